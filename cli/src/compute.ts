@@ -1,0 +1,42 @@
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { compute, type ComputeOutcome } from '@idle-marker/contract';
+
+/** Largest case read: a case is a handful of sights, not a data set. */
+const LARGEST_CASE_BYTES = 64 * 1024 * 1024;
+
+// npm changes the working directory to the project's root; paths are the caller's.
+const callerFolder = process.env['INIT_CWD'] ?? process.cwd();
+
+function unreadable(message: string): ComputeOutcome {
+  return { id: null, ok: false, error: { code: 'UNREADABLE', message, path: '' } };
+}
+
+function outcomeOf(file: string): ComputeOutcome {
+  let text: string;
+  try {
+    const bytes = readFileSync(file === '-' ? 0 : resolve(callerFolder, file));
+    if (bytes.length > LARGEST_CASE_BYTES) return unreadable(`${file} is over 64 MiB: split it.`);
+    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch (cause) {
+    const code = (cause as NodeJS.ErrnoException).code;
+    return unreadable(code === 'ENOENT' ? `${file} does not exist: check the path.` : `${file} can't be read as UTF-8 text: ${(cause as Error).message}`);
+  }
+  try {
+    return compute(JSON.parse(text));
+  } catch (cause) {
+    if (!(cause instanceof SyntaxError)) throw cause;
+    return unreadable(`${file} is not JSON: ${cause.message}`);
+  }
+}
+
+/** Prints one line a file, in order; the exit status. */
+export function runCompute(files: readonly string[]): number {
+  let status = 0;
+  for (const file of files) {
+    const outcome = outcomeOf(file);
+    if (!outcome.ok) status = 1;
+    process.stdout.write(`${JSON.stringify(outcome)}\n`);
+  }
+  return status;
+}

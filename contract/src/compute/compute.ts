@@ -1,0 +1,55 @@
+import type { StationError } from '@idle-marker/core';
+import { stationErrorSentence } from '@idle-marker/words';
+import { Type } from '../schema.ts';
+import { invalidAgainst } from '../validation.ts';
+import { KINDS } from './kinds.ts';
+
+export interface ComputeError {
+  readonly code: string;
+  readonly message: string;
+  /** JSON Pointer from the root of the case. */
+  readonly path: string;
+}
+
+export type ComputeOutcome =
+  | { readonly id: string; readonly ok: true; readonly result: object }
+  | { readonly id: string | null; readonly ok: false; readonly error: ComputeError };
+
+const CaseSchema = Type.Object({ id: Type.String(), kind: Type.String(), input: Type.Object({}) });
+
+
+/** Names of fields in degrees at the edge that core calls without the suffix. */
+const EDGE_FIELD: Readonly<Record<string, string>> = {
+  zenith: 'zenithDeg',
+  circle: 'circleDeg',
+  orientation: 'orientationDeg',
+  sdPlan: 'sdHMm',
+  sdHeight: 'sdZMm',
+};
+
+function pointerOf(error: StationError): string {
+  const parts = error.path.map((part) => (typeof part === 'string' ? (EDGE_FIELD[part] ?? part) : String(part)));
+  return ['', 'input', ...parts].join('/');
+}
+
+/** Runs one case `{ id, kind, input }`; other fields are ignored. */
+export function compute(document: unknown): ComputeOutcome {
+  const id = (document as { id?: unknown } | null)?.id;
+  const known = typeof id === 'string' ? id : null;
+  const shape = invalidAgainst(CaseSchema, document);
+  if (shape) return { id: known, ok: false, error: { code: 'INVALID_INPUT', message: shape.message, path: shape.path } };
+  const { kind: kindName, input } = document as { id: string; kind: string; input: object };
+  const kind = Object.hasOwn(KINDS, kindName) ? KINDS[kindName] : undefined;
+  if (!kind) {
+    const message = `${kindName} is not a kind that is computed here. Known kinds: ${Object.keys(KINDS).join(', ')}`;
+    return { id: known, ok: false, error: { code: 'UNKNOWN_KIND', message, path: '/kind' } };
+  }
+  const invalid = invalidAgainst(kind.schema, input);
+  if (invalid) return { id: known, ok: false, error: { code: invalid.code, message: invalid.message, path: `/input${invalid.path}` } };
+  const outcome = kind.run(input as never);
+  if (!outcome.ok) {
+    return { id: known, ok: false, error: { code: outcome.error.code, message: stationErrorSentence(outcome.error), path: pointerOf(outcome.error) } };
+  }
+  return { id: known!, ok: true, result: outcome.value };
+}
+

@@ -1,0 +1,128 @@
+/** Inputs of the command line's kinds: metres, decimal degrees, `Sec` arc-seconds, `Mm` millimetres, `ppm` 1e-6. */
+import { NullableNumber, Type, type Static, type TSchema } from '../schema.ts';
+
+const Face = Type.Unsafe<1 | 2>({ type: 'number', enum: [1, 2] });
+
+const Instrument = Type.Object({ angleSdSec: Type.Number(), distSdMm: Type.Number(), distSdPpm: Type.Number() });
+const Setup = Type.Object({ instrumentHeight: Type.Number(), instrumentHeightSdMm: Type.Number() });
+const CentredSetup = Type.Object({
+  instrumentHeight: Type.Number(),
+  instrumentHeightSdMm: Type.Number(),
+  instrumentCentringSdMm: Type.Number(),
+});
+const Reduction = Type.Object({
+  combinedScaleFactor: Type.Number(),
+  refraction: Type.Number(),
+  earthRadius: Type.Number(),
+  prismConstantMm: Type.Number(),
+  ppm: Type.Number(),
+});
+const Point = Type.Object({
+  name: Type.String(),
+  e: Type.Optional(NullableNumber),
+  n: Type.Optional(NullableNumber),
+  z: Type.Optional(NullableNumber),
+  sdHMm: Type.Optional(NullableNumber),
+  sdZMm: Type.Optional(NullableNumber),
+});
+const readingFields = {
+  face: Face,
+  circleDeg: Type.Number(),
+  zenithDeg: Type.Number(),
+  slope: Type.Optional(NullableNumber),
+  targetHeight: Type.Number(),
+  targetHeightSdMm: Type.Number(),
+  targetCentringSdMm: Type.Number(),
+};
+const Reading = Type.Object(readingFields);
+const PointReading = Type.Object({ point: Type.String(), ...readingFields });
+const Observation = Type.Object({ point: Type.String(), ...readingFields, useH: Type.Boolean(), useV: Type.Boolean() });
+
+const Covariance = Type.Array(Type.Array(Type.Number(), { minItems: 3, maxItems: 3 }), { minItems: 3, maxItems: 3 });
+const Station = Type.Object({
+  name: Type.String(),
+  e: Type.Number(),
+  n: Type.Number(),
+  z: NullableNumber,
+  orientationDeg: Type.Number(),
+  covariance: Covariance,
+  sdTrunnionZMm: NullableNumber,
+});
+const OccupiedMark = Type.Object({
+  name: Type.String(),
+  e: Type.Number(),
+  n: Type.Number(),
+  z: Type.Optional(NullableNumber),
+  sdHMm: Type.Number(),
+  sdZMm: Type.Optional(NullableNumber),
+});
+const DesignPoint = Type.Object({ name: Type.String(), e: Type.Number(), n: Type.Number(), z: Type.Optional(NullableNumber) });
+const Points = Type.Array(Point);
+const Observations = Type.Array(Observation);
+
+export const ResectionSchema = Type.Object({
+  instrument: Instrument,
+  setup: Setup,
+  reduction: Reduction,
+  options: Type.Optional(Type.Object({ freeScale: Type.Optional(Type.Boolean()) })),
+  points: Points,
+  observations: Observations,
+});
+export const HeightSchema = Type.Object({ instrument: Instrument, setup: Setup, reduction: Reduction, points: Points, observations: Observations });
+export const KnownStationSchema = Type.Object({
+  instrument: Instrument,
+  station: OccupiedMark,
+  setup: CentredSetup,
+  reduction: Reduction,
+  points: Points,
+  observations: Observations,
+});
+export const CheckSchema = Type.Object({
+  instrument: Instrument,
+  station: Station,
+  setup: Setup,
+  reduction: Reduction,
+  point: Point,
+  observation: Reading,
+  toleranceLimits: Type.Object({ hMm: Type.Optional(NullableNumber), vMm: Type.Optional(NullableNumber) }),
+});
+export const StakeSchema = Type.Object({
+  instrument: Instrument,
+  station: Station,
+  setup: Setup,
+  reduction: Reduction,
+  target: DesignPoint,
+  observation: Reading,
+});
+export const PropagateSchema = Type.Object({
+  instrument: Instrument,
+  station: Station,
+  setup: Setup,
+  reduction: Reduction,
+  pole: Type.Object({ targetHeight: Type.Number(), targetCentringSdMm: Type.Number(), targetHeightSdMm: Type.Number() }),
+  designPoints: Type.Array(DesignPoint),
+});
+export const TraverseSchema = Type.Object({
+  instrument: Instrument,
+  station: Station,
+  setup: Setup,
+  reduction: Reduction,
+  points: Points,
+  foresight: PointReading,
+  nextSetup: Type.Object({
+    instrumentHeight: Type.Number(),
+    instrumentHeightSdMm: Type.Number(),
+    instrumentCentringSdMm: Type.Number(),
+    backsight: PointReading,
+  }),
+});
+
+export type InstrumentJson = Static<typeof Instrument>;
+export type SetupJson = Static<typeof Setup>;
+export type ReductionJson = Static<typeof Reduction>;
+export type PointJson = Static<typeof Point>;
+export type ReadingJson = Static<typeof Reading>;
+export type ObservationJson = Static<typeof Observation>;
+export type StationJson = Static<typeof Station>;
+export type DesignPointJson = Static<typeof DesignPoint>;
+export type { TSchema };

@@ -1,0 +1,57 @@
+import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
+import type { TSchema } from './schema.ts';
+
+/** What is wrong with a document: the code, where (a JSON Pointer), and a sentence for the person who wrote it. */
+export interface Invalid {
+  readonly code: 'INVALID_NUMBER' | 'INVALID_INPUT';
+  readonly path: string;
+  readonly message: string;
+}
+
+// One instance: schemas are compiled once. `verbose` gives the schema of a missing property, to tell a missing number.
+const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, allowUnionTypes: true });
+const compiled = new WeakMap<object, ValidateFunction>();
+
+function validatorOf(schema: TSchema): ValidateFunction {
+  let validate = compiled.get(schema);
+  if (!validate) {
+    validate = ajv.compile(schema);
+    compiled.set(schema, validate);
+  }
+  return validate;
+}
+
+const acceptsNumber = (schema: unknown): boolean => {
+  const type = (schema as { type?: string | string[] } | undefined)?.type;
+  return type === 'number' || type === 'integer' || (Array.isArray(type) && type.includes('number'));
+};
+
+const pointerPart = (name: string): string => name.replace(/~/g, '~0').replace(/\//g, '~1');
+
+function invalidOf(error: ErrorObject): Invalid {
+  if (error.keyword === 'required') {
+    const name = (error.params as { missingProperty: string }).missingProperty;
+    const expected = (error.parentSchema as { properties?: Record<string, unknown> }).properties?.[name];
+    const path = `${error.instancePath}/${pointerPart(name)}`;
+    return acceptsNumber(expected)
+      ? { code: 'INVALID_NUMBER', path, message: `${name} is missing: give a number` }
+      : { code: 'INVALID_INPUT', path, message: `${name} is missing` };
+  }
+  if (error.keyword === 'additionalProperties') {
+    const name = (error.params as { additionalProperty: string }).additionalProperty;
+    return { code: 'INVALID_INPUT', path: `${error.instancePath}/${pointerPart(name)}`, message: `${name} is not a field here: leave it out` };
+  }
+  const field = error.instancePath.split('/').pop() || 'the document';
+  if (error.keyword === 'type' && acceptsNumber(error.parentSchema)) {
+    return { code: 'INVALID_NUMBER', path: error.instancePath, message: `${field} must be a finite number, but is ${JSON.stringify(error.data)?.slice(0, 60)}` };
+  }
+  return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message ?? 'is not valid'}` };
+}
+
+/** Checks a document against a schema. Null when it fits; numbers that are none are told before anything else. */
+export function invalidAgainst(schema: TSchema, document: unknown): Invalid | null {
+  const validate = validatorOf(schema);
+  if (validate(document)) return null;
+  const found = (validate.errors ?? []).map(invalidOf);
+  return found.find((each) => each.code === 'INVALID_NUMBER') ?? found[0] ?? { code: 'INVALID_INPUT', path: '', message: 'the document is not valid' };
+}

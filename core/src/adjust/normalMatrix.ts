@@ -1,0 +1,67 @@
+/**
+ * Small symmetric systems (up to 4 unknowns) held row by row in flat arrays: the normal equations of a station.
+ * A Cholesky decomposition of the matrix scaled to unit diagonal, which also shows how near to singular it is.
+ */
+export interface Solved {
+  /** Inverse, flat, `size` × `size`. */
+  readonly inverse: Float64Array;
+  /** Reciprocal condition number of the scaled matrix, in the 1-norm. */
+  readonly reciprocalCondition: number;
+}
+
+/** Inverts a positive definite matrix; null when it is not (numerically) positive definite. */
+export function invertNormal(matrix: Float64Array, size: number): Solved | null {
+  const scale = new Float64Array(size);
+  for (let i = 0; i < size; i++) {
+    const diagonal = matrix[i * size + i]!;
+    if (!(diagonal > 0)) return null;
+    scale[i] = 1 / Math.sqrt(diagonal);
+  }
+  const scaled = new Float64Array(size * size);
+  for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) scaled[i * size + j] = matrix[i * size + j]! * scale[i]! * scale[j]!;
+  const inverse = invertCholesky(scaled, size);
+  if (!inverse) return null;
+  const reciprocalCondition = 1 / (oneNorm(scaled, size) * oneNorm(inverse, size));
+  for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) inverse[i * size + j]! *= scale[i]! * scale[j]!;
+  return { inverse, reciprocalCondition };
+}
+
+function oneNorm(matrix: Float64Array, size: number): number {
+  let largest = 0;
+  for (let j = 0; j < size; j++) {
+    let sum = 0;
+    for (let i = 0; i < size; i++) sum += Math.abs(matrix[i * size + j]!);
+    largest = Math.max(largest, sum);
+  }
+  return largest;
+}
+
+function invertCholesky(matrix: Float64Array, size: number): Float64Array | null {
+  const lower = new Float64Array(size * size);
+  for (let i = 0; i < size; i++) {
+    for (let j = 0; j <= i; j++) {
+      let sum = matrix[i * size + j]!;
+      for (let k = 0; k < j; k++) sum -= lower[i * size + k]! * lower[j * size + k]!;
+      if (i === j) {
+        if (!(sum > 0)) return null;
+        lower[i * size + i] = Math.sqrt(sum);
+      } else lower[i * size + j] = sum / lower[j * size + j]!;
+    }
+  }
+  const inverse = new Float64Array(size * size);
+  const column = new Float64Array(size);
+  for (let c = 0; c < size; c++) {
+    for (let i = 0; i < size; i++) {
+      let sum = i === c ? 1 : 0;
+      for (let k = 0; k < i; k++) sum -= lower[i * size + k]! * column[k]!;
+      column[i] = sum / lower[i * size + i]!;
+    }
+    for (let i = size - 1; i >= 0; i--) {
+      let sum = column[i]!;
+      for (let k = i + 1; k < size; k++) sum -= lower[k * size + i]! * column[k]!;
+      column[i] = sum / lower[i * size + i]!;
+      inverse[i * size + c] = column[i]!;
+    }
+  }
+  return inverse;
+}

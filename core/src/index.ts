@@ -1,0 +1,43 @@
+export { CORE_VERSION } from './version.ts';
+export { fail, ok, type Result } from './result.ts';
+export {
+  METRES_PER_UNIT,
+  RADIANS_PER_DEGREE,
+  RADIANS_PER_GON,
+  RADIANS_PER_SECOND,
+  type AngleUnit,
+  type LengthUnit,
+  type Metres,
+  type Radians,
+} from './quantity/unit.ts';
+export { angleFromRadians, angleToRadians, formatAngle, parseAngle, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
+export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength } from './quantity/length.ts';
+export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
+export { distanceToPolygon, insidePolygon, signedArea } from './plane/polygon.ts';
+export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
+export { CRITICAL_T, CRITICAL_W, NORMAL_95_FACTOR } from './adjust/criticalValues.ts';
+export { chiSquareProbability, chiSquareQuantile } from './adjust/chiSquare.ts';
+export { ELLIPSE_95_FACTOR, ellipseOf, scaleEllipse, type Ellipse } from './adjust/ellipse.ts';
+export type { Fit, GlobalTest } from './adjust/globalTest.ts';
+export type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from './sight/observation.ts';
+export { reduceObservations, reduceReading, type ReducedObservation, type ReducedReading } from './sight/reduce.ts';
+export { atmosphericCorrection, groupRefractivity, SIMULATED_REFERENCE, type Atmosphere, type ReferenceAtmosphere } from './sight/weather.ts';
+export type { PlanPrecision, Station, StationCovariance, StationError, StationErrorCode } from './station/model.ts';
+export type { HeightLeaveOneOut, HeightResidual, HeightSolution } from './station/heightAdjustment.ts';
+export {
+  resection,
+  stationOfResection,
+  type DirectionResidual,
+  type DistanceResidual,
+  type PlanLeaveOneOut,
+  type ResectionInput,
+  type ResectionObservation,
+  type ResectionPoint,
+  type ResectionResult,
+} from './station/resection.ts';
+export { heightStation, type HeightStationResult } from './station/heightStation.ts';
+export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
+export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
+export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';
+export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
+export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';

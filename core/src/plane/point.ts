@@ -1,0 +1,30 @@
+import type { Metres, Radians } from '../quantity/unit.ts';
+import { wrapTurn } from '../quantity/angle.ts';
+
+/** A place in the site grid: easting and northing. */
+export interface PlanPoint {
+  readonly e: Metres;
+  readonly n: Metres;
+}
+
+/** A place in the site grid with its height, `null` when it has none. */
+export interface SitePoint extends PlanPoint {
+  readonly z: Metres | null;
+}
+
+/** Azimuth from `a` to `b`: clockwise from grid north, in [0, 2π). */
+export const azimuth = (a: PlanPoint, b: PlanPoint): Radians => wrapTurn(Math.atan2(b.e - a.e, b.n - a.n));
+
+export const planDistance = (a: PlanPoint, b: PlanPoint): Metres => Math.hypot(b.e - a.e, b.n - a.n);
+
+/** The point at `distance` from `from` along `direction` (azimuth). */
+export const polar = (from: PlanPoint, direction: Radians, distance: Metres): PlanPoint => ({
+  e: from.e + distance * Math.sin(direction),
+  n: from.n + distance * Math.cos(direction),
+});
+
+const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
+export type CompassWord = (typeof COMPASS)[number];
+
+/** The nearest of eight compass words for an azimuth. */
+export const compassWord = (direction: Radians): CompassWord => COMPASS[Math.round(wrapTurn(direction) / (Math.PI / 4)) % 8]!;

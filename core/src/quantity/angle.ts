@@ -1,0 +1,60 @@
+import { type AngleUnit, type Radians, RADIANS_PER_DEGREE, RADIANS_PER_GON } from './unit.ts';
+
+const TURN = 2 * Math.PI;
+
+/** Wraps an angle into [0, 2π). */
+export function wrapTurn(angle: Radians): Radians {
+  const wrapped = angle % TURN;
+  const positive = wrapped < 0 ? wrapped + TURN : wrapped;
+  // A tiny negative angle plus a full turn rounds to exactly the full turn.
+  return positive >= TURN ? 0 : positive;
+}
+
+/** Wraps an angle difference into (-π, π]. */
+export function wrapHalfTurn(angle: Radians): Radians {
+  const wrapped = wrapTurn(angle);
+  return wrapped > Math.PI ? wrapped - TURN : wrapped;
+}
+
+const radiansPer = (unit: AngleUnit): number => (unit === 'gon' ? RADIANS_PER_GON : RADIANS_PER_DEGREE);
+
+/** Decimal degrees or gon to radians. `dms` takes decimal degrees here: its text form is read by `parseAngle`. */
+export const angleToRadians = (value: number, unit: AngleUnit): Radians => value * radiansPer(unit);
+export const angleFromRadians = (angle: Radians, unit: AngleUnit): number => angle / radiansPer(unit);
+
+/**
+ * Reads an angle as a person types it: `143 27 08`, `143°27'08.5"`, `143.4522` (degrees), or gon.
+ * Minutes and seconds must be below 60 and only the last part may have decimals.
+ * Returns radians, or null when the text is not such an angle.
+ */
+export function parseAngle(text: string, unit: AngleUnit): Radians | null {
+  const trimmed = text.trim().replace(/[−–]/g, '-').replace(/,/g, '.');
+  if (unit === 'gon') return /^-?\d+(\.\d*)?$/.test(trimmed) ? Number(trimmed) * RADIANS_PER_GON : null;
+  const parts = /^(-?)(\d+(?:\.\d*)?)(?:[°\s]+(\d+(?:\.\d*)?)(?:['′\s]+(\d+(?:\.\d*)?))?["″'′\s]*)?°?$/.exec(trimmed);
+  if (!parts) return null;
+  const [, sign, degreesText, minutesText, secondsText] = parts;
+  if (minutesText !== undefined && degreesText!.includes('.')) return null;
+  if (secondsText !== undefined && minutesText!.includes('.')) return null;
+  const minutes = Number(minutesText ?? 0);
+  const seconds = Number(secondsText ?? 0);
+  if (minutes >= 60 || seconds >= 60) return null;
+  const degrees = Number(degreesText) + minutes / 60 + seconds / 3600;
+  return (sign === '-' ? -degrees : degrees) * RADIANS_PER_DEGREE;
+}
+
+/**
+ * Writes an angle for a person. `decimals` are those of the last part (seconds for `dms`).
+ * Rounding carries over: 59.96″ at one decimal becomes the next minute, never 60″.
+ */
+export function formatAngle(angle: Radians, unit: AngleUnit, decimals: number): string {
+  const value = angleFromRadians(angle, unit);
+  if (unit === 'gon') return `${value.toFixed(decimals)} gon`;
+  if (unit === 'degree') return `${value.toFixed(decimals)}°`;
+  const scale = 10 ** decimals;
+  const ticks = Math.round(Math.abs(value) * 3600 * scale);
+  const seconds = (ticks % (60 * scale)) / scale;
+  const minutes = Math.floor(ticks / (60 * scale)) % 60;
+  const degrees = Math.floor(ticks / (3600 * scale));
+  const pad = seconds < 10 ? '0' : '';
+  return `${value < 0 && ticks > 0 ? '−' : ''}${degrees}°${String(minutes).padStart(2, '0')}′${pad}${seconds.toFixed(decimals)}″`;
+}

@@ -1,0 +1,70 @@
+import { type LengthUnit, type Metres, METRES_PER_UNIT } from './unit.ts';
+
+export const lengthToMetres = (value: number, unit: LengthUnit): Metres => value * METRES_PER_UNIT[unit];
+export const lengthFromMetres = (length: Metres, unit: LengthUnit): number => length / METRES_PER_UNIT[unit];
+
+const UNIT_SUFFIX: Readonly<Record<string, LengthUnit>> = {
+  m: 'metre',
+  ft: 'foot',
+  usft: 'usSurveyFoot',
+  'us ft': 'usSurveyFoot',
+};
+
+/**
+ * Reads a length as a person types it, in `unit` unless a suffix says otherwise:
+ * `1.5`, `1.5 m`, `4.92 ft`, `4' 11 1/16"`, `11-1/2"`. Feet and inches are feet of the site
+ * (or international feet on a metric site). Returns metres, or null when the text is not a length.
+ */
+export function parseLength(text: string, unit: LengthUnit): Metres | null {
+  const trimmed = text.trim().replace(/[−–]/g, '-').replace(/[’′]/g, "'").replace(/[”″]/g, '"').replace(',', '.');
+  const plain = /^(-?\d+(?:\.\d*)?|-?\.\d+)\s*(m|ft|us ?ft)?$/i.exec(trimmed);
+  if (plain) {
+    const suffix = plain[2]?.toLowerCase();
+    return lengthToMetres(Number(plain[1]), suffix === undefined ? unit : UNIT_SUFFIX[suffix]!);
+  }
+  const imperial = /^(-?)(?:(\d+)')?[\s-]*(?:(\d+(?:\.\d+)?)?(?:[\s-]*(\d+)\/(\d+))?")?$/.exec(trimmed);
+  if (!imperial || (imperial[2] === undefined && imperial[3] === undefined && imperial[4] === undefined)) return null;
+  const [, sign, feet, inches, numerator, denominator] = imperial;
+  if (denominator !== undefined && Number(denominator) === 0) return null;
+  const totalInches = Number(feet ?? 0) * 12 + Number(inches ?? 0) + (numerator ? Number(numerator) / Number(denominator) : 0);
+  const footUnit: LengthUnit = unit === 'metre' ? 'foot' : unit;
+  return lengthToMetres((sign === '-' ? -totalInches : totalInches) / 12, footUnit);
+}
+
+/**
+ * Writes a length with fixed decimals and a true minus sign. Nothing rounds to "−0".
+ * Groups of three digits before the point are parted by a thin space when there are more than four.
+ */
+export function formatLength(length: Metres, unit: LengthUnit, decimals: number): string {
+  return groupDigits(lengthFromMetres(length, unit).toFixed(decimals));
+}
+
+/** The same with a sign always shown, for differences. */
+export function formatSigned(value: number, decimals: number): string {
+  const text = Math.abs(value).toFixed(decimals);
+  if (Number(text) === 0) return text;
+  return `${value < 0 ? '−' : '+'}${text}`;
+}
+
+function groupDigits(fixed: string): string {
+  const negative = fixed.startsWith('-') && Number(fixed) !== 0;
+  const [whole = '', fraction] = fixed.replace('-', '').split('.');
+  const grouped = whole.length > 3 ? whole.replace(/\B(?=(\d{3})+$)/g, '\u2009') : whole;
+  return `${negative ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
+}
+
+/** Feet, inches and the nearest fraction of an inch: 4′ 11 1/16″. `denominator` is a power of two. */
+export function formatFeetInches(length: Metres, unit: LengthUnit, denominator = 16): string {
+  const footUnit: LengthUnit = unit === 'metre' ? 'foot' : unit;
+  const ticks = Math.round(Math.abs(lengthFromMetres(length, footUnit)) * 12 * denominator);
+  const feet = Math.floor(ticks / (12 * denominator));
+  const inches = Math.floor((ticks % (12 * denominator)) / denominator);
+  let numerator = ticks % denominator;
+  let divisor = denominator;
+  while (numerator > 0 && numerator % 2 === 0) {
+    numerator /= 2;
+    divisor /= 2;
+  }
+  const fraction = numerator > 0 ? ` ${numerator}/${divisor}` : '';
+  return `${length < 0 && ticks > 0 ? '−' : ''}${feet}′ ${inches}${fraction}″`;
+}

@@ -1,0 +1,142 @@
+/**
+ * Height of the instrument from sights to points of known height: a weighted mean.
+ *   Z_i = z_p + target height - dh - instrument height,   σ_i² = V_dh + st² + sZ²
+ * Source: Schofield, Breach, "Engineering Surveying" (trigonometric heighting); Baarda (1968) for the tests.
+ */
+import { CRITICAL_W, DETECTABLE_NONCENTRALITY } from '../adjust/criticalValues.ts';
+import { fitOf, type Fit } from '../adjust/globalTest.ts';
+import type { Metres } from '../quantity/unit.ts';
+import type { ControlPoint, Setup } from '../sight/observation.ts';
+import type { ReducedObservation } from '../sight/reduce.ts';
+
+export const LEAST_REDUNDANCY = 1e-6;
+
+/** One sight's contribution to the station height. Residual = adjusted - observed. */
+export interface HeightResidual {
+  readonly stationZ: Metres;
+  readonly sd: Metres;
+  readonly residual: Metres;
+  readonly redundancy: number;
+  readonly standardisedResidual: number | null;
+  /** Smallest bias of this height that the test would find; null when nothing checks it. */
+  readonly detectableBias: Metres | null;
+}
+
+export interface HeightLeaveOneOut {
+  readonly dZ: Metres;
+  readonly sd: Metres;
+  readonly w: number;
+  readonly critical: number;
+  readonly exceeds: boolean;
+}
+
+export interface HeightSolution {
+  /** Height of the ground mark. */
+  readonly z: Metres;
+  readonly sdZ: Metres;
+  readonly sdTrunnionZ: Metres;
+  readonly observationCount: number;
+  readonly fit: Fit;
+  readonly sumOfSquares: number;
+  /** One entry a reduced observation, null where it does not count for height. */
+  readonly residuals: readonly (HeightResidual | null)[];
+}
+
+interface Contribution {
+  readonly index: number;
+  readonly name: string;
+  readonly stationZ: Metres;
+  readonly variance: number;
+  readonly varControl: number;
+}
+
+function contributions(
+  reduced: readonly ReducedObservation[],
+  points: ReadonlyMap<string, ControlPoint>,
+  setup: Setup,
+): Contribution[] {
+  const list: Contribution[] = [];
+  reduced.forEach((observation, index) => {
+    const point = points.get(observation.point);
+    if (!observation.useHeight || observation.heightDifference === null || !point || point.z === null) return;
+    const varControl = (point.sdHeight ?? 0) ** 2;
+    list.push({
+      index,
+      name: observation.point,
+      stationZ: point.z + observation.targetHeight - observation.heightDifference - setup.instrumentHeight,
+      variance: observation.varHeightDifference + observation.targetHeightSd ** 2 + varControl,
+      varControl,
+    });
+  });
+  return list;
+}
+
+const weightedMean = (list: readonly Contribution[]) => {
+  let weights = 0;
+  let sum = 0;
+  // Taken from the first value, so that a large height does not cost digits.
+  const origin = list[0]!.stationZ;
+  for (const { stationZ, variance } of list) {
+    weights += 1 / variance;
+    sum += (stationZ - origin) / variance;
+  }
+  return { mean: origin + sum / weights, weights };
+};
+
+/** Adjusts the height; null when no observation can give one. */
+export function adjustHeight(
+  reduced: readonly ReducedObservation[],
+  points: ReadonlyMap<string, ControlPoint>,
+  setup: Setup,
+): HeightSolution | null {
+  const list = contributions(reduced, points, setup);
+  if (list.length === 0) return null;
+  const { mean, weights } = weightedMean(list);
+  const residuals: (HeightResidual | null)[] = reduced.map(() => null);
+  let sumOfSquares = 0;
+  for (const { index, stationZ, variance } of list) {
+    const sd = Math.sqrt(variance);
+    const residual = mean - stationZ;
+    const redundancy = 1 - 1 / variance / weights;
+    const checked = redundancy >= LEAST_REDUNDANCY;
+    sumOfSquares += (residual * residual) / variance;
+    residuals[index] = {
+      stationZ,
+      sd,
+      residual,
+      redundancy,
+      standardisedResidual: checked ? residual / (sd * Math.sqrt(redundancy)) : null,
+      detectableBias: checked ? (sd * DETECTABLE_NONCENTRALITY) / Math.sqrt(redundancy) : null,
+    };
+  }
+  const sdTrunnionZ = Math.sqrt(1 / weights);
+  return {
+    z: mean,
+    sdZ: Math.hypot(sdTrunnionZ, setup.instrumentHeightSd),
+    sdTrunnionZ,
+    observationCount: list.length,
+    fit: fitOf(sumOfSquares, list.length - 1),
+    sumOfSquares,
+    residuals,
+  };
+}
+
+/** Height of the station without one point, against what that point says. Null when the rest gives no height. */
+export function leaveOutHeight(
+  name: string,
+  reduced: readonly ReducedObservation[],
+  points: ReadonlyMap<string, ControlPoint>,
+  setup: Setup,
+): HeightLeaveOneOut | null {
+  const list = contributions(reduced, points, setup);
+  const own = list.filter((each) => each.name === name);
+  const rest = list.filter((each) => each.name !== name);
+  if (own.length === 0 || rest.length === 0) return null;
+  const { mean, weights } = weightedMean(rest);
+  const ownMean = own.reduce((sum, each) => sum + each.stationZ, 0) / own.length;
+  const ownVariance = own.reduce((sum, each) => sum + each.variance - each.varControl, 0) / own.length ** 2;
+  const sd = Math.sqrt(ownVariance + own[0]!.varControl + 1 / weights);
+  const dZ = mean - ownMean;
+  const w = dZ / sd;
+  return { dZ, sd, w, critical: CRITICAL_W, exceeds: Math.abs(w) > CRITICAL_W };
+}

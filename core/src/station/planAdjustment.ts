@@ -1,0 +1,288 @@
+/**
+ * Least-squares adjustment of a station in plan from directions and distances to listed points.
+ *
+ * Unknowns: E, N, orientation o and, when free, a scale m by which grid distances are multiplied.
+ *   direction: hz + v = atan2(Ep - E, Np - N) - o      variance  sa² + (sc² + sH²)/d²
+ *   distance:   D + v = sqrt((Ep-E)² + (Np-N)²)/m      variance  V_radial + sc² + sH²
+ * Gauss–Newton from closed-form starts. Isotropic centring and control enter through the variances, the
+ * first-order equivalent of carrying them as unknowns.
+ * Sources: Ghilani, "Adjustment Computations"; Mikhail, Ackermann, "Observations and Least Squares".
+ */
+import { invertNormal } from '../adjust/normalMatrix.ts';
+import { wrapHalfTurn } from '../quantity/angle.ts';
+import type { Metres, Radians } from '../quantity/unit.ts';
+import { fail, ok, type Result } from '../result.ts';
+
+/** One reduced observation as the adjustment sees it; coordinates relative to a local origin. */
+export interface PlanSight {
+  readonly e: Metres;
+  readonly n: Metres;
+  readonly hz: Radians;
+  /** Grid distance, NaN for a direction alone. */
+  readonly distance: Metres;
+  /** Measured horizontal distance before the scale factor, NaN for a direction alone. */
+  readonly horizontal: Metres;
+  readonly varDirection: number;
+  readonly varRadial: number;
+  /** sc² + sH². */
+  readonly varPlace: number;
+}
+
+export interface PlanSolution {
+  readonly e: Metres;
+  readonly n: Metres;
+  readonly orientation: Radians;
+  readonly scale: number;
+  /** 3 (or 4 with free scale) unknowns; `inverse` is flat, `size` × `size`. */
+  readonly size: number;
+  readonly inverse: Float64Array;
+  readonly sumOfSquares: number;
+  readonly observationCount: number;
+}
+
+export type Undetermined = 'rank' | 'divergence' | 'imprecise';
+
+const LEAST_RECIPROCAL_CONDITION = 1e-12;
+const LARGEST_STATION_SD: Metres = 10;
+const MOST_ITERATIONS = 60;
+/** Changes below this end the iteration: far under the last digit of any instrument. */
+const CONVERGED_POSITION: Metres = 1e-9;
+/** Points with distances that spread less than this cannot orient a rigid transformation. */
+const LEAST_SPREAD: Metres = 0.005;
+const CONVERGED_ANGLE: Radians = 1e-12;
+
+/** Unknowns in the order e, n, orientation, scale. */
+type Unknowns = Float64Array;
+
+/** Fills the normal equations at `x`; returns v'Pv. */
+function formNormals(sights: readonly PlanSight[], x: Unknowns, size: number, normal: Float64Array, right: Float64Array): number {
+  normal.fill(0);
+  right.fill(0);
+  let sum = 0;
+  const e = x[0]!;
+  const n = x[1]!;
+  const scale = x[3]!;
+  for (const sight of sights) {
+    const de = sight.e - e;
+    const dn = sight.n - n;
+    const squared = de * de + dn * dn;
+    const length = Math.sqrt(squared);
+    const measured = sight.horizontal;
+    const direct = measured === measured;
+    const weight = 1 / (sight.varDirection + sight.varPlace / (direct ? measured * measured : squared));
+    const residual = wrapHalfTurn(Math.atan2(de, dn) - x[2]! - sight.hz);
+    const ae = -dn / squared;
+    const an = de / squared;
+    sum += weight * residual * residual;
+    normal[0]! += weight * ae * ae;
+    normal[1]! += weight * ae * an;
+    normal[2]! -= weight * ae;
+    normal[size + 1]! += weight * an * an;
+    normal[size + 2]! -= weight * an;
+    normal[2 * size + 2]! += weight;
+    right[0]! -= weight * ae * residual;
+    right[1]! -= weight * an * residual;
+    right[2]! += weight * residual;
+    if (!direct) continue;
+    const distanceWeight = 1 / (sight.varRadial + sight.varPlace);
+    const misfit = length / scale - sight.distance;
+    const be = -de / (length * scale);
+    const bn = -dn / (length * scale);
+    sum += distanceWeight * misfit * misfit;
+    normal[0]! += distanceWeight * be * be;
+    normal[1]! += distanceWeight * be * bn;
+    normal[size + 1]! += distanceWeight * bn * bn;
+    right[0]! -= distanceWeight * be * misfit;
+    right[1]! -= distanceWeight * bn * misfit;
+    if (size === 4) {
+      const bm = -length / (scale * scale);
+      normal[3]! += distanceWeight * be * bm;
+      normal[size + 3]! += distanceWeight * bn * bm;
+      normal[3 * size + 3]! += distanceWeight * bm * bm;
+      right[3]! -= distanceWeight * bm * misfit;
+    }
+  }
+  for (let i = 1; i < size; i++) for (let j = 0; j < i; j++) normal[i * size + j] = normal[j * size + i]!;
+  return sum;
+}
+
+function iterate(sights: readonly PlanSight[], start: Unknowns, size: number): Result<PlanSolution, Undetermined> {
+  let x = start;
+  const normal = new Float64Array(size * size);
+  const right = new Float64Array(size);
+  let sum = formNormals(sights, x, size, normal, right);
+  for (let iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
+    const solved = invertNormal(normal, size);
+    if (!solved || !(solved.reciprocalCondition >= LEAST_RECIPROCAL_CONDITION)) return fail('rank');
+    const step = new Float64Array(size);
+    for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) step[i]! += solved.inverse[i * size + j]! * right[j]!;
+    const small = Math.abs(step[0]!) + Math.abs(step[1]!) < CONVERGED_POSITION && Math.abs(step[2]!) < CONVERGED_ANGLE;
+    let next = add(x, step, 1, size);
+    if (small) {
+      // The step is below the last digit; covariance and residuals of `x` are those of the answer.
+      return finish(sights, next, size, solved.inverse, sum);
+    }
+    let nextSum = formNormals(sights, next, size, normal, right);
+    // A full step from a poor start can overshoot; halve it until the fit does not worsen.
+    for (let halving = 1; nextSum > sum * (1 + 1e-9) + 1e-9 && halving <= 12; halving++) {
+      next = add(x, step, 0.5 ** halving, size);
+      nextSum = formNormals(sights, next, size, normal, right);
+    }
+    if (!Number.isFinite(nextSum)) return fail('divergence');
+    x = next;
+    sum = nextSum;
+  }
+  return fail('divergence');
+}
+
+function add(x: Unknowns, step: Float64Array, factor: number, size: number): Unknowns {
+  const sum = Float64Array.from(x);
+  for (let i = 0; i < size; i++) sum[i]! += factor * step[i]!;
+  return sum;
+}
+
+function finish(
+  sights: readonly PlanSight[],
+  x: Unknowns,
+  size: number,
+  inverse: Float64Array,
+  sumOfSquares: number,
+): Result<PlanSolution, Undetermined> {
+  if (!(Math.sqrt(inverse[0]!) <= LARGEST_STATION_SD && Math.sqrt(inverse[size + 1]!) <= LARGEST_STATION_SD)) return fail('imprecise');
+  return ok({
+    e: x[0]!,
+    n: x[1]!,
+    orientation: x[2]!,
+    scale: x[3]!,
+    size,
+    inverse,
+    sumOfSquares,
+    observationCount: countObservations(sights),
+  });
+}
+
+export function countObservations(sights: readonly PlanSight[]): number {
+  let count = 0;
+  for (const sight of sights) count += sight.distance === sight.distance ? 2 : 1;
+  return count;
+}
+
+const unknowns = (e: number, n: number, orientation: number): Unknowns => Float64Array.of(e, n, orientation, 1);
+
+/**
+ * Rotation and shift, without scale or mirror, that brings the sights' local polar coordinates onto the control.
+ * Source: Umeyama, "Least-Squares Estimation of Transformation Parameters Between Two Point Patterns" (1991), in the plane.
+ */
+function rigidStart(sights: readonly PlanSight[]): Unknowns | null {
+  let count = 0;
+  let localE = 0;
+  let localN = 0;
+  let e = 0;
+  let n = 0;
+  for (const sight of sights) {
+    if (Number.isNaN(sight.distance)) continue;
+    count++;
+    localE += sight.distance * Math.sin(sight.hz);
+    localN += sight.distance * Math.cos(sight.hz);
+    e += sight.e;
+    n += sight.n;
+  }
+  if (count < 2) return null;
+  localE /= count;
+  localN /= count;
+  e /= count;
+  n /= count;
+  let along = 0;
+  let across = 0;
+  let spread = 0;
+  for (const sight of sights) {
+    if (Number.isNaN(sight.distance)) continue;
+    spread = Math.max(spread, Math.hypot(sight.e - e, sight.n - n));
+    const u = sight.distance * Math.sin(sight.hz) - localE;
+    const v = sight.distance * Math.cos(sight.hz) - localN;
+    along += u * (sight.e - e) + v * (sight.n - n);
+    across += v * (sight.e - e) - u * (sight.n - n);
+  }
+  // Repeated distances to one place say nothing about the orientation.
+  if (spread < LEAST_SPREAD || (along === 0 && across === 0)) return null;
+  const orientation = Math.atan2(across, along);
+  const sine = Math.sin(orientation);
+  const cosine = Math.cos(orientation);
+  return unknowns(e - (localE * cosine + localN * sine), n - (localN * cosine - localE * sine), orientation);
+}
+
+/** One distance and one other direction: the triangle station–A–B has two solutions at most. */
+function distanceAndDirectionStarts(sights: readonly PlanSight[]): Unknowns[] {
+  const a = sights.find((sight) => !Number.isNaN(sight.distance));
+  if (!a) return [];
+  const starts: Unknowns[] = [];
+  for (const b of sights) {
+    const base = Math.hypot(b.e - a.e, b.n - a.n);
+    if (base === 0) continue;
+    const angle = wrapHalfTurn(b.hz - a.hz);
+    const sine = (a.distance * Math.sin(Math.abs(angle))) / base;
+    if (sine > 1) continue;
+    const azimuthAB = Math.atan2(b.e - a.e, b.n - a.n);
+    for (const atB of [Math.asin(sine), Math.PI - Math.asin(sine)]) {
+      const atA = Math.PI - Math.abs(angle) - atB;
+      if (atA <= 0) continue;
+      // Turning right from A to B at the station, B→A→station turns left at A.
+      const toStation = azimuthAB + Math.sign(angle) * atA;
+      const e = a.e + a.distance * Math.sin(toStation);
+      const n = a.n + a.distance * Math.cos(toStation);
+      starts.push(unknowns(e, n, Math.atan2(a.e - e, a.n - n) - a.hz));
+    }
+  }
+  return starts;
+}
+
+const cotangent = (angle: number): number => 1 / Math.tan(angle);
+
+/**
+ * Three directions: Tienstra's barycentric formula, for every triple of points until a dozen starts are found.
+ * Source: Schofield, Breach, "Engineering Surveying", resection.
+ */
+function directionStarts(sights: readonly PlanSight[]): Unknowns[] {
+  const starts: Unknowns[] = [];
+  for (let i = 0; i < sights.length; i++) {
+    for (let j = i + 1; j < sights.length; j++) {
+      for (let k = j + 1; k < sights.length && starts.length < 12; k++) {
+        const start = tienstra(sights[i]!, sights[j]!, sights[k]!);
+        if (start) starts.push(start);
+      }
+    }
+  }
+  return starts;
+}
+
+function tienstra(a: PlanSight, b: PlanSight, c: PlanSight): Unknowns | null {
+  const angleAt = (p: PlanSight, q: PlanSight, r: PlanSight) =>
+    Math.atan2(r.e - p.e, r.n - p.n) - Math.atan2(q.e - p.e, q.n - p.n);
+  const ka = 1 / (cotangent(angleAt(a, b, c)) - cotangent(c.hz - b.hz));
+  const kb = 1 / (cotangent(angleAt(b, c, a)) - cotangent(a.hz - c.hz));
+  const kc = 1 / (cotangent(angleAt(c, a, b)) - cotangent(b.hz - a.hz));
+  const sum = ka + kb + kc;
+  const e = (ka * a.e + kb * b.e + kc * c.e) / sum;
+  const n = (ka * a.n + kb * b.n + kc * c.n) / sum;
+  if (!Number.isFinite(e) || !Number.isFinite(n)) return null;
+  return unknowns(e, n, Math.atan2(a.e - e, a.n - n) - a.hz);
+}
+
+function startsFor(sights: readonly PlanSight[]): Unknowns[] {
+  const rigid = rigidStart(sights);
+  if (rigid) return [rigid];
+  const withDistance = distanceAndDirectionStarts(sights);
+  return withDistance.length > 0 ? withDistance : directionStarts(sights);
+}
+
+/** Adjusts the station. The best of all starts that converge is taken. */
+export function adjustPlan(sights: readonly PlanSight[], freeScale: boolean): Result<PlanSolution, Undetermined> {
+  let best: PlanSolution | null = null;
+  let reason: Undetermined = 'rank';
+  for (const start of startsFor(sights)) {
+    const result = iterate(sights, start, freeScale ? 4 : 3);
+    if (!result.ok) reason = result.error;
+    else if (!best || result.value.sumOfSquares < best.sumOfSquares) best = result.value;
+  }
+  return best ? ok(best) : fail(reason);
+}

@@ -1,0 +1,349 @@
+/**
+ * Free station (resection) from directions, distances and heights to two or more listed points,
+ * with residuals, redundancy numbers, detectable biases and the "without this point" table.
+ *
+ * Residual of an observation: v = adjusted - observed. Difference at a point: measured from the station - listed.
+ * Standard deviations and covariances are a priori (sigma0 = 1). Plan and height are adjusted apart.
+ * Sources: Ghilani, "Adjustment Computations" (resection, error propagation); Baarda, "A Testing Procedure for Use in
+ * Geodetic Networks" (1968); Caspary, "Concepts of Network and Deformation Analysis" (test of one point).
+ */
+import { CRITICAL_T, DETECTABLE_NONCENTRALITY } from '../adjust/criticalValues.ts';
+import { fitOf, type Fit } from '../adjust/globalTest.ts';
+import { wrapHalfTurn, wrapTurn } from '../quantity/angle.ts';
+import type { Metres, Radians } from '../quantity/unit.ts';
+import { fail, ok, type Result } from '../result.ts';
+import type { ControlPoint, InstrumentPrecision, Observation, Reduction, Setup } from '../sight/observation.ts';
+import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts';
+import { adjustHeight, LEAST_REDUNDANCY, leaveOutHeight, type HeightLeaveOneOut, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
+import { planPrecisionOf } from './measuredPoint.ts';
+import type { PlanPrecision, Station, StationCovariance, StationError } from './model.ts';
+import { adjustPlan, countObservations, type PlanSight, type PlanSolution } from './planAdjustment.ts';
+import { coincidentPoints, duplicateName, invalidNumberIn, invalidReading, missingCoordinates, readingsOf } from './validate.ts';
+
+export interface ResectionInput {
+  readonly instrument: InstrumentPrecision;
+  readonly setup: Setup;
+  readonly reduction: Reduction;
+  readonly freeScale: boolean;
+  readonly points: readonly ControlPoint[];
+  readonly observations: readonly Observation[];
+}
+
+export interface DirectionResidual {
+  readonly sd: Radians;
+  readonly residual: Radians;
+  /** The residual as a length at the target. */
+  readonly residualAtTarget: Metres;
+  readonly redundancy: number;
+  readonly standardisedResidual: number | null;
+  readonly detectableBias: Radians | null;
+  readonly detectableBiasAtTarget: Metres | null;
+}
+
+export interface DistanceResidual {
+  readonly sd: Metres;
+  readonly residual: Metres;
+  readonly redundancy: number;
+  readonly standardisedResidual: number | null;
+  readonly detectableBias: Metres | null;
+}
+
+export interface ResectionObservation {
+  readonly reduced: ReducedObservation;
+  readonly direction: DirectionResidual | null;
+  readonly distance: DistanceResidual | null;
+  readonly height: HeightResidual | null;
+}
+
+export interface PlanLeaveOneOut {
+  readonly dE: Metres;
+  readonly dN: Metres;
+  readonly covariance: { readonly ee: number; readonly nn: number; readonly en: number };
+  /** d' C⁻¹ d: chi-square with two degrees of freedom when the point has not moved. */
+  readonly t: number;
+  readonly critical: number;
+  readonly exceeds: boolean;
+}
+
+export interface ResectionPoint {
+  readonly name: string;
+  readonly dE: Metres | null;
+  readonly dN: Metres | null;
+  readonly dZ: Metres | null;
+  readonly leaveOneOut: PlanLeaveOneOut | null;
+  readonly leaveOneOutHeight: HeightLeaveOneOut | null;
+}
+
+export interface ResectionResult extends PlanPrecision {
+  readonly e: Metres;
+  readonly n: Metres;
+  readonly orientation: Radians;
+  /** Factor on measured grid distances; null unless it was free. */
+  readonly scale: number | null;
+  readonly sdScale: number | null;
+  readonly covariance: StationCovariance;
+  readonly sdOrientation: Radians;
+  readonly observationCount: number;
+  readonly unknownCount: number;
+  readonly fit: Fit;
+  readonly sumOfSquares: number;
+  readonly height: HeightSolution | null;
+  readonly observations: readonly ResectionObservation[];
+  readonly points: readonly ResectionPoint[];
+}
+
+export interface ResectionOptions {
+  /** The "without this point" table costs one adjustment a point; it can be left out. */
+  readonly leaveOneOut: boolean;
+}
+
+interface Problem {
+  readonly input: ResectionInput;
+  readonly byName: ReadonlyMap<string, ControlPoint>;
+  readonly reduced: readonly ReducedObservation[];
+  /** Local origin: keeps the adjustment's numbers small. */
+  readonly originE: Metres;
+  readonly originN: Metres;
+}
+
+function sightOf(problem: Problem, observation: ReducedObservation): PlanSight {
+  const point = problem.byName.get(observation.point)!;
+  return {
+    e: point.e! - problem.originE,
+    n: point.n! - problem.originN,
+    hz: observation.hz,
+    distance: observation.gridDistance ?? NaN,
+    horizontal: observation.horizontal ?? NaN,
+    varDirection: observation.varDirection,
+    varRadial: observation.varRadial,
+    varPlace: observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2,
+  };
+}
+
+/** Whether the used observations could give a station at all; `null` when they could. */
+function countError(problem: Problem, used: readonly ReducedObservation[]): StationError | null {
+  const names = [...new Set(used.map((observation) => observation.point))];
+  const places = names.map((name) => {
+    const point = problem.byName.get(name)!;
+    return { name, e: point.e!, n: point.n! };
+  });
+  const coincident = coincidentPoints(places);
+  if (coincident) return coincident;
+  if (names.length < 2) return { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: names.length, needed: 2 };
+  const unknownCount = problem.input.freeScale ? 4 : 3;
+  const given = used.reduce((sum, observation) => sum + (observation.slope === null ? 1 : 2), 0);
+  return given < unknownCount ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given, needed: unknownCount } : null;
+}
+
+const usedInPlan = (problem: Problem) => problem.reduced.filter((observation) => observation.usePlan);
+
+function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoint>): StationError | null {
+  return (
+    invalidNumberIn(input) ??
+    duplicateName(input.points) ??
+    invalidReading(readingsOf(input.observations)) ??
+    missingCoordinates(input.observations, byName)
+  );
+}
+
+const covarianceOf = (solution: PlanSolution): StationCovariance => {
+  const c = (i: number, j: number) => solution.inverse[i * solution.size + j]!;
+  return [
+    [c(0, 0), c(0, 1), c(0, 2)],
+    [c(1, 0), c(1, 1), c(1, 2)],
+    [c(2, 0), c(2, 1), c(2, 2)],
+  ];
+};
+
+function directionResidual(sight: PlanSight, solution: PlanSolution): DirectionResidual {
+  const de = sight.e - solution.e;
+  const dn = sight.n - solution.n;
+  const squared = de * de + dn * dn;
+  const length = Number.isNaN(sight.horizontal) ? Math.sqrt(squared) : sight.horizontal;
+  const variance = sight.varDirection + sight.varPlace / (length * length);
+  const residual = wrapHalfTurn(Math.atan2(de, dn) - solution.orientation - sight.hz);
+  const redundancy = 1 - quadratic(solution, -dn / squared, de / squared, -1, 0) / variance;
+  const sd = Math.sqrt(variance);
+  const checked = redundancy >= LEAST_REDUNDANCY;
+  const bias = checked ? (sd * DETECTABLE_NONCENTRALITY) / Math.sqrt(redundancy) : null;
+  return {
+    sd,
+    residual,
+    residualAtTarget: residual * length,
+    redundancy,
+    standardisedResidual: checked ? residual / (sd * Math.sqrt(redundancy)) : null,
+    detectableBias: bias,
+    detectableBiasAtTarget: bias === null ? null : bias * length,
+  };
+}
+
+function distanceResidual(sight: PlanSight, solution: PlanSolution): DistanceResidual | null {
+  if (Number.isNaN(sight.distance)) return null;
+  const de = sight.e - solution.e;
+  const dn = sight.n - solution.n;
+  const length = Math.hypot(de, dn);
+  const scaled = length * solution.scale;
+  const variance = sight.varRadial + sight.varPlace;
+  const residual = length / solution.scale - sight.distance;
+  const redundancy = 1 - quadratic(solution, -de / scaled, -dn / scaled, 0, -length / solution.scale ** 2) / variance;
+  const sd = Math.sqrt(variance);
+  const checked = redundancy >= LEAST_REDUNDANCY;
+  return {
+    sd,
+    residual,
+    redundancy,
+    standardisedResidual: checked ? residual / (sd * Math.sqrt(redundancy)) : null,
+    detectableBias: checked ? (sd * DETECTABLE_NONCENTRALITY) / Math.sqrt(redundancy) : null,
+  };
+}
+
+/** a (A'PA)⁻¹ a' for one row of the design matrix. */
+function quadratic(solution: PlanSolution, a0: number, a1: number, a2: number, a3: number): number {
+  const { inverse, size } = solution;
+  const a = [a0, a1, a2, a3];
+  let sum = 0;
+  for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) sum += a[i]! * inverse[i * size + j]! * a[j]!;
+  return sum;
+}
+
+/** Mean difference measured - listed of a point over its observations with slope, from a solution. */
+function differenceAt(problem: Problem, observations: readonly ReducedObservation[], name: string, solution: PlanSolution) {
+  const point = problem.byName.get(name)!;
+  const measured = observations.filter((observation) => observation.point === name && observation.gridDistance !== null);
+  if (measured.length === 0 || point.e === null || point.n === null) return null;
+  let dE = 0;
+  let dN = 0;
+  for (const observation of measured) {
+    const t = solution.orientation + observation.hz;
+    const distance = solution.scale * observation.gridDistance!;
+    dE += solution.e + distance * Math.sin(t) - (point.e - problem.originE);
+    dN += solution.n + distance * Math.cos(t) - (point.n - problem.originN);
+  }
+  return { dE: dE / measured.length, dN: dN / measured.length };
+}
+
+function leaveOut(problem: Problem, name: string): PlanLeaveOneOut | null {
+  const used = usedInPlan(problem);
+  const own = used.filter((observation) => observation.point === name);
+  if (own.length === 0 || own.some((observation) => observation.slope === null)) return null;
+  const rest = used.filter((observation) => observation.point !== name);
+  if (countError(problem, rest)) return null;
+  const adjusted = adjustPlan(rest.map((observation) => sightOf(problem, observation)), problem.input.freeScale);
+  if (!adjusted.ok) return null;
+  const solution = adjusted.value;
+  const { dE, dN } = differenceAt(problem, own, name, solution)!;
+  const covariance = predictionCovariance(solution, own, problem.byName.get(name)!.sdPlan ?? 0);
+  const determinant = covariance.ee * covariance.nn - covariance.en ** 2;
+  const t = (dE * dE * covariance.nn - 2 * dE * dN * covariance.en + dN * dN * covariance.ee) / determinant;
+  return { dE, dN, covariance, t, critical: CRITICAL_T, exceeds: t > CRITICAL_T };
+}
+
+function predictionCovariance(solution: PlanSolution, own: readonly ReducedObservation[], sdPlan: Metres) {
+  const count = own.length;
+  const je = [1, 0, 0, 0];
+  const jn = [0, 1, 0, 0];
+  let ee = sdPlan ** 2;
+  let nn = sdPlan ** 2;
+  let en = 0;
+  for (const observation of own) {
+    const t = solution.orientation + observation.hz;
+    const sine = Math.sin(t);
+    const cosine = Math.cos(t);
+    const distance = solution.scale * observation.gridDistance!;
+    je[2]! += (distance * cosine) / count;
+    jn[2]! -= (distance * sine) / count;
+    je[3]! += (observation.gridDistance! * sine) / count;
+    jn[3]! += (observation.gridDistance! * cosine) / count;
+    const centring = observation.targetCentringSd ** 2;
+    const radial = (observation.varRadial + centring) / count ** 2;
+    const lateral = (observation.horizontal! ** 2 * observation.varDirection + centring) / count ** 2;
+    ee += sine * sine * radial + cosine * cosine * lateral;
+    nn += cosine * cosine * radial + sine * sine * lateral;
+    en += sine * cosine * (radial - lateral);
+  }
+  for (let i = 0; i < solution.size; i++) {
+    for (let j = 0; j < solution.size; j++) {
+      const c = solution.inverse[i * solution.size + j]!;
+      ee += je[i]! * c * je[j]!;
+      nn += jn[i]! * c * jn[j]!;
+      en += je[i]! * c * jn[j]!;
+    }
+  }
+  return { ee, nn, en };
+}
+
+/** Mean difference of a point's height, measured - listed. The residual of the station height has the same sign. */
+function heightDifferenceAt(problem: Problem, name: string, height: HeightSolution | null): Metres | null {
+  const z = problem.byName.get(name)!.z;
+  if (!height || z === null) return null;
+  const heights = problem.reduced
+    .filter((observation) => observation.point === name && observation.heightDifference !== null)
+    .map((o) => height.z + problem.input.setup.instrumentHeight + o.heightDifference! - o.targetHeight - z);
+  return heights.length === 0 ? null : heights.reduce((sum, each) => sum + each, 0) / heights.length;
+}
+
+/** Solves a free station. Errors carry the path of the element in `input`. */
+export function resection(input: ResectionInput, options: ResectionOptions = { leaveOneOut: true }): Result<ResectionResult, StationError> {
+  const byName = new Map(input.points.map((point) => [point.name, point]));
+  const invalid = validate(input, byName);
+  if (invalid) return fail(invalid);
+  const reduced = reduceObservations(input.observations, input.instrument, input.reduction);
+  const first = reduced.find((observation) => observation.usePlan);
+  const origin = first && byName.get(first.point)!;
+  const problem: Problem = { input, byName, reduced, originE: origin?.e ?? 0, originN: origin?.n ?? 0 };
+  const used = usedInPlan(problem);
+  const tooFew = countError(problem, used);
+  if (tooFew) return fail(tooFew);
+  const sights = used.map((observation) => sightOf(problem, observation));
+  const adjusted = adjustPlan(sights, input.freeScale);
+  if (!adjusted.ok) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: adjusted.error });
+  const solution = adjusted.value;
+  const height = adjustHeight(reduced, byName, input.setup);
+  const observationCount = countObservations(sights);
+  const sightByObservation = new Map(used.map((observation, i) => [observation, sights[i]!]));
+  return ok({
+    e: solution.e + problem.originE,
+    n: solution.n + problem.originN,
+    orientation: wrapTurn(solution.orientation),
+    scale: input.freeScale ? solution.scale : null,
+    sdScale: input.freeScale ? Math.sqrt(solution.inverse[15]!) : null,
+    covariance: covarianceOf(solution),
+    sdOrientation: Math.sqrt(solution.inverse[2 * solution.size + 2]!),
+    ...planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! }),
+    observationCount,
+    unknownCount: solution.size,
+    fit: fitOf(solution.sumOfSquares, observationCount - solution.size),
+    sumOfSquares: solution.sumOfSquares,
+    height,
+    observations: reduced.map((observation, i) => {
+      const sight = sightByObservation.get(observation);
+      return {
+        reduced: observation,
+        direction: sight ? directionResidual(sight, solution) : null,
+        distance: sight ? distanceResidual(sight, solution) : null,
+        height: height?.residuals[i] ?? null,
+      };
+    }),
+    points: input.points.map((point) => {
+      const plan = differenceAt(problem, reduced, point.name, solution);
+      return {
+        name: point.name,
+        dE: plan?.dE ?? null,
+        dN: plan?.dN ?? null,
+        dZ: heightDifferenceAt(problem, point.name, height),
+        leaveOneOut: options.leaveOneOut ? leaveOut(problem, point.name) : null,
+        leaveOneOutHeight: options.leaveOneOut ? leaveOutHeight(point.name, reduced, byName, input.setup) : null,
+      };
+    }),
+  });
+}
+
+/** The station as later sights need it. */
+export const stationOfResection = (result: ResectionResult): Station => ({
+  e: result.e,
+  n: result.n,
+  z: result.height?.z ?? null,
+  orientation: result.orientation,
+  covariance: result.covariance,
+  sdTrunnionZ: result.height?.sdTrunnionZ ?? null,
+});

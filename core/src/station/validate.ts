@@ -1,0 +1,94 @@
+import { planDistance } from '../plane/point.ts';
+import type { Metres } from '../quantity/unit.ts';
+import type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction } from '../sight/observation.ts';
+import type { StationError } from './model.ts';
+
+/** Marks nearer than this in plan are one place for an adjustment: nothing can be oriented on them. */
+export const COINCIDENT_POINT_TOLERANCE_M: Metres = 0.01;
+/** A sight nearer than this to straight up or down has no direction. */
+const STEEPEST_SINE = 1e-6;
+
+type Path = readonly (string | number)[];
+
+/** First number of a flat record that is not finite. `nullable` fields may be null. */
+export function firstInvalidNumber(record: object, path: Path, nullable: readonly string[] = []): StationError | null {
+  for (const [field, value] of Object.entries(record)) {
+    if (value === null && nullable.includes(field)) continue;
+    if (typeof value === 'number' ? !Number.isFinite(value) : value === null) return { code: 'INVALID_NUMBER', path: [...path, field] };
+  }
+  return null;
+}
+
+const NULLABLE_OF_POINT = ['e', 'n', 'z', 'sdPlan', 'sdHeight'];
+
+/** Numbers of the parts that every kind shares, in the order of the input. */
+export function invalidNumberIn(input: {
+  readonly instrument: InstrumentPrecision;
+  readonly setup: object;
+  readonly reduction: Reduction;
+  readonly points?: readonly ControlPoint[];
+  readonly observations?: readonly Observation[];
+}): StationError | null {
+  let found =
+    firstInvalidNumber(input.instrument, ['instrument']) ??
+    firstInvalidNumber(input.setup, ['setup']) ??
+    firstInvalidNumber(input.reduction, ['reduction']);
+  input.points?.forEach((point, i) => (found ??= firstInvalidNumber(point, ['points', i], NULLABLE_OF_POINT)));
+  input.observations?.forEach((observation, i) => (found ??= firstInvalidNumber(observation, ['observations', i], ['slope'])));
+  return found;
+}
+
+export function duplicateName(points: readonly ControlPoint[], reserved?: string): StationError | null {
+  const seen = new Set<string>(reserved === undefined ? [] : [reserved]);
+  for (const [i, point] of points.entries()) {
+    if (seen.has(point.name)) return { code: 'DUPLICATE_NAME', path: ['points', i, 'name'], name: point.name };
+    seen.add(point.name);
+  }
+  return null;
+}
+
+export const invalidSlope = (reading: Reading, path: Path): StationError | null =>
+  reading.slope !== null && reading.slope <= 0 ? { code: 'INVALID_SLOPE', path: [...path, 'slope'], slope: reading.slope } : null;
+
+export function invalidZenith(reading: Reading, path: Path): StationError | null {
+  const inside = reading.face === 1 ? reading.zenith > 0 && reading.zenith < Math.PI : reading.zenith > Math.PI && reading.zenith < 2 * Math.PI;
+  if (inside && Math.abs(Math.sin(reading.zenith)) >= STEEPEST_SINE) return null;
+  return { code: 'INVALID_ZENITH', path: [...path, 'zenith'], zenith: reading.zenith, face: reading.face };
+}
+
+/** Slopes of all readings, then their zenith angles: the order in which a bad reading is reported. */
+export function invalidReading(readings: readonly { reading: Reading; path: Path }[]): StationError | null {
+  for (const { reading, path } of readings) {
+    const error = invalidSlope(reading, path);
+    if (error) return error;
+  }
+  for (const { reading, path } of readings) {
+    const error = invalidZenith(reading, path);
+    if (error) return error;
+  }
+  return null;
+}
+
+export const readingsOf = (observations: readonly Observation[]) =>
+  observations.map((reading, i) => ({ reading, path: ['observations', i] as Path }));
+
+/** Observed points that are not listed, or are used in plan without coordinates. */
+export function missingCoordinates(observations: readonly Observation[], byName: ReadonlyMap<string, ControlPoint>): StationError | null {
+  for (const [i, observation] of observations.entries()) {
+    const point = byName.get(observation.point);
+    if (!point) return { code: 'MISSING_COORDINATES', path: ['observations', i, 'point'], name: observation.point, listed: false };
+    if (observation.usePlan && (point.e === null || point.n === null)) {
+      return { code: 'MISSING_COORDINATES', path: ['observations', i, 'point'], name: observation.point, listed: true };
+    }
+  }
+  return null;
+}
+
+/** Whether two or more marks used in plan all lie in one place. */
+export function coincidentPoints(used: readonly { readonly name: string; readonly e: Metres; readonly n: Metres }[]): StationError | null {
+  if (used.length < 2) return null;
+  for (const [i, a] of used.entries()) {
+    for (const b of used.slice(i + 1)) if (planDistance(a, b) > COINCIDENT_POINT_TOLERANCE_M) return null;
+  }
+  return { code: 'COINCIDENT_POINTS', path: ['observations'], names: used.map((point) => point.name) };
+}

@@ -1,0 +1,1 @@
+export { stationErrorSentence } from './stationErrors.ts';
