@@ -1,4 +1,4 @@
-import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
+import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
 import type { TSchema } from './schema.ts';
 
 /** What is wrong with a document: the code, where (a JSON Pointer), and a sentence for the person who wrote it. */

@@ -41,3 +41,63 @@ export { traverse, type TraverseInput, type TraverseResult } from './station/tra
 export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';
 export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
+export {
+  checkability,
+  marksUsedInPlan,
+  obstaclesTo,
+  type Checkability,
+  type Obstacle,
+  type ToleranceClass,
+} from './station/acceptance.ts';
+export { judgeResection, type Judgement, type Reason, type Step } from './station/judgement.ts';
+export {
+  inOrder,
+  judgeTrust,
+  type Condition,
+  type MarkStanding,
+  type Part,
+  type PartStanding,
+  type ProofOutcome,
+  type SolutionPartState,
+  type SolutionStanding,
+  type Standing,
+  type StandingReason,
+  type TrustInput,
+  type TrustRecord,
+  type TrustResult,
+} from './proof/trust.ts';
+export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
+export { nearestFirst } from './layout/round.ts';
+export {
+  graduation,
+  moveFor,
+  moveGrade,
+  TAPE_UNDER,
+  tapeAdvised,
+  VIEWPOINTS,
+  type Move,
+  type MoveGrade,
+  type MoveInput,
+  type Viewpoint,
+} from './guidance/viewpoint.ts';
+export { stakeLines, type CornerMeaning, type HeightReference, type StakeContent, type StakeLine } from './lath/stakeText.ts';
+export { normal, uniform, type Draw } from './simulator/random.ts';
+export { groundHeight, hiddenBy, type GroundTruth, type TrueMark, type TrueObstruction } from './simulator/truth.ts';
+export {
+  advance,
+  cancel,
+  driveHub,
+  liveReading,
+  measure,
+  search,
+  setPole,
+  setUpInstrument,
+  startSimulator,
+  trueReading,
+  turnTo,
+  walkTo,
+  type Lock,
+  type SimulatedReading,
+  type SimulatorState,
+  type SimulatorTrouble,
+} from './simulator/simulator.ts';

@@ -63,6 +63,8 @@ export interface PlanLeaveOneOut {
   readonly t: number;
   readonly critical: number;
   readonly exceeds: boolean;
+  /** Largest difference, measured - listed, among the marks that stayed in. */
+  readonly othersWithin: Metres;
 }
 
 export interface ResectionPoint {
@@ -235,7 +237,9 @@ function leaveOut(problem: Problem, name: string): PlanLeaveOneOut | null {
   const covariance = predictionCovariance(solution, own, problem.byName.get(name)!.sdPlan ?? 0);
   const determinant = covariance.ee * covariance.nn - covariance.en ** 2;
   const t = (dE * dE * covariance.nn - 2 * dE * dN * covariance.en + dN * dN * covariance.ee) / determinant;
-  return { dE, dN, covariance, t, critical: CRITICAL_T, exceeds: t > CRITICAL_T };
+  const others = [...new Set(rest.map((observation) => observation.point))].map((other) => differenceAt(problem, rest, other, solution));
+  const othersWithin = others.reduce((largest, each) => Math.max(largest, each ? Math.hypot(each.dE, each.dN) : 0), 0);
+  return { dE, dN, covariance, t, critical: CRITICAL_T, exceeds: t > CRITICAL_T, othersWithin };
 }
 
 function predictionCovariance(solution: PlanSolution, own: readonly ReducedObservation[], sdPlan: Metres) {

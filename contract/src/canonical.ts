@@ -1,0 +1,14 @@
+/**
+ * JSON text with sorted keys and no blanks: the same content gives the same text, whoever wrote it.
+ * Digests are taken over it (RFC 8785 in spirit; numbers as ECMAScript writes them).
+ */
+export function canonicalJson(value: unknown): string {
+  if (Array.isArray(value)) return `[${value.map(canonicalJson).join(',')}]`;
+  if (value !== null && typeof value === 'object') {
+    const entries = Object.entries(value)
+      .filter(([, each]) => each !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1));
+    return `{${entries.map(([key, each]) => `${JSON.stringify(key)}:${canonicalJson(each)}`).join(',')}}`;
+  }
+  return JSON.stringify(value);
+}

@@ -1,0 +1,84 @@
+import { invalidAgainst, type Invalid } from '../validation.ts';
+import { FACT_BODIES, FACT_TYPES, type FactBody, type FactType } from './bodies.ts';
+import { closed, Instant, NullableUuid, Type, Uuid } from './parts.ts';
+
+/** One thing that was said or measured on a site, kept for ever as it was. */
+export interface Fact<T extends FactType = FactType> {
+  readonly id: string;
+  readonly type: T;
+  /** Field clock. With `device` and `seq` it gives the order of the site. */
+  readonly at: string;
+  readonly device: string;
+  readonly seq: number;
+  /** Member who did it; null only for the facts that make a site and its first member. */
+  readonly by: string | null;
+  readonly body: FactBody<T>;
+}
+
+export type AnyFact = { [T in FactType]: Fact<T> }[FactType];
+
+/** A fact as the server gives it back. */
+export type StoredFact = AnyFact & { readonly receivedAt: string };
+
+export const FactEnvelope = closed({
+  id: Uuid,
+  type: Type.Unsafe<FactType>({ type: 'string', enum: [...FACT_TYPES] }),
+  at: Instant,
+  device: Type.String({ minLength: 1, maxLength: 60 }),
+  seq: Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER }),
+  by: NullableUuid,
+  body: Type.Object({}),
+});
+
+/** What is wrong with a fact; null when it may be kept. Unknown fields are refused. */
+export function invalidFact(document: unknown): Invalid | null {
+  const invalid = invalidAgainst(FactEnvelope, document);
+  if (invalid) return invalid;
+  const fact = document as AnyFact;
+  if (Number.isNaN(Date.parse(fact.at))) return { code: 'INVALID_INPUT', path: '/at', message: 'at is not a date and time that exists' };
+  const inBody = invalidAgainst(FACT_BODIES[fact.type], fact.body);
+  return inBody && { ...inBody, path: `/body${inBody.path}` };
+}
+
+/** Ids of facts that this one can't be understood without. */
+export function referencesOf(fact: AnyFact): string[] {
+  const refs: (string | null)[] = [fact.by === fact.id ? null : fact.by];
+  switch (fact.type) {
+    case 'sight':
+      refs.push(fact.body.occupation);
+      if (fact.body.target.kind === 'plan') refs.push(fact.body.target.package);
+      break;
+    case 'solution':
+      refs.push(fact.body.occupation, fact.body.supersedes, ...fact.body.uses.flatMap((use) => [use.sight, use.revision]));
+      break;
+    case 'decision':
+      refs.push(fact.body.solution);
+      break;
+    case 'proof':
+      refs.push(fact.body.solution, fact.body.sight, fact.body.revision, fact.body.supersedes);
+      break;
+    case 'event':
+    case 'close':
+      refs.push(fact.body.occupation);
+      break;
+    case 'control':
+    case 'package':
+      refs.push(fact.body.supersedes);
+      break;
+    case 'mark':
+      refs.push(fact.body.package, fact.body.solution, fact.body.sight, fact.body.supersedes);
+      break;
+    case 'handover':
+      refs.push(fact.body.package, ...fact.body.marks, ...fact.body.withheld);
+      break;
+    case 'withdrawal':
+      refs.push(fact.body.record, fact.body.occupation);
+      break;
+    case 'site':
+    case 'member':
+    case 'occupation':
+    case 'note':
+      break;
+  }
+  return [...new Set(refs.filter((ref) => ref !== null))];
+}

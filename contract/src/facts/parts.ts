@@ -1,0 +1,27 @@
+/** Pieces that several facts share. Metres, decimal degrees or gon as read, millimetres where a name ends in `Mm`. */
+import { NullableNumber, NullableString, Type, Words } from '../schema.ts';
+
+export const closed = <P extends Parameters<typeof Type.Object>[0]>(properties: P) => Type.Object(properties, { additionalProperties: false });
+
+export const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
+export const NullableUuid = Type.Unsafe<string | null>({ type: ['string', 'null'], pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
+export const Instant = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' });
+
+/** A name that people say: trimmed, on one line, not empty. */
+export const Name = Type.String({ minLength: 1, maxLength: 80, pattern: '^\\S([^\\r\\n\\t]*\\S)?$' });
+export const Text = Type.String({ maxLength: 2000 });
+
+/** Coordinates and heights stay within what a site grid can be; more is a slip of the keyboard. */
+const LARGEST_COORDINATE = 1e8;
+export const Coordinate = Type.Number({ minimum: -LARGEST_COORDINATE, maximum: LARGEST_COORDINATE });
+export const NullableCoordinate = Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: -LARGEST_COORDINATE, maximum: LARGEST_COORDINATE });
+export const SdMm = Type.Number({ minimum: 0, maximum: 10_000 });
+export const NullableSdMm = Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0, maximum: 10_000 });
+
+export const LengthUnitName = Words('metre', 'foot', 'usSurveyFoot');
+export const AngleUnitName = Words('dms', 'degree', 'gon');
+
+export const PlacePlan = closed({ e: Coordinate, n: Coordinate });
+export const Place = closed({ e: Coordinate, n: Coordinate, z: NullableCoordinate });
+
+export { NullableNumber, NullableString, Type, Words };

@@ -1,0 +1,16 @@
+/** Problem documents after RFC 9457, with a code, the offending field and a sentence a person can act on. */
+export interface Problem {
+  readonly type: 'about:blank';
+  readonly title: string;
+  readonly status: number;
+  readonly code: string;
+  readonly detail: string;
+  /** JSON Pointer into the request body. */
+  readonly field?: string;
+}
+
+export const PROBLEM_TYPE = 'application/problem+json';
+/** Largest JSON body that the API takes. */
+export const LARGEST_BODY_BYTES = 2 * 1024 * 1024;
+/** Largest file that an import takes. */
+export const LARGEST_UPLOAD_BYTES = 16 * 1024 * 1024;

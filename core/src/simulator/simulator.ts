@@ -1,0 +1,274 @@
+/**
+ * A robotic instrument, a pole and the ground they stand on. Pure: `advance` and the commands take a state and
+ * give the next one; time and the seed are handed in. Works in true coordinates only.
+ */
+import { wrapHalfTurn, wrapTurn } from '../quantity/angle.ts';
+import { planDistance, type PlanPoint } from '../plane/point.ts';
+import { type Metres, type Radians, RADIANS_PER_DEGREE } from '../quantity/unit.ts';
+import type { InstrumentPrecision } from '../sight/observation.ts';
+import { normal, uniform } from './random.ts';
+import { groundHeight, hiddenBy, type GroundTruth } from './truth.ts';
+
+export type Lock = 'none' | 'searching' | 'locked' | 'lost';
+
+export interface SimulatedInstrument extends PlanPoint {
+  readonly groundZ: Metres;
+  readonly height: Metres;
+  /** Azimuth of circle zero, unknown to everybody but the simulator. */
+  readonly orientation: Radians;
+}
+
+export interface SimulatedPole extends PlanPoint {
+  /** Height of the tip. */
+  readonly z: Metres;
+  /** Tip to prism centre. */
+  readonly targetHeight: Metres;
+  readonly legs: boolean;
+  /** Mark or hub that the tip stands on; null on the ground. */
+  readonly onto: string | null;
+}
+
+export interface SimulatedReading {
+  readonly circle: Radians;
+  readonly zenith: Radians;
+  readonly slope: Metres;
+}
+
+type Task =
+  | { readonly kind: 'turn'; readonly circle: Radians; readonly zenith: Radians }
+  | { readonly kind: 'search'; readonly left: number }
+  | { readonly kind: 'measure'; readonly left: number };
+
+export interface SimulatorState {
+  readonly random: number;
+  readonly instrument: SimulatedInstrument | null;
+  readonly pole: SimulatedPole;
+  readonly walk: { readonly e: Metres; readonly n: Metres; readonly z: Metres | null; readonly onto: string | null } | null;
+  readonly hubs: readonly { readonly name: string; readonly e: Metres; readonly n: Metres; readonly z: Metres }[];
+  readonly circle: Radians;
+  readonly zenith: Radians;
+  readonly lock: Lock;
+  readonly task: Task | null;
+  /** Finished careful shot, until it is taken. */
+  readonly shot: SimulatedReading | null;
+  /** Why the last command came to nothing. */
+  readonly trouble: SimulatorTrouble | null;
+}
+
+export type SimulatorTrouble =
+  | { readonly code: 'NOT_SET_UP' }
+  | { readonly code: 'NO_SUCH_MARK'; readonly name: string }
+  | { readonly code: 'MARK_COVERED'; readonly name: string }
+  | { readonly code: 'NOT_FOUND' }
+  | { readonly code: 'HIDDEN'; readonly by: string }
+  | { readonly code: 'NOT_LOCKED' }
+  | { readonly code: 'POLE_MOVING' };
+
+const WALKING_SPEED = 1.4;
+const TURNING_SPEED: Radians = 90 * RADIANS_PER_DEGREE;
+const SEARCH_SECONDS = 1.2;
+const MEASURE_SECONDS = 0.8;
+/** Tracking trades precision for speed. */
+const TRACKING_FACTOR = 2;
+/** Plumb of the pole: standard deviation by hand and with legs. */
+const LEAN_BY_HAND: Radians = (4 / 60) * RADIANS_PER_DEGREE;
+const LEAN_WITH_LEGS: Radians = (1.5 / 60) * RADIANS_PER_DEGREE;
+const PRISM_CENTRING: Metres = 0.0007;
+/** Top of a freshly driven hub above the ground, and how far driving pushes it aside. */
+const HUB_TOP: Metres = 0.08;
+const HUB_PUSH_SD: Metres = 0.0012;
+/** Nearest that the instrument finds a prism. */
+const NEAREST: Metres = 1.2;
+
+export function startSimulator(seed: number, place: PlanPoint, truth: GroundTruth): SimulatorState {
+  return {
+    random: seed | 0,
+    instrument: null,
+    pole: { ...place, z: groundHeight(truth, place), targetHeight: 1.5, legs: true, onto: null },
+    walk: null,
+    hubs: [],
+    circle: 0,
+    zenith: Math.PI / 2,
+    lock: 'none',
+    task: null,
+    shot: null,
+    trouble: null,
+  };
+}
+
+/** Stands the instrument at a place; circle zero points anywhere. */
+export function setUpInstrument(state: SimulatorState, truth: GroundTruth, place: PlanPoint, height: Metres): SimulatorState {
+  const draw = uniform(state.random);
+  return {
+    ...state,
+    random: draw.state,
+    instrument: { ...place, groundZ: groundHeight(truth, place), height, orientation: draw.value * 2 * Math.PI },
+    lock: 'none',
+    task: null,
+    shot: null,
+    trouble: null,
+  };
+}
+
+/** Sends the pole to a place on the ground, or onto a mark or hub by name. */
+export function walkTo(state: SimulatorState, truth: GroundTruth, goal: PlanPoint | string): SimulatorState {
+  if (typeof goal !== 'string') return { ...state, walk: { e: goal.e, n: goal.n, z: null, onto: null }, trouble: null };
+  const place = state.hubs.find((hub) => hub.name === goal) ?? truth.marks.find((mark) => mark.name === goal);
+  if (!place) return { ...state, trouble: { code: 'NO_SUCH_MARK', name: goal } };
+  if ('covered' in place && place.covered) return { ...state, trouble: { code: 'MARK_COVERED', name: goal } };
+  return { ...state, walk: { e: place.e, n: place.n, z: place.z, onto: goal }, trouble: null };
+}
+
+/** Drives a hub where the pole stands. It goes in a little off, and its top stands above the ground. */
+export function driveHub(state: SimulatorState, truth: GroundTruth, name: string): SimulatorState {
+  const east = normal(state.random);
+  const north = normal(east.state);
+  const top = uniform(north.state);
+  const place = { e: state.pole.e + east.value * HUB_PUSH_SD, n: state.pole.n + north.value * HUB_PUSH_SD };
+  const hub = { name, ...place, z: groundHeight(truth, place) + HUB_TOP + top.value * 0.04 };
+  return {
+    ...state,
+    random: top.state,
+    hubs: [...state.hubs.filter((each) => each.name !== name), hub],
+    pole: { ...state.pole, ...place, z: hub.z, onto: name },
+    trouble: null,
+  };
+}
+
+export const setPole = (state: SimulatorState, change: Partial<Pick<SimulatedPole, 'targetHeight' | 'legs'>>): SimulatorState => ({
+  ...state,
+  pole: { ...state.pole, ...change },
+});
+
+const needsInstrument = (state: SimulatorState): SimulatorState => ({ ...state, trouble: { code: 'NOT_SET_UP' } });
+
+export function turnTo(state: SimulatorState, circle: Radians, zenith: Radians): SimulatorState {
+  if (!state.instrument) return needsInstrument(state);
+  return { ...state, lock: 'none', task: { kind: 'turn', circle: wrapTurn(circle), zenith }, trouble: null };
+}
+
+export function search(state: SimulatorState): SimulatorState {
+  if (!state.instrument) return needsInstrument(state);
+  return { ...state, lock: 'searching', task: { kind: 'search', left: SEARCH_SECONDS }, trouble: null };
+}
+
+export function measure(state: SimulatorState): SimulatorState {
+  if (!state.instrument) return needsInstrument(state);
+  if (state.walk) return { ...state, trouble: { code: 'POLE_MOVING' } };
+  if (state.lock !== 'locked') return { ...state, trouble: { code: 'NOT_LOCKED' } };
+  return { ...state, task: { kind: 'measure', left: MEASURE_SECONDS }, shot: null, trouble: null };
+}
+
+export const cancel = (state: SimulatorState): SimulatorState => ({
+  ...state,
+  task: null,
+  walk: null,
+  lock: state.lock === 'searching' ? 'none' : state.lock,
+});
+
+/** What the instrument would read to the prism without any error. */
+export function trueReading(instrument: SimulatedInstrument, prism: PlanPoint & { readonly z: Metres }): SimulatedReading {
+  const de = prism.e - instrument.e;
+  const dn = prism.n - instrument.n;
+  const horizontal = Math.hypot(de, dn);
+  // Curvature and refraction make the prism appear lower by (1 - k) d² / 2R; k = 0.13.
+  const vertical = prism.z - instrument.groundZ - instrument.height - (0.87 * horizontal * horizontal) / (2 * 6371000);
+  return {
+    circle: wrapTurn(Math.atan2(de, dn) - instrument.orientation),
+    zenith: Math.atan2(horizontal, vertical),
+    slope: Math.hypot(horizontal, vertical),
+  };
+}
+
+/** A reading with the errors of pole and instrument, `factor` times the stated ones. */
+function noisyReading(state: SimulatorState, precision: InstrumentPrecision, factor: number): { reading: SimulatedReading; random: number } {
+  const { pole } = state;
+  let random = state.random;
+  const draw = (sd: number): number => {
+    const next = normal(random);
+    random = next.state;
+    return next.value * sd;
+  };
+  const lean = Math.hypot(pole.targetHeight * Math.tan(pole.legs ? LEAN_WITH_LEGS : LEAN_BY_HAND), PRISM_CENTRING);
+  const prism = { e: pole.e + draw(lean), n: pole.n + draw(lean), z: pole.z + pole.targetHeight };
+  const exact = trueReading(state.instrument!, prism);
+  const sdSlope = Math.hypot(precision.distanceSd, precision.distanceSdRatio * exact.slope);
+  const reading = {
+    circle: wrapTurn(exact.circle + draw(precision.angleSd * factor)),
+    zenith: exact.zenith + draw(precision.angleSd * factor),
+    slope: exact.slope + draw(sdSlope * factor),
+  };
+  return { reading, random };
+}
+
+/** Moves everything on by `seconds`. */
+export function advance(state: SimulatorState, truth: GroundTruth, precision: InstrumentPrecision, seconds: number): SimulatorState {
+  const walked = walkOn(state, truth, seconds);
+  const { instrument } = walked;
+  if (!instrument) return walked;
+  return workOn(followPole(walked, truth, instrument), truth, instrument, precision, seconds);
+}
+
+function walkOn(state: SimulatorState, truth: GroundTruth, seconds: number): SimulatorState {
+  const { walk, pole } = state;
+  if (!walk) return state;
+  const left = planDistance(pole, walk);
+  const stride = WALKING_SPEED * seconds;
+  if (left <= stride) {
+    const place = { e: walk.e, n: walk.n };
+    return { ...state, walk: null, pole: { ...pole, ...place, z: walk.z ?? groundHeight(truth, place), onto: walk.onto } };
+  }
+  const f = stride / left;
+  const place = { e: pole.e + f * (walk.e - pole.e), n: pole.n + f * (walk.n - pole.n) };
+  return { ...state, pole: { ...pole, ...place, z: groundHeight(truth, place), onto: null } };
+}
+
+const prismOf = (pole: SimulatedPole) => ({ e: pole.e, n: pole.n, z: pole.z + pole.targetHeight });
+
+/** What hides the prism, if anything does. */
+function hidden(state: SimulatorState, truth: GroundTruth, instrument: SimulatedInstrument): string | null {
+  const prism = prismOf(state.pole);
+  return hiddenBy(truth, instrument, instrument.groundZ + instrument.height, prism, prism.z);
+}
+
+function followPole(state: SimulatorState, truth: GroundTruth, instrument: SimulatedInstrument): SimulatorState {
+  if (state.lock !== 'locked') return state;
+  const by = hidden(state, truth, instrument);
+  if (by !== null) return { ...state, lock: 'lost', task: null, trouble: { code: 'HIDDEN', by } };
+  const { circle, zenith } = trueReading(instrument, prismOf(state.pole));
+  return { ...state, circle, zenith };
+}
+
+function workOn(state: SimulatorState, truth: GroundTruth, instrument: SimulatedInstrument, precision: InstrumentPrecision, seconds: number): SimulatorState {
+  const { task } = state;
+  switch (task?.kind) {
+    case undefined:
+      return state;
+    case 'turn': {
+      const turn = TURNING_SPEED * seconds;
+      const left = wrapHalfTurn(task.circle - state.circle);
+      if (Math.abs(left) <= turn) return { ...state, circle: task.circle, zenith: task.zenith, task: null };
+      return { ...state, circle: wrapTurn(state.circle + Math.sign(left) * turn) };
+    }
+    case 'search': {
+      if (task.left > seconds) return { ...state, task: { ...task, left: task.left - seconds } };
+      const by = hidden(state, truth, instrument);
+      if (by !== null) return { ...state, lock: 'none', task: null, trouble: { code: 'HIDDEN', by } };
+      if (planDistance(instrument, state.pole) < NEAREST) return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_FOUND' } };
+      return followPole({ ...state, lock: 'locked', task: null }, truth, instrument);
+    }
+    case 'measure': {
+      if (state.walk) return { ...state, task: null, trouble: { code: 'POLE_MOVING' } };
+      if (task.left > seconds) return { ...state, task: { ...task, left: task.left - seconds } };
+      const { reading, random } = noisyReading(state, precision, 1);
+      return { ...state, random, task: null, shot: reading };
+    }
+  }
+}
+
+/** What the instrument shows while it follows the pole; null when it does not. */
+export function liveReading(state: SimulatorState, precision: InstrumentPrecision): { readonly reading: SimulatedReading; readonly state: SimulatorState } | null {
+  if (!state.instrument || state.lock !== 'locked') return null;
+  const { reading, random } = noisyReading(state, precision, TRACKING_FACTOR);
+  return { reading, state: { ...state, random } };
+}

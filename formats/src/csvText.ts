@@ -1,0 +1,15 @@
+import Papa from 'papaparse';
+
+export type CsvCell = string | number | null;
+
+/**
+ * CSV text that a spreadsheet cannot mistake for formulas: text that starts with = + - @ tab or return gets an
+ * apostrophe before it. Numbers are written as numbers. Lines end with CRLF (RFC 4180).
+ */
+export function csvText(header: readonly string[], rows: readonly (readonly CsvCell[])[]): string {
+  const cell = (value: CsvCell): string | number => {
+    if (value === null) return '';
+    return typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+  };
+  return `${Papa.unparse([header.map(cell), ...rows.map((row) => row.map(cell))], { newline: '\r\n' })}\r\n`;
+}

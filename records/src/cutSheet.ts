@@ -1,0 +1,185 @@
+/** A cut sheet as data: what the crew gets, from the marks as set. Metres inside; units are put to it when it is written. */
+import type { CornerMeaning, HeightReference, LengthUnit, MarkStanding, Metres, PlanPoint, Standing, TrustResult } from '@idle-marker/core';
+import { inOrder } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { compareNames, markKey, packageRoots, type SiteState } from './state.ts';
+
+export interface CutSheetRow {
+  readonly mark: string;
+  readonly name: string;
+  readonly corner: string;
+  readonly item: string;
+  readonly meaning: CornerMeaning;
+  readonly offset: Metres;
+  readonly hubZ: Metres | null;
+  readonly groundZ: Metres | null;
+  readonly designZ: Metres | null;
+  readonly cutFill: Metres | null;
+  readonly dEMm: number;
+  readonly dNMm: number;
+  readonly station: string;
+  readonly provisional: boolean;
+  readonly standing: Standing;
+  readonly setAt: string;
+  readonly proofBefore: string | null;
+  readonly proofAfter: string | null;
+  readonly stakeText: readonly string[];
+  readonly place: PlanPoint;
+  readonly design: PlanPoint;
+}
+
+export interface CutSheetStation {
+  readonly name: string;
+  readonly marks: readonly string[];
+  readonly radius95Mm: number;
+  readonly sdZMm: number | null;
+  /** Why it was accepted against the class's terms; null when it met them. */
+  readonly provisionalBecause: string | null;
+}
+
+export interface CutSheet {
+  readonly site: string;
+  readonly lengthUnit: LengthUnit;
+  readonly siteZero: Metres | null;
+  readonly package: string;
+  readonly crew: string;
+  readonly className: string;
+  readonly planMm: number;
+  readonly heightMm: number;
+  readonly heightReference: HeightReference;
+  readonly issuedBy: string;
+  readonly issuedAt: string;
+  readonly setFrom: string | null;
+  readonly setTo: string | null;
+  readonly setBy: readonly string[];
+  readonly stations: readonly CutSheetStation[];
+  readonly rows: readonly CutSheetRow[];
+  /** Marks kept back, and why. */
+  readonly withheld: readonly { readonly mark: string; readonly name: string; readonly standing: Standing; readonly reason: string }[];
+  /** Marks of the package not set yet. */
+  readonly notSet: readonly string[];
+  readonly outlines: readonly { readonly name: string; readonly corners: readonly (PlanPoint & { readonly name: string })[] }[];
+  /** Changes since the revision before; empty in revision 1. */
+  readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' }[];
+}
+
+export interface NumberedSheet extends CutSheet {
+  readonly number: number;
+  readonly revision: number;
+}
+
+interface Asked {
+  readonly package: Fact<'package'>;
+  readonly issuedBy: string;
+  readonly issuedAt: string;
+}
+
+/** Collects the sheet. Marks in doubt are withheld. */
+export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, previous: CutSheet | null): CutSheet {
+  const { settings } = state;
+  const body = asked.package.body;
+  const tolerance = settings.classes.find((each) => each.id === body.class);
+  const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(asked.package.id)!;
+  const standings = new Map(trust.marks.map((mark) => [mark.id, mark]));
+  const set = body.plans.flatMap((plan) => {
+    const mark = state.marks.get(markKey(root, plan.key));
+    return mark && mark.body.state !== 'rough' ? [{ plan, mark, standing: standings.get(mark.id) }] : [];
+  });
+  const given = set.filter(({ standing }) => standing && standing.standing !== 'inDoubt').sort((a, b) => compareNames(a.plan.name, b.plan.name));
+  const rows = given.map(({ plan, mark, standing }) => rowOf(state, plan, mark, standing!));
+  const withheld = set
+    .filter(({ standing }) => !standing || standing.standing === 'inDoubt')
+    .map(({ mark, standing }) => ({
+      mark: mark.id,
+      name: mark.body.name,
+      standing: standing?.standing ?? ('unproven' as const),
+      reason: (standing && [standing.plan, standing.height].find((part) => part.standing === 'inDoubt')?.because[0]) ?? 'STATION_UNKNOWN',
+    }));
+  const times = given.map(({ mark }) => mark.at).sort();
+  const setKeys = new Set(set.map(({ plan }) => plan.key));
+  return {
+    site: settings.name,
+    lengthUnit: settings.lengthUnit,
+    siteZero: settings.siteZero,
+    package: body.name,
+    crew: body.crew,
+    className: tolerance?.name ?? body.class,
+    planMm: tolerance?.planMm ?? 0,
+    heightMm: tolerance?.heightMm ?? 0,
+    heightReference: body.heightReference,
+    issuedBy: asked.issuedBy,
+    issuedAt: asked.issuedAt,
+    setFrom: times[0] ?? null,
+    setTo: times.at(-1) ?? null,
+    setBy: [...new Set(given.map(({ mark }) => memberName(state, mark.by)))],
+    stations: stationsOf(state, given.map(({ mark }) => mark)),
+    rows,
+    withheld,
+    notSet: body.plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
+    outlines: body.items.map(({ name, corners }) => ({ name, corners })),
+    changes: changesSince(previous, rows, withheld),
+  };
+}
+
+export const memberName = (state: SiteState, id: string | null): string => state.members.find((member) => member.id === id)?.body.name ?? 'unknown';
+
+function rowOf(state: SiteState, plan: FactBody<'package'>['plans'][number], mark: Fact<'mark'>, standing: MarkStanding): CutSheetRow {
+  const solution = state.accepted.find((each) => each.fact.id === mark.body.solution);
+  // Good or bad, each proof is told with its own time: the last before the mark and the first at or after it.
+  const proofs = state.proofs.filter((proof) => proof.body.solution === mark.body.solution).sort(inOrder);
+  return {
+    mark: mark.id,
+    name: mark.body.name,
+    corner: plan.corner,
+    item: plan.item,
+    meaning: plan.meaning,
+    offset: plan.offset,
+    hubZ: mark.body.hubZ,
+    groundZ: mark.body.groundZ,
+    designZ: mark.body.designZ,
+    cutFill: mark.body.cutFill,
+    dEMm: mark.body.dEMm,
+    dNMm: mark.body.dNMm,
+    station: solution?.fact.body.name ?? 'unknown',
+    provisional: solution?.decision.body.verdict === 'provisional',
+    standing: standing.standing,
+    setAt: mark.at,
+    proofBefore: proofs.findLast((proof) => inOrder(proof, mark) < 0)?.at ?? null,
+    proofAfter: proofs.find((proof) => inOrder(proof, mark) >= 0)?.at ?? null,
+    stakeText: mark.body.stakeText,
+    place: { e: mark.body.place.e, n: mark.body.place.n },
+    design: plan.design,
+  };
+}
+
+function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetStation[] {
+  const used = new Set(marks.map((mark) => mark.body.solution));
+  return state.accepted
+    .filter((each) => used.has(each.fact.id))
+    .map(({ fact, decision }) => ({
+      name: fact.body.name,
+      marks: [...new Set(fact.body.uses.filter((use) => use.plan || use.height).map((use) => controlName(state, use.revision)))].sort(compareNames),
+      radius95Mm: fact.body.result.ellipse95.aMm,
+      sdZMm: fact.body.result.sdTrunnionZMm,
+      provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,
+    }));
+}
+
+function controlName(state: SiteState, revision: string): string {
+  for (const mark of state.control) for (const each of mark.revisions) if (each.id === revision) return each.body.name;
+  return 'unknown';
+}
+
+function changesSince(previous: CutSheet | null, rows: readonly CutSheetRow[], withheld: CutSheet['withheld']): CutSheet['changes'] {
+  if (!previous) return [];
+  const before = new Map(previous.rows.map((row) => [row.name, row.mark]));
+  const after = new Map(rows.map((row) => [row.name, row.mark]));
+  const kept = new Set(withheld.map((each) => each.name));
+  return [
+    ...rows.filter((row) => !before.has(row.name)).map((row) => ({ name: row.name, change: 'added' as const })),
+    ...rows.filter((row) => before.has(row.name) && before.get(row.name) !== row.mark).map((row) => ({ name: row.name, change: 'setAgain' as const })),
+    ...previous.rows
+      .filter((row) => !after.has(row.name))
+      .map((row) => ({ name: row.name, change: kept.has(row.name) ? ('withheld' as const) : ('removed' as const) })),
+  ];
+}

@@ -1,0 +1,22 @@
+import type { TrustResult } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import type { AcceptedSolution, SiteState } from './state.ts';
+
+/** The solution that sights are made from now: the last accepted one whose occupation has not ended. */
+export function solutionInForce(state: SiteState, trust: TrustResult): AcceptedSolution | null {
+  const inForce = new Set(trust.solutions.filter((solution) => solution.inForce).map((solution) => solution.id));
+  return state.accepted.findLast((each) => inForce.has(each.fact.id)) ?? null;
+}
+
+/** The occupation that is being worked on: the last one that is neither closed nor followed by another. */
+export function currentOccupation(state: SiteState): Fact<'occupation'> | null {
+  const closed = new Set(state.timeline.filter((fact) => fact.type === 'close' && !state.withdrawn.has(fact.id)).map((fact) => (fact as Fact<'close'>).body.occupation));
+  const last = state.occupations.at(-1);
+  return last && !closed.has(last.id) ? last : null;
+}
+
+/** The next free name of the form S1, S2, ... */
+export function nextStationName(state: SiteState): string {
+  const numbers = state.occupations.map((each) => /^S(\d+)$/.exec(each.body.name)?.[1]).filter((each) => each !== undefined).map(Number);
+  return `S${Math.max(0, ...numbers) + 1}`;
+}

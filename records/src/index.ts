@@ -1,0 +1,28 @@
+export {
+  compareNames,
+  markKey,
+  NoSiteError,
+  packageRoots,
+  siteState,
+  type AcceptedSolution,
+  type ControlMark,
+  type SiteState,
+} from './state.ts';
+export { trustOf, trustRecords } from './trust.ts';
+export { currentOccupation, nextStationName, solutionInForce } from './inForce.ts';
+export {
+  controlPointOf,
+  EARTH_RADIUS_M,
+  groupSights,
+  pointsOf,
+  precisionOf,
+  readingOf,
+  reductionOf,
+  REFRACTION,
+  setupOf,
+  stationOfSolution,
+  type SightGroup,
+  type UseFlags,
+} from './observations.ts';
+export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet } from './cutSheet.ts';
+export { hubPlans, type PlanError } from './packagePlans.ts';

@@ -1,0 +1,126 @@
+/**
+ * What the facts of a site amount to: a pure fold, the same in the browser and on the server. Nothing here is stored.
+ */
+import { inOrder } from '@idle-marker/core';
+import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
+
+export interface ControlMark {
+  /** Identity over all revisions. */
+  readonly id: string;
+  /** The revision in force and those before it, newest first. */
+  readonly revision: Fact<'control'>;
+  readonly revisions: readonly Fact<'control'>[];
+}
+
+export interface AcceptedSolution {
+  readonly fact: Fact<'solution'>;
+  readonly decision: Fact<'decision'>;
+  readonly occupation: Fact<'occupation'>;
+  readonly withdrawn: boolean;
+}
+
+export interface SiteState {
+  readonly settings: FactBody<'site'>;
+  readonly members: readonly Fact<'member'>[];
+  /** By name, natural order. */
+  readonly control: readonly ControlMark[];
+  readonly occupations: readonly Fact<'occupation'>[];
+  readonly sights: ReadonlyMap<string, Fact<'sight'>>;
+  /** Accepted or provisional solutions in the order of their decisions. */
+  readonly accepted: readonly AcceptedSolution[];
+  readonly refused: readonly AcceptedSolution[];
+  readonly proofs: readonly Fact<'proof'>[];
+  /** Work packages in force, by id of the latest revision. */
+  readonly packages: readonly Fact<'package'>[];
+  /** Marks in force by `markKey`. */
+  readonly marks: ReadonlyMap<string, Fact<'mark'>>;
+  /** All facts in the order of the site, withdrawn ones too. */
+  readonly timeline: readonly AnyFact[];
+  readonly withdrawn: ReadonlyMap<string, Fact<'withdrawal'>>;
+}
+
+/** Packages are revised; the first revision's id names the package for good. */
+export const markKey = (packageRoot: string, key: string): string => `${packageRoot}/${key}`;
+
+const byName = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
+export const compareNames = (a: string, b: string): number => byName.compare(a, b);
+
+export class NoSiteError extends Error {}
+
+/** Folds facts into the state of the site. Throws `NoSiteError` when no fact tells what site it is. */
+export function siteState(facts: readonly AnyFact[]): SiteState {
+  const timeline = [...new Map(facts.map((fact) => [fact.id, fact])).values()].sort(inOrder);
+  const of = <T extends AnyFact['type']>(type: T) => timeline.filter((fact): fact is Extract<AnyFact, { type: T }> => fact.type === type);
+  const withdrawn = new Map<string, Fact<'withdrawal'>>();
+  for (const withdrawal of of('withdrawal')) if (withdrawal.body.record !== null) withdrawn.set(withdrawal.body.record, withdrawal);
+  const standing = <T extends AnyFact['type']>(type: T) => of(type).filter((fact) => !withdrawn.has(fact.id));
+  const settings = standing('site').at(-1)?.body;
+  if (!settings) throw new NoSiteError('no fact of type site');
+  const occupations = standing('occupation');
+  const solutions = decided(of('solution'), standing('decision'), occupations, withdrawn);
+  return {
+    settings,
+    members: standing('member'),
+    control: controlMarks(standing('control')),
+    occupations,
+    sights: new Map(of('sight').map((sight) => [sight.id, sight])),
+    accepted: solutions.filter((each) => each.decision.body.verdict !== 'refused'),
+    refused: solutions.filter((each) => each.decision.body.verdict === 'refused'),
+    proofs: standing('proof'),
+    packages: latestPackages(standing('package')),
+    marks: marksInForce(standing('mark'), standing('package')),
+    timeline,
+    withdrawn,
+  };
+}
+
+function controlMarks(revisions: readonly Fact<'control'>[]): ControlMark[] {
+  const byMark = new Map<string, Fact<'control'>[]>();
+  for (const revision of revisions) {
+    const list = byMark.get(revision.body.mark);
+    if (list) list.unshift(revision);
+    else byMark.set(revision.body.mark, [revision]);
+  }
+  return [...byMark]
+    .map(([id, list]) => ({ id, revision: list[0]!, revisions: list }))
+    .sort((a, b) => compareNames(a.revision.body.name, b.revision.body.name));
+}
+
+function decided(
+  solutions: readonly Fact<'solution'>[],
+  decisions: readonly Fact<'decision'>[],
+  occupations: readonly Fact<'occupation'>[],
+  withdrawn: ReadonlyMap<string, unknown>,
+): AcceptedSolution[] {
+  const byId = new Map(solutions.map((solution) => [solution.id, solution]));
+  const occupationById = new Map(occupations.map((occupation) => [occupation.id, occupation]));
+  const latest = new Map(decisions.map((decision) => [decision.body.solution, decision]));
+  return [...latest.values()].sort(inOrder).flatMap((decision) => {
+    const fact = byId.get(decision.body.solution);
+    const occupation = fact && occupationById.get(fact.body.occupation);
+    return occupation ? [{ fact, decision, occupation, withdrawn: withdrawn.has(fact.id) || withdrawn.has(occupation.id) }] : [];
+  });
+}
+
+/** Id of the first revision of the package that a revision belongs to. */
+export function packageRoots(packages: readonly Fact<'package'>[]): Map<string, string> {
+  const roots = new Map<string, string>();
+  for (const revision of packages) {
+    const previous = revision.body.supersedes;
+    roots.set(revision.id, previous === null ? revision.id : (roots.get(previous) ?? previous));
+  }
+  return roots;
+}
+
+function latestPackages(packages: readonly Fact<'package'>[]): Fact<'package'>[] {
+  const roots = packageRoots(packages);
+  const latest = new Map(packages.map((revision) => [roots.get(revision.id)!, revision]));
+  return [...latest.values()];
+}
+
+function marksInForce(marks: readonly Fact<'mark'>[], packages: readonly Fact<'package'>[]): Map<string, Fact<'mark'>> {
+  const roots = packageRoots(packages);
+  const replaced = new Set(marks.map((mark) => mark.body.supersedes));
+  const inForce = marks.filter((mark) => !replaced.has(mark.id));
+  return new Map(inForce.map((mark) => [markKey(roots.get(mark.body.package) ?? mark.body.package, mark.body.key), mark]));
+}

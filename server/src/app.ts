@@ -1,0 +1,72 @@
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { join } from 'node:path';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import type { Logger } from 'pino';
+import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
+import { controlRoutes } from './control/routes.ts';
+import { factRoutes } from './facts/routes.ts';
+import { ProblemError, problemHandler } from './http/problems.ts';
+import { sheetRoutes } from './sheets/routes.ts';
+import { siteRoutes } from './sites/routes.ts';
+
+export interface AppOptions {
+  readonly orm: MikroORM;
+  readonly log: Logger;
+  readonly webFolder: string | null;
+  /** Fixed clock of this server for pictures and tests; null for the real one. */
+  readonly now: string | null;
+}
+
+export function createApp({ orm, log, webFolder, now }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          workerSrc: ["'self'", 'blob:'],
+          connectSrc: ["'self'"],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.get('/healthz', async (_request, response) => {
+    try {
+      await orm.em.fork().execute('select 1');
+      response.json({ status: 'ok', database: 'answers' });
+    } catch {
+      response.status(503).json({ status: 'degraded', database: 'away' });
+    }
+  });
+  const api = express.Router();
+  // The upload routes take their own bodies, with their own limit.
+  api.use(controlRoutes(orm));
+  api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
+  api.get('/clock', (_request, response) => {
+    response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });
+  });
+  api.use(siteRoutes(orm), factRoutes(orm), sheetRoutes(orm));
+  api.use(() => {
+    throw new ProblemError('NOT_FOUND', 'There is no such address in this API: see /api/v1/openapi.json.');
+  });
+  app.use('/api/v1', api);
+  if (webFolder !== null) serveWeb(app, webFolder);
+  app.use(problemHandler(log));
+  return app;
+}
+
+function serveWeb(app: Express, folder: string): void {
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*path}', (request, response, next) => {
+    // A missing script must not come back as a page.
+    if (request.path.startsWith('/api') || request.path.startsWith('/assets')) next();
+    else response.sendFile(join(folder, 'index.html'));
+  });
+}

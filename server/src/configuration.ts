@@ -1,0 +1,37 @@
+/** Settings of the server, all from the environment. */
+export interface Configuration {
+  readonly host: string;
+  readonly port: number;
+  readonly database: { readonly host: string; readonly port: number; readonly name: string; readonly user: string; readonly password: string };
+  /** Folder of the built application; null serves the API alone. */
+  readonly webFolder: string | null;
+  readonly demoFolder: string | null;
+  /** Fixed clock for pictures and tests, ISO 8601. */
+  readonly now: string | null;
+}
+
+function portOf(value: string | undefined, fallback: number, name: string): number {
+  if (value === undefined || value === '') return fallback;
+  const port = Number(value);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`${name} must be a port from 1 to 65535, but is ${value}`);
+  return port;
+}
+
+export function readConfiguration(environment: NodeJS.ProcessEnv): Configuration {
+  const password = environment['IDLE_PG_PASSWORD'];
+  if (!password) throw new Error('IDLE_PG_PASSWORD is not set: start the server with ./start');
+  return {
+    host: environment['IDLE_HOST'] || '127.0.0.1',
+    port: portOf(environment['IDLE_PORT'], 4180, 'IDLE_PORT'),
+    database: {
+      host: '127.0.0.1',
+      port: portOf(environment['IDLE_PG_PORT'], 54180, 'IDLE_PG_PORT'),
+      name: environment['IDLE_PG_DATABASE'] || 'idle_marker',
+      user: environment['IDLE_PG_USER'] || 'idle',
+      password,
+    },
+    webFolder: environment['IDLE_WEB'] || null,
+    demoFolder: environment['IDLE_DEMO'] || null,
+    now: environment['IDLE_NOW'] || null,
+  };
+}

@@ -1,0 +1,75 @@
+/** A control list, read and written in one transaction: all rows or none. */
+import { v5 } from './nameUuid.ts';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import type { Fact } from '@idle-marker/contract';
+import { readControlCsv, sameName, type ControlCsvOptions, type ControlRow } from '@idle-marker/formats';
+import { siteState } from '@idle-marker/records';
+import { ProblemError } from '../http/problems.ts';
+import { appendFacts, readAllFacts } from '../facts/ledger.ts';
+
+export interface ControlImport extends ControlCsvOptions {
+  readonly at: string;
+  readonly by: string;
+  readonly fileName: string;
+  /** Standard deviations for rows that give none. */
+  readonly sdHMm: number;
+  readonly sdZMm: number;
+  /** Lines of the file that are not to be taken. */
+  readonly skipRows: readonly number[];
+  /** Lines whose easting and northing are to change places. */
+  readonly swapRows: readonly number[];
+}
+
+const NAME_FOR_PROOF = /^P\d/;
+
+/** Writes the list's rows as control revisions; ids follow from the import's id, so sending it twice writes it once. */
+export async function importControl(em: EntityManager, site: string, id: string, text: string, options: ControlImport): Promise<{ written: number; rows: number }> {
+  const list = readControlCsv(text, options);
+  if (!list.ok) throw new ProblemError('INVALID_FILE', `The list can not be read (${list.error.code}). Nothing was written.`);
+  const rows = list.value.rows.filter((row) => !options.skipRows.includes(row.row));
+  const bad = rows.find((row) => row.issues.length > 0);
+  if (bad) throw new ProblemError('INVALID_FILE', `Row ${bad.row} has a fault (${bad.issues[0]!.code}): mend it or leave it out. Nothing was written.`, `/rows/${bad.row}`);
+  const facts = await readAllFacts(em, site);
+  const known = new Map(facts.length > 0 ? siteState(facts).control.map((mark) => [sameName(mark.revision.body.name), mark.revision]) : []);
+  const seen = new Set<string>();
+  const revisions = rows.map((row, i) => {
+    const key = sameName(row.name);
+    if (seen.has(key)) throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${row.name} is in the list twice. Leave one out. Nothing was written.`, `/rows/${row.row}`);
+    seen.add(key);
+    return revisionOf(id, row, i, options, known.get(key) ?? null);
+  });
+  const { written } = await appendFacts(em, site, revisions);
+  return { written, rows: revisions.length };
+}
+
+function revisionOf(importId: string, row: ControlRow, index: number, options: ControlImport, known: Fact<'control'> | null): Fact<'control'> {
+  const swap = options.swapRows.includes(row.row);
+  const factId = v5(importId, `revision/${row.row}`);
+  // The same import sent again finds its own rows as known: it must then give the very same facts.
+  const previous = known?.id === factId ? null : known;
+  return {
+    id: factId,
+    type: 'control',
+    at: options.at,
+    device: `list ${importId.slice(0, 13)}`,
+    seq: index,
+    by: options.by,
+    body: {
+      mark: known && known.id !== factId ? known.body.mark : v5(importId, `mark/${row.row}`),
+      name: row.name,
+      e: swap ? row.n : row.e,
+      n: swap ? row.e : row.n,
+      z: row.z,
+      sdHMm: row.e === null ? null : (row.sdPlanMm ?? options.sdHMm),
+      sdZMm: row.z === null ? null : (row.sdHeightMm ?? options.sdZMm),
+      kind: row.kind,
+      usePlan: row.e !== null && row.kind !== 'benchmark',
+      useHeight: row.z !== null,
+      forProof: NAME_FOR_PROOF.test(row.name),
+      condition: row.condition,
+      note: row.note,
+      source: `${options.fileName}, row ${row.row}`,
+      supersedes: previous?.id ?? null,
+    },
+  };
+}

@@ -1,0 +1,50 @@
+import express, { Router } from 'express';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { closed, invalidAgainst, LARGEST_UPLOAD_BYTES, Type, Uuid, Words } from '@idle-marker/contract';
+import { textOf } from '@idle-marker/formats';
+import { ProblemError } from '../http/problems.ts';
+import { uuidOf } from '../facts/routes.ts';
+import { importControl, type ControlImport } from './controlImport.ts';
+
+const RowNumbers = Type.Array(Type.Integer({ minimum: 1 }), { maxItems: 50_000 });
+
+export const ControlImportSchema = closed({
+  at: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' }),
+  by: Uuid,
+  fileName: Type.String({ minLength: 1, maxLength: 120 }),
+  unit: Words('metre', 'foot', 'usSurveyFoot'),
+  xIsNorth: Type.Boolean(),
+  sdHMm: Type.Number({ minimum: 0, maximum: 10_000 }),
+  sdZMm: Type.Number({ minimum: 0, maximum: 10_000 }),
+  skipRows: RowNumbers,
+  swapRows: RowNumbers,
+});
+
+function optionsOf(text: unknown): ControlImport {
+  let options: unknown;
+  try {
+    options = JSON.parse(String(text));
+  } catch {
+    throw new ProblemError('INVALID_INPUT', 'options in the address must be JSON. Nothing was written.', '/options');
+  }
+  const invalid = invalidAgainst(ControlImportSchema, options);
+  if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, `/options${invalid.path}`);
+  return options as ControlImport;
+}
+
+export function controlRoutes(orm: MikroORM): Router {
+  const router = Router();
+  const body = express.raw({ type: ['text/csv', 'text/plain', 'application/octet-stream'], limit: LARGEST_UPLOAD_BYTES });
+  router.put('/sites/:site/control-lists/:id', body, async (request, response) => {
+    const site = uuidOf(request, 'site');
+    const id = uuidOf(request, 'id');
+    const options = optionsOf(request.query['options']);
+    if (!Buffer.isBuffer(request.body)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the list as text/csv. Nothing was written.');
+    const text = textOf(request.body);
+    if (!text.ok) {
+      throw new ProblemError('INVALID_FILE', text.error.code === 'EMPTY_FILE' ? 'The file is empty. Nothing was written.' : 'The file is not UTF-8 text: save it as CSV. Nothing was written.');
+    }
+    response.json(await importControl(orm.em.fork(), site, id, text.value, options));
+  });
+  return router;
+}

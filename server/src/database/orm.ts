@@ -1,0 +1,33 @@
+import { MikroORM, type Options } from '@mikro-orm/postgresql';
+import { Migrator } from '@mikro-orm/migrations';
+import type { Configuration } from '../configuration.ts';
+import { FactRow, SheetRow, Site } from './entities.ts';
+import { Migration20261125_ledger } from './migrations/Migration20261125_ledger.ts';
+
+export function ormOptions(database: Configuration['database']): Options {
+  return {
+    entities: [Site, FactRow, SheetRow],
+    host: database.host,
+    port: database.port,
+    dbName: database.name,
+    user: database.user,
+    password: database.password,
+    extensions: [Migrator],
+    discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
+    migrations: {
+      migrationsList: [{ name: 'Migration20261125_ledger', class: Migration20261125_ledger }],
+      snapshot: false,
+    },
+    pool: { min: 0, max: 8, acquireTimeoutMillis: 4000 },
+    driverOptions: { connection: { connectionTimeoutMillis: 3000 } },
+    logger: () => undefined,
+  };
+}
+
+/** Connects, makes the database when it is missing, and migrates it. */
+export async function openDatabase(database: Configuration['database']): Promise<MikroORM> {
+  const orm = await MikroORM.init(ormOptions(database));
+  await orm.schema.ensureDatabase();
+  await orm.migrator.up();
+  return orm;
+}

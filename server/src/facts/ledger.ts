@@ -1,0 +1,127 @@
+/** Appending facts and reading them back. */
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { canonicalJson, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import { query } from '../database/query.ts';
+import { ProblemError } from '../http/problems.ts';
+
+export const digestOf = (value: unknown): string => bytesToHex(sha256(utf8ToBytes(canonicalJson(value))));
+
+const contentOf = ({ type, at, device, seq, by, body }: AnyFact) => ({ type, at: new Date(at).toISOString(), device, seq, by, body });
+
+export interface Appended {
+  /** Facts written now; the others were there already, with the same content. */
+  readonly written: number;
+}
+
+/** Several rows a statement: unnest is the quickest way that needs no temporary table. */
+const INSERT = `insert into fact (id, site_id, type, at, device, seq, by_id, body, digest)
+  select id, ?::uuid, type, at, device, seq, by_id, body, digest from
+  unnest(?::uuid[], ?::text[], ?::timestamptz[], ?::text[], ?::bigint[], ?::uuid[], ?::jsonb[], ?::text[])
+  as t (id, type, at, device, seq, by_id, body, digest)`;
+const INSERT_REFERENCES = 'insert into fact_reference (from_id, to_id) select * from unnest(?::uuid[], ?::uuid[])';
+
+/**
+ * Writes facts in one transaction: all or none. Facts that are kept already with the same content are passed over.
+ * Throws CONFLICT for the same id with other content, MISSING_REFERENCE for a fact that refers to one not kept.
+ */
+export async function appendFacts(em: EntityManager, site: string, facts: readonly AnyFact[]): Promise<Appended> {
+  return em.transactional(async (transaction) => {
+    // One writer a site at a time, so that the order of arrival is the order of commits and no reader's cursor skips a row.
+    await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 0))', [site]);
+    const digests = new Map(facts.map((fact) => [fact.id, digestOf(contentOf(fact))]));
+    const fresh = await freshFacts(transaction, site, facts, digests);
+    if (fresh.length === 0) return { written: 0 };
+    await refuseMissing(transaction, site, fresh);
+    await refuseTaken(transaction, site, fresh);
+    await query(transaction, 'insert into site (id) values (?) on conflict do nothing', [site]);
+    await query(transaction, INSERT, [
+      site,
+      fresh.map((fact) => fact.id),
+      fresh.map((fact) => fact.type),
+      fresh.map((fact) => fact.at),
+      fresh.map((fact) => fact.device),
+      fresh.map((fact) => fact.seq),
+      fresh.map((fact) => fact.by),
+      fresh.map((fact) => JSON.stringify(fact.body)),
+      fresh.map((fact) => digests.get(fact.id)!),
+    ]);
+    const references = fresh.flatMap((fact) => referencesOf(fact).map((to) => ({ from: fact.id, to })));
+    if (references.length > 0) await query(transaction, INSERT_REFERENCES, [references.map(({ from }) => from), references.map(({ to }) => to)]);
+    return { written: fresh.length };
+  });
+}
+
+async function freshFacts(em: EntityManager, site: string, facts: readonly AnyFact[], digests: ReadonlyMap<string, string>): Promise<AnyFact[]> {
+  const kept = await query<{ id: string; site_id: string; digest: string }>(em, 'select id, site_id, digest from fact where id = any(?::uuid[])', [
+    facts.map((fact) => fact.id),
+  ]);
+  const byId = new Map(kept.map((row) => [row.id, row]));
+  return facts.filter((fact) => {
+    const row = byId.get(fact.id);
+    if (!row) return true;
+    if (row.site_id !== site || row.digest !== digests.get(fact.id)) {
+      throw new ProblemError('CONFLICT', `${fact.id} is kept already with other content, and facts are never changed. Make a new fact that supersedes it.`, '/id');
+    }
+    return false;
+  });
+}
+
+async function refuseMissing(em: EntityManager, site: string, fresh: readonly AnyFact[]): Promise<void> {
+  const own = new Set(fresh.map((fact) => fact.id));
+  const wanted = [...new Set(fresh.flatMap(referencesOf))].filter((id) => !own.has(id));
+  if (wanted.length === 0) return;
+  const found = await query<{ id: string }>(em, 'select id from fact where site_id = ? and id = any(?::uuid[])', [site, wanted]);
+  const have = new Set(found.map((row) => row.id));
+  const missing = wanted.find((id) => !have.has(id));
+  if (missing) throw new ProblemError('MISSING_REFERENCE', `${missing} has not arrived on this site yet. Send it first, then this again.`, '/body');
+}
+
+async function refuseTaken(em: EntityManager, site: string, fresh: readonly AnyFact[]): Promise<void> {
+  const taken = await query<{ device: string; seq: string }>(
+    em,
+    'select f.device, f.seq from fact f join unnest(?::text[], ?::bigint[]) as t (device, seq) on f.device = t.device and f.seq = t.seq where f.site_id = ?',
+    [fresh.map((fact) => fact.device), fresh.map((fact) => fact.seq), site],
+  );
+  const first = taken[0];
+  if (first) throw new ProblemError('SEQUENCE_TAKEN', `${first.device} has used ${first.seq} before on this site. Count on from the highest.`, '/seq');
+}
+
+interface FactRecord {
+  readonly id: string;
+  readonly type: AnyFact['type'];
+  readonly at: Date;
+  readonly device: string;
+  readonly seq: string;
+  readonly by_id: string | null;
+  readonly body: object;
+  readonly received: string;
+  readonly received_at: Date;
+}
+
+const storedOf = (row: FactRecord): StoredFact =>
+  ({
+    id: row.id,
+    type: row.type,
+    at: new Date(row.at).toISOString(),
+    device: row.device,
+    seq: Number(row.seq),
+    by: row.by_id,
+    body: row.body,
+    receivedAt: new Date(row.received_at).toISOString(),
+  }) as StoredFact;
+
+/** Facts of a site after a cursor, in order of arrival, and the cursor to go on from. */
+export async function readFacts(em: EntityManager, site: string, after: number, most: number): Promise<{ facts: StoredFact[]; cursor: number; more: boolean }> {
+  const rows = await query<FactRecord>(
+    em,
+    'select id, type, at, device, seq, by_id, body, received, received_at from fact where site_id = ? and received > ? order by received limit ?',
+    [site, after, most],
+  );
+  return { facts: rows.map(storedOf), cursor: rows.length > 0 ? Number(rows.at(-1)!.received) : after, more: rows.length === most };
+}
+
+export async function readAllFacts(em: EntityManager, site: string): Promise<StoredFact[]> {
+  return (await readFacts(em, site, 0, 1_000_000)).facts;
+}

@@ -1,0 +1,44 @@
+import { Router, type Request } from 'express';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { invalidFact, type AnyFact } from '@idle-marker/contract';
+import { ProblemError } from '../http/problems.ts';
+import { appendFacts, readFacts } from './ledger.ts';
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+const MOST_FACTS_A_PAGE = 5000;
+
+export function uuidOf(request: Request, name: string): string {
+  const value = request.params[name];
+  if (typeof value !== 'string' || !UUID.test(value)) throw new ProblemError('INVALID_ID', `${name} in the address must be a UUID in lower case.`);
+  return value;
+}
+
+export function validFact(document: unknown): AnyFact {
+  const invalid = invalidFact(document);
+  if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, invalid.path);
+  const fact = document as AnyFact;
+  if (fact.by === null && fact.type !== 'site' && fact.type !== 'member') {
+    throw new ProblemError('INVALID_INPUT', 'by is missing: every fact says who it is from. Nothing was written.', '/by');
+  }
+  return fact;
+}
+
+export function factRoutes(orm: MikroORM): Router {
+  const router = Router();
+  router.get('/sites/:site/facts', async (request, response) => {
+    const site = uuidOf(request, 'site');
+    const after = Number(request.query['after'] ?? 0);
+    if (!Number.isSafeInteger(after) || after < 0) throw new ProblemError('INVALID_INPUT', 'after must be a whole number from an earlier answer.', '/after');
+    response.json(await readFacts(orm.em.fork(), site, after, MOST_FACTS_A_PAGE));
+  });
+  router.put('/sites/:site/facts/:id', async (request, response) => {
+    const site = uuidOf(request, 'site');
+    const id = uuidOf(request, 'id');
+    const fact = validFact(request.body);
+    if (fact.id !== id) throw new ProblemError('INVALID_INPUT', 'id in the body differs from the one in the address. Nothing was written.', '/id');
+    if (fact.type === 'handover') throw new ProblemError('INVALID_INPUT', 'Sheets are issued under /sheets, where they get their number.', '/type');
+    const { written } = await appendFacts(orm.em.fork(), site, [fact]);
+    response.status(written > 0 ? 201 : 200).json({ id, written: written > 0 });
+  });
+  return router;
+}

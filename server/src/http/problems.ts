@@ -1,0 +1,78 @@
+/** Every refusal of the API: code, status, and a sentence that says what to do. One table, one middleware. */
+import type { ErrorRequestHandler, Response } from 'express';
+import type { Logger } from 'pino';
+import { LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, PROBLEM_TYPE, type Problem } from '@idle-marker/contract';
+
+const TITLES = {
+  INVALID_JSON: [400, 'The body is not JSON'],
+  INVALID_INPUT: [422, 'A field is not valid'],
+  INVALID_NUMBER: [422, 'A number is missing or not finite'],
+  INVALID_ID: [400, 'An id in the address is not valid'],
+  INVALID_FILE: [422, 'The file can not be read'],
+  NOT_FOUND: [404, 'There is nothing here'],
+  CONFLICT: [409, 'The same id is kept with other content'],
+  SEQUENCE_TAKEN: [409, 'This place in the device’s sequence is taken'],
+  MISSING_REFERENCE: [409, 'Something this refers to has not arrived'],
+  BODY_TOO_LARGE: [413, 'The body is too large'],
+  UNSUPPORTED_TYPE: [415, 'The kind of body is not taken here'],
+  DATABASE_AWAY: [503, 'The database does not answer'],
+  INTERNAL: [500, 'Something went wrong here'],
+} as const satisfies Record<string, readonly [number, string]>;
+
+export type ProblemCode = keyof typeof TITLES;
+
+export class ProblemError extends Error {
+  readonly code: ProblemCode;
+  readonly field: string | undefined;
+
+  constructor(code: ProblemCode, detail: string, field?: string) {
+    super(detail);
+    this.code = code;
+    this.field = field;
+  }
+}
+
+export function sendProblem(response: Response, { code, message, field }: ProblemError): void {
+  const [status, title] = TITLES[code];
+  const problem: Problem = { type: 'about:blank', title, status, code, detail: message, ...(field === undefined ? {} : { field }) };
+  response.status(status).type(PROBLEM_TYPE).send(JSON.stringify(problem));
+}
+
+const mebibytes = (bytes: number): string => `${bytes / 1024 / 1024} MB`;
+
+/** Connection errors of PostgreSQL and of the socket under it. */
+const AWAY = /^(08|57P0|53300|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND)/;
+
+export function isDatabaseAway(error: unknown): boolean {
+  for (let cause: unknown = error; cause instanceof Error; cause = cause.cause) {
+    const { code } = cause as { code?: string };
+    if (typeof code === 'string' && AWAY.test(code)) return true;
+    if (/Connection terminated|timeout exceeded when trying to connect|Timeout acquiring a connection|connect ECONNREFUSED|terminating connection/i.test(cause.message)) return true;
+  }
+  return false;
+}
+
+function problemOf(error: unknown): ProblemError {
+  if (error instanceof ProblemError) return error;
+  const type = (error as { type?: string } | null)?.type;
+  if (type === 'entity.too.large') {
+    const limit = (error as { limit?: number }).limit === LARGEST_UPLOAD_BYTES ? LARGEST_UPLOAD_BYTES : LARGEST_BODY_BYTES;
+    return new ProblemError('BODY_TOO_LARGE', `More than ${mebibytes(limit)} is not taken at once: split it. Nothing was written.`);
+  }
+  if (type === 'entity.parse.failed') return new ProblemError('INVALID_JSON', 'The body is not valid JSON: check its brackets and quotes. Nothing was written.');
+  if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new ProblemError('UNSUPPORTED_TYPE', 'Send UTF-8 text, not compressed. Nothing was written.');
+  if (isDatabaseAway(error)) return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
+  return new ProblemError('INTERNAL', 'Nothing was written. The server’s log says more.');
+}
+
+export function problemHandler(log: Logger): ErrorRequestHandler {
+  return (error, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const problem = problemOf(error);
+    if (problem.code === 'INTERNAL') log.error({ err: error as Error }, 'request failed');
+    sendProblem(response, problem);
+  };
+}

@@ -1,0 +1,76 @@
+/** Issuing a sheet: the server collects it from the facts, gives it its number and freezes it. */
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import type { AnyFact, Fact } from '@idle-marker/contract';
+import { cutSheet, memberName, packageRoots, siteState, trustOf, type CutSheet, type NumberedSheet } from '@idle-marker/records';
+import { query } from '../database/query.ts';
+import { ProblemError } from '../http/problems.ts';
+import { appendFacts, readAllFacts } from '../facts/ledger.ts';
+
+export interface IssueRequest {
+  readonly package: string;
+  readonly fact: string;
+  readonly at: string;
+  readonly device: string;
+  readonly seq: number;
+  readonly by: string;
+}
+
+interface SheetRecord {
+  readonly id: string;
+  readonly number: number;
+  readonly revision: number;
+  readonly content: CutSheet & { readonly packageRoot: string };
+}
+
+export async function readSheets(em: EntityManager, site: string): Promise<SheetRecord[]> {
+  return query<SheetRecord>(em, 'select id, number, revision, content from sheet where site_id = ? order by number, revision', [site]);
+}
+
+export const numbered = ({ number, revision, content }: SheetRecord): NumberedSheet => ({ ...content, number, revision });
+
+/** Issues a sheet once: the same id again gives the same sheet. */
+export async function issueSheet(orm: MikroORM, site: string, id: string, request: IssueRequest): Promise<{ sheet: NumberedSheet; fresh: boolean }> {
+  return orm.em.fork().transactional(async (em) => {
+    await query(em, 'select pg_advisory_xact_lock(hashtextextended(?, 1))', [site]);
+    const issued = await readSheets(em, site);
+    const known = issued.find((sheet) => sheet.id === id);
+    if (known) return { sheet: numbered(known), fresh: false };
+    const facts = await readAllFacts(em, site);
+    const { content, root } = collect(facts, request, issued);
+    const earlier = issued.filter((sheet) => sheet.content.packageRoot === root);
+    const number = earlier[0]?.number ?? Math.max(0, ...issued.map((sheet) => sheet.number)) + 1;
+    const revision = Math.max(0, ...earlier.map((sheet) => sheet.revision)) + 1;
+    await query(em, 'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)', [
+      id,
+      site,
+      number,
+      revision,
+      JSON.stringify({ ...content, packageRoot: root }),
+      request.at,
+    ]);
+    const handover: Fact<'handover'> = {
+      id: request.fact,
+      type: 'handover',
+      at: request.at,
+      device: request.device,
+      seq: request.seq,
+      by: request.by,
+      body: { sheet: id, number, revision, package: request.package, marks: content.rows.map((row) => row.mark), withheld: content.withheld.map((each) => each.mark) },
+    };
+    await appendFacts(em, site, [handover]);
+    return { sheet: { ...content, number, revision }, fresh: true };
+  });
+}
+
+function collect(facts: readonly AnyFact[], request: IssueRequest, issued: readonly SheetRecord[]): { content: CutSheet; root: string } {
+  const state = facts.length > 0 ? siteState(facts) : null;
+  const asked = state?.packages.find((each) => each.id === request.package);
+  if (!state || !asked) throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.', '/package');
+  const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(asked.id)!;
+  const previous = issued.findLast((sheet) => sheet.content.packageRoot === root)?.content ?? null;
+  const content = cutSheet(state, trustOf(state, request.at), { package: asked, issuedBy: memberName(state, request.by), issuedAt: request.at }, previous);
+  if (content.rows.length === 0 && content.withheld.length === 0) {
+    throw new ProblemError('INVALID_INPUT', 'No mark of this package is set yet, so there is nothing to hand over. Nothing was issued.', '/package');
+  }
+  return { content, root };
+}

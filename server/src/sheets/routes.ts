@@ -1,0 +1,64 @@
+import { Router, type Response } from 'express';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { closed, invalidAgainst, Type, Uuid } from '@idle-marker/contract';
+import type { NumberedSheet } from '@idle-marker/records';
+import { ProblemError } from '../http/problems.ts';
+import { uuidOf } from '../facts/routes.ts';
+import { issueSheet, numbered, readSheets, type IssueRequest } from './issue.ts';
+import { sheetCsv } from './sheetCsv.ts';
+
+export const IssueSchema = closed({
+  package: Uuid,
+  fact: Uuid,
+  at: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' }),
+  device: Type.String({ minLength: 1, maxLength: 60 }),
+  seq: Type.Integer({ minimum: 0 }),
+  by: Uuid,
+});
+
+const fileName = (sheet: NumberedSheet, ending: string): string => `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
+
+function sendFile(response: Response, name: string, type: string, body: string | Buffer): void {
+  response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
+  response.type(type).send(body);
+}
+
+export function sheetRoutes(orm: MikroORM): Router {
+  const router = Router();
+  const find = async (site: string, id: string): Promise<NumberedSheet> => {
+    const sheet = (await readSheets(orm.em.fork(), site)).find((each) => each.id === id);
+    if (!sheet) throw new ProblemError('NOT_FOUND', 'There is no such sheet on this site.');
+    return numbered(sheet);
+  };
+  router.get('/sites/:site/sheets', async (request, response) => {
+    const sheets = await readSheets(orm.em.fork(), uuidOf(request, 'site'));
+    response.json({
+      sheets: sheets.map(({ id, number, revision, content }) => ({
+        id,
+        number,
+        revision,
+        package: content.package,
+        packageRoot: content.packageRoot,
+        crew: content.crew,
+        issuedAt: content.issuedAt,
+        issuedBy: content.issuedBy,
+        marks: content.rows.map((row) => ({ mark: row.mark, name: row.name })),
+        withheld: content.withheld,
+      })),
+    });
+  });
+  router.put('/sites/:site/sheets/:id', async (request, response) => {
+    const invalid = invalidAgainst(IssueSchema, request.body);
+    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was issued.`, invalid.path);
+    const { sheet, fresh } = await issueSheet(orm, uuidOf(request, 'site'), uuidOf(request, 'id'), request.body as IssueRequest);
+    response.status(fresh ? 201 : 200).json(sheet);
+  });
+  router.get('/sites/:site/sheets/:id', async (request, response) => {
+    response.json(await find(uuidOf(request, 'site'), uuidOf(request, 'id')));
+  });
+  router.get('/sites/:site/sheets/:id/csv', async (request, response) => {
+    const sheet = await find(uuidOf(request, 'site'), uuidOf(request, 'id'));
+    sendFile(response, fileName(sheet, 'csv'), 'text/csv; charset=utf-8', sheetCsv(sheet));
+  });
+  return router;
+}

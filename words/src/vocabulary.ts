@@ -1,0 +1,62 @@
+/** Names of things, as they are said on screens, stakes and sheets. */
+import type { CornerMeaning, HeightReference, LengthUnit, Standing, StandingReason } from '@idle-marker/core';
+
+export const UNIT_ABBREVIATION: Readonly<Record<LengthUnit, string>> = { metre: 'm', foot: 'ft', usSurveyFoot: 'US ft' };
+export const UNIT_NAME: Readonly<Record<LengthUnit, string>> = { metre: 'metres', foot: 'feet', usSurveyFoot: 'US survey feet' };
+
+/** Decimals that lengths are shown with: millimetres, or thousandths of a foot. */
+export const LENGTH_DECIMALS = 3;
+
+export const MEANING: Readonly<Record<CornerMeaning, string>> = {
+  outsideFace: 'outside face',
+  insideFace: 'inside face',
+  wallCentre: 'centre of wall',
+  gridLine: 'grid line',
+  waterLine: 'water line',
+};
+
+export const HEIGHT_REFERENCE: Readonly<Record<HeightReference, string>> = {
+  finishedFloor: 'finished floor',
+  topOfWall: 'top of wall',
+  underside: 'underside',
+  invert: 'invert',
+  topOfKerb: 'top of kerb',
+  subgrade: 'subgrade',
+};
+
+/** Short forms for a stake, each with the one meaning above. */
+export const HEIGHT_REFERENCE_SHORT: Readonly<Record<HeightReference, string>> = {
+  finishedFloor: 'FFL',
+  topOfWall: 'TOW',
+  underside: 'U/S',
+  invert: 'INV',
+  topOfKerb: 'TOK',
+  subgrade: 'SG',
+};
+
+export const STANDING: Readonly<Record<Standing, string>> = {
+  held: 'held',
+  open: 'open',
+  unproven: 'unproven',
+  inDoubt: 'in doubt',
+  notMeasured: 'not measured',
+};
+
+/** Why a mark stands as it does, as the end of a sentence about it. */
+export const STANDING_REASON: Readonly<Record<StandingReason, string>> = {
+  NOT_NEEDED: 'this part was not asked for',
+  NOT_MEASURED: 'this part was not measured',
+  STATION_UNKNOWN: 'its station has not arrived yet',
+  STATION_WITHDRAWN: 'its station was withdrawn',
+  SET_AFTER_END: 'it was set after the instrument had left',
+  PROOF_FAILED: 'a proof of its station failed',
+  PROOFS_DISAGREE: 'the proofs of its station disagree',
+  SET_AFTER_FAILURE: 'it was set after the failed proof',
+  PROVEN_AFTER: 'a good proof came after it',
+  NEVER_PROVEN: 'its station was never proven',
+  ONLY_REPEATS: 'only marks that the station used were sighted again',
+  NOT_PROVEN_SINCE: 'no proof came after it yet',
+  ENDED: 'the instrument has left without a last proof',
+  EVENT: 'something happened at the instrument since',
+  CLOCK: 'the time for a proof has come',
+};
