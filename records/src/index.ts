@@ -26,3 +26,7 @@ export {
 } from './observations.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet } from './cutSheet.ts';
 export { hubPlans, type PlanError } from './packagePlans.ts';
+export { defaultUse, stationDraft, stationSights, type StationDraft } from './stationDraft.ts';
+export { judgeProof, usedBy, type ProofJudgement } from './proving.ts';
+export { stakeAt } from './setting.ts';
+export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';

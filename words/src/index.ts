@@ -11,3 +11,10 @@ export {
 } from './vocabulary.ts';
 export { cutFillWords, stakeWords, type StakeConvention } from './stakeLines.ts';
 export { CAUTIONS } from './cautions.ts';
+export { smallLength, smallUnit } from './small.ts';
+export { count, obstacleWords, reasonWords, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
+export { DIRECTION_WORDS, GRADE_WORD, moveWords, tapeWords, VIEWPOINT_NAME } from './guidance.ts';
+export { troubleWords } from './link.ts';
+export { PROOF_OUTCOME, proofSentence, proofVerdict } from './proof.ts';
+export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
+export { outlineErrorWords } from './outline.ts';

@@ -112,16 +112,30 @@ const storedOf = (row: FactRecord): StoredFact =>
     receivedAt: new Date(row.received_at).toISOString(),
   }) as StoredFact;
 
+export interface FactPage {
+  readonly facts: readonly StoredFact[];
+  readonly cursor: number;
+  readonly more: boolean;
+  /** Tells this site's ledger from another one under the same id; null while the site has none. */
+  readonly ledger: string | null;
+}
+
 /** Facts of a site after a cursor, in order of arrival, and the cursor to go on from. */
-export async function readFacts(em: EntityManager, site: string, after: number, most: number): Promise<{ facts: StoredFact[]; cursor: number; more: boolean }> {
+export async function readFacts(em: EntityManager, site: string, after: number, most: number): Promise<FactPage> {
   const rows = await query<FactRecord>(
     em,
     'select id, type, at, device, seq, by_id, body, received, received_at from fact where site_id = ? and received > ? order by received limit ?',
     [site, after, most],
   );
-  return { facts: rows.map(storedOf), cursor: rows.length > 0 ? Number(rows.at(-1)!.received) : after, more: rows.length === most };
+  const [ledger] = await query<{ created_at: Date }>(em, 'select created_at from site where id = ?', [site]);
+  return {
+    facts: rows.map(storedOf),
+    cursor: rows.length > 0 ? Number(rows.at(-1)!.received) : after,
+    more: rows.length === most,
+    ledger: ledger ? new Date(ledger.created_at).toISOString() : null,
+  };
 }
 
-export async function readAllFacts(em: EntityManager, site: string): Promise<StoredFact[]> {
+export async function readAllFacts(em: EntityManager, site: string): Promise<readonly StoredFact[]> {
   return (await readFacts(em, site, 0, 1_000_000)).facts;
 }

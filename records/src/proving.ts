@@ -1,0 +1,51 @@
+/** From a check sight to the proof that is kept. */
+import { checkPoint, type CheckResult, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { controlPointOf, precisionOf, readingOf, reductionOf, setupOf, stationOfSolution } from './observations.ts';
+import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
+
+export interface ProofJudgement {
+  readonly check: CheckResult;
+  readonly plan: ProofOutcome;
+  readonly height: ProofOutcome;
+}
+
+const outcome = (measured: boolean, within: boolean | null, significant: boolean): ProofOutcome =>
+  !measured || within === null ? 'notMeasured' : !within ? 'outside' : significant ? 'moreThanChance' : 'good';
+
+/** Judges a sight to a known mark by the tolerance class of the work. Parts that the mark is not trusted for are not measured. */
+export function judgeProof(
+  state: SiteState,
+  solution: AcceptedSolution,
+  mark: ControlMark,
+  sight: Fact<'sight'>,
+  asked: FactBody<'site'>['classes'][number],
+): Result<ProofJudgement, StationError> {
+  const { body } = mark.revision;
+  const point = { ...controlPointOf(body), name: body.name };
+  const result = checkPoint({
+    instrument: precisionOf(solution.occupation.body),
+    station: stationOfSolution(solution.fact.body.result),
+    setup: setupOf(solution.occupation.body),
+    reduction: reductionOf(state.settings),
+    point: body.usePlan ? point : { ...point, e: null, n: null },
+    reading: readingOf(sight.body),
+    limits: { plan: asked.planMm / 1000, height: body.useHeight ? asked.heightMm / 1000 : null },
+  });
+  if (!result.ok) return result;
+  const check = result.value;
+  return {
+    ok: true,
+    value: {
+      check,
+      plan: outcome(check.plan !== null, check.withinPlan, check.plan?.significant ?? false),
+      height: outcome(check.height !== null, check.withinHeight, check.height?.significant ?? false),
+    },
+  };
+}
+
+/** Whether the solution used the mark, in plan or in height: a sight to it is then a repeat, not an independent proof. */
+export const usedBy = (solution: AcceptedSolution, mark: string): { plan: boolean; height: boolean } => {
+  const uses = solution.fact.body.uses.filter((use) => use.control === mark);
+  return { plan: uses.some((use) => use.plan), height: uses.some((use) => use.height) };
+};

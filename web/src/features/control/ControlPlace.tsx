@@ -1,0 +1,103 @@
+import { useMemo, useState } from 'react';
+import type { ControlMark } from '@idle-marker/records';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Empty } from '../../ui/Slip.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { useKey } from '../../ui/useKey.ts';
+import { EditControl } from './EditControl.tsx';
+import { ImportControl } from './ImportControl.tsx';
+
+const KIND = { pin: 'pin', nail: 'nail', screw: 'screw', cross: 'cross', stake: 'stake', target: 'wall target', benchmark: 'benchmark', other: 'other' } as const;
+const TONE = { secure: 'text-good', usable: '', doubtful: 'text-ochre', lost: 'text-brick line-through' } as const;
+
+/** Can I trust these marks? */
+export function Place() {
+  const { state } = useSite();
+  const units = useUnits();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [editing, setEditing] = useState<ControlMark | 'new' | null>(null);
+  const [importing, setImporting] = useState(false);
+  const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, chosen)), [state, chosen]);
+  useKey('n', () => setEditing('new'));
+  const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan && !mark.revision.body.forProof).length;
+  const [first, second] = units.axes;
+  const name = { e: 'East', n: 'North' } as const;
+  return (
+    <div className="flex h-full min-h-0 flex-col lg:flex-row">
+      <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
+        {state.control.length > 0 ? (
+          <Board scene={scene} description={`Plan with ${state.control.length} control marks. The table beside it lists them.`} onPick={(id) => state.control.some((mark) => mark.id === id) && setChosen(id)} fitKey={`control ${state.control.length > 0}`} />
+        ) : (
+          <Empty title="No control yet">Marks with known coordinates go here: from a list as CSV, or typed one by one. With three a station checks itself; with four or five one bad mark can be named.</Empty>
+        )}
+      </div>
+      <section className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[620px] lg:flex-none lg:border-l max-xl:lg:w-[520px]" aria-label="Control marks">
+        <div className="flex flex-wrap items-center justify-between gap-3 border-b border-ink px-[18px] py-3">
+          <div>
+            <h1 className="text-xl">Control</h1>
+            <p className={usable < 3 ? 'text-ochre' : 'text-ink2'}>
+              {usable} usable in plan{usable < 2 ? ': two are needed' : usable < 3 ? ': nothing checks them' : usable < 4 ? ': a mistake would show' : ': one bad mark can be named'}
+            </p>
+          </div>
+          <span className="flex gap-2">
+            <Button onClick={() => setImporting(true)}>Import CSV…</Button>
+            <Button look="primary" hint="N" onClick={() => setEditing('new')}>
+              Add mark…
+            </Button>
+          </span>
+        </div>
+        <div className="min-h-0 flex-1 overflow-auto px-[14px] pb-4" tabIndex={0} role="region" aria-label="Table of marks">
+          <table className={TABLE}>
+            <thead className="sticky top-0 bg-sheet">
+              <tr>
+                <th className={TH_WORD}>Mark</th>
+                <th className={TH}>
+                  {name[first]}, {units.unit}
+                </th>
+                <th className={TH}>
+                  {name[second]}, {units.unit}
+                </th>
+                <th className={TH}>Height</th>
+                <th className={TH}>sd, mm</th>
+                <th className={TH_WORD}>Kind</th>
+                <th className={TH_WORD}>Use</th>
+                <th className={TH_WORD}>Condition</th>
+              </tr>
+            </thead>
+            <tbody>
+              {state.control.map((mark) => {
+                const { body } = mark.revision;
+                return (
+                  <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''} title={body.note}>
+                    <td className={TD_WORD}>
+                      <button type="button" className="min-h-9 font-semibold underline decoration-dotted" onClick={() => setEditing(mark)} onFocus={() => setChosen(mark.id)} aria-label={`Edit ${body.name}`}>
+                        {body.name}
+                      </button>
+                      {mark.revisions.length > 1 && <span className="text-[12px] text-ink2"> r{mark.revisions.length}</span>}
+                    </td>
+                    <td className={TD}>{units.length(body[first])}</td>
+                    <td className={TD}>{units.length(body[second])}</td>
+                    <td className={TD}>{units.length(body.z)}</td>
+                    <td className={TD}>
+                      {body.sdHMm ?? '–'} / {body.sdZMm ?? '–'}
+                    </td>
+                    <td className={TD_WORD}>{KIND[body.kind]}</td>
+                    <td className={TD_WORD}>{body.forProof ? 'proofs' : [body.usePlan && 'plan', body.useHeight && 'ht'].filter(Boolean).join('+') || 'none'}</td>
+                    <td className={`${TD_WORD} ${TONE[body.condition]}`}>{body.condition}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      </section>
+      {editing !== null && <EditControl mark={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
+      {importing && <ImportControl onClose={() => setImporting(false)} />}
+    </div>
+  );
+}

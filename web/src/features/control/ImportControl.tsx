@@ -1,0 +1,160 @@
+import { useMemo, useState } from 'react';
+import type { LengthUnit } from '@idle-marker/core';
+import { LARGEST_UPLOAD_BYTES, type Problem } from '@idle-marker/contract';
+import { compareControl, readControlCsv, textOf } from '@idle-marker/formats';
+import { controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
+import { now } from '../../ledger/clock.ts';
+import { tryNow } from '../../ledger/ledger.ts';
+import { newId } from '../../ledger/uuid.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { LENGTH_CHOICES } from '../sites/NewSite.tsx';
+import { PreviewTable, type PreviewRow } from './PreviewTable.tsx';
+
+interface Picked {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+}
+
+/** A control list from a file: everything that is wrong or odd is said before anything is written. */
+export function ImportControl({ onClose }: { onClose(): void }) {
+  const { id, state, who } = useSite();
+  const units = useUnits();
+  const [picked, setPicked] = useState<Picked | null>(null);
+  const [unit, setUnit] = useState<LengthUnit>(state.settings.lengthUnit);
+  const [xIsNorth, setXIsNorth] = useState(false);
+  const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set());
+  const [turned, setTurned] = useState<ReadonlySet<number>>(new Set());
+  const [sdH, setSdH] = useState('2');
+  const [sdZ, setSdZ] = useState('2');
+  const [problem, setProblem] = useState<string | null>(null);
+  const [saving, setSaving] = useState(false);
+  const [importId] = useState(newId);
+
+  const read = useMemo(() => {
+    if (!picked) return null;
+    const text = textOf(picked.bytes);
+    return text.ok ? readControlCsv(text.value, { unit, xIsNorth }) : text;
+  }, [picked, unit, xIsNorth]);
+  const list = read?.ok ? read.value : null;
+  const listed = useMemo(() => state.control.map((mark) => ({ name: mark.revision.body.name, e: mark.revision.body.e, n: mark.revision.body.n })), [state.control]);
+  const remarks = useMemo(() => (list ? compareControl(list.rows.map((row) => (turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row)), listed) : []), [list, listed, turned]);
+  const rows = useMemo((): PreviewRow[] => {
+    const byRow = new Map<number, typeof remarks>();
+    for (const remark of remarks) if ('row' in remark) byRow.set(remark.row, [...(byRow.get(remark.row) ?? []), remark]);
+    return (
+      list?.rows.map((row) => {
+        const own = byRow.get(row.row) ?? [];
+        return {
+          row: turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row,
+          faults: [...row.issues.map(controlRowWords), ...own.filter((remark) => remark.code === 'DUPLICATE_NAME').map((remark) => listRemarkWords(remark, units.lengthUnit))],
+          questions: own.filter((remark) => remark.code === 'PROBABLY_SWAPPED' || remark.code === 'PROBABLY_TWICE').map((remark) => listRemarkWords(remark, units.lengthUnit)),
+          notes: own.filter((remark) => remark.code === 'NEW_REVISION').map((remark) => listRemarkWords(remark, units.lengthUnit)),
+          swap: own.some((remark) => remark.code === 'PROBABLY_SWAPPED') || turned.has(row.row),
+        };
+      }) ?? []
+    );
+  }, [list, remarks, turned, units.lengthUnit]);
+  const taken = rows.filter((row) => !skipped.has(row.row.row));
+  const faulty = taken.filter((row) => row.faults.length > 0);
+  const mixed = remarks.find((remark) => remark.code === 'FEET_MIXED');
+
+  const pick = async (file: File | undefined) => {
+    setProblem(null);
+    setSkipped(new Set());
+    setTurned(new Set());
+    if (!file) return;
+    if (file.size > LARGEST_UPLOAD_BYTES) {
+      setProblem(`${file.name} is over ${LARGEST_UPLOAD_BYTES / 1024 / 1024} MB: split it.`);
+      return;
+    }
+    setPicked({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
+  };
+  const toggle = (set: ReadonlySet<number>, row: number) => {
+    const next = new Set(set);
+    if (!next.delete(row)) next.add(row);
+    return next;
+  };
+  const save = async () => {
+    if (!picked) return;
+    setSaving(true);
+    setProblem(null);
+    const options = { at: now().toISOString(), by: who, fileName: picked.name.slice(0, 120), unit, xIsNorth, sdHMm: Number(sdH) || 0, sdZMm: Number(sdZ) || 0, skipRows: [...skipped], swapRows: [...turned] };
+    try {
+      const response = await fetch(`/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`, { method: 'PUT', headers: { 'Content-Type': 'text/csv' }, body: picked.bytes as Uint8Array<ArrayBuffer> });
+      if (!response.ok) {
+        setProblem(((await response.json()) as Problem).detail);
+        return;
+      }
+      tryNow();
+      onClose();
+    } catch {
+      setProblem('The server does not answer. Nothing was written; the list is still here, try again when it is back.');
+    } finally {
+      setSaving(false);
+    }
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title="Import control marks"
+      foot={
+        <>
+          {list && (
+            <span className={`mr-auto ${faulty.length > 0 ? 'font-medium text-brick' : 'text-ink2'}`}>
+              {faulty.length > 0 ? `${faulty.length} of ${taken.length} rows have faults: mend the file, or leave them out.` : `${taken.length} marks will be written.`}
+            </span>
+          )}
+          {faulty.length > 0 && <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>Leave them out</Button>}
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="primary" disabled={!list || faulty.length > 0 || taken.length === 0 || saving} onClick={() => void save()}>
+            {saving ? 'Writing…' : 'Write marks'}
+          </Button>
+        </>
+      }
+    >
+      <label className="flex flex-col gap-1">
+        <span className="text-[13px] text-ink2">CSV file with a header row: name, E, N, height, in any order</span>
+        <input type="file" accept=".csv,.txt,text/csv,text/plain" onChange={(event) => void pick(event.target.files?.[0])} className="min-h-11 rounded-sm border border-ink2 p-2" />
+      </label>
+      {problem && (
+        <p role="alert" className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick">
+          {problem}
+        </p>
+      )}
+      {read && !read.ok && (
+        <p role="alert" className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick">
+          {controlFileWords(read.error)} Nothing was written.
+        </p>
+      )}
+      {list && (
+        <>
+          <div className="mt-3 grid gap-3 sm:grid-cols-3">
+            {list.unitFromFile ? <p className="self-end">The header says {UNIT_NAME[list.unit]}.</p> : <Choice label="Unit of the coordinates" value={unit} options={LENGTH_CHOICES} onChange={setUnit} />}
+            <Field label="Standard deviation in plan, where none is given" unit="mm" value={sdH} onChange={(event) => setSdH(event.target.value)} inputMode="decimal" />
+            <Field label="Standard deviation in height, where none is given" unit="mm" value={sdZ} onChange={(event) => setSdZ(event.target.value)} inputMode="decimal" />
+            {list.usesXY && (
+              <Choice
+                label="The header says X and Y"
+                value={xIsNorth ? 'n' : 'e'}
+                options={[
+                  ['e', 'X is the easting'],
+                  ['n', 'X is the northing'],
+                ]}
+                onChange={(value) => setXIsNorth(value === 'n')}
+              />
+            )}
+          </div>
+          {list.ignoredColumns.length > 0 && <p className="mt-2 text-ink2">Left aside, not understood: {list.ignoredColumns.join(', ')}.</p>}
+          {mixed && <p className="mt-2 border-l-4 border-ochre pl-3 font-medium">{listRemarkWords(mixed, units.lengthUnit)}</p>}
+          <PreviewTable rows={rows} skipped={skipped} turned={turned} onSkip={(row) => setSkipped(toggle(skipped, row))} onTurn={(row) => setTurned(toggle(turned, row))} />
+        </>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,94 @@
+import { useMemo, useState } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { HEIGHT_REFERENCE, MEANING } from '@idle-marker/words';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene, marksScene, outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Empty } from '../../ui/Slip.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { EditPackage } from './EditPackage.tsx';
+
+/** What is to be marked, for whom, and how good it has to be. */
+export function Place() {
+  const { state, trust } = useSite();
+  const units = useUnits();
+  const [editing, setEditing] = useState<Fact<'package'> | 'new' | null>(null);
+  const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
+  const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, null), marksScene(state, state.packages, standings, null)), [state, standings]);
+  return (
+    <div className="flex h-full min-h-0 flex-col lg:flex-row">
+      <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
+        {state.packages.length > 0 || state.control.length > 0 ? (
+          <Board scene={scene} description="Plan with the outlines and the marks asked for" fitKey={`design ${state.packages.length}`} />
+        ) : (
+          <Empty title="Nothing is asked for yet">Outlines of what is to be built, and the hubs that lead to them, are drawn here.</Empty>
+        )}
+      </div>
+      <section className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]" aria-label="Work packages">
+        <div className="flex flex-wrap items-center justify-between gap-3 border-b border-ink px-[18px] py-3">
+          <div>
+            <h1 className="text-xl">Work</h1>
+            <p className="text-ink2">What the crews asked for.</p>
+          </div>
+          <Button look="primary" onClick={() => setEditing('new')}>
+            New package…
+          </Button>
+        </div>
+        <div className="min-h-0 flex-1 overflow-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Packages">
+          {state.packages.length === 0 && (
+            <Empty title="No work package" action={<Button onClick={() => setEditing('new')}>Make one</Button>}>
+              A package takes an outline (typed, from a list of points as CSV, or from a DXF drawing) and puts offset hubs at its corners.
+            </Empty>
+          )}
+          {state.packages.map((work) => (
+            <article key={work.id} className="mb-6">
+              <div className="flex items-baseline justify-between gap-3">
+                <h2 className="text-[17px]">{work.body.name}</h2>
+                <Button look="quiet" onClick={() => setEditing(work)}>
+                  Change…
+                </Button>
+              </div>
+              <p className="text-ink2">
+                For {work.body.crew} · {state.settings.classes.find((each) => each.id === work.body.class)?.name} · hubs {units.length(work.body.offset)} {units.unit} off · cut and fill to {HEIGHT_REFERENCE[work.body.heightReference]}
+              </p>
+              {work.body.items.map((item) => (
+                <p key={item.name} className="mt-1">
+                  {item.name}: {item.corners.length} corners, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}. <span className="text-ink2">Source: {item.source}</span>
+                </p>
+              ))}
+              <table className={`${TABLE} mt-2`}>
+                <thead>
+                  <tr>
+                    <th className={TH_WORD}>Mark</th>
+                    <th className={TH}>East</th>
+                    <th className={TH}>North</th>
+                    <th className={TH_WORD}>Off</th>
+                    <th className={TH_WORD}>On the line</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {work.body.plans.map((plan) => (
+                    <tr key={plan.key}>
+                      <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
+                      <td className={TD}>{units.length(plan.place.e)}</td>
+                      <td className={TD}>{units.length(plan.place.n)}</td>
+                      <td className={TD_WORD}>
+                        {plan.offFace?.join('–')}
+                        {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : ''}
+                      </td>
+                      <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </article>
+          ))}
+        </div>
+      </section>
+      {editing !== null && <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
+    </div>
+  );
+}

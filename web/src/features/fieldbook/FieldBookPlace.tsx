@@ -1,0 +1,101 @@
+import { useMemo, useState } from 'react';
+import { BOOK_TOPICS, bookLine, memberName, type BookTopic } from '@idle-marker/records';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
+import { dayAndTime } from '../../ui/time.ts';
+
+const TOPIC: Readonly<Record<BookTopic, string>> = { site: 'Site', control: 'Control', station: 'Station', proof: 'Proofs', mark: 'Marks', handover: 'Sheets', note: 'Notes' };
+const PAGE = 200;
+
+/** Everything that was said and measured, in order; nothing can be taken away. */
+export function Place() {
+  const { state, say } = useSite();
+  const [topics, setTopics] = useState<ReadonlySet<BookTopic>>(new Set());
+  const [search, setSearch] = useState('');
+  const [text, setText] = useState('');
+  const [shown, setShown] = useState(PAGE);
+  const lines = useMemo(() => [...state.timeline].reverse().map((fact) => ({ fact, line: bookLine(state, fact), who: memberName(state, fact.type === 'member' ? fact.id : fact.by) })), [state]);
+  const wanted = search.trim().toLowerCase();
+  const found = lines.filter(({ line, who }) => (topics.size === 0 || topics.has(line.topic)) && (wanted === '' || `${line.text} ${who}`.toLowerCase().includes(wanted)));
+  const toggle = (topic: BookTopic) => {
+    const next = new Set(topics);
+    if (!next.delete(topic)) next.add(topic);
+    setTopics(next);
+  };
+  const note = async () => {
+    if (text.trim() === '') return;
+    await say({ type: 'note', body: { text: text.trim() } });
+    setText('');
+  };
+  return (
+    <div className="flex h-full flex-col gap-3 overflow-hidden p-5 max-md:p-3">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1 className="text-2xl">Field book</h1>
+          <p className="text-ink2">
+            {found.length === lines.length ? `${lines.length} entries` : `${found.length} of ${lines.length} entries`}, newest first. Nothing here can be changed or taken away; a correction is a new entry.
+          </p>
+        </div>
+        <form
+          className="flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void note();
+          }}
+        >
+          <Field label="Add a note" value={text} maxLength={2000} className="w-72 max-w-full" onChange={(event) => setText(event.target.value)} />
+          <Button type="submit" disabled={text.trim() === ''}>
+            Write
+          </Button>
+        </form>
+      </div>
+      <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Show">
+        {BOOK_TOPICS.map((topic) => (
+          <button
+            key={topic}
+            type="button"
+            aria-pressed={topics.has(topic)}
+            onClick={() => toggle(topic)}
+            className={`min-h-11 rounded-sm border px-3 font-medium ${topics.has(topic) ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 bg-sheet'}`}
+          >
+            {TOPIC[topic]}
+          </button>
+        ))}
+        <input type="search" aria-label="Find in the book" placeholder="Find…" value={search} onChange={(event) => setSearch(event.target.value)} className="ml-auto min-h-11 w-56 rounded-sm border border-ink2 bg-sheet px-3" />
+      </div>
+      <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label="Entries">
+        <table className={TABLE}>
+          <thead className="sticky top-0 bg-sheet">
+            <tr>
+              <th className={TH_WORD}>At</th>
+              <th className={TH_WORD}>Who</th>
+              <th className={TH_WORD}>About</th>
+              <th className={TH_WORD}>Entry</th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.slice(0, shown).map(({ fact, line, who }) => {
+              const withdrawn = state.withdrawn.has(fact.id);
+              return (
+                <tr key={fact.id} className={withdrawn ? 'text-ink2 line-through' : ''}>
+                  <td className={`${TD_WORD} figures whitespace-nowrap`}>{dayAndTime(fact.at)}</td>
+                  <td className={`${TD_WORD} whitespace-nowrap`}>{who}</td>
+                  <td className={`${TD_WORD} text-ink2`}>{TOPIC[line.topic]}</td>
+                  <td className={`${TD_WORD} figures w-full`}>{line.text}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        {found.length === 0 && <p className="p-6 text-ink2">No entry matches. Take away a filter, or write a note.</p>}
+        {found.length > shown && (
+          <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
+            Show {Math.min(PAGE, found.length - shown)} older entries
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useQuery } from '@tanstack/react-query';
+import { Logo } from '../../frame/Frame.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { dayAndTime } from '../../ui/time.ts';
+import { NewSite } from './NewSite.tsx';
+
+interface SiteLine {
+  readonly id: string;
+  readonly name: string;
+  readonly lastAt: string | null;
+}
+
+async function fetchSites(): Promise<SiteLine[]> {
+  const response = await fetch('/api/v1/sites');
+  if (!response.ok) throw new Error('away');
+  return ((await response.json()) as { sites: SiteLine[] }).sites;
+}
+
+export function Place() {
+  const sites = useQuery({ queryKey: ['sites'], queryFn: fetchSites, refetchInterval: (query) => (query.state.error ? 3000 : false) });
+  const [making, setMaking] = useState(false);
+  const navigate = useNavigate();
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-2xl flex-col gap-5 p-6 pt-16">
+      <h1 className="flex items-center gap-3 text-3xl">
+        <Logo /> Idle Marker
+      </h1>
+      <p className="text-ink2">Choose a site to work on, or make a new one.</p>
+      {sites.isError && (
+        <p role="alert" className="border-l-4 border-ochre pl-3">
+          The database does not answer. This page tries again by itself.
+        </p>
+      )}
+      {sites.isPending && <p className="text-ink2">Reading the sites…</p>}
+      <ul className="flex flex-col gap-2">
+        {sites.data?.map((site) => (
+          <li key={site.id}>
+            <Link to={`/sites/${site.id}/today`} className="flex min-h-14 items-center justify-between rounded-sm border-[1.5px] border-ink bg-sheet px-4">
+              <span className="text-lg font-semibold">{site.name}</span>
+              {site.lastAt && <span className="text-[13px] text-ink2">last entry {dayAndTime(site.lastAt)}</span>}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {sites.data?.length === 0 && <p>There is no site yet. Make one: it needs a name, its units, and the people who work on it.</p>}
+      <div>
+        <Button look="primary" onClick={() => setMaking(true)}>
+          New site…
+        </Button>
+      </div>
+      <NewSite open={making} onClose={() => setMaking(false)} taken={sites.data?.map((site) => site.name) ?? []} onMade={(id) => void navigate(`/sites/${id}/control`)} />
+    </main>
+  );
+}

@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import { CORE_VERSION, type Judgement, type Obstacle, type ResectionResult } from '@idle-marker/core';
+import { canonicalJson, resectionJson, type Fact, type FactBody, type SolutionResult } from '@idle-marker/contract';
+import type { StationDraft, UseFlags } from '@idle-marker/records';
+import { obstacleWords } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useNaming } from '../../site/useNaming.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Field } from '../../ui/Field.tsx';
+
+interface AcceptDialogProps {
+  readonly open: boolean;
+  onClose(): void;
+  readonly occupation: Fact<'occupation'>;
+  readonly draft: StationDraft;
+  readonly result: ResectionResult;
+  readonly judgement: Judgement;
+  readonly asked: FactBody<'site'>['classes'][number];
+  readonly obstacles: readonly Obstacle[];
+  useOf(sight: Fact<'sight'>): UseFlags;
+  onAccepted(): void;
+}
+
+/** Keeps the station as it is now. Against the class's terms it is provisional and needs a reason. */
+export function AcceptDialog({ open, onClose, occupation, draft, result, judgement, asked, obstacles, useOf, onAccepted }: AcceptDialogProps) {
+  const { state, say, inForce } = useSite();
+  const naming = useNaming();
+  const [reason, setReason] = useState('');
+  const [tried, setTried] = useState(false);
+  const provisional = obstacles.length > 0;
+  const decide = async (verdict: 'accepted' | 'provisional' | 'refused') => {
+    setTried(true);
+    if (verdict !== 'accepted' && reason.trim() === '') return;
+    const solution = newId();
+    const uses = draft.groups.flatMap((group) =>
+      group.sights.map((sight) => ({
+        sight: sight.id,
+        control: group.mark,
+        revision: state.control.find((mark) => mark.id === group.mark)!.revision.id,
+        ...useOf(sight),
+      })),
+    );
+    const previous = inForce?.occupation.id === occupation.id ? inForce.fact.id : null;
+    const body: FactBody<'solution'> = {
+      occupation: occupation.id,
+      name: occupation.body.name,
+      method: 'resection',
+      class: asked.id,
+      uses,
+      result: resectionJson(result) as unknown as SolutionResult,
+      inputDigest: bytesToHex(sha256(utf8ToBytes(canonicalJson(draft.input)))),
+      coreVersion: CORE_VERSION,
+      supersedes: previous,
+    };
+    await say({ type: 'solution', id: solution, body }, { type: 'decision', body: { solution, verdict, reason: reason.trim() } });
+    onAccepted();
+  };
+  return (
+    <Dialog
+      open={open}
+      onClose={onClose}
+      title={provisional ? `${occupation.body.name} does not meet ${asked.name.toLowerCase()}` : `Accept ${occupation.body.name} for ${asked.name.toLowerCase()}`}
+      foot={
+        <>
+          <Button onClick={onClose}>Not yet</Button>
+          <Button look="danger" onClick={() => void decide('refused')}>
+            Refuse
+          </Button>
+          <Button look="primary" onClick={() => void decide(provisional ? 'provisional' : 'accepted')}>
+            {provisional ? 'Accept as provisional' : 'Accept'}
+          </Button>
+        </>
+      }
+    >
+      {provisional ? (
+        <>
+          <p>It can only be accepted as provisional, and the reason goes along to every sheet. Against it stands:</p>
+          <ul className="my-2 list-disc pl-5">
+            {obstacles.map((obstacle) => (
+              <li key={obstacleWords(obstacle, naming)}>{obstacleWords(obstacle, naming)}</li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <p>
+          {judgement.checkability === 'traceable' ? 'One bad mark would show, and could be named.' : 'A mistake in any mark would show.'} Prove it on a mark that was not used before the first stake.
+        </p>
+      )}
+      <Field
+        className="mt-3"
+        label={provisional ? 'Reason (needed)' : 'Remark, or reason for refusing'}
+        value={reason}
+        maxLength={500}
+        onChange={(event) => setReason(event.target.value)}
+        error={tried && reason.trim() === '' ? 'Say why: provisional and refused stations carry their reason.' : null}
+      />
+    </Dialog>
+  );
+}

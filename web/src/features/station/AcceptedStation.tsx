@@ -1,0 +1,155 @@
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { RADIANS_PER_DEGREE } from '@idle-marker/core';
+import type { AcceptedSolution } from '@idle-marker/records';
+import { smallLength } from '@idle-marker/words';
+import { useLinkState } from '../../link/linkStore.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
+import { clockTime } from '../../ui/time.ts';
+import { useProofAge } from '../../frame/railFacts.ts';
+import { Promise95 } from './Promise95.tsx';
+
+export const EVENT_WORDS = {
+  bump: 'Tripod or instrument was bumped',
+  plant: 'Heavy plant passed',
+  relevel: 'Levelled again',
+  battery: 'Battery changed',
+  person: 'Other person at the instrument',
+  pause: 'Longer pause',
+} as const;
+
+export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {
+  const { id, state, say } = useSite();
+  const units = useUnits();
+  const link = useLinkState();
+  const proof = useProofAge();
+  const navigate = useNavigate();
+  const [event, setEvent] = useState<keyof typeof EVENT_WORDS | null>(null);
+  const [note, setNote] = useState('');
+  const [closing, setClosing] = useState(false);
+  const { result, name } = solution.fact.body;
+  const provisional = solution.decision.body.verdict === 'provisional';
+  const scene = useMemo(() => {
+    const at = { e: result.e, n: result.n };
+    const facing = link?.setUp ? (result.orientationDeg + link.circleDeg) * RADIANS_PER_DEGREE : null;
+    const used = solution.fact.body.uses.filter((use) => use.plan || use.height).map((use) => use.control);
+    const lines = state.control
+      .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
+      .map((mark) => ({ points: [at, { e: mark.revision.body.e!, n: mark.revision.body.n! }], ink: 'ink2' as const, dash: [4, 4], width: 1 }));
+    return joinScenes(outlineScene(state.packages), { lines, instruments: [{ at, label: name, facing }] }, controlScene(state.control, null));
+  }, [state, result, name, link, solution]);
+  const leftOut = [...new Set(solution.fact.body.uses.filter((use) => !use.plan && !use.height).map((use) => use.control))];
+  const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
+  const record = async () => {
+    if (!event) return;
+    await say({ type: 'event', body: { occupation: solution.occupation.id, kind: event, note: note.trim() } });
+    setEvent(null);
+    setNote('');
+  };
+  const close = async () => {
+    await say({ type: 'close', body: { occupation: solution.occupation.id, note: '' } });
+    setClosing(false);
+  };
+  return (
+    <>
+      <Workspace
+        board={<Board scene={scene} description={`Plan with station ${name} and the marks it used`} fitKey={solution.fact.id} />}
+        slip={
+          <Slip
+            head={
+              <>
+                <h1 className="text-xl">
+                  Station {name} <span className="text-[15px] font-normal text-ink2">in force since {clockTime(solution.decision.at)}</span>
+                </h1>
+                <Figures
+                  items={[
+                    ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(result[axis])] as const),
+                    ['Height', units.length(result.z)],
+                    ['Good to (95 %)', smallLength(result.ellipse95.aMm / 1000, units.lengthUnit)],
+                  ]}
+                />
+              </>
+            }
+            foot={
+              <>
+                <Button onClick={onSightMore}>Sight more marks</Button>
+                <Button look="primary" hint="P" onClick={() => void navigate(`/sites/${id}/prove`)}>
+                  Prove it
+                </Button>
+              </>
+            }
+          >
+            {provisional && (
+              <Card tone="ochre" title="Provisional">
+                {solution.decision.body.reason} This goes along to every sheet.
+              </Card>
+            )}
+            {proof && !proof.proven && !proof.failed && (
+              <Card tone="ochre" title={`${name} is unproven`}>
+                Its own sights fit, which does not show that they are right. Sight a mark that it did not use before the first stake.
+              </Card>
+            )}
+            {proof?.failed && (
+              <Card tone="brick" title={`A proof of ${name} failed`}>
+                Marks set since the last good proof are in doubt. See Prove for what to do next.
+              </Card>
+            )}
+            <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+              <dt className="text-ink2">Station</dt>
+              <dd>free station, {marks} marks in plan</dd>
+              <dt className="text-ink2">Orientation</dt>
+              <dd className="figures">{units.angle(result.orientationDeg * RADIANS_PER_DEGREE)} at circle zero</dd>
+              <dt className="text-ink2">Height</dt>
+              <dd>{result.sdTrunnionZMm === null ? 'none: plan only' : `tilting axis good to ${smallLength((1.96 * result.sdTrunnionZMm) / 1000, units.lengthUnit)} (95 %)`}</dd>
+              <dt className="text-ink2">Left out</dt>
+              <dd>{leftOut.length === 0 ? 'nothing' : leftOut.map((mark) => state.control.find((each) => each.id === mark)?.revision.body.name).join(', ')}</dd>
+              <dt className="text-ink2">Ground</dt>
+              <dd>{solution.occupation.body.ground}</dd>
+            </dl>
+            <Promise95 solution={solution} />
+            <h2 className="mt-5 mb-2 text-[15px]">Something happened?</h2>
+            <div className="flex flex-wrap gap-2">
+              <Button onClick={() => setEvent('bump')}>Note an event…</Button>
+              <Button onClick={() => setClosing(true)}>Close the station…</Button>
+              <Button onClick={onNew}>New station…</Button>
+            </div>
+          </Slip>
+        }
+      />
+      <Dialog open={event !== null} onClose={() => setEvent(null)} title="What happened at the instrument?" foot={<Button look="primary" onClick={() => void record()}>Note it</Button>}>
+        <div className="flex flex-col gap-3">
+          <Choice label="Event" value={event ?? 'bump'} options={Object.entries(EVENT_WORDS) as [keyof typeof EVENT_WORDS, string][]} onChange={setEvent} />
+          <Field label="Note" value={note} maxLength={500} onChange={(change) => setNote(change.target.value)} />
+          <p className="text-ink2">A proof is due at once after it.</p>
+        </div>
+      </Dialog>
+      <Dialog
+        open={closing}
+        onClose={() => setClosing(false)}
+        title={`Close station ${name}?`}
+        foot={
+          <>
+            <Button onClick={() => void navigate(`/sites/${id}/prove`)}>Prove first</Button>
+            <Button look="danger" onClick={() => void close()}>
+              Close it
+            </Button>
+          </>
+        }
+      >
+        <p>
+          {proof?.proven && proof.minutes < 5
+            ? `The last good proof is ${proof.minutes} minutes old. Marks set after it stay open.`
+            : 'There is no fresh closing proof: marks set since the last good one stay open, and Today says so.'}
+        </p>
+      </Dialog>
+    </>
+  );
+}

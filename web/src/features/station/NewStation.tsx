@@ -1,0 +1,146 @@
+import { useMemo, useState } from 'react';
+import { atmosphericCorrection, formatSigned, SIMULATED_REFERENCE, type PlanPoint } from '@idle-marker/core';
+import { nextStationName } from '@idle-marker/records';
+import { SIMULATED_INSTRUMENT } from '../../link/simulatedInstrument.ts';
+import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { Slip, Workspace } from '../../ui/Slip.tsx';
+import { useKey } from '../../ui/useKey.ts';
+
+const HPA_PER_INCH = 33.8639;
+
+/** Middle of what is to be marked, else of the control. */
+function usualPlace(points: readonly PlanPoint[]): PlanPoint | null {
+  if (points.length === 0) return null;
+  const mean = (pick: (point: PlanPoint) => number) => points.reduce((sum, point) => sum + pick(point), 0) / points.length;
+  return { e: Math.round(mean((point) => point.e)), n: Math.round(mean((point) => point.n)) };
+}
+
+export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCancel: (() => void) | null }) {
+  const { state, say, occupation } = useSite();
+  const units = useUnits();
+  const link = useLinkState();
+  const metric = units.lengthUnit === 'metre';
+  const before = state.occupations.at(-1)?.body;
+  const [name, setName] = useState(nextStationName(state));
+  const [height, setHeight] = useState(units.edit(1.6));
+  const [celsius, setCelsius] = useState(metric);
+  const [temperature, setTemperature] = useState(before ? String(celsius ? before.temperatureC : Math.round(before.temperatureC * 1.8 + 32)) : '');
+  const [pressure, setPressure] = useState(before ? String(before.pressureHPa) : '1013');
+  const [ground, setGround] = useState('gravel');
+  const [place, setPlace] = useState<PlanPoint | null>(() => {
+    const hubs = state.packages.flatMap((each) => each.body.plans.map((plan) => plan.place));
+    const middle = usualPlace(hubs.length > 0 ? hubs : state.control.filter((mark) => mark.revision.body.e !== null).map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })));
+    return middle && { e: middle.e + 24, n: middle.n + 4 };
+  });
+  const scene = useMemo(
+    () => joinScenes(outlineScene(state.packages), controlScene(state.control, null), { instruments: place && link?.kind === 'simulator' ? [{ at: place, label: name, facing: null }] : [] }),
+    [state.packages, state.control, place, name, link?.kind],
+  );
+  const temperatureRead = Number(temperature.replace(',', '.').replace('−', '-'));
+  const temperatureC = celsius ? temperatureRead : (temperatureRead - 32) / 1.8;
+  const pressureRead = Number(pressure.replace(',', '.'));
+  const pressureHPa = pressureRead > 50 ? pressureRead : pressureRead * HPA_PER_INCH;
+  const heightRead = units.readLength(height);
+  const taken = state.occupations.some((each) => each.body.name.toLowerCase() === name.trim().toLowerCase());
+  const errors = {
+    name: name.trim() === '' ? 'Give the station a name.' : taken ? `${name.trim()} is used already: every placing of the instrument has a name of its own.` : null,
+    height: heightRead === null || heightRead < 0 || heightRead > 10 ? 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.' : null,
+    temperature: temperature.trim() === '' || !(temperatureC > -60 && temperatureC < 70) ? 'Give the air temperature.' : null,
+    pressure: !(pressureHPa > 300 && pressureHPa < 1100) ? 'Give the pressure in hPa, or in inches of mercury.' : null,
+  };
+  const faulty = Object.values(errors).some((error) => error !== null);
+  const ppm = faulty ? null : atmosphericCorrection({ temperatureC, pressureHPa }, SIMULATED_REFERENCE) * 1e6;
+  const start = async () => {
+    if (faulty || ppm === null) return;
+    const current = currentLink();
+    if (current?.kind === 'simulator' && place) current.setUpAt(place, heightRead!);
+    await say(...(occupation ? [{ type: 'close' as const, body: { occupation: occupation.id, note: 'the instrument was taken away' } }] : []), {
+      type: 'occupation',
+      body: {
+        name: name.trim(),
+        instrument: { name: current?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : 'instrument read by hand', angleSdSec: 1, distSdMm: 1, distSdPpm: 1.5 },
+        instrumentHeight: heightRead!,
+        instrumentHeightSdMm: 1,
+        temperatureC: Math.round(temperatureC * 10) / 10,
+        pressureHPa: Math.round(pressureHPa * 10) / 10,
+        ppm: Math.round(ppm * 100) / 100,
+        ground,
+        link: current?.kind ?? 'typed',
+      },
+    });
+    onStarted();
+  };
+  useKey('Enter', faulty ? null : () => void start());
+  return (
+    <Workspace
+      board={
+        <Board scene={scene} description="Plan with the control marks and the work. Choose where the instrument stands." {...(link?.kind === 'simulator' ? { onPlace: setPlace } : {})} fitKey="new">
+          {link?.kind === 'simulator' && <p className="absolute top-4 left-4 max-w-[calc(100%-90px)] border-[1.5px] border-ink bg-sheet px-3 py-2 text-[13px]">Touch the plan where the simulated instrument stands.</p>}
+        </Board>
+      }
+      slip={
+        <Slip
+          head={
+            <>
+              <h1 className="text-xl">New station</h1>
+              <p className="text-ink2">A free station: anywhere with a clear sight to control all round.</p>
+            </>
+          }
+          foot={
+            <>
+              {onCancel ? <Button onClick={onCancel}>Cancel</Button> : <span />}
+              <Button look="primary" hint="Enter" disabled={faulty} onClick={() => void start()}>
+                Start sighting
+              </Button>
+            </>
+          }
+        >
+          <div className="flex flex-col gap-3.5">
+            <Field label="Name of the station" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />
+            <Field
+              label="Instrument height: ground to tilting axis"
+              unit={units.unit}
+              value={height}
+              inputMode="decimal"
+              onChange={(event) => setHeight(event.target.value)}
+              error={errors.height}
+              help="On a free station heights come from the marks and refer to the axis; this only gives the ground below it."
+            />
+            <div className="grid grid-cols-2 gap-3">
+              <Field label={`Air temperature, ${celsius ? '°C' : '°F'}`} value={temperature} inputMode="decimal" onChange={(event) => setTemperature(event.target.value)} error={temperature === '' ? null : errors.temperature} />
+              <Field label="Pressure, hPa (or inHg)" value={pressure} inputMode="decimal" onChange={(event) => setPressure(event.target.value)} error={errors.pressure} />
+            </div>
+            <Button look="quiet" className="self-start" onClick={() => setCelsius(!celsius)}>
+              Enter in {celsius ? '°F' : '°C'}
+            </Button>
+            <p className="text-[13px] text-ink2" aria-live="polite">
+              {ppm === null
+                ? 'The correction of distances follows from temperature and pressure.'
+                : `Correction of distances: ${formatSigned(ppm, 1)} ppm, ${formatSigned(ppm * 0.1, 2)} mm at 100 m.`}
+              {before && ' Temperature and pressure were carried over from the last station: confirm them.'}
+            </p>
+            <Choice
+              label="Ground under the tripod"
+              value={ground}
+              options={[
+                ['gravel', 'Gravel or soil, legs trodden in'],
+                ['concrete', 'Concrete'],
+                ['asphalt', 'Asphalt: creeps in heat'],
+                ['deck', 'Deck: bounces'],
+              ]}
+              onChange={setGround}
+              help={ground === 'asphalt' || ground === 'deck' ? 'Prove every 30 minutes here.' : undefined}
+            />
+          </div>
+        </Slip>
+      }
+    />
+  );
+}

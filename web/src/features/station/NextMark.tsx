@@ -1,0 +1,72 @@
+import { azimuth, planDistance, type PlanPoint } from '@idle-marker/core';
+import type { ControlMark } from '@idle-marker/records';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+
+interface NextMarkProps {
+  readonly sighted: ReadonlySet<string>;
+  readonly chosen: string | null;
+  onChoose(mark: string): void;
+  onSight(mark: string): void;
+  readonly busy: boolean;
+  /** The station, once there is one. */
+  readonly at: PlanPoint | null;
+}
+
+const CONDITION = { secure: '', usable: 'usable', doubtful: 'doubtful', lost: 'lost' } as const;
+
+/** Marks still to be sighted; those kept for proofs last, lost ones not at all. */
+export function NextMark({ sighted, chosen, onChoose, onSight, busy, at }: NextMarkProps) {
+  const { state } = useSite();
+  const units = useUnits();
+  const open = state.control
+    .filter((mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost')
+    .sort((a, b) => Number(a.revision.body.forProof) - Number(b.revision.body.forProof));
+  if (open.length === 0) return <p className="mt-3 text-ink2">Every usable mark has been sighted.</p>;
+  return (
+    <section className="mt-4">
+      <h2 className="mb-1 text-[15px]">Marks to sight</h2>
+      <table className={TABLE}>
+        <thead>
+          <tr>
+            <th className={TH_WORD}>Mark</th>
+            <th className={TH_WORD}>For</th>
+            <th className={TH}>Distance</th>
+            <th className={TH}>Direction</th>
+            <th className={TH} />
+          </tr>
+        </thead>
+        <tbody>
+          {open.map((mark) => {
+            const { body } = mark.revision;
+            const place = body.e !== null && body.n !== null ? { e: body.e, n: body.n } : null;
+            return (
+              <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
+                <td className={TD_WORD}>
+                  <button type="button" className="min-h-9 font-semibold" onClick={() => onChoose(mark.id)}>
+                    {body.name}
+                  </button>
+                </td>
+                <td className={`${TD_WORD} text-[13px] text-ink2`}>{purpose(mark)}</td>
+                <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
+                <td className={TD}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
+                <td className={TD}>
+                  <Button className="min-h-9 px-2.5 text-[13px]" disabled={busy} onClick={() => onSight(mark.id)} aria-label={`Sight ${body.name}`}>
+                    Sight
+                  </Button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function purpose({ revision: { body } }: ControlMark): string {
+  const parts = [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' + ');
+  return [body.forProof ? 'kept for proofs' : parts, CONDITION[body.condition]].filter((each) => each !== '' && each !== 'usable').join(', ');
+}

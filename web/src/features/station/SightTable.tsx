@@ -1,0 +1,107 @@
+import { lengthFromMetres, formatSigned, type ResectionResult } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import type { SightGroup, UseFlags } from '@idle-marker/records';
+import { smallLength, smallUnit } from '@idle-marker/words';
+import { useUnits } from '../../site/useUnits.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+
+interface SightTableProps {
+  readonly groups: readonly SightGroup[];
+  readonly result: ResectionResult | null;
+  readonly offMarks: ReadonlySet<string>;
+  readonly chosen: string | null;
+  onChoose(mark: string): void;
+  useOf(sight: Fact<'sight'>): UseFlags;
+  setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
+}
+
+/** Largest |w| of a mark's direction, distance and height: how improbable its misfit is. */
+function ratioOf(result: ResectionResult, mark: string): number | null {
+  const values = result.observations
+    .filter((each) => each.reduced.point === mark)
+    .flatMap((each) => [each.direction?.standardisedResidual, each.distance?.standardisedResidual, each.height?.standardisedResidual])
+    .filter((w): w is number => w !== null && w !== undefined)
+    .map(Math.abs);
+  return values.length === 0 ? null : Math.max(...values);
+}
+
+export function SightTable({ groups, result, offMarks, chosen, onChoose, useOf, setUse }: SightTableProps) {
+  const units = useUnits();
+  const { state } = useSite();
+  const small = smallUnit(units.lengthUnit);
+  const names = new Map(state.control.map((mark) => [mark.id, mark.revision.body]));
+  const difference = (metres: number | null | undefined) => (metres === null || metres === undefined ? '–' : formatSigned(metres * small.perMetre, small.decimals));
+  const marks = [...new Set(groups.map((group) => group.mark))];
+  return (
+    <>
+      <table className={TABLE}>
+        <thead>
+          <tr>
+            <th className={TH_WORD}>Sight</th>
+            <th className={TH}>Distance</th>
+            <th className={TH}>{units.axes[0] === 'e' ? 'East' : 'North'}</th>
+            <th className={TH}>{units.axes[0] === 'e' ? 'North' : 'East'}</th>
+            <th className={TH}>Height</th>
+            <th className={TH}>Ratio</th>
+            <th className={TH}>Use</th>
+          </tr>
+        </thead>
+        <tbody>
+          {marks.map((mark) => {
+            const own = groups.filter((group) => group.mark === mark);
+            const sights = own.flatMap((group) => group.sights);
+            const point = result?.points.find((each) => each.name === mark);
+            const reduced = result?.observations.find((each) => each.reduced.point === mark)?.reduced;
+            const inPlan = sights.some((sight) => useOf(sight).plan);
+            const inHeight = sights.some((sight) => useOf(sight).height);
+            const body = names.get(mark);
+            const ratio = result && ratioOf(result, mark);
+            const off = offMarks.has(mark);
+            const slope = own[0]!.observation.slope;
+            const spread = own.find((group) => group.spread)?.spread;
+            return (
+              <tr key={mark} className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}>
+                <td className={TD_WORD}>
+                  <button type="button" className="min-h-9 text-left font-semibold" onClick={() => onChoose(mark)}>
+                    {body?.name ?? '?'}
+                    {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
+                  </button>
+                  {spread && <span className="block text-[12px] text-ink2">spread {smallLength(Math.max(spread.across, spread.along), units.lengthUnit)}</span>}
+                </td>
+                <td className={TD}>{reduced?.gridDistance ? units.length(reduced.gridDistance) : slope === null ? 'direction' : lengthFromMetres(slope, units.lengthUnit).toFixed(3)}</td>
+                <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dE : point?.dN)}</td>
+                <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dN : point?.dE)}</td>
+                <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">not used</span>}</td>
+                <td className={TD}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
+                <td className={`${TD} whitespace-nowrap`}>
+                  <UseToggle label={`${body?.name} in plan`} text="plan" used={inPlan} can={body?.e !== null} onChange={(plan) => setUse(sights, { plan })} />
+                  <UseToggle label={`${body?.name} in height`} text="ht" used={inHeight} can={body?.z !== null && slope !== null} onChange={(height) => setUse(sights, { height })} />
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-1.5 text-[13px] leading-snug text-ink2">
+        Measured minus listed, {small.name}. Ratio: misfit over its standard deviation; over 3.3 happens by chance once in 1000.
+      </p>
+    </>
+  );
+}
+
+function UseToggle({ label, text, used, can, onChange }: { label: string; text: string; used: boolean; can: boolean; onChange(used: boolean): void }) {
+  if (!can) return null;
+  return (
+    <button
+      type="button"
+      role="switch"
+      aria-checked={used}
+      aria-label={label}
+      onClick={() => onChange(!used)}
+      className={`ml-1 min-h-8 min-w-9 rounded-sm border px-1.5 text-[13px] ${used ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 text-ink2 line-through'}`}
+    >
+      {text}
+    </button>
+  );
+}

@@ -1,0 +1,18 @@
+import { useSite } from '../../site/SiteContext.tsx';
+import { AcceptedStation } from './AcceptedStation.tsx';
+import { NewStation } from './NewStation.tsx';
+import { StationWork } from './StationWork.tsx';
+import { useState } from 'react';
+
+/** Do I know where I am? Set up, sight, judge, accept. */
+export function Place() {
+  const { occupation, inForce, state } = useSite();
+  const [again, setAgain] = useState<string | null>(null);
+  const [fresh, setFresh] = useState(false);
+  if (!occupation || fresh) return <NewStation onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />;
+  const accepted = inForce?.occupation.id === occupation.id;
+  if (accepted && again !== occupation.id) {
+    return <AcceptedStation solution={inForce} onSightMore={() => setAgain(occupation.id)} onNew={() => setFresh(true)} />;
+  }
+  return <StationWork key={occupation.id} occupation={occupation} onDone={() => setAgain(null)} reopened={accepted} refused={state.refused.some((each) => each.occupation.id === occupation.id)} />;
+}

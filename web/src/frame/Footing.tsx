@@ -1,0 +1,82 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { useLinkState } from '../link/linkStore.ts';
+import { useSite } from '../site/SiteContext.tsx';
+import { useUnits } from '../site/useUnits.ts';
+import { smallLength } from '@idle-marker/words';
+import { LinkMenu } from './LinkMenu.tsx';
+import { useProofAge } from './railFacts.ts';
+
+function Cell({ name, children, className = '' }: { name?: string; children: ReactNode; className?: string }) {
+  return (
+    <span className={`flex items-center gap-2 border-r border-[#ffffff33] px-3.5 whitespace-nowrap ${className}`}>
+      {name && <span>{name}</span>}
+      <span className="figures font-semibold">{children}</span>
+    </span>
+  );
+}
+
+const LOCK = { none: 'No target', searching: 'Searching…', locked: 'Following the pole', lost: 'LOCK LOST' } as const;
+
+/** Readings older than this are stale: they stand there, but say so. */
+const STALE_MS = 1500;
+
+/** The instrument, the pole, the station in force and the age of its proof, on every screen. */
+export function Footing() {
+  const link = useLinkState();
+  const { id, inForce, occupation, state } = useSite();
+  const units = useUnits();
+  const proof = useProofAge();
+  const live = link?.live;
+  const stale = live ? performance.now() - live.at > STALE_MS || link.lock === 'lost' : false;
+  const circle = (live?.circleDeg ?? link?.circleDeg ?? 0) * RADIANS_PER_DEGREE;
+  const zenith = (live?.zenithDeg ?? link?.zenithDeg ?? 90) * RADIANS_PER_DEGREE;
+  return (
+    <footer className="col-span-full flex h-10 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-4" aria-label="Instrument and station">
+      <LinkMenu />
+      {link?.kind === 'simulator' && (
+        <>
+          <Cell className={link.lock === 'lost' ? 'bg-[#8f1d15]' : ''}>{link.busy === 'measuring' ? 'Measuring…' : link.busy === 'turning' ? 'Turning…' : LOCK[link.lock]}</Cell>
+          {link.setUp && (
+            <>
+              <Cell name="Direction">{units.angle(circle)}</Cell>
+              <Cell name="Zenith" className="max-xl:hidden">
+                {units.angle(zenith)}
+              </Cell>
+              <Cell name="Slope">
+                {live ? units.length(live.slope) : '–'}
+                {stale && <span className="ml-1 font-normal">old</span>}
+              </Cell>
+            </>
+          )}
+        </>
+      )}
+      {link && (
+        <Cell name="Pole">
+          {units.length(link.pole.targetHeight)} · {link.pole.legs ? 'legs' : 'by hand'}
+        </Cell>
+      )}
+      <span className="ml-auto" />
+      {occupation && (
+        <Cell className="max-xl:hidden">
+          {occupation.body.temperatureC} °C · {occupation.body.ppm >= 0 ? '+' : '−'}
+          {Math.abs(occupation.body.ppm).toFixed(1)} ppm
+        </Cell>
+      )}
+      {inForce && (
+        <Cell name="Station" className="border-l">
+          {inForce.fact.body.name} <span className="ml-1 font-normal">{smallLength(inForce.fact.body.result.ellipse95.aMm / 1000, state.settings.lengthUnit)}</span>
+        </Cell>
+      )}
+      {proof && (
+        <Link
+          to={`/sites/${id}/prove`}
+          className={`flex items-center px-4 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : ''}`}
+        >
+          {proof.failed ? 'Proof failed' : proof.proven ? `Proof ${proof.minutes} min` : 'Unproven'}
+        </Link>
+      )}
+    </footer>
+  );
+}

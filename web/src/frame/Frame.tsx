@@ -1,0 +1,125 @@
+import { useEffect } from 'react';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import { UNIT_NAME } from '@idle-marker/words';
+import { useSite } from '../site/SiteContext.tsx';
+import { useKey } from '../ui/useKey.ts';
+import { openUsualLink } from '../link/linkStore.ts';
+import { Footing } from './Footing.tsx';
+import { Saved } from './Saved.tsx';
+import { useRailFacts, type RailFact } from './railFacts.ts';
+import { ThemeSwitch } from './ThemeSwitch.tsx';
+
+const ANGLES = { dms: 'degrees', degree: 'decimal degrees', gon: 'gon' } as const;
+const ORDERS = { EN: 'E then N', NE: 'N then E' } as const;
+
+interface Place {
+  readonly path: string;
+  readonly name: string;
+  readonly icon: string;
+}
+
+/** The rail reads in the order of the day. Places that are not built yet are not shown. */
+const RAIL: readonly (readonly [string, readonly Place[]])[] = [
+  [
+    'Before',
+    [
+      { path: 'today', name: 'Today', icon: 'M4 5h16v15H4zM4 9h16M8 3v4M16 3v4' },
+      { path: 'control', name: 'Control', icon: 'M5 5h14v14H5zM12 10.5v3M10.5 12h3' },
+      { path: 'design', name: 'Work', icon: 'M4 19V8l8-4 8 4v11M4 19h16M9 19v-6h6v6' },
+    ],
+  ],
+  [
+    'In the field',
+    [
+      { path: 'station', name: 'Station', icon: 'M12 4v5M8 9h8M12 9L6 20M12 9l6 11M12 9v9' },
+      { path: 'prove', name: 'Prove', icon: 'M4 12l5 6L20 6' },
+      { path: 'mark', name: 'Mark', icon: 'M8 21V4l9 3.5L8 11' },
+    ],
+  ],
+  [
+    'After',
+    [
+      { path: 'hand-over', name: 'Hand over', icon: 'M6 3h9l4 4v14H6zM9 12h7M9 16h7' },
+      { path: 'field-book', name: 'Field book', icon: 'M5 4h6l1 1 1-1h6v15h-6l-1 1-1-1H5zM12 5v15' },
+    ],
+  ],
+];
+
+export function Frame() {
+  const { id, state } = useSite();
+  const { settings } = state;
+  const facts = useRailFacts();
+  const navigate = useNavigate();
+  useEffect(() => {
+    void openUsualLink(id, settings.practiceGround);
+  }, [id, settings.practiceGround]);
+  useKey('p', () => void navigate(`/sites/${id}/prove`));
+  useKey('t', () => void navigate(`/sites/${id}/today`));
+  return (
+    <div className="grid h-dvh grid-cols-[auto_1fr] grid-rows-[44px_1fr_auto] max-md:grid-cols-1 max-md:grid-rows-[44px_1fr_auto_auto]">
+      <a href="#place" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        Skip to the place
+      </a>
+      <NavLink to="/" aria-label="Idle Marker: all sites" className="flex items-center gap-2 border-r border-b border-ink px-4 font-semibold max-lg:justify-center max-md:hidden">
+        <Logo />
+        <span className="text-base max-lg:hidden">Idle Marker</span>
+      </NavLink>
+      <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4">
+        <NavLink to="/" aria-label="All sites" className="md:hidden">
+          <Logo />
+        </NavLink>
+        <span className="truncate font-semibold">{settings.name}</span>
+        <span className="truncate text-ink2 max-lg:hidden">
+          {UNIT_NAME[settings.lengthUnit]} · {ANGLES[settings.angleUnit]} · {ORDERS[settings.axisOrder]}
+        </span>
+        <span className="ml-auto flex items-center gap-3">
+          <ThemeSwitch />
+          <Saved />
+        </span>
+      </header>
+      <nav aria-label="Places" className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 lg:w-[196px]">
+        {RAIL.map(([when, places]) => (
+          <div key={when} className="mb-3 max-md:mb-0 max-md:flex">
+            <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-lg:hidden">{when}</p>
+            {places.map((place) => (
+              <RailLink key={place.path} place={place} base={`/sites/${id}`} fact={facts[place.path]} />
+            ))}
+          </div>
+        ))}
+      </nav>
+      <main id="place" className="min-h-0 min-w-0 overflow-hidden max-md:row-start-2">
+        <Outlet />
+      </main>
+      <Footing />
+    </div>
+  );
+}
+
+function RailLink({ place, base, fact }: { place: Place; base: string; fact: RailFact | undefined }) {
+  const tone = fact?.tone === 'brick' ? 'text-brick font-semibold' : fact?.tone === 'ochre' ? 'text-ochre font-semibold' : 'text-ink2';
+  return (
+    <NavLink
+      to={`${base}/${place.path}`}
+      title={fact ? `${place.name}: ${fact.text}` : place.name}
+      className={({ isActive }) =>
+        `flex min-h-[42px] items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-lg:flex-col max-lg:gap-0 max-lg:px-2 max-lg:py-1.5 max-md:min-w-[72px] ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
+      }
+    >
+      <svg className="hidden h-5 w-5 max-lg:block" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
+        <path d={place.icon} />
+      </svg>
+      <span className="text-[15px] font-medium max-lg:text-[13px]">{place.name}</span>
+      {fact && <span className={`figures ml-auto text-[13px] max-lg:ml-0 max-md:hidden ${tone}`}>{fact.text}</span>}
+    </NavLink>
+  );
+}
+
+export function Logo() {
+  return (
+    <svg width="22" height="24" viewBox="0 0 22 24" aria-hidden="true">
+      <path d="M6 2h2v20H6zM2 21h11v2H2z" fill="var(--ink)" />
+      <path d="M8 2.5h12L16.5 6 20 9.5H8z" fill="var(--spruce)" />
+    </svg>
+  );
+}
+

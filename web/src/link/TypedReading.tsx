@@ -1,0 +1,98 @@
+import { useEffect, useState } from 'react';
+import { angleFromRadians, lengthFromMetres } from '@idle-marker/core';
+import { useUnits } from '../site/useUnits.ts';
+import { Button } from '../ui/Button.tsx';
+import { Dialog } from '../ui/Dialog.tsx';
+import { Field, Tick } from '../ui/Field.tsx';
+import { currentLink, useLinkState } from './linkStore.ts';
+
+const decimalsOf = (text: string): number => /[.,](\d+)/.exec(text)?.[1]?.length ?? 0;
+
+/** A reading keyed in from any instrument: circle, zenith, slope, and the target height confirmed each time. */
+export function TypedReading({ title, open, onCancel }: { title: string; open: boolean; onCancel(): void }) {
+  const units = useUnits();
+  const link = useLinkState();
+  const [circle, setCircle] = useState('');
+  const [zenith, setZenith] = useState('');
+  const [slope, setSlope] = useState('');
+  const [height, setHeight] = useState('');
+  const [confirmed, setConfirmed] = useState(false);
+  const [tried, setTried] = useState(false);
+  const lastHeight = link?.pole.targetHeight ?? 1.5;
+  useEffect(() => {
+    if (!open) return;
+    setCircle('');
+    setZenith('');
+    setSlope('');
+    setHeight(units.edit(lastHeight));
+    setConfirmed(false);
+    setTried(false);
+    // Only when it opens: the height of the last sight is offered, but has to be confirmed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [open]);
+  const full = units.angleUnit === 'gon' ? 400 : 360;
+  const example = units.angleUnit === 'gon' ? '159.3907' : units.angleUnit === 'dms' ? '143 27 08' : '143.4522';
+  const c = units.readAngle(circle);
+  const z = units.readAngle(zenith);
+  const s = slope.trim() === '' ? null : units.readLength(slope);
+  const h = units.readLength(height);
+  const inTurn = (value: number | null) => value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
+  const errors = {
+    circle: !inTurn(c) ? `Give the circle reading from 0 to ${full}, such as ${example}.` : null,
+    zenith: !inTurn(z) ? `Give the zenith angle, such as ${units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611'}.` : Math.abs(Math.sin(z!)) < 1e-6 ? 'A sight straight up or down has no direction: check the zenith angle.' : null,
+    slope: slope.trim() === '' ? null : s === null ? 'Give the slope distance, such as 93.006.' : s <= 0 ? 'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.' : null,
+    height: h === null || h < -5 || h > 20 ? 'Give the target height.' : null,
+  };
+  const faulty = Object.values(errors).some((error) => error !== null);
+  const same = h !== null && Math.abs(h - lastHeight) < 5e-5;
+  const give = () => {
+    setTried(true);
+    const current = currentLink();
+    if (faulty || !confirmed || current?.kind !== 'typed') return;
+    current.setPole({ targetHeight: h! });
+    current.give({
+      circle: angleFromRadians(c!, units.angleUnit),
+      zenith: angleFromRadians(z!, units.angleUnit),
+      slope: s === null ? null : lengthFromMetres(s, units.lengthUnit),
+      angleUnit: units.angleUnit,
+      lengthUnit: units.lengthUnit,
+      angleDecimals: decimalsOf(circle),
+      lengthDecimals: decimalsOf(slope),
+      keyed: { circle, zenith, slope },
+    });
+  };
+  const shown = (error: string | null, text: string) => (tried || text !== '' ? error : null);
+  return (
+    <Dialog
+      open={open}
+      onClose={onCancel}
+      title={title}
+      foot={
+        <>
+          <Button onClick={onCancel}>Cancel</Button>
+          <Button look="primary" onClick={give}>
+            Take it
+          </Button>
+        </>
+      }
+    >
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          give();
+        }}
+      >
+        <Field label="Circle" value={circle} onChange={(event) => setCircle(event.target.value)} error={shown(errors.circle, circle)} autoFocus placeholder={example} />
+        <Field label="Zenith angle" value={zenith} onChange={(event) => setZenith(event.target.value)} error={shown(errors.zenith, zenith)} />
+        <Field label="Slope distance" unit={units.unit} value={slope} onChange={(event) => setSlope(event.target.value)} error={errors.slope} help="Empty for a direction alone." inputMode="decimal" />
+        <Field label="Target height" unit={units.unit} value={height} onChange={(event) => setHeight(event.target.value)} error={errors.height} inputMode="decimal" />
+        <Tick label={same ? 'The target height is still the one of the last sight' : 'The target height is right'} checked={confirmed} onChange={setConfirmed} />
+        {tried && !confirmed && <p className="text-[13px] font-medium text-brick">Look at the pole and tick the target height: it was carried over from the last sight.</p>}
+        <button type="submit" className="sr-only">
+          Take it
+        </button>
+      </form>
+    </Dialog>
+  );
+}

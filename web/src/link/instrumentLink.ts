@@ -1,0 +1,44 @@
+/** One way to an instrument, whatever is at the other end. A real instrument is another implementation of this. */
+import type { Lock, SimulatorTrouble } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+
+/** What is read in one shot: numbers as the instrument shows them, decimal degrees and metres unless keyed otherwise. */
+export type RawRead = FactBody<'sight'>['read'];
+
+export interface LiveReading {
+  readonly seq: number;
+  /** Milliseconds of this page's clock. */
+  readonly at: number;
+  readonly circleDeg: number;
+  readonly zenithDeg: number;
+  readonly slope: number;
+}
+
+/** Anything that keeps a command from being done, as a code with its facts. */
+export type LinkTrouble = SimulatorTrouble | { readonly code: 'LINK_CLOSED' };
+
+export interface LinkState {
+  readonly kind: 'simulator' | 'typed';
+  readonly setUp: boolean;
+  readonly lock: Lock;
+  /** Where the telescope points, degrees. */
+  readonly circleDeg: number;
+  readonly zenithDeg: number;
+  /** Last reading while following the pole; null when there is none. */
+  readonly live: LiveReading | null;
+  readonly busy: 'turning' | 'searching' | 'measuring' | null;
+  readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
+  readonly trouble: LinkTrouble | null;
+}
+
+export interface InstrumentLink {
+  readonly kind: LinkState['kind'];
+  state(): LinkState;
+  subscribe(listener: () => void): () => void;
+  turn(circleDeg: number, zenithDeg: number): void;
+  search(): void;
+  /** One careful shot. Rejects with a `LinkTrouble`. */
+  measure(signal: AbortSignal): Promise<RawRead>;
+  cancel(): void;
+  close(): void;
+}

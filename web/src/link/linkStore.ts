@@ -1,0 +1,64 @@
+/** The one link of this page, and what its state is. It outlives the screens that use it. */
+import { useSyncExternalStore } from 'react';
+import type { SimulatorState } from '@idle-marker/core';
+import { readSetting, writeSetting } from '../ledger/storage.ts';
+import type { InstrumentLink, LinkState } from './instrumentLink.ts';
+import { SimulatorLink } from './simulatorLink.ts';
+import { TypedLink } from './typedLink.ts';
+
+interface Held {
+  readonly site: string;
+  readonly link: SimulatorLink | TypedLink;
+}
+
+let held: Held | null = null;
+const listeners = new Set<() => void>();
+let unsubscribe: (() => void) | null = null;
+
+const tell = () => {
+  for (const listener of listeners) listener();
+};
+
+function hold(next: Held | null): void {
+  unsubscribe?.();
+  held?.link.close();
+  held = next;
+  unsubscribe = next?.link.subscribe(tell) ?? null;
+  tell();
+}
+
+const SEED = 20310506;
+export const PACES = [1, 5, 20] as const;
+
+export async function openSimulator(site: string, ground: string): Promise<void> {
+  if (held?.site === site && held.link.kind === 'simulator') return;
+  const saved = (await readSetting<SimulatorState>(`simulator ${site}`)) ?? null;
+  const pace = (await readSetting<number>('pace')) ?? 5;
+  const link = new SimulatorLink(ground, SEED, saved, (state) => void writeSetting(`simulator ${site}`, state));
+  link.setPace(pace);
+  hold({ site, link });
+}
+
+export function openTyped(site: string): void {
+  if (held?.site === site && held.link.kind === 'typed') return;
+  hold({ site, link: new TypedLink() });
+}
+
+/** Opens the link a site was last used with. */
+export async function openUsualLink(site: string, ground: string | null): Promise<void> {
+  if (held?.site === site) return;
+  const kind = (await readSetting<'simulator' | 'typed'>(`link ${site}`)) ?? (ground === null ? 'typed' : 'simulator');
+  if (kind === 'simulator' && ground !== null) await openSimulator(site, ground);
+  else openTyped(site);
+}
+
+export const currentLink = (): SimulatorLink | TypedLink | null => held?.link ?? null;
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+const snapshot = (): LinkState | null => held?.link.state() ?? null;
+
+export const useLinkState = (): LinkState | null => useSyncExternalStore(subscribe, snapshot);
+export const useLink = (): InstrumentLink | null => useSyncExternalStore(subscribe, currentLink);

@@ -1,0 +1,150 @@
+/** Runs the simulated instrument, pole and ground apart from the page, so that it works with no network and no server. */
+import {
+  advance,
+  azimuth,
+  cancel,
+  driveHub,
+  liveReading,
+  measure,
+  polar,
+  RADIANS_PER_DEGREE,
+  search,
+  setPole,
+  setUpInstrument,
+  startSimulator,
+  turnTo,
+  walkTo,
+  type GroundTruth,
+  type InstrumentPrecision,
+  type SimulatedReading,
+  type SimulatorState,
+} from '@idle-marker/core';
+import { READINGS_PER_SECOND, type FromSimulator, type ToSimulator } from './simulatorProtocol.ts';
+
+let state: SimulatorState | null = null;
+let truth: GroundTruth;
+const pending: ToSimulator[] = [];
+let precision: InstrumentPrecision;
+let pace = 1;
+let seq = 0;
+let handled = 0;
+
+const BUSY = { turn: 'turning', search: 'searching', measure: 'measuring' } as const;
+const ANGLE_DECIMALS = 5;
+const SAVE_EVERY = 10;
+
+/** Grounds that can be practised on. Only this worker ever reads them. */
+const GROUNDS: Readonly<Record<string, () => Promise<{ default: GroundTruth }>>> = {
+  ternhaven: () => import('../../../demo/ternhaven/truth.json'),
+};
+const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
+
+/** What the instrument's display would show: degrees to a few hundredths of a second, slopes to a tenth of a millimetre. */
+const shown = (reading: SimulatedReading) => ({
+  circleDeg: round(reading.circle / RADIANS_PER_DEGREE, ANGLE_DECIMALS),
+  zenithDeg: round(reading.zenith / RADIANS_PER_DEGREE, ANGLE_DECIMALS),
+  slope: round(reading.slope, 4),
+});
+
+function tell(current: SimulatorState, live: SimulatedReading | null): void {
+  const message: FromSimulator = {
+    handled,
+    seq: seq++,
+    setUp: current.instrument !== null,
+    lock: current.lock,
+    circleDeg: current.circle / RADIANS_PER_DEGREE,
+    zenithDeg: current.zenith / RADIANS_PER_DEGREE,
+    live: live && shown(live),
+    shot: current.shot && shown(current.shot),
+    busy: current.task ? BUSY[current.task.kind] : null,
+    pole: { targetHeight: current.pole.targetHeight, legs: current.pole.legs, walking: current.walk !== null, onto: current.pole.onto },
+    trouble: current.trouble,
+    save: seq % SAVE_EVERY === 0 ? current : null,
+  };
+  self.postMessage(message);
+}
+
+function tick(): void {
+  if (!state) return;
+  // Small steps whatever the pace, so that the sight is checked all along the way.
+  const step = 1 / READINGS_PER_SECOND;
+  for (let i = 0; i < pace; i++) state = advance(state, truth, precision, step);
+  const live = liveReading(state, precision);
+  if (live) state = live.state;
+  tell(state, live?.reading ?? null);
+  if (state.shot || state.trouble) state = { ...state, shot: null, trouble: null };
+}
+
+/** A step of the person at the pole, seen facing the instrument. */
+function stepPole(current: SimulatorState, toward: number, right: number): SimulatorState {
+  const from = current.walk ?? current.pole;
+  if (!current.instrument) return walkTo(current, truth, { e: from.e + right, n: from.n + toward });
+  const facing = azimuth(from, current.instrument);
+  return walkTo(current, truth, polar(polar(from, facing, toward), facing + Math.PI / 2, right));
+}
+
+async function start(message: Extract<ToSimulator, { command: 'start' }>): Promise<void> {
+  const load = GROUNDS[message.ground];
+  if (!load) return;
+  truth = (await load()).default;
+  precision = message.precision;
+  const { ground } = truth;
+  state = message.saved ?? startSimulator(message.seed, { e: ground.e, n: ground.n }, truth);
+  for (const each of pending.splice(0)) obey(each);
+  setInterval(tick, 1000 / READINGS_PER_SECOND);
+}
+
+function obey(message: ToSimulator): void {
+  if (message.command === 'pace') {
+    pace = message.factor;
+    return;
+  }
+  // The ground is still being fetched: what was asked meanwhile is done after.
+  if (!state) {
+    pending.push(message);
+    return;
+  }
+  switch (message.command) {
+    case 'start':
+      break;
+    case 'setUp':
+      state = setUpInstrument(state, truth, message.place, message.height);
+      break;
+    case 'walk':
+      state = walkTo(state, truth, message.goal);
+      break;
+    case 'step':
+      state = stepPole(state, message.toward, message.right);
+      break;
+    case 'pole': {
+      const { targetHeight, legs } = message;
+      state = setPole(state, { ...(targetHeight === undefined ? {} : { targetHeight }), ...(legs === undefined ? {} : { legs }) });
+      break;
+    }
+    case 'turn':
+      state = turnTo(state, message.circleDeg * RADIANS_PER_DEGREE, message.zenithDeg * RADIANS_PER_DEGREE);
+      break;
+    case 'search':
+      state = search(state);
+      break;
+    case 'measure':
+      state = measure(state);
+      break;
+    case 'driveHub':
+      state = driveHub(state, truth, message.name);
+      break;
+    case 'cancel':
+      state = cancel(state);
+      break;
+  }
+}
+
+self.onmessage = (event: MessageEvent<ToSimulator>) => {
+  if (event.data.command === 'start') {
+    handled++;
+    void start(event.data);
+    return;
+  }
+  obey(event.data);
+  handled++;
+};

@@ -1,0 +1,186 @@
+import type { PlanPoint, SimulatorState } from '@idle-marker/core';
+import type { InstrumentLink, LinkState, LinkTrouble, RawRead } from './instrumentLink.ts';
+import { SIMULATED_INSTRUMENT } from './simulatedInstrument.ts';
+import type { FromSimulator, ToSimulator } from './simulatorProtocol.ts';
+
+export class LinkError extends Error {
+  readonly trouble: LinkTrouble;
+
+  constructor(trouble: LinkTrouble) {
+    super(trouble.code);
+    this.trouble = trouble;
+  }
+}
+
+const START: LinkState = {
+  kind: 'simulator',
+  setUp: false,
+  lock: 'none',
+  circleDeg: 0,
+  zenithDeg: 90,
+  live: null,
+  busy: null,
+  pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
+  trouble: null,
+};
+
+/** The simulated robotic instrument, with a pole that can be sent about. */
+export class SimulatorLink implements InstrumentLink {
+  readonly kind = 'simulator';
+  #state = START;
+  #listeners = new Set<() => void>();
+  #worker: Worker;
+  #measuring: { resolve: (read: RawRead) => void; reject: (error: LinkError) => void } | null = null;
+  #locking: { resolve: () => void; reject: (error: LinkError) => void } | null = null;
+  #arrivals = new Set<{ resolve: () => void; reject: (error: LinkError) => void }>();
+  #sent = 0;
+  /** Message number of the last walk: an arrival counts only once the worker has taken it. */
+  #walkAt = 0;
+
+  /** `saved` goes on from an earlier state; `onSave` is handed the state about once a second. */
+  constructor(ground: string, seed: number, saved: SimulatorState | null, onSave: (state: SimulatorState) => void) {
+    this.#worker = new Worker(new URL('./simulator.worker.ts', import.meta.url), { type: 'module' });
+    this.#worker.onmessage = (event: MessageEvent<FromSimulator>) => {
+      if (event.data.save) onSave(event.data.save);
+      this.#hear(event.data);
+    };
+    this.#send({ command: 'start', ground, seed, precision: SIMULATED_INSTRUMENT.precision, saved });
+  }
+
+  #send(message: ToSimulator): void {
+    this.#sent++;
+    this.#worker.postMessage(message);
+  }
+
+  #hear(message: FromSimulator): void {
+    const { live, shot, trouble } = message;
+    this.#state = {
+      kind: 'simulator',
+      setUp: message.setUp,
+      lock: message.lock,
+      circleDeg: message.circleDeg,
+      zenithDeg: message.zenithDeg,
+      live: live ? { ...live, seq: message.seq, at: performance.now() } : message.lock === 'lost' ? this.#state.live : null,
+      busy: message.busy,
+      pole: message.pole,
+      // A trouble is shown until the next command.
+      trouble: trouble ?? this.#state.trouble,
+    };
+    if (shot && this.#measuring) {
+      this.#measuring.resolve({
+        circle: shot.circleDeg,
+        zenith: shot.zenithDeg,
+        slope: shot.slope,
+        angleUnit: 'degree',
+        lengthUnit: 'metre',
+        angleDecimals: 5,
+        lengthDecimals: 4,
+        keyed: null,
+      });
+      this.#measuring = null;
+    }
+    if (message.lock === 'locked' && this.#locking) {
+      this.#locking.resolve();
+      this.#locking = null;
+    }
+    if (trouble) this.#fail(new LinkError(trouble));
+    if (!message.pole.walking && message.handled >= this.#walkAt) this.#arrive();
+    for (const listener of this.#listeners) listener();
+  }
+
+  #fail(error: LinkError): void {
+    this.#measuring?.reject(error);
+    this.#measuring = null;
+    this.#locking?.reject(error);
+    this.#locking = null;
+    for (const arrival of this.#arrivals) arrival.reject(error);
+    this.#arrivals.clear();
+  }
+
+  #arrive(): void {
+    for (const arrival of this.#arrivals) arrival.resolve();
+    this.#arrivals.clear();
+  }
+
+  state(): LinkState {
+    return this.#state;
+  }
+
+  subscribe(listener: () => void): () => void {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  }
+
+  #command(message: ToSimulator): void {
+    this.#state = { ...this.#state, trouble: null };
+    this.#send(message);
+  }
+
+  turn(circleDeg: number, zenithDeg: number): void {
+    this.#command({ command: 'turn', circleDeg, zenithDeg });
+  }
+
+  search(): void {
+    this.#command({ command: 'search' });
+  }
+
+  measure(signal: AbortSignal): Promise<RawRead> {
+    this.#command({ command: 'measure' });
+    return new Promise((resolve, reject) => {
+      this.#measuring = { resolve, reject };
+      signal.addEventListener('abort', () => {
+        this.cancel();
+      });
+    });
+  }
+
+  /** Resolves when the instrument follows the prism; searches for it first when it does not. */
+  lockOn(): Promise<void> {
+    if (this.#state.lock === 'locked') return Promise.resolve();
+    this.search();
+    return new Promise((resolve, reject) => {
+      this.#locking = { resolve, reject };
+    });
+  }
+
+  cancel(): void {
+    this.#send({ command: 'cancel' });
+    this.#fail(new LinkError({ code: 'LINK_CLOSED' }));
+  }
+
+  close(): void {
+    this.#worker.terminate();
+    this.#fail(new LinkError({ code: 'LINK_CLOSED' }));
+  }
+
+  // What only a simulator can do: stand the instrument somewhere, send the pole about, drive hubs.
+
+  setUpAt(place: PlanPoint, height: number): void {
+    this.#command({ command: 'setUp', place, height });
+  }
+
+  /** Resolves when the pole has arrived; rejects when it can't. */
+  walk(goal: PlanPoint | string): Promise<void> {
+    this.#command({ command: 'walk', goal });
+    this.#walkAt = this.#sent;
+    return new Promise((resolve, reject) => {
+      this.#arrivals.add({ resolve, reject });
+    });
+  }
+
+  step(toward: number, right: number): void {
+    this.#command({ command: 'step', toward, right });
+  }
+
+  setPole(change: { targetHeight?: number; legs?: boolean }): void {
+    this.#command({ command: 'pole', ...change });
+  }
+
+  driveHub(name: string): void {
+    this.#command({ command: 'driveHub', name });
+  }
+
+  setPace(factor: number): void {
+    this.#send({ command: 'pace', factor });
+  }
+}

@@ -1,0 +1,35 @@
+/** Messages between the page and the simulator's worker: JSON, one a line if they ever leave the machine. */
+import type { InstrumentPrecision, Lock, PlanPoint, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
+
+export type ToSimulator =
+  | { readonly command: 'start'; readonly ground: string; readonly seed: number; readonly precision: InstrumentPrecision; readonly saved: SimulatorState | null }
+  | { readonly command: 'setUp'; readonly place: PlanPoint; readonly height: number }
+  | { readonly command: 'walk'; readonly goal: PlanPoint | string }
+  | { readonly command: 'step'; readonly toward: number; readonly right: number }
+  | { readonly command: 'pole'; readonly targetHeight?: number; readonly legs?: boolean }
+  | { readonly command: 'turn'; readonly circleDeg: number; readonly zenithDeg: number }
+  | { readonly command: 'search' }
+  | { readonly command: 'measure' }
+  | { readonly command: 'driveHub'; readonly name: string }
+  | { readonly command: 'cancel' }
+  | { readonly command: 'pace'; readonly factor: number };
+
+export interface FromSimulator {
+  /** How many messages the worker has taken: tells whether a command has been obeyed yet. */
+  readonly handled: number;
+  readonly seq: number;
+  readonly setUp: boolean;
+  readonly lock: Lock;
+  readonly circleDeg: number;
+  readonly zenithDeg: number;
+  readonly live: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number } | null;
+  readonly shot: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number } | null;
+  readonly busy: 'turning' | 'searching' | 'measuring' | null;
+  readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
+  readonly trouble: SimulatorTrouble | null;
+  /** The whole state now and then, so that a reload goes on where it was. */
+  readonly save: SimulatorState | null;
+}
+
+/** Readings a second while the instrument follows the pole. */
+export const READINGS_PER_SECOND = 10;

@@ -1,0 +1,121 @@
+/** Taking one sight through whatever link there is, with the state of the work for whoever waits. */
+import { useCallback, useRef, useState } from 'react';
+import type { FactBody } from '@idle-marker/contract';
+import type { AnyFact, Fact } from '@idle-marker/contract';
+import { troubleWords } from '@idle-marker/words';
+import { useSite } from '../site/SiteContext.tsx';
+import type { RawRead } from './instrumentLink.ts';
+import { currentLink } from './linkStore.ts';
+import { LinkError } from './simulatorLink.ts';
+import { targetCentringSdMm, TARGET_HEIGHT_SD_MM } from './simulatedInstrument.ts';
+
+export type SightTarget = FactBody<'sight'>['target'];
+export type SightPurpose = FactBody<'sight'>['purpose'];
+
+export interface Shooting {
+  /** What is being done now; null when nothing is. */
+  readonly doing: string | null;
+  /** Why the last one came to nothing. */
+  readonly trouble: string | null;
+  /** Walks the simulated pole to a mark when it is not on it, locks, measures and stores. Null when it came to nothing. */
+  shoot(purpose: SightPurpose, target: SightTarget, onto: { name: string } | null): Promise<Fact<'sight'> | null>;
+  walk(goal: string | { e: number; n: number }): Promise<boolean>;
+  cancel(): void;
+  clear(): void;
+}
+
+export function useShooting(): Shooting {
+  const { occupation, say } = useSite();
+  const [doing, setDoing] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const abort = useRef<AbortController | null>(null);
+
+  const attempt = useCallback(async <T>(work: (tell: (text: string) => void, signal: AbortSignal) => Promise<T>): Promise<T | null> => {
+    if (abort.current) return null;
+    const controller = new AbortController();
+    abort.current = controller;
+    setTrouble(null);
+    try {
+      return await work(setDoing, controller.signal);
+    } catch (error) {
+      if (!(error instanceof LinkError)) throw error;
+      setTrouble(troubleWords(error.trouble));
+      return null;
+    } finally {
+      abort.current = null;
+      setDoing(null);
+    }
+  }, []);
+
+  const shoot = useCallback<Shooting['shoot']>(
+    (purpose, target, onto) =>
+      attempt(async (tell, signal) => {
+        const link = currentLink();
+        if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
+        if (link.kind === 'simulator') {
+          if (onto && link.state().pole.onto !== onto.name) {
+            tell(`Walking to ${onto.name}…`);
+            await link.walk(onto.name);
+          }
+          tell('Searching for the prism…');
+          await link.lockOn();
+          tell('Measuring…');
+        } else tell('Waiting for the reading…');
+        const read = await link.measure(signal);
+        return storeSight(read, purpose, target, occupation, link.state().pole, say);
+      }),
+    [attempt, occupation, say],
+  );
+
+  const walk = useCallback<Shooting['walk']>(
+    async (goal) => {
+      const arrived = await attempt(async (tell) => {
+        const link = currentLink();
+        if (link?.kind !== 'simulator') return true;
+        tell(typeof goal === 'string' ? `Walking to ${goal}…` : 'Walking…');
+        await link.walk(goal);
+        return true;
+      });
+      return arrived === true;
+    },
+    [attempt],
+  );
+
+  return {
+    doing,
+    trouble,
+    shoot,
+    walk,
+    cancel: () => {
+      abort.current?.abort();
+      currentLink()?.cancel();
+    },
+    clear: () => setTrouble(null),
+  };
+}
+
+async function storeSight(
+  read: RawRead,
+  purpose: SightPurpose,
+  target: SightTarget,
+  occupation: Fact<'occupation'>,
+  pole: { targetHeight: number; legs: boolean },
+  say: (...facts: { type: AnyFact['type']; body: object }[]) => Promise<AnyFact[]>,
+): Promise<Fact<'sight'>> {
+  const body: FactBody<'sight'> = {
+    occupation: occupation.id,
+    purpose,
+    target,
+    // Beyond the half turn the telescope is in its second face.
+    face: read.zenith > (read.angleUnit === 'gon' ? 200 : 180) ? 2 : 1,
+    read,
+    targetHeight: pole.targetHeight,
+    targetHeightSdMm: TARGET_HEIGHT_SD_MM,
+    targetCentringSdMm: targetCentringSdMm(pole.targetHeight, pole.legs),
+    prismConstantMm: 0,
+    // The simulated instrument gives true distances; others are corrected for the weather that was entered.
+    ppm: occupation.body.link === 'simulator' ? 0 : occupation.body.ppm,
+  };
+  const [fact] = await say({ type: 'sight', body });
+  return fact as Fact<'sight'>;
+}

@@ -1,0 +1,45 @@
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { readClock } from './ledger/clock.ts';
+import { RouteError } from './frame/RouteError.tsx';
+import './style.css';
+
+/** Each place is fetched when it is first gone to. */
+const place = (path: string, load: () => Promise<{ Place: () => React.ReactNode }>): RouteObject => ({
+  path,
+  lazy: async () => ({ Component: (await load()).Place }),
+  errorElement: <RouteError />,
+});
+
+const router = createBrowserRouter([
+  { ...place('/', () => import('./features/sites/SitesPlace.tsx')), errorElement: <RouteError /> },
+  {
+    path: '/sites/:site',
+    lazy: async () => ({ Component: (await import('./site/SiteDoor.tsx')).SiteDoor }),
+    errorElement: <RouteError />,
+    children: [
+      { index: true, element: <Navigate to="today" replace /> },
+      place('today', () => import('./features/today/TodayPlace.tsx')),
+      place('control', () => import('./features/control/ControlPlace.tsx')),
+      place('design', () => import('./features/design/DesignPlace.tsx')),
+      place('station', () => import('./features/station/StationPlace.tsx')),
+      place('prove', () => import('./features/prove/ProvePlace.tsx')),
+      place('mark', () => import('./features/mark/MarkPlace.tsx')),
+      place('hand-over', () => import('./features/handover/HandOverPlace.tsx')),
+      place('field-book', () => import('./features/fieldbook/FieldBookPlace.tsx')),
+    ],
+  },
+]);
+
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
+
+await readClock();
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,218 @@
+/** The plan drawing: view, pan, zoom, pinch and pick are OpenLayers'; what is drawn comes from the scene. */
+import { useEffect, useRef, useState } from 'react';
+import Map from 'ol/Map.js';
+import View from 'ol/View.js';
+import Layer from 'ol/layer/Layer.js';
+import Projection from 'ol/proj/Projection.js';
+import { defaults as defaultControls } from 'ol/control/defaults.js';
+import { defaults as defaultInteractions } from 'ol/interaction/defaults.js';
+import type { FrameState } from 'ol/Map.js';
+import { apply } from 'ol/transform.js';
+import type { PlanPoint } from '@idle-marker/core';
+import { paintScene, SYMBOL_RADIUS_PX, type Palette } from './paint.ts';
+import { sceneExtent, type Scene } from './scene.ts';
+
+const SITE_GRID = new Projection({ code: 'site grid', units: 'm' });
+const PICK_RADIUS_PX = SYMBOL_RADIUS_PX + 13;
+
+export interface BoardProps {
+  readonly scene: Scene;
+  /** Said by a screen reader in place of the drawing. */
+  readonly description: string;
+  readonly onPick?: (id: string) => void;
+  readonly onPlace?: (point: PlanPoint) => void;
+  /** View fits the scene again when this changes. */
+  readonly fitKey?: string;
+  readonly children?: React.ReactNode;
+}
+
+function readPalette(element: HTMLElement): Palette {
+  const style = getComputedStyle(element);
+  const value = (name: string) => style.getPropertyValue(`--${name}`).trim();
+  return {
+    ink: value('ink'),
+    ink2: value('ink2'),
+    pencil: value('pencil'),
+    spruce: value('spruce'),
+    brick: value('brick'),
+    ochre: value('ochre'),
+    sheet: value('sheet'),
+    paper: value('paper'),
+    rule: value('rule'),
+  };
+}
+
+/** A layer that paints the scene of the moment in one go. */
+class SceneLayer extends Layer {
+  scene: Scene;
+  readonly canvas = document.createElement('canvas');
+
+  constructor(scene: Scene) {
+    super({});
+    this.scene = scene;
+    this.canvas.style.position = 'absolute';
+  }
+
+  override render(frame: FrameState | null): HTMLElement {
+    if (!frame) return this.canvas;
+    const [width, height] = frame.size as [number, number];
+    const ratio = frame.pixelRatio;
+    if (this.canvas.width !== width * ratio || this.canvas.height !== height * ratio) {
+      this.canvas.width = width * ratio;
+      this.canvas.height = height * ratio;
+      this.canvas.style.width = `${width}px`;
+      this.canvas.style.height = `${height}px`;
+    }
+    const context = this.canvas.getContext('2d')!;
+    context.setTransform(ratio, 0, 0, ratio, 0, 0);
+    context.clearRect(0, 0, width, height);
+    const toPixel = ({ e, n }: PlanPoint) => apply(frame.coordinateToPixelTransform, [e, n]) as [number, number];
+    const painter = { context, palette: readPalette(document.documentElement), toPixel, scale: 1 / frame.viewState.resolution, rotation: frame.viewState.rotation };
+    paintGrid(painter, frame, width, height);
+    paintScene(painter, this.scene);
+    return this.canvas;
+  }
+}
+
+/** Round steps of the grid that lies under everything and of the scale bar. */
+const STEPS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
+export const stepFor = (resolution: number, pixels: number): number => STEPS_M.find((step) => step / resolution >= pixels) ?? 2000;
+
+function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[0], frame: FrameState, width: number, height: number): void {
+  const step = stepFor(frame.viewState.resolution, 40);
+  const [e, n] = frame.viewState.center as [number, number];
+  const reach = (Math.hypot(width, height) / 2) * frame.viewState.resolution;
+  context.lineWidth = 1;
+  context.strokeStyle = palette.rule;
+  context.globalAlpha = 0.45;
+  context.beginPath();
+  for (let x = Math.ceil((e - reach) / step) * step; x <= e + reach; x += step) {
+    context.moveTo(...toPixel({ e: x, n: n - reach }));
+    context.lineTo(...toPixel({ e: x, n: n + reach }));
+  }
+  for (let y = Math.ceil((n - reach) / step) * step; y <= n + reach; y += step) {
+    context.moveTo(...toPixel({ e: e - reach, n: y }));
+    context.lineTo(...toPixel({ e: e + reach, n: y }));
+  }
+  context.stroke();
+  context.globalAlpha = 1;
+}
+
+export function Board({ scene, description, onPick, onPlace, fitKey, children }: BoardProps) {
+  const holder = useRef<HTMLDivElement>(null);
+  const parts = useRef<{ map: Map; layer: SceneLayer } | null>(null);
+  const handlers = useRef({ onPick, onPlace });
+  const [resolution, setResolution] = useState(1);
+  handlers.current = { onPick, onPlace };
+
+  useEffect(() => {
+    const layer = new SceneLayer(scene);
+    const view = new View({ projection: SITE_GRID, center: [0, 0], resolution: 1, minResolution: 0.0005, maxResolution: 500, constrainResolution: false });
+    const map = new Map({
+      target: holder.current!,
+      layers: [layer],
+      view,
+      controls: defaultControls({ attribution: false, rotate: false, zoom: false }),
+      interactions: defaultInteractions({ altShiftDragRotate: false, pinchRotate: false }),
+    });
+    view.on('change:resolution', () => {
+      setResolution(view.getResolution() ?? 1);
+    });
+    map.on('singleclick', (event) => {
+      const picked = nearestPickable(layer.scene, (point) => map.getPixelFromCoordinate([point.e, point.n]), event.pixel);
+      if (picked !== null) handlers.current.onPick?.(picked);
+      else handlers.current.onPlace?.({ e: event.coordinate[0]!, n: event.coordinate[1]! });
+    });
+    const repaint = new MutationObserver(() => {
+      layer.changed();
+    });
+    repaint.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+    parts.current = { map, layer };
+    void document.fonts.ready.then(() => {
+      layer.changed();
+    });
+    return () => {
+      repaint.disconnect();
+      map.setTarget(undefined);
+      parts.current = null;
+    };
+    // The map is made once; later scenes are handed to it below.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+
+  useEffect(() => {
+    if (!parts.current) return;
+    parts.current.layer.scene = scene;
+    parts.current.layer.changed();
+  }, [scene]);
+
+  const extent = sceneExtent(scene);
+  const hasExtent = extent !== null;
+  useEffect(() => {
+    if (!parts.current || !hasExtent) return;
+    fit(parts.current.map, parts.current.layer.scene);
+  }, [fitKey, hasExtent]);
+
+  const zoom = (factor: number) => {
+    const view = parts.current?.map.getView();
+    view?.animate({ resolution: (view.getResolution() ?? 1) * factor, duration: 150 });
+  };
+  const bar = stepFor(resolution, 70);
+  return (
+    <div className="relative h-full w-full overflow-hidden bg-paper">
+      <div ref={holder} className="absolute inset-0 touch-none" role="img" aria-label={description} tabIndex={0} />
+      {children}
+      <div className="pointer-events-none absolute right-4 bottom-3 flex items-end gap-4 text-[13px] text-ink2">
+        <div className="flex flex-col items-center" aria-hidden="true">
+          <span>{bar < 1 ? `${bar} m` : `${bar} m`}</span>
+          <span className="mt-0.5 block h-2 border-x border-b border-ink2" style={{ width: bar / resolution }} />
+        </div>
+        <svg width="16" height="34" viewBox="0 0 16 34" aria-label="North is up" role="img">
+          <path d="M8 22V3M3 9l5-7 5 7" fill="none" stroke="currentColor" strokeWidth="1.5" />
+          <text x="8" y="33" textAnchor="middle" fontSize="11" fontWeight="600" fill="currentColor">
+            N
+          </text>
+        </svg>
+      </div>
+      <div className="absolute top-3 right-3 flex flex-col gap-1">
+        {(
+          [
+            ['Zoom in', '+', () => zoom(0.6)],
+            ['Zoom out', '−', () => zoom(1 / 0.6)],
+            ['Show everything', '⤢', () => parts.current && fit(parts.current.map, parts.current.layer.scene)],
+          ] as const
+        ).map(([label, sign, act]) => (
+          <button key={label} type="button" aria-label={label} title={label} onClick={act} className="h-11 w-11 rounded-sm border border-ink bg-sheet text-lg">
+            {sign}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function fit(map: Map, scene: Scene): void {
+  const extent = sceneExtent(scene);
+  if (!extent) return;
+  map.updateSize();
+  const size = map.getSize();
+  if (!size || size[0] === 0) return;
+  const margin = 2;
+  map.getView().fit([extent[0] - margin, extent[1] - margin, extent[2] + margin, extent[3] + margin], { padding: [70, 70, 60, 40], size });
+}
+
+function nearestPickable(scene: Scene, toPixel: (point: PlanPoint) => number[] | null, pixel: readonly number[]): string | null {
+  let nearest: string | null = null;
+  let shortest = PICK_RADIUS_PX;
+  for (const symbol of scene.symbols) {
+    if (symbol.pickable === false) continue;
+    const place = toPixel(symbol.at);
+    if (!place) continue;
+    const distance = Math.hypot(place[0]! - pixel[0]!, place[1]! - pixel[1]!);
+    if (distance < shortest) {
+      shortest = distance;
+      nearest = symbol.id;
+    }
+  }
+  return nearest;
+}

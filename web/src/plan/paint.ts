@@ -1,0 +1,238 @@
+/** Paints a scene on a canvas. `toPixel` places site metres; sizes are CSS pixels. */
+import type { PlanPoint } from '@idle-marker/core';
+import type { Ink, Scene, SceneEllipse, SceneInstrument, SceneLine, SceneSymbol } from './scene.ts';
+import { SYMBOLS, type PathStep } from './symbols.ts';
+
+export type Palette = Readonly<Record<Ink | 'sheet' | 'paper' | 'rule', string>>;
+
+export interface Painter {
+  readonly context: CanvasRenderingContext2D;
+  readonly palette: Palette;
+  readonly toPixel: (point: PlanPoint) => readonly [number, number];
+  /** Pixels a metre. */
+  readonly scale: number;
+  /** Clockwise turn of the view, radians. */
+  readonly rotation: number;
+}
+
+export const SYMBOL_RADIUS_PX = 9;
+const INK_WIDTH_PX = 1.5;
+const LABEL_FONT = '600 13px Barlow, sans-serif';
+
+export function paintScene(painter: Painter, scene: Scene): void {
+  for (const each of scene.lines) paintLine(painter, each);
+  for (const each of scene.ellipses) paintEllipse(painter, each);
+  for (const each of scene.arrows) paintArrow(painter, each.from, each.to, painter.palette[each.ink]);
+  for (const each of scene.symbols) paintSymbol(painter, each);
+  for (const each of scene.instruments) paintInstrument(painter, each);
+  for (const each of scene.texts) paintText(painter, each.at, each.text, painter.palette[each.ink], 'center');
+  paintLabels(painter, scene);
+}
+
+function paintLine({ context, palette, toPixel }: Painter, { points, ink, closed, dash, filled, width }: SceneLine): void {
+  if (points.length < 2) return;
+  context.beginPath();
+  points.forEach((point, i) => {
+    const [x, y] = toPixel(point);
+    if (i === 0) context.moveTo(x, y);
+    else context.lineTo(x, y);
+  });
+  if (closed) context.closePath();
+  if (filled) {
+    context.globalAlpha = 0.08;
+    context.fillStyle = palette[ink];
+    context.fill();
+    context.globalAlpha = 1;
+  }
+  context.setLineDash([...(dash ?? [])]);
+  context.lineWidth = width ?? INK_WIDTH_PX;
+  context.strokeStyle = palette[ink];
+  context.stroke();
+  context.setLineDash([]);
+}
+
+function paintEllipse({ context, palette, toPixel, scale, rotation }: Painter, { at, a, b, azimuth }: SceneEllipse): void {
+  const [x, y] = toPixel(at);
+  context.beginPath();
+  // Azimuths run clockwise from up, canvas angles clockwise from right.
+  context.ellipse(x, y, Math.max(a * scale, 2), Math.max(b * scale, 2), azimuth - Math.PI / 2 + rotation, 0, 2 * Math.PI);
+  context.globalAlpha = 0.25;
+  context.fillStyle = palette.spruce;
+  context.fill();
+  context.globalAlpha = 1;
+  context.lineWidth = INK_WIDTH_PX;
+  context.strokeStyle = palette.spruce;
+  context.stroke();
+}
+
+function paintArrow({ context, toPixel }: Painter, from: PlanPoint, to: PlanPoint, colour: string): void {
+  const [x1, y1] = toPixel(from);
+  const [x2, y2] = toPixel(to);
+  const length = Math.hypot(x2 - x1, y2 - y1);
+  if (length < 3) return;
+  const angle = Math.atan2(y2 - y1, x2 - x1);
+  const head = Math.min(12, length * 0.6);
+  context.lineWidth = 2.5;
+  context.strokeStyle = colour;
+  context.fillStyle = colour;
+  context.beginPath();
+  context.moveTo(x1, y1);
+  context.lineTo(x2 - head * 0.8 * Math.cos(angle), y2 - head * 0.8 * Math.sin(angle));
+  context.stroke();
+  context.beginPath();
+  context.moveTo(x2, y2);
+  context.lineTo(x2 - head * Math.cos(angle - 0.4), y2 - head * Math.sin(angle - 0.4));
+  context.lineTo(x2 - head * Math.cos(angle + 0.4), y2 - head * Math.sin(angle + 0.4));
+  context.closePath();
+  context.fill();
+}
+
+function trace(context: CanvasRenderingContext2D, path: readonly PathStep[], x: number, y: number, radius: number): void {
+  context.beginPath();
+  for (const step of path) {
+    if (step.to === 'close') context.closePath();
+    else if (step.to === 'circle') {
+      context.moveTo(x + (step.x + step.r) * radius, y + step.y * radius);
+      context.arc(x + step.x * radius, y + step.y * radius, step.r * radius, 0, 2 * Math.PI);
+    } else if (step.to === 'move') context.moveTo(x + step.x * radius, y + step.y * radius);
+    else context.lineTo(x + step.x * radius, y + step.y * radius);
+  }
+}
+
+function paintSymbol({ context, palette, toPixel }: Painter, { at, symbol, ink = 'ink', dashed, struck, chosen }: SceneSymbol): void {
+  const [x, y] = toPixel(at);
+  const radius = SYMBOL_RADIUS_PX;
+  const colour = palette[ink];
+  if (chosen) {
+    context.beginPath();
+    context.arc(x, y, radius * 1.9, 0, 2 * Math.PI);
+    context.globalAlpha = 0.2;
+    context.fillStyle = palette.spruce;
+    context.fill();
+    context.globalAlpha = 1;
+    context.lineWidth = 2;
+    context.strokeStyle = palette.spruce;
+    context.stroke();
+  }
+  context.lineWidth = 2;
+  context.strokeStyle = colour;
+  const first = SYMBOLS[symbol][0]!;
+  // A halo of paper keeps the symbol readable over lines.
+  if (!first.fill) {
+    trace(context, first.path, x, y, radius);
+    context.fillStyle = palette.sheet;
+    context.fill();
+  }
+  for (const part of SYMBOLS[symbol]) {
+    trace(context, part.path, x, y, radius);
+    if (part.fill) {
+      context.fillStyle = colour;
+      context.fill();
+    }
+    if (part.hatched) hatch(context, x, y, radius, colour);
+    if (part.stroke) {
+      context.setLineDash(dashed ? [3, 3] : []);
+      context.stroke();
+      context.setLineDash([]);
+    }
+  }
+  if (struck) {
+    context.beginPath();
+    context.moveTo(x - radius * 1.4, y + radius * 1.4);
+    context.lineTo(x + radius * 1.4, y - radius * 1.4);
+    context.stroke();
+  }
+}
+
+function hatch(context: CanvasRenderingContext2D, x: number, y: number, radius: number, colour: string): void {
+  context.save();
+  context.clip();
+  context.lineWidth = 1.5;
+  context.beginPath();
+  for (let i = -3; i < 6; i++) {
+    context.moveTo(x + i * 4 - radius, y);
+    context.lineTo(x + i * 4 + radius, y - radius * 2.2);
+  }
+  context.stroke();
+  context.restore();
+  context.font = '600 12px Barlow, sans-serif';
+  context.fillStyle = colour;
+  context.textAlign = 'left';
+  context.fillText('?', x + radius * 1.75, y - radius * 1.3);
+}
+
+function paintInstrument({ context, palette, toPixel, rotation }: Painter, { at, facing }: SceneInstrument): void {
+  const [x, y] = toPixel(at);
+  context.fillStyle = palette.ink;
+  if (facing !== null) {
+    const angle = facing - Math.PI / 2 + rotation;
+    context.beginPath();
+    context.moveTo(x + 4 * Math.cos(angle), y + 4 * Math.sin(angle));
+    context.lineTo(x + 32 * Math.cos(angle - 0.2), y + 32 * Math.sin(angle - 0.2));
+    context.lineTo(x + 32 * Math.cos(angle + 0.2), y + 32 * Math.sin(angle + 0.2));
+    context.closePath();
+    context.fill();
+  }
+  context.beginPath();
+  context.arc(x, y, 9, 0, 2 * Math.PI);
+  context.fill();
+}
+
+function paintText({ context, palette, toPixel }: Painter, at: PlanPoint, text: string, colour: string, align: CanvasTextAlign, dx = 0, dy = 0): void {
+  const [x, y] = toPixel(at);
+  context.font = LABEL_FONT;
+  context.textAlign = align;
+  context.textBaseline = 'middle';
+  context.lineWidth = 4;
+  context.lineJoin = 'round';
+  context.strokeStyle = palette.paper;
+  context.strokeText(text, x + dx, y + dy);
+  context.fillStyle = colour;
+  context.fillText(text, x + dx, y + dy);
+}
+
+interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+const overlaps = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+
+/** Labels try four sides and stay away when none is free, so that no two lie over each other; chosen ones come first. */
+function paintLabels(painter: Painter, scene: Scene): void {
+  const { context, palette, toPixel } = painter;
+  const taken: Box[] = scene.symbols.map((each) => boxAbout(toPixel(each.at), SYMBOL_RADIUS_PX, SYMBOL_RADIUS_PX));
+  const labelled = [
+    ...scene.instruments.map((each) => ({ at: each.at, label: each.label, ink: 'ink' as Ink, chosen: true })),
+    ...scene.symbols.filter((each) => each.label !== undefined).map((each) => ({ at: each.at, label: each.label!, ink: each.ink ?? ('ink' as Ink), chosen: each.chosen ?? false })),
+  ].sort((a, b) => Number(b.chosen) - Number(a.chosen));
+  context.font = LABEL_FONT;
+  for (const { at, label, ink, chosen } of labelled) {
+    const width = context.measureText(label).width;
+    const [x, y] = toPixel(at);
+    const away = SYMBOL_RADIUS_PX + 6;
+    const places = [
+      { dx: away, dy: 0, align: 'left' as const, left: x + away },
+      { dx: -away, dy: 0, align: 'right' as const, left: x - away - width },
+      { dx: 0, dy: away + 6, align: 'center' as const, left: x - width / 2 },
+      { dx: 0, dy: -away - 14, align: 'center' as const, left: x - width / 2 },
+    ];
+    const free = places.find((place) => {
+      const box = { left: place.left, right: place.left + width, top: y + place.dy - 8, bottom: y + place.dy + 8 };
+      return !taken.some((other) => overlaps(box, other));
+    });
+    const place = free ?? (chosen ? places[0]! : null);
+    if (!place) continue;
+    taken.push({ left: place.left, right: place.left + width, top: y + place.dy - 8, bottom: y + place.dy + 8 });
+    paintText(painter, at, label, palette[ink], place.align, place.dx, place.dy);
+  }
+}
+
+const boxAbout = ([x, y]: readonly [number, number], halfWidth: number, halfHeight: number): Box => ({
+  left: x - halfWidth,
+  right: x + halfWidth,
+  top: y - halfHeight,
+  bottom: y + halfHeight,
+});

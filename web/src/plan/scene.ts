@@ -1,0 +1,103 @@
+/** What is on the plan, as data in site metres: made once, painted on the board and written into files. */
+import type { PlanPoint } from '@idle-marker/core';
+
+export type SymbolName =
+  | 'control'
+  | 'benchmark'
+  | 'proof'
+  | 'wallTarget'
+  | 'toSet'
+  | 'set'
+  | 'confirmed'
+  | 'held'
+  | 'inDoubt'
+  | 'destroyed'
+  | 'pole';
+
+/** Ink says what role a thing has; the painter turns it into the theme's colour. */
+export type Ink = 'ink' | 'ink2' | 'pencil' | 'spruce' | 'brick' | 'ochre';
+
+export interface SceneSymbol {
+  readonly id: string;
+  readonly at: PlanPoint;
+  readonly symbol: SymbolName;
+  readonly label?: string;
+  readonly ink?: Ink;
+  /** Outline broken: doubtful. */
+  readonly dashed?: boolean;
+  /** Struck through: lost. */
+  readonly struck?: boolean;
+  readonly chosen?: boolean;
+  /** Something happens when it is picked. */
+  readonly pickable?: boolean;
+}
+
+export interface SceneLine {
+  readonly points: readonly PlanPoint[];
+  readonly ink: Ink;
+  readonly closed?: boolean;
+  readonly dash?: readonly number[];
+  readonly filled?: boolean;
+  readonly width?: number;
+}
+
+export interface SceneArrow {
+  readonly from: PlanPoint;
+  /** Tip, exaggeration already applied. */
+  readonly to: PlanPoint;
+  readonly ink: Ink;
+}
+
+export interface SceneEllipse {
+  readonly at: PlanPoint;
+  /** Semi-axes in metres, exaggeration already applied. */
+  readonly a: number;
+  readonly b: number;
+  readonly azimuth: number;
+}
+
+export interface SceneInstrument {
+  readonly at: PlanPoint;
+  readonly label: string;
+  /** Azimuth of the line of sight; null while unknown. */
+  readonly facing: number | null;
+}
+
+export interface SceneText {
+  readonly at: PlanPoint;
+  readonly text: string;
+  readonly ink: Ink;
+}
+
+export interface Scene {
+  readonly lines: readonly SceneLine[];
+  readonly symbols: readonly SceneSymbol[];
+  readonly arrows: readonly SceneArrow[];
+  readonly ellipses: readonly SceneEllipse[];
+  readonly instruments: readonly SceneInstrument[];
+  readonly texts: readonly SceneText[];
+}
+
+export const EMPTY_SCENE: Scene = { lines: [], symbols: [], arrows: [], ellipses: [], instruments: [], texts: [] };
+
+export const joinScenes = (...scenes: readonly Partial<Scene>[]): Scene => ({
+  lines: scenes.flatMap((scene) => scene.lines ?? []),
+  symbols: scenes.flatMap((scene) => scene.symbols ?? []),
+  arrows: scenes.flatMap((scene) => scene.arrows ?? []),
+  ellipses: scenes.flatMap((scene) => scene.ellipses ?? []),
+  instruments: scenes.flatMap((scene) => scene.instruments ?? []),
+  texts: scenes.flatMap((scene) => scene.texts ?? []),
+});
+
+/** Everything that has a place, for fitting the view. */
+export function sceneExtent(scene: Scene): readonly [number, number, number, number] | null {
+  const points = [
+    ...scene.symbols.map((each) => each.at),
+    ...scene.instruments.map((each) => each.at),
+    ...scene.lines.flatMap((each) => each.points),
+  ];
+  if (points.length === 0) return null;
+  const e = points.map((point) => point.e);
+  const n = points.map((point) => point.n);
+  return [Math.min(...e), Math.min(...n), Math.max(...e), Math.max(...n)];
+}

@@ -1,0 +1,57 @@
+/** The site's standing things as a scene: control, design outlines, marks. */
+import type { MarkStanding } from '@idle-marker/core';
+import { markKey, packageRoots, type ControlMark, type SiteState } from '@idle-marker/records';
+import type { Fact } from '@idle-marker/contract';
+import type { Scene, SceneSymbol, SymbolName } from './scene.ts';
+
+export const controlSymbol = ({ body }: Fact<'control'>): SymbolName =>
+  body.kind === 'target' ? 'wallTarget' : !body.usePlan && body.useHeight ? 'benchmark' : body.forProof ? 'proof' : 'control';
+
+export function controlScene(control: readonly ControlMark[], chosen: string | null): Partial<Scene> {
+  return {
+    symbols: control.flatMap((mark): SceneSymbol[] => {
+      const { body } = mark.revision;
+      if (body.e === null || body.n === null) return [];
+      return [
+        {
+          id: mark.id,
+          at: { e: body.e, n: body.n },
+          symbol: controlSymbol(mark.revision),
+          label: body.name,
+          dashed: body.condition === 'doubtful',
+          struck: body.condition === 'lost',
+          chosen: mark.id === chosen,
+        },
+      ];
+    }),
+  };
+}
+
+export const outlineScene = (packages: readonly Fact<'package'>[]): Partial<Scene> => ({
+  lines: packages.flatMap((each) => each.body.items.filter((item) => item.corners.length > 1).map((item) => ({ points: item.corners, ink: 'pencil' as const, closed: true, filled: true }))),
+});
+
+export const markSymbol = (mark: Fact<'mark'>, standing: MarkStanding | undefined): SymbolName =>
+  standing?.standing === 'inDoubt' ? 'inDoubt' : mark.body.state === 'rough' ? 'toSet' : standing?.standing === 'held' ? 'held' : mark.body.state === 'confirmed' ? 'confirmed' : 'set';
+
+/** Marks to set and marks set of some packages. Ids are the mark keys. */
+export function marksScene(state: SiteState, packages: readonly Fact<'package'>[], standings: ReadonlyMap<string, MarkStanding>, chosen: string | null): Partial<Scene> {
+  const roots = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package'));
+  return {
+    symbols: packages.flatMap((each) =>
+      each.body.plans.map((plan): SceneSymbol => {
+        const key = markKey(roots.get(each.id)!, plan.key);
+        const mark = state.marks.get(key);
+        const standing = mark && standings.get(mark.id);
+        return {
+          id: key,
+          at: plan.place,
+          symbol: mark ? markSymbol(mark, standing) : 'toSet',
+          label: plan.name,
+          ink: standing?.standing === 'inDoubt' ? 'brick' : mark && mark.body.state !== 'rough' ? 'ink' : 'pencil',
+          chosen: key === chosen,
+        };
+      }),
+    ),
+  };
+}

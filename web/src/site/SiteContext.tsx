@@ -1,0 +1,87 @@
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import type { TrustResult } from '@idle-marker/core';
+import type { AnyFact, Fact } from '@idle-marker/contract';
+import { currentOccupation, siteState, solutionInForce, trustOf, type AcceptedSolution, type SiteState } from '@idle-marker/records';
+import { now } from '../ledger/clock.ts';
+import { openSite, say, type Said } from '../ledger/ledger.ts';
+import { useLedger } from '../ledger/useLedger.ts';
+import { readSetting, writeSetting } from '../ledger/storage.ts';
+
+export interface OpenSite {
+  readonly id: string;
+  readonly state: SiteState;
+  readonly trust: TrustResult;
+  readonly inForce: AcceptedSolution | null;
+  readonly occupation: Fact<'occupation'> | null;
+  /** Member who works at this device. */
+  readonly who: string;
+  /** Instant of the last judgement, renewed twice a minute. */
+  readonly now: Date;
+  say(...facts: Said[]): Promise<AnyFact[]>;
+}
+
+const Context = createContext<OpenSite | null>(null);
+
+export function useSite(): OpenSite {
+  const site = useContext(Context);
+  if (!site) throw new Error('useSite outside of a site');
+  return site;
+}
+
+const JUDGE_EVERY_MS = 30_000;
+
+function useNow(): Date {
+  const [instant, setInstant] = useState(now);
+  useEffect(() => {
+    const timer = setInterval(() => setInstant(now()), JUDGE_EVERY_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return instant;
+}
+
+/** State of the site that the ledger holds, folded and judged. Null until facts are there. */
+export function useSiteState(id: string): { state: SiteState | null; loaded: boolean } {
+  const ledger = useLedger();
+  useEffect(() => {
+    void openSite(id);
+  }, [id]);
+  const facts = ledger.site === id ? ledger.facts : null;
+  const state = useMemo(() => (facts?.some((fact) => fact.type === 'site') ? siteState(facts) : null), [facts]);
+  return { state, loaded: ledger.site === id && ledger.loaded };
+}
+
+export function SiteProvider({ id, state, who, children }: { id: string; state: SiteState; who: string; children: ReactNode }) {
+  const instant = useNow();
+  const value = useMemo((): OpenSite => {
+    // A fact made since the clock was last read must not lie in the future of the judgement.
+    const latest = new Date(Math.max(instant.getTime(), Date.parse(state.timeline.at(-1)!.at)));
+    const trust = trustOf(state, latest.toISOString());
+    return {
+      id,
+      state,
+      trust,
+      inForce: solutionInForce(state, trust),
+      occupation: currentOccupation(state),
+      who,
+      now: latest,
+      say: (...facts) => say(id, who, facts),
+    };
+  }, [id, state, who, instant]);
+  return <Context value={value}>{children}</Context>;
+}
+
+/** Who works on this site at this device; remembered. */
+export function useWho(site: string): [string | null | undefined, (member: string) => void] {
+  const [who, setWho] = useState<string | null | undefined>(undefined);
+  useEffect(() => {
+    setWho(undefined);
+    void readSetting<string>(`who ${site}`).then((member) => setWho(member ?? null));
+  }, [site]);
+  return [
+    who,
+    (member) => {
+      setWho(member);
+      void writeSetting(`who ${site}`, member);
+    },
+  ];
+}

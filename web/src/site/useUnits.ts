@@ -1,0 +1,41 @@
+import { useMemo } from 'react';
+import { formatAngle, formatLength, lengthFromMetres, parseAngle, parseLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { useSite } from './SiteContext.tsx';
+
+/** How this site writes and reads lengths and angles. */
+export interface Units {
+  readonly lengthUnit: LengthUnit;
+  readonly angleUnit: AngleUnit;
+  /** Abbreviation of the length unit. */
+  readonly unit: string;
+  readonly axes: readonly ['e', 'n'] | readonly ['n', 'e'];
+  length(metres: number | null, decimals?: number): string;
+  angle(radians: number | null, decimals?: number): string;
+  /** Plain text for an input field. */
+  edit(metres: number | null): string;
+  readLength(text: string): number | null;
+  readAngle(text: string): number | null;
+}
+
+export const NONE = '–';
+
+export function unitsOf(settings: { lengthUnit: LengthUnit; angleUnit: AngleUnit; axisOrder: 'EN' | 'NE' }): Units {
+  const { lengthUnit, angleUnit } = settings;
+  return {
+    lengthUnit,
+    angleUnit,
+    unit: UNIT_ABBREVIATION[lengthUnit],
+    axes: settings.axisOrder === 'EN' ? ['e', 'n'] : ['n', 'e'],
+    length: (metres, decimals = LENGTH_DECIMALS) => (metres === null ? NONE : formatLength(metres, lengthUnit, decimals)),
+    angle: (radians, decimals = angleUnit === 'dms' ? 0 : 4) => (radians === null ? NONE : formatAngle(radians, angleUnit, decimals)),
+    edit: (metres) => (metres === null ? '' : String(Number(lengthFromMetres(metres, lengthUnit).toFixed(4)))),
+    readLength: (text) => parseLength(text, lengthUnit),
+    readAngle: (text) => parseAngle(text, angleUnit),
+  };
+}
+
+export function useUnits(): Units {
+  const { settings } = useSite().state;
+  return useMemo(() => unitsOf(settings), [settings]);
+}

@@ -1,0 +1,72 @@
+import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
+
+const BOX = 'min-h-11 w-full rounded-sm border border-ink2 bg-sheet px-3 figures';
+
+interface FieldProps extends InputHTMLAttributes<HTMLInputElement> {
+  readonly label: string;
+  readonly unit?: string | undefined;
+  /** What is wrong with the value and what to do; null when nothing is. */
+  readonly error?: string | null | undefined;
+  readonly help?: ReactNode;
+}
+
+export function Field({ label, unit, error, help, className = '', ...rest }: FieldProps) {
+  const id = useId();
+  return (
+    <div className={`flex min-w-0 flex-col gap-1 ${className}`}>
+      <label htmlFor={id} className="text-[13px] text-ink2">
+        {label}
+        {unit && <span>, {unit}</span>}
+      </label>
+      <input id={id} {...rest} aria-invalid={error ? true : undefined} aria-describedby={error || help ? `${id}-note` : undefined} className={`${BOX} ${error ? 'border-2 border-brick' : ''}`} />
+      {(error || help) && (
+        <p id={`${id}-note`} className={`text-[13px] ${error ? 'font-medium text-brick' : 'text-ink2'}`}>
+          {error ?? help}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly (readonly [NoInfer<T>, string])[];
+  onChange(value: NoInfer<T>): void;
+  readonly className?: string;
+  readonly help?: ReactNode;
+}
+
+export function Choice<T extends string>({ label, value, options, onChange, className = '', help }: ChoiceProps<T>) {
+  const id = useId();
+  return (
+    <div className={`flex min-w-0 flex-col gap-1 ${className}`}>
+      <label htmlFor={id} className="text-[13px] text-ink2">
+        {label}
+      </label>
+      <select id={id} value={value} onChange={(event) => onChange(event.target.value as T)} className={BOX}>
+        {options.map(([option, words]) => (
+          <option key={option} value={option}>
+            {words}
+          </option>
+        ))}
+      </select>
+      {help && <p className="text-[13px] text-ink2">{help}</p>}
+    </div>
+  );
+}
+
+interface TickProps {
+  readonly label: ReactNode;
+  readonly checked: boolean;
+  onChange(checked: boolean): void;
+}
+
+export function Tick({ label, checked, onChange }: TickProps) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-3">
+      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} className="h-5 w-5 accent-(--spruce)" />
+      <span>{label}</span>
+    </label>
+  );
+}

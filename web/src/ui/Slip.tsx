@@ -1,0 +1,63 @@
+import type { ReactNode } from 'react';
+
+/** The page of the field book being written: head, body, foot with the actions; the primary one at the right. */
+export function Slip({ head, children, foot }: { head: ReactNode; children: ReactNode; foot?: ReactNode }) {
+  return (
+    <section className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[440px] lg:flex-none lg:border-l" aria-label="Slip">
+      <div className="border-b border-ink px-[18px] py-3">{head}</div>
+      <div className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3" tabIndex={-1}>
+        {children}
+      </div>
+      {foot && <div className="flex flex-wrap items-center justify-between gap-2 border-t border-ink px-[18px] py-3">{foot}</div>}
+    </section>
+  );
+}
+
+/** Board and slip side by side; on a phone the board above. */
+export function Workspace({ board, slip }: { board: ReactNode; slip: ReactNode }) {
+  return (
+    <div className="flex h-full min-h-0 flex-col lg:flex-row">
+      <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">{board}</div>
+      {slip}
+    </div>
+  );
+}
+
+/** A few figures with their names above them. */
+export function Figures({ items }: { items: readonly (readonly [string, ReactNode, string?])[] }) {
+  return (
+    <dl className="flex flex-wrap gap-x-6 gap-y-1">
+      {items.map(([name, value, tone]) => (
+        <div key={name}>
+          <dt className="text-[13px] text-ink2">{name}</dt>
+          <dd className={`figures text-[17px] font-medium ${tone ?? ''}`}>{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+/** What goes in an empty place, and a way to put it there. */
+export function Empty({ title, children, action }: { title: string; children: ReactNode; action?: ReactNode }) {
+  return (
+    <div className="m-auto flex max-w-md flex-col items-start gap-3 p-6">
+      <h2 className="text-xl">{title}</h2>
+      <p className="text-ink2">{children}</p>
+      {action}
+    </div>
+  );
+}
+
+const TONES = { good: 'border-good', ochre: 'border-ochre', brick: 'border-brick', ink: 'border-ink' } as const;
+const HEADS = { good: 'text-good', ochre: 'text-ochre', brick: 'text-brick', ink: 'text-ink' } as const;
+
+/** A judgement: one sentence, its reason, and what to do. */
+export function Card({ tone, title, children, actions }: { tone: keyof typeof TONES; title: string; children?: ReactNode; actions?: ReactNode }) {
+  return (
+    <div className={`my-3 rounded-sm border-2 px-3.5 py-3 ${TONES[tone]}`} role="status">
+      <h3 className={`text-[17px] ${HEADS[tone]}`}>{title}</h3>
+      {children && <div className="mt-1 leading-snug">{children}</div>}
+      {actions && <div className="mt-3 flex flex-wrap gap-2">{actions}</div>}
+    </div>
+  );
+}

@@ -1,0 +1,22 @@
+import { useEffect, useRef } from 'react';
+
+const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.matches('input:not([type=checkbox]), textarea, select, [contenteditable]');
+const isPressable = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.closest('button, a, [role=menuitem], [role=tab], summary') !== null;
+
+/** One key for one action, while no field is being typed in and no dialog is open. Space and Enter stay with a focused button. */
+export function useKey(key: string, act: (() => void) | null): void {
+  const latest = useRef(act);
+  latest.current = act;
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== key.toLowerCase() || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      if (isTyping(event.target) || document.querySelector('[role=dialog]')) return;
+      if ((key === ' ' || key === 'Enter') && isPressable(event.target)) return;
+      if (!latest.current) return;
+      event.preventDefault();
+      latest.current();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [key]);
+}

@@ -1,0 +1,40 @@
+/** What is called out to the person at the pole. Words for both directions of every axis, never a bare in or out. */
+import { formatLength, type LengthUnit, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
+import { LENGTH_DECIMALS } from './vocabulary.ts';
+
+export const VIEWPOINT_NAME: Readonly<Record<Viewpoint, string>> = {
+  facingInstrument: 'Facing the instrument',
+  fromInstrument: 'Seen from the instrument',
+  alongLine: 'Along the line',
+  north: 'By north',
+};
+
+/** Words for up, down, left and right of the board. */
+export const DIRECTION_WORDS: Readonly<Record<Viewpoint, { readonly up: string; readonly down: string; readonly left: string; readonly right: string }>> = {
+  facingInstrument: { up: 'toward instrument', down: 'away from instrument', left: 'left', right: 'right' },
+  fromInstrument: { up: 'away from instrument', down: 'toward instrument', left: 'left', right: 'right' },
+  alongLine: { up: 'ahead along the line', down: 'back along the line', left: 'left of the line', right: 'right of the line' },
+  north: { up: 'north', down: 'south', left: 'west', right: 'east' },
+};
+
+export const GRADE_WORD: Readonly<Record<MoveGrade, string>> = { walk: 'Walk', move: 'Move', nudge: 'Nudge', hold: 'Hold' };
+
+/** The large sentence: "0.604 toward instrument, 0.118 left". Components that round to nothing are left out. */
+export function moveWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
+  const words = DIRECTION_WORDS[viewpoint];
+  const part = (metres: number, positive: string, negative: string): string | null => {
+    const figure = formatLength(Math.abs(metres), unit, LENGTH_DECIMALS);
+    return Number(figure.replace(/\s/g, '')) === 0 ? null : `${figure} ${metres > 0 ? positive : negative}`;
+  };
+  const parts = [part(move.up, words.up, words.down), part(move.right, words.right, words.left)].filter((each) => each !== null);
+  return parts.length === 0 ? 'On the spot' : parts.join(', ');
+}
+
+/** What the tape is for, from the same two figures. */
+export function tapeWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
+  const words = DIRECTION_WORDS[viewpoint];
+  const figure = (metres: number) => formatLength(Math.abs(metres), unit, LENGTH_DECIMALS);
+  const side = move.right > 0 ? words.right : words.left;
+  const along = move.up > 0 ? words.up : words.down;
+  return `Close enough to tape: step ${figure(move.right)} ${side} onto the line, mark the spot, tape ${figure(move.up)} ${along}, shoot once.`;
+}

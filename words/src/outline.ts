@@ -1,0 +1,17 @@
+import type { OutlineError } from '@idle-marker/core';
+
+/** Why corners can't be an outline, and what to do. */
+export function outlineErrorWords(error: OutlineError): string {
+  switch (error.code) {
+    case 'OFFSET_NOT_POSITIVE':
+      return 'The offset must be over 0.';
+    case 'OUTLINE_TOO_FEW_CORNERS':
+      return `An outline needs at least three corners; ${error.given} ${error.given === 1 ? 'is' : 'are'} given.`;
+    case 'OUTLINE_NO_AREA':
+      return 'These corners lie on one line: an outline encloses an area.';
+    case 'OUTLINE_REPEATED_CORNER':
+      return `${error.name} stands twice in a row at the same place: take one away.`;
+    case 'OUTLINE_CROSSES_ITSELF':
+      return `The sides from ${error.between[0]} and from ${error.between[1]} cross: put the corners in order round the outline.`;
+  }
+}

@@ -1,0 +1,11 @@
+import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
+
+/** A small length as people say it: whole millimetres on metric sites, thousandths of a foot on others. */
+export function smallLength(metres: number, unit: LengthUnit): string {
+  if (unit === 'metre') return `${Math.round(Math.abs(metres) * 1000)} mm`;
+  return `${lengthFromMetres(Math.abs(metres), unit).toFixed(3)} ft`;
+}
+
+/** Unit in which small differences stand in tables, and how many of it a metre is. */
+export const smallUnit = (unit: LengthUnit): { readonly name: string; readonly perMetre: number; readonly decimals: number } =>
+  unit === 'metre' ? { name: 'mm', perMetre: 1000, decimals: 0 } : { name: 'ft', perMetre: lengthFromMetres(1, unit), decimals: 3 };
