@@ -2,7 +2,21 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 
-const ROOMS = ['core', 'words', 'contract', 'records', 'formats', 'cli', 'server', 'web', 'web/tsconfig.worker.json', 'e2e', 'scripts'];
+const ROOMS = [
+  'core/tsconfig.src.json',
+  'core/tsconfig.test.json',
+  'words',
+  'contract',
+  'records',
+  'formats',
+  'cli',
+  'server',
+  'web/tsconfig.app.json',
+  'web/tsconfig.worker.json',
+  'web/tsconfig.node.json',
+  'e2e',
+  'scripts',
+];
 let failed = false;
 for (const room of ROOMS) {
   if (!existsSync(room.endsWith('.json') ? room : `${room}/tsconfig.json`)) continue;

@@ -43,7 +43,11 @@ function invalidOf(error: ErrorObject): Invalid {
   }
   const field = error.instancePath.split('/').pop() || 'the document';
   if (error.keyword === 'type' && acceptsNumber(error.parentSchema)) {
-    return { code: 'INVALID_NUMBER', path: error.instancePath, message: `${field} must be a finite number, but is ${JSON.stringify(error.data)?.slice(0, 60)}` };
+    return {
+      code: 'INVALID_NUMBER',
+      path: error.instancePath,
+      message: `${field} must be a finite number, but is ${JSON.stringify(error.data)?.slice(0, 60)}`,
+    };
   }
   return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message ?? 'is not valid'}` };
 }

@@ -41,14 +41,7 @@ export { traverse, type TraverseInput, type TraverseResult } from './station/tra
 export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';
 export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
-export {
-  checkability,
-  marksUsedInPlan,
-  obstaclesTo,
-  type Checkability,
-  type Obstacle,
-  type ToleranceClass,
-} from './station/acceptance.ts';
+export { checkability, marksUsedInPlan, obstaclesTo, type Checkability, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
 export { judgeResection, type Judgement, type Reason, type Step } from './station/judgement.ts';
 export {
   inOrder,

@@ -1,5 +1,8 @@
 import Papa from 'papaparse';
 
+/** Numbers written with fixed decimals are no formulas, signed or not. */
+const PLAIN_NUMBER = /^-?\d+(\.\d+)?$/;
+
 export type CsvCell = string | number | null;
 
 /**
@@ -9,7 +12,8 @@ export type CsvCell = string | number | null;
 export function csvText(header: readonly string[], rows: readonly (readonly CsvCell[])[]): string {
   const cell = (value: CsvCell): string | number => {
     if (value === null) return '';
-    return typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+    if (typeof value === 'number' || PLAIN_NUMBER.test(value)) return value;
+    return /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
   };
   return `${Papa.unparse([header.map(cell), ...rows.map((row) => row.map(cell))], { newline: '\r\n' })}\r\n`;
 }

@@ -1,5 +1,5 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
-import { formatLength } from '@idle-marker/core';
+import { formatLength, formatSigned } from '@idle-marker/core';
 import { cutFillWords, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { AnyFact } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
@@ -12,7 +12,19 @@ export interface BookLine {
   readonly text: string;
 }
 
-const EVENTS = { bump: 'bumped', plant: 'heavy plant passed', relevel: 'levelled again', battery: 'battery changed', person: 'other person at the instrument', pause: 'longer pause' } as const;
+const EVENTS = {
+  bump: 'bumped',
+  plant: 'heavy plant passed',
+  relevel: 'levelled again',
+  battery: 'battery changed',
+  person: 'other person at the instrument',
+  pause: 'longer pause',
+} as const;
+
+function planName(state: SiteState, packageId: string, key: string): string {
+  const found = state.timeline.find((each) => each.id === packageId);
+  return (found?.type === 'package' && found.body.plans.find((plan) => plan.key === key)?.name) || key;
+}
 
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {
   const unit = state.settings.lengthUnit;
@@ -31,41 +43,62 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'control': {
       const { name, e, n, z, condition, supersedes, source, note } = fact.body;
       const what = supersedes ? 'new revision' : 'listed';
-      return { topic: 'control', text: `${name} ${what}: E ${length(e)}, N ${length(n)}, height ${length(z)}, ${condition}; ${source}${note ? `; ${note}` : ''}` };
+      return {
+        topic: 'control',
+        text: `${name} ${what}: E ${length(e)}, N ${length(n)}, height ${length(z)}, ${condition}; ${source}${note ? `; ${note}` : ''}`,
+      };
     }
     case 'occupation': {
       const { name, instrument, temperatureC, pressureHPa, ppm } = fact.body;
-      return { topic: 'station', text: `${name} set up: ${instrument.name}, ${temperatureC} °C, ${pressureHPa} hPa, ${ppm.toFixed(1)} ppm, on ${fact.body.ground}` };
+      return {
+        topic: 'station',
+        text: `${name} set up: ${instrument.name}, ${temperatureC} °C, ${pressureHPa} hPa, ${ppm.toFixed(1)} ppm, on ${fact.body.ground}`,
+      };
     }
     case 'sight': {
       const { read, target, purpose } = fact.body;
-      const to = target.kind === 'control' ? mark(target.mark) : target.key;
+      const to = target.kind === 'control' ? mark(target.mark) : planName(state, target.package, target.key);
       const angle = (value: number) => value.toFixed(Math.max(read.angleDecimals, 4));
       const slope = read.slope === null ? 'no distance' : `slope ${read.slope.toFixed(read.lengthDecimals)}`;
-      return { topic: purpose === 'proof' ? 'proof' : purpose === 'station' ? 'station' : 'mark', text: `${occupation(fact.body.occupation)}: sight to ${to}, circle ${angle(read.circle)}, zenith ${angle(read.zenith)}, ${slope}, target ${length(fact.body.targetHeight)}` };
+      return {
+        topic: purpose === 'proof' ? 'proof' : purpose === 'station' ? 'station' : 'mark',
+        text: `${occupation(fact.body.occupation)}: sight to ${to}, circle ${angle(read.circle)}, zenith ${angle(read.zenith)}, ${slope}, target ${length(fact.body.targetHeight)}`,
+      };
     }
     case 'solution': {
       const { name, result, uses } = fact.body;
       const used = new Set(uses.filter((use) => use.plan || use.height).map((use) => mark(use.control)));
-      return { topic: 'station', text: `${name} solved from ${[...used].join(', ')}: E ${length(result.e)}, N ${length(result.n)}, height ${length(result.z)}, 95 % ${smallLength(result.ellipse95.aMm / 1000, unit)}` };
+      return {
+        topic: 'station',
+        text: `${name} solved from ${[...used].join(', ')}: E ${length(result.e)}, N ${length(result.n)}, height ${length(result.z)}, 95 % ${smallLength(result.ellipse95.aMm / 1000, unit)}`,
+      };
     }
     case 'decision':
       return { topic: 'station', text: `${solution(fact.body.solution)} ${fact.body.verdict}${fact.body.reason ? `: ${fact.body.reason}` : ''}` };
     case 'proof':
-      return { topic: 'proof', text: `${solution(fact.body.solution)} proved on ${mark(fact.body.control)}: plan ${PROOF_OUTCOME[fact.body.plan]}, height ${PROOF_OUTCOME[fact.body.height]}` };
+      return {
+        topic: 'proof',
+        text: `${solution(fact.body.solution)} proved on ${mark(fact.body.control)}: plan ${PROOF_OUTCOME[fact.body.plan]}, height ${PROOF_OUTCOME[fact.body.height]}`,
+      };
     case 'event':
       return { topic: 'station', text: `${occupation(fact.body.occupation)}: ${EVENTS[fact.body.kind]}${fact.body.note ? `, ${fact.body.note}` : ''}` };
     case 'close':
       return { topic: 'station', text: `${occupation(fact.body.occupation)} closed${fact.body.note ? `: ${fact.body.note}` : ''}` };
     case 'package':
-      return { topic: 'site', text: `Work package ${fact.body.name} ${fact.body.supersedes ? 'revised' : 'made'}: ${fact.body.plans.length} marks for ${fact.body.crew}` };
+      return {
+        topic: 'site',
+        text: `Work package ${fact.body.name} ${fact.body.supersedes ? 'revised' : 'made'}: ${fact.body.plans.length} marks for ${fact.body.crew}`,
+      };
     case 'mark': {
       const { name, state: markState, dEMm, dNMm, hubZ, cutFill } = fact.body;
-      const off = `off E ${Math.round(dEMm)} mm, N ${Math.round(dNMm)} mm`;
+      const off = `off E ${formatSigned(dEMm, 0)} mm, N ${formatSigned(dNMm, 0)} mm`;
       return { topic: 'mark', text: `${name} ${markState}, ${off}${hubZ === null ? '' : `, hub ${length(hubZ)}, ${cutFillWords(cutFill, unit)}`}` };
     }
     case 'handover':
-      return { topic: 'handover', text: `Cut sheet ${fact.body.number}, revision ${fact.body.revision}: ${fact.body.marks.length} marks${fact.body.withheld.length > 0 ? `, ${fact.body.withheld.length} withheld` : ''}` };
+      return {
+        topic: 'handover',
+        text: `Cut sheet ${fact.body.number}, revision ${fact.body.revision}: ${fact.body.marks.length} ${fact.body.marks.length === 1 ? 'mark' : 'marks'}${fact.body.withheld.length > 0 ? `, ${fact.body.withheld.length} withheld` : ''}`,
+      };
     case 'withdrawal':
       return { topic: 'note', text: `Withdrawn: ${fact.body.reason}` };
     case 'note':

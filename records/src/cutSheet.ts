@@ -112,7 +112,10 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     setFrom: times[0] ?? null,
     setTo: times.at(-1) ?? null,
     setBy: [...new Set(given.map(({ mark }) => memberName(state, mark.by)))],
-    stations: stationsOf(state, given.map(({ mark }) => mark)),
+    stations: stationsOf(
+      state,
+      given.map(({ mark }) => mark),
+    ),
     rows,
     withheld,
     notSet: body.plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),

@@ -10,13 +10,18 @@ export function solutionInForce(state: SiteState, trust: TrustResult): AcceptedS
 
 /** The occupation that is being worked on: the last one that is neither closed nor followed by another. */
 export function currentOccupation(state: SiteState): Fact<'occupation'> | null {
-  const closed = new Set(state.timeline.filter((fact) => fact.type === 'close' && !state.withdrawn.has(fact.id)).map((fact) => (fact as Fact<'close'>).body.occupation));
+  const closed = new Set(
+    state.timeline.filter((fact) => fact.type === 'close' && !state.withdrawn.has(fact.id)).map((fact) => (fact as Fact<'close'>).body.occupation),
+  );
   const last = state.occupations.at(-1);
   return last && !closed.has(last.id) ? last : null;
 }
 
 /** The next free name of the form S1, S2, ... */
 export function nextStationName(state: SiteState): string {
-  const numbers = state.occupations.map((each) => /^S(\d+)$/.exec(each.body.name)?.[1]).filter((each) => each !== undefined).map(Number);
+  const numbers = state.occupations
+    .map((each) => /^S(\d+)$/.exec(each.body.name)?.[1])
+    .filter((each) => each !== undefined)
+    .map(Number);
   return `S${Math.max(0, ...numbers) + 1}`;
 }

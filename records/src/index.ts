@@ -1,13 +1,4 @@
-export {
-  compareNames,
-  markKey,
-  NoSiteError,
-  packageRoots,
-  siteState,
-  type AcceptedSolution,
-  type ControlMark,
-  type SiteState,
-} from './state.ts';
+export { compareNames, markKey, NoSiteError, packageRoots, siteState, type AcceptedSolution, type ControlMark, type SiteState } from './state.ts';
 export { trustOf, trustRecords } from './trust.ts';
 export { currentOccupation, nextStationName, solutionInForce } from './inForce.ts';
 export {
@@ -30,3 +21,4 @@ export { defaultUse, stationDraft, stationSights, type StationDraft } from './st
 export { judgeProof, usedBy, type ProofJudgement } from './proving.ts';
 export { stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
+export { leftOut } from './leftOut.ts';

@@ -4,7 +4,12 @@ import type { FactBody } from '@idle-marker/contract';
 import { precisionOf, reductionOf, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
-export const stakeAt = (state: SiteState, solution: AcceptedSolution, plan: FactBody<'package'>['plans'][number], reading: Reading): Result<StakeResult, StationError> =>
+export const stakeAt = (
+  state: SiteState,
+  solution: AcceptedSolution,
+  plan: FactBody<'package'>['plans'][number],
+  reading: Reading,
+): Result<StakeResult, StationError> =>
   stake({
     instrument: precisionOf(solution.occupation.body),
     station: stationOfSolution(solution.fact.body.result),

@@ -22,7 +22,21 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
       const uses = fact.body.uses.map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
       const { occupation, supersedes } = fact.body;
       const acceptedAs = decided.decision.body.verdict === 'provisional' ? 'provisional' : 'good';
-      return [{ type: 'solution', id: fact.id, at, device, seq, occupation, instrument: decided.occupation.body.instrument.name, acceptedAs, supersedes, uses, directions: [] }];
+      return [
+        {
+          type: 'solution',
+          id: fact.id,
+          at,
+          device,
+          seq,
+          occupation,
+          instrument: decided.occupation.body.instrument.name,
+          acceptedAs,
+          supersedes,
+          uses,
+          directions: [],
+        },
+      ];
     }
     case 'close':
       return [{ type: 'close', ...stamp(fact), occupation: fact.body.occupation }];

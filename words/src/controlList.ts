@@ -24,7 +24,9 @@ export function controlFileWords(issue: FileIssue): string {
     case 'NO_HEADER':
       return `Row 1 (“${issue.firstRow}”) is no header. Put a first row that names the columns, such as name, E, N, height.`;
     case 'MISSING_COLUMN':
-      return issue.role === 'name' ? 'No column is called name (or point, id, mark): name one.' : 'Columns for easting and northing are needed both (E, N), or one for the height.';
+      return issue.role === 'name'
+        ? 'No column is called name (or point, id, mark): name one.'
+        : 'Columns for easting and northing are needed both (E, N), or one for the height.';
     case 'REPEATED_COLUMN':
       return `Two columns can both be the ${issue.role}: ${issue.columns.join(' and ')}. Rename one.`;
     case 'MIXED_UNITS':

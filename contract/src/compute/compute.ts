@@ -12,11 +12,9 @@ export interface ComputeError {
 }
 
 export type ComputeOutcome =
-  | { readonly id: string; readonly ok: true; readonly result: object }
-  | { readonly id: string | null; readonly ok: false; readonly error: ComputeError };
+  { readonly id: string; readonly ok: true; readonly result: object } | { readonly id: string | null; readonly ok: false; readonly error: ComputeError };
 
 const CaseSchema = Type.Object({ id: Type.String(), kind: Type.String(), input: Type.Object({}) });
-
 
 /** Names of fields in degrees at the edge that core calls without the suffix. */
 const EDGE_FIELD: Readonly<Record<string, string>> = {
@@ -52,4 +50,3 @@ export function compute(document: unknown): ComputeOutcome {
   }
   return { id: known!, ok: true, result: outcome.value };
 }
-

@@ -1,15 +1,7 @@
 /** The kinds that `compute` knows: schema, computation, result form. A new kind is one entry here. */
 import { checkPoint, heightStation, knownStation, ok, predictAt, resection, stake, traverse, type Result, type StationError } from '@idle-marker/core';
 import { checkJson, heightStationJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
-import {
-  CheckSchema,
-  HeightSchema,
-  KnownStationSchema,
-  PropagateSchema,
-  ResectionSchema,
-  StakeSchema,
-  TraverseSchema,
-} from './schemas.ts';
+import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema } from './schemas.ts';
 import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf } from './toCore.ts';
 import type { Static, TSchema } from '../schema.ts';
 
@@ -19,7 +11,7 @@ export interface Kind {
 }
 
 function kind<S extends TSchema>(schema: S, run: (input: Static<S>) => Result<object, StationError>): Kind {
-  return { schema, run: run as Kind['run'] };
+  return { schema, run: run };
 }
 
 function map<T>(result: Result<T, StationError>, convert: (value: T) => object): Result<object, StationError> {
@@ -51,10 +43,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
     ),
   ),
   height: kind(HeightSchema, (input) =>
-    map(
-      heightStation({ ...shared(input), points: input.points.map(pointOf), observations: input.observations.map(observationOf) }),
-      heightStationJson,
-    ),
+    map(heightStation({ ...shared(input), points: input.points.map(pointOf), observations: input.observations.map(observationOf) }), heightStationJson),
   ),
   knownStation: kind(KnownStationSchema, (input) =>
     map(
@@ -88,10 +77,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
     ),
   ),
   stake: kind(StakeSchema, (input) =>
-    map(
-      stake({ ...shared(input), station: stationOf(input.station), target: designPointOf(input.target), reading: readingOf(input.observation) }),
-      stakeJson,
-    ),
+    map(stake({ ...shared(input), station: stationOf(input.station), target: designPointOf(input.target), reading: readingOf(input.observation) }), stakeJson),
   ),
   propagate: kind(PropagateSchema, (input) => {
     const { instrument, setup, reduction } = shared(input);

@@ -87,10 +87,7 @@ export const SightTarget = Type.Unsafe<
   { readonly kind: 'control'; readonly mark: string } | { readonly kind: 'plan'; readonly package: string; readonly key: string }
 >({
   type: 'object',
-  oneOf: [
-    closed({ kind: Words('control'), mark: Uuid }),
-    closed({ kind: Words('plan'), package: Uuid, key: Type.String({ minLength: 1, maxLength: 200 }) }),
-  ],
+  oneOf: [closed({ kind: Words('control'), mark: Uuid }), closed({ kind: Words('plan'), package: Uuid, key: Type.String({ minLength: 1, maxLength: 200 }) })],
 });
 
 export const SightBody = closed({

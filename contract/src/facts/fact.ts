@@ -35,9 +35,15 @@ export function invalidFact(document: unknown): Invalid | null {
   const invalid = invalidAgainst(FactEnvelope, document);
   if (invalid) return invalid;
   const fact = document as AnyFact;
-  if (Number.isNaN(Date.parse(fact.at))) return { code: 'INVALID_INPUT', path: '/at', message: 'at is not a date and time that exists' };
+  if (!isInstant(fact.at)) return { code: 'INVALID_INPUT', path: '/at', message: 'at is not a date and time that exists' };
   const inBody = invalidAgainst(FACT_BODIES[fact.type], fact.body);
   return inBody && { ...inBody, path: `/body${inBody.path}` };
+}
+
+/** A calendar rolls the 31st of February over into March; here it does not exist. */
+function isInstant(text: string): boolean {
+  const instant = Date.parse(text);
+  return !Number.isNaN(instant) && new Date(instant).toISOString().slice(0, 19) === text.slice(0, 19);
 }
 
 /** Ids of facts that this one can't be understood without. */

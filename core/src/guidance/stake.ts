@@ -7,8 +7,7 @@ import type { InstrumentPrecision, Reading, Reduction, Setup } from '../sight/ob
 import { reduceReading } from '../sight/reduce.ts';
 import { expectedReading, measurePoint, predictAt, type MeasuredPoint, type Prediction } from '../station/measuredPoint.ts';
 import type { Station, StationError } from '../station/model.ts';
-import { firstInvalidNumber } from '../station/validate.ts';
-import { invalidSight } from '../proof/check.ts';
+import { firstInvalidNumber, invalidSight } from '../station/validate.ts';
 
 export interface StakeInput {
   readonly instrument: InstrumentPrecision;

@@ -6,7 +6,7 @@ import type { ControlPoint, InstrumentPrecision, Reading, Reduction, Setup } fro
 import { reduceReading } from '../sight/reduce.ts';
 import { measurePoint, type MeasuredPoint } from '../station/measuredPoint.ts';
 import type { Station, StationError } from '../station/model.ts';
-import { firstInvalidNumber, invalidNumberIn, invalidReading } from '../station/validate.ts';
+import { firstInvalidNumber, invalidSight } from '../station/validate.ts';
 
 export interface CheckInput {
   readonly instrument: InstrumentPrecision;
@@ -39,18 +39,6 @@ export interface CheckResult {
   readonly withinPlan: boolean | null;
   readonly withinHeight: boolean | null;
   readonly verdict: 'within' | 'outside';
-}
-
-/** The checks that every sight from a station shares: numbers, slope, zenith. */
-export function invalidSight(input: Pick<CheckInput, 'instrument' | 'station' | 'setup' | 'reduction' | 'reading'>): StationError | null {
-  const invalid =
-    invalidNumberIn(input) ??
-    firstInvalidNumber(input.station, ['station'], ['z', 'sdTrunnionZ']) ??
-    firstInvalidNumber(input.reading, ['observation'], ['slope']) ??
-    invalidReading([{ reading: input.reading, path: ['observation'] }]);
-  if (invalid) return invalid;
-  // Nothing can be placed without a distance.
-  return input.reading.slope === null ? { code: 'INVALID_NUMBER', path: ['observation', 'slope'] } : null;
 }
 
 export function checkPoint(input: CheckInput): Result<CheckResult, StationError> {

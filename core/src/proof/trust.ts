@@ -64,14 +64,7 @@ export interface WithdrawalRecord extends Stamped {
   readonly record: string | null;
   readonly occupation: string | null;
 }
-export type TrustRecord =
-  | ControlRevisionRecord
-  | SolutionRecord
-  | CloseRecord
-  | EventRecord
-  | ProofRecord
-  | MarkRecord
-  | WithdrawalRecord;
+export type TrustRecord = ControlRevisionRecord | SolutionRecord | CloseRecord | EventRecord | ProofRecord | MarkRecord | WithdrawalRecord;
 
 export interface TrustInput {
   /** Instant for which `CLOCK` is asked, ISO 8601. */
@@ -195,7 +188,10 @@ function occupationEnds(standing: readonly TrustRecord[], accepted: readonly Sol
       (record): record is CloseRecord | SolutionRecord =>
         inOrder(record, first) > 0 &&
         ((record.type === 'close' && record.occupation === occupation) ||
-          (record.type === 'solution' && record.instrument === first.instrument && record.occupation !== occupation && started.get(record.occupation) === record)),
+          (record.type === 'solution' &&
+            record.instrument === first.instrument &&
+            record.occupation !== occupation &&
+            started.get(record.occupation) === record)),
     );
     if (end) ends.set(occupation, end);
   }
@@ -273,7 +269,12 @@ function dueFor(site: Site, solution: SolutionRecord, part: Part, line: Line): '
   return Date.parse(site.input.now) - Date.parse(since.at) >= site.input.intervalMinutes * 60_000 ? 'CLOCK' : null;
 }
 
-function standingOf(site: Site, mark: MarkRecord, part: Part, lines: (solution: SolutionRecord, part: Part) => Line): PartStanding & { moreThanChance?: boolean } {
+function standingOf(
+  site: Site,
+  mark: MarkRecord,
+  part: Part,
+  lines: (solution: SolutionRecord, part: Part) => Line,
+): PartStanding & { moreThanChance?: boolean } {
   if (!mark.needs[part]) return { standing: 'notMeasured', because: ['NOT_NEEDED'], evidence: null };
   if (!mark.measured[part]) return { standing: 'notMeasured', because: ['NOT_MEASURED'], evidence: null };
   const solution = site.solutions.get(mark.solution);
@@ -296,7 +297,12 @@ function standingOf(site: Site, mark: MarkRecord, part: Part, lines: (solution: 
   if (!lastGood) return { standing: 'unproven', because: [line.onlyRepeats ? 'ONLY_REPEATS' : 'NEVER_PROVEN'], evidence: null };
   const inForce = isInForce(site, solution);
   const due = inForce ? dueFor(site, solution, part, line) : 'ENDED';
-  return { standing: 'open', because: due ? ['NOT_PROVEN_SINCE', due] : ['NOT_PROVEN_SINCE'], evidence: lastGood.record.id, moreThanChance: lastGood.moreThanChance };
+  return {
+    standing: 'open',
+    because: due ? ['NOT_PROVEN_SINCE', due] : ['NOT_PROVEN_SINCE'],
+    evidence: lastGood.record.id,
+    moreThanChance: lastGood.moreThanChance,
+  };
 }
 
 const WORST_FIRST: readonly Standing[] = ['inDoubt', 'unproven', 'notMeasured', 'open', 'held'];

@@ -37,8 +37,7 @@ export interface ReducedObservation extends ReducedReading {
 export const curvatureAndRefraction = (horizontal: Metres, reduction: Reduction): Metres =>
   ((1 - reduction.refraction) * horizontal * horizontal) / (2 * reduction.earthRadius);
 
-export const correctedSlope = (raw: Metres, reduction: Reduction): Metres =>
-  (raw + reduction.prismConstant) * (1 + reduction.atmosphericRatio);
+export const correctedSlope = (raw: Metres, reduction: Reduction): Metres => (raw + reduction.prismConstant) * (1 + reduction.atmosphericRatio);
 
 function components(
   hz: Radians,
@@ -109,11 +108,7 @@ function reducePair(first: Observation, second: Observation, precision: Instrume
  * height and control are common to both faces and are not. Readings of one point on the same face stay apart.
  * Source: Schofield, Breach, "Engineering Surveying", two-face reduction and trigonometric heighting.
  */
-export function reduceObservations(
-  observations: readonly Observation[],
-  precision: InstrumentPrecision,
-  reduction: Reduction,
-): ReducedObservation[] {
+export function reduceObservations(observations: readonly Observation[], precision: InstrumentPrecision, reduction: Reduction): ReducedObservation[] {
   const partner = new Map<number, number>();
   const open = new Map<string, number[]>();
   observations.forEach((observation, index) => {

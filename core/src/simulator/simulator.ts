@@ -267,7 +267,10 @@ function workOn(state: SimulatorState, truth: GroundTruth, instrument: Simulated
 }
 
 /** What the instrument shows while it follows the pole; null when it does not. */
-export function liveReading(state: SimulatorState, precision: InstrumentPrecision): { readonly reading: SimulatedReading; readonly state: SimulatorState } | null {
+export function liveReading(
+  state: SimulatorState,
+  precision: InstrumentPrecision,
+): { readonly reading: SimulatedReading; readonly state: SimulatorState } | null {
   if (!state.instrument || state.lock !== 'locked') return null;
   const { reading, random } = noisyReading(state, precision, TRACKING_FACTOR);
   return { reading, state: { ...state, random } };

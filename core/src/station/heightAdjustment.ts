@@ -50,11 +50,7 @@ interface Contribution {
   readonly varControl: number;
 }
 
-function contributions(
-  reduced: readonly ReducedObservation[],
-  points: ReadonlyMap<string, ControlPoint>,
-  setup: Setup,
-): Contribution[] {
+function contributions(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): Contribution[] {
   const list: Contribution[] = [];
   reduced.forEach((observation, index) => {
     const point = points.get(observation.point);
@@ -84,11 +80,7 @@ const weightedMean = (list: readonly Contribution[]) => {
 };
 
 /** Adjusts the height; null when no observation can give one. */
-export function adjustHeight(
-  reduced: readonly ReducedObservation[],
-  points: ReadonlyMap<string, ControlPoint>,
-  setup: Setup,
-): HeightSolution | null {
+export function adjustHeight(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): HeightSolution | null {
   const list = contributions(reduced, points, setup);
   if (list.length === 0) return null;
   const { mean, weights } = weightedMean(list);

@@ -17,8 +17,7 @@ export function heightStation(input: Omit<ResectionInput, 'freeScale'>): Result<
   // No plan is asked for here, so a benchmark without coordinates is not missing anything.
   const observations = input.observations.map((observation) => ({ ...observation, usePlan: false }));
   const byName = new Map<string, ControlPoint>(input.points.map((point) => [point.name, point]));
-  const invalid =
-    invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidReading(readingsOf(observations)) ?? missingCoordinates(observations, byName);
+  const invalid = invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidReading(readingsOf(observations)) ?? missingCoordinates(observations, byName);
   if (invalid) return fail(invalid);
   const reduced = reduceObservations(observations, input.instrument, input.reduction);
   const height = adjustHeight(reduced, byName, input.setup);

@@ -14,7 +14,14 @@ export type Reason =
   /** Two marks: one distance between them is compared, a shift across their line does not show. */
   | { readonly code: 'TWO_MARKS'; readonly names: readonly string[] }
   | { readonly code: 'FITS'; readonly marks: number; readonly largest: Metres }
-  | { readonly code: 'MARK_OFF_PLAN'; readonly name: string; readonly distance: Metres; readonly bearing: Radians; readonly othersWithin: Metres; readonly others: number }
+  | {
+      readonly code: 'MARK_OFF_PLAN';
+      readonly name: string;
+      readonly distance: Metres;
+      readonly bearing: Radians;
+      readonly othersWithin: Metres;
+      readonly others: number;
+    }
   /** Positive: the mark stands higher than listed. */
   | { readonly code: 'MARK_OFF_HEIGHT'; readonly name: string; readonly dZ: Metres; readonly othersWithin: Metres; readonly others: number }
   | { readonly code: 'CANNOT_TELL_PLAN'; readonly names: readonly string[] }
@@ -59,7 +66,12 @@ export function judgeResection(result: ResectionResult, repeated: ReadonlySet<st
 const sameStep = (a: Step, b: Step) => a.code === b.code && ('name' in a ? a.name : '') === ('name' in b ? b.name : '');
 
 const stepsFor = (name: string, leaveOut: 'LEAVE_OUT_PLAN' | 'LEAVE_OUT_HEIGHT', repeated: ReadonlySet<string>): Step[] =>
-  repeated.has(name) ? [{ code: leaveOut, name }] : [{ code: 'SIGHT_AGAIN', name }, { code: leaveOut, name }];
+  repeated.has(name)
+    ? [{ code: leaveOut, name }]
+    : [
+        { code: 'SIGHT_AGAIN', name },
+        { code: leaveOut, name },
+      ];
 
 function judgePlan(result: ResectionResult): Reason[] {
   const names = marksUsedInPlan(result);
@@ -104,7 +116,8 @@ function judgeHeight(result: ResectionResult): Reason[] {
   if (exceeding.length === 0) return [];
   const worst = exceeding.reduce((a, b) => (Math.abs(b.leaveOneOutHeight!.w) > Math.abs(a.leaveOneOutHeight!.w) ? b : a));
   const rivals = exceeding.filter((point) => point !== worst && Math.abs(point.leaveOneOutHeight!.w) > Math.abs(worst.leaveOneOutHeight!.w) * 0.7);
-  if (names.length < 3 || rivals.length > 0) return [{ code: 'CANNOT_TELL_HEIGHT', names: names.length < 3 ? names : [worst.name, ...rivals.map((each) => each.name)] }];
+  if (names.length < 3 || rivals.length > 0)
+    return [{ code: 'CANNOT_TELL_HEIGHT', names: names.length < 3 ? names : [worst.name, ...rivals.map((each) => each.name)] }];
   return [
     {
       code: 'MARK_OFF_HEIGHT',

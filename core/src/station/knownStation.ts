@@ -117,9 +117,7 @@ function validate(input: KnownStationInput, byName: ReadonlyMap<string, ControlP
       return { code: 'COINCIDENT_POINTS', path: ['observations', i, 'point'], names: [input.station.name, point.name] };
     }
   }
-  return input.observations.some((observation) => observation.usePlan)
-    ? null
-    : { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 };
+  return input.observations.some((observation) => observation.usePlan) ? null : { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 };
 }
 
 /** Orients an instrument that stands over a listed mark. */
@@ -207,13 +205,11 @@ function checksOf(
   const t = orientation + observation.hz;
   const varPlace = observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2 + varAxis;
   return {
-    distanceCheck: inPlan ? measured - Math.hypot(point.e! - station.e, point.n! - station.n) : null,
+    distanceCheck: inPlan ? measured - Math.hypot(point.e - station.e, point.n - station.n) : null,
     sdDistanceCheck: inPlan ? Math.sqrt(observation.varRadial + varPlace) : null,
-    dE: inPlan ? station.e + measured * Math.sin(t) - point.e! : null,
-    dN: inPlan ? station.n + measured * Math.cos(t) - point.n! : null,
-    dZ: inHeight ? station.z! + setup.instrumentHeight + observation.heightDifference! - observation.targetHeight - point.z! : null,
-    sdDZ: inHeight
-      ? Math.sqrt(observation.varHeightDifference + observation.targetHeightSd ** 2 + (point.sdHeight ?? 0) ** 2 + sdTrunnionZ! ** 2)
-      : null,
+    dE: inPlan ? station.e + measured * Math.sin(t) - point.e : null,
+    dN: inPlan ? station.n + measured * Math.cos(t) - point.n : null,
+    dZ: inHeight ? station.z + setup.instrumentHeight + observation.heightDifference - observation.targetHeight - point.z : null,
+    sdDZ: inHeight ? Math.sqrt(observation.varHeightDifference + observation.targetHeightSd ** 2 + (point.sdHeight ?? 0) ** 2 + sdTrunnionZ! ** 2) : null,
   };
 }

@@ -69,11 +69,11 @@ export function measurePoint(station: Station, setup: Setup, reduced: ReducedRea
   return {
     e: station.e + reduced.gridDistance * Math.sin(t),
     n: station.n + reduced.gridDistance * Math.cos(t),
-    z: hasHeight ? station.z! + setup.instrumentHeight + reduced.heightDifference - reduced.targetHeight : null,
+    z: hasHeight ? station.z + setup.instrumentHeight + reduced.heightDifference - reduced.targetHeight : null,
     azimuth: t,
     gridDistance: reduced.gridDistance,
     plan: propagatePlan(station.covariance, t, reduced.gridDistance, reduced),
-    varZ: hasHeight ? station.sdTrunnionZ! ** 2 + reduced.varHeightDifference + reduced.targetHeightSd ** 2 : null,
+    varZ: hasHeight ? station.sdTrunnionZ ** 2 + reduced.varHeightDifference + reduced.targetHeightSd ** 2 : null,
   };
 }
 
@@ -103,9 +103,7 @@ export function expectedReading(
   const gridDistance = Math.hypot(de, dn);
   const horizontal = gridDistance / reduction.combinedScaleFactor;
   const vertical =
-    target.z === null || station.z === null
-      ? 0
-      : target.z + targetHeight - station.z - setup.instrumentHeight - curvatureAndRefraction(horizontal, reduction);
+    target.z === null || station.z === null ? 0 : target.z + targetHeight - station.z - setup.instrumentHeight - curvatureAndRefraction(horizontal, reduction);
   return {
     azimuth: Math.atan2(de, dn),
     gridDistance,
@@ -116,14 +114,7 @@ export function expectedReading(
 }
 
 /** What the station can promise at a design point, pole included. */
-export function predictAt(
-  station: Station,
-  setup: Setup,
-  precision: InstrumentPrecision,
-  reduction: Reduction,
-  target: SitePoint,
-  pole: PoleSet,
-): Prediction {
+export function predictAt(station: Station, setup: Setup, precision: InstrumentPrecision, reduction: Reduction, target: SitePoint, pole: PoleSet): Prediction {
   const reading = expectedReading(station, setup, reduction, target, pole.targetHeight);
   const sine = Math.sin(reading.zenith);
   const cosine = Math.cos(reading.zenith);
@@ -142,8 +133,7 @@ export function predictAt(
   const hasHeight = target.z !== null && station.sdTrunnionZ !== null;
   return {
     ...plan,
-    sdZ: hasHeight ? Math.sqrt(station.sdTrunnionZ! ** 2 + varHeight + pole.targetHeightSd ** 2) : null,
+    sdZ: hasHeight ? Math.sqrt(station.sdTrunnionZ ** 2 + varHeight + pole.targetHeightSd ** 2) : null,
     radius95: plan.ellipse95.a,
   };
 }
-

@@ -141,13 +141,7 @@ function add(x: Unknowns, step: Float64Array, factor: number, size: number): Unk
   return sum;
 }
 
-function finish(
-  sights: readonly PlanSight[],
-  x: Unknowns,
-  size: number,
-  inverse: Float64Array,
-  sumOfSquares: number,
-): Result<PlanSolution, Undetermined> {
+function finish(sights: readonly PlanSight[], x: Unknowns, size: number, inverse: Float64Array, sumOfSquares: number): Result<PlanSolution, Undetermined> {
   if (!(Math.sqrt(inverse[0]!) <= LARGEST_STATION_SD && Math.sqrt(inverse[size + 1]!) <= LARGEST_STATION_SD)) return fail('imprecise');
   return ok({
     e: x[0]!,
@@ -256,8 +250,7 @@ function directionStarts(sights: readonly PlanSight[]): Unknowns[] {
 }
 
 function tienstra(a: PlanSight, b: PlanSight, c: PlanSight): Unknowns | null {
-  const angleAt = (p: PlanSight, q: PlanSight, r: PlanSight) =>
-    Math.atan2(r.e - p.e, r.n - p.n) - Math.atan2(q.e - p.e, q.n - p.n);
+  const angleAt = (p: PlanSight, q: PlanSight, r: PlanSight) => Math.atan2(r.e - p.e, r.n - p.n) - Math.atan2(q.e - p.e, q.n - p.n);
   const ka = 1 / (cotangent(angleAt(a, b, c)) - cotangent(c.hz - b.hz));
   const kb = 1 / (cotangent(angleAt(b, c, a)) - cotangent(a.hz - c.hz));
   const kc = 1 / (cotangent(angleAt(c, a, b)) - cotangent(b.hz - a.hz));

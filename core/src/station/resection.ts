@@ -141,10 +141,7 @@ const usedInPlan = (problem: Problem) => problem.reduced.filter((observation) =>
 
 function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoint>): StationError | null {
   return (
-    invalidNumberIn(input) ??
-    duplicateName(input.points) ??
-    invalidReading(readingsOf(input.observations)) ??
-    missingCoordinates(input.observations, byName)
+    invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidReading(readingsOf(input.observations)) ?? missingCoordinates(input.observations, byName)
   );
 }
 
@@ -230,7 +227,10 @@ function leaveOut(problem: Problem, name: string): PlanLeaveOneOut | null {
   if (own.length === 0 || own.some((observation) => observation.slope === null)) return null;
   const rest = used.filter((observation) => observation.point !== name);
   if (countError(problem, rest)) return null;
-  const adjusted = adjustPlan(rest.map((observation) => sightOf(problem, observation)), problem.input.freeScale);
+  const adjusted = adjustPlan(
+    rest.map((observation) => sightOf(problem, observation)),
+    problem.input.freeScale,
+  );
   if (!adjusted.ok) return null;
   const solution = adjusted.value;
   const { dE, dN } = differenceAt(problem, own, name, solution)!;

@@ -1,7 +1,7 @@
 import { planDistance } from '../plane/point.ts';
 import type { Metres } from '../quantity/unit.ts';
-import type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction } from '../sight/observation.ts';
-import type { StationError } from './model.ts';
+import type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from '../sight/observation.ts';
+import type { Station, StationError } from './model.ts';
 
 /** Marks nearer than this in plan are one place for an adjustment: nothing can be oriented on them. */
 export const COINCIDENT_POINT_TOLERANCE_M: Metres = 0.01;
@@ -30,9 +30,7 @@ export function invalidNumberIn(input: {
   readonly observations?: readonly Observation[];
 }): StationError | null {
   let found =
-    firstInvalidNumber(input.instrument, ['instrument']) ??
-    firstInvalidNumber(input.setup, ['setup']) ??
-    firstInvalidNumber(input.reduction, ['reduction']);
+    firstInvalidNumber(input.instrument, ['instrument']) ?? firstInvalidNumber(input.setup, ['setup']) ?? firstInvalidNumber(input.reduction, ['reduction']);
   input.points?.forEach((point, i) => (found ??= firstInvalidNumber(point, ['points', i], NULLABLE_OF_POINT)));
   input.observations?.forEach((observation, i) => (found ??= firstInvalidNumber(observation, ['observations', i], ['slope'])));
   return found;
@@ -69,8 +67,7 @@ export function invalidReading(readings: readonly { reading: Reading; path: Path
   return null;
 }
 
-export const readingsOf = (observations: readonly Observation[]) =>
-  observations.map((reading, i) => ({ reading, path: ['observations', i] as Path }));
+export const readingsOf = (observations: readonly Observation[]) => observations.map((reading, i) => ({ reading, path: ['observations', i] as Path }));
 
 /** Observed points that are not listed, or are used in plan without coordinates. */
 export function missingCoordinates(observations: readonly Observation[], byName: ReadonlyMap<string, ControlPoint>): StationError | null {
@@ -91,4 +88,22 @@ export function coincidentPoints(used: readonly { readonly name: string; readonl
     for (const b of used.slice(i + 1)) if (planDistance(a, b) > COINCIDENT_POINT_TOLERANCE_M) return null;
   }
   return { code: 'COINCIDENT_POINTS', path: ['observations'], names: used.map((point) => point.name) };
+}
+
+/** The checks that every sight from a station shares: numbers, slope, zenith. */
+export function invalidSight(input: {
+  readonly instrument: InstrumentPrecision;
+  readonly station: Station;
+  readonly setup: Setup;
+  readonly reduction: Reduction;
+  readonly reading: Reading;
+}): StationError | null {
+  const invalid =
+    invalidNumberIn(input) ??
+    firstInvalidNumber(input.station, ['station'], ['z', 'sdTrunnionZ']) ??
+    firstInvalidNumber(input.reading, ['observation'], ['slope']) ??
+    invalidReading([{ reading: input.reading, path: ['observation'] }]);
+  if (invalid) return invalid;
+  // Nothing can be placed without a distance.
+  return input.reading.slope === null ? { code: 'INVALID_NUMBER', path: ['observation', 'slope'] } : null;
 }

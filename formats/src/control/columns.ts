@@ -17,7 +17,7 @@ const NAMES: Readonly<Record<ColumnRole, readonly string[]>> = {
 };
 
 const UNIT_WORDS: readonly (readonly [RegExp, LengthUnit])[] = [
-  [/^(us-?ft|us ?survey ?f(oo|ee)?t|usft|ftus|sft|us ?f(oo|ee)t)$/, 'usSurveyFoot'],
+  [/^(us[- ]?ft|us ?survey ?f(oo|ee)?t|usft|ftus|sft|us ?f(oo|ee)t)$/, 'usSurveyFoot'],
   [/^(ft|foot|feet|ift|intl? ?ft|international f(oo|ee)t)$/, 'foot'],
   [/^(m|metre|metres|meter|meters)$/, 'metre'],
 ];

@@ -23,18 +23,30 @@ export interface ControlImport extends ControlCsvOptions {
 const NAME_FOR_PROOF = /^P\d/;
 
 /** Writes the list's rows as control revisions; ids follow from the import's id, so sending it twice writes it once. */
-export async function importControl(em: EntityManager, site: string, id: string, text: string, options: ControlImport): Promise<{ written: number; rows: number }> {
+export async function importControl(
+  em: EntityManager,
+  site: string,
+  id: string,
+  text: string,
+  options: ControlImport,
+): Promise<{ written: number; rows: number }> {
   const list = readControlCsv(text, options);
   if (!list.ok) throw new ProblemError('INVALID_FILE', `The list can not be read (${list.error.code}). Nothing was written.`);
   const rows = list.value.rows.filter((row) => !options.skipRows.includes(row.row));
   const bad = rows.find((row) => row.issues.length > 0);
-  if (bad) throw new ProblemError('INVALID_FILE', `Row ${bad.row} has a fault (${bad.issues[0]!.code}): mend it or leave it out. Nothing was written.`, `/rows/${bad.row}`);
+  if (bad)
+    throw new ProblemError(
+      'INVALID_FILE',
+      `Row ${bad.row} has a fault (${bad.issues[0]!.code}): mend it or leave it out. Nothing was written.`,
+      `/rows/${bad.row}`,
+    );
   const facts = await readAllFacts(em, site);
   const known = new Map(facts.length > 0 ? siteState(facts).control.map((mark) => [sameName(mark.revision.body.name), mark.revision]) : []);
   const seen = new Set<string>();
   const revisions = rows.map((row, i) => {
     const key = sameName(row.name);
-    if (seen.has(key)) throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${row.name} is in the list twice. Leave one out. Nothing was written.`, `/rows/${row.row}`);
+    if (seen.has(key))
+      throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${row.name} is in the list twice. Leave one out. Nothing was written.`, `/rows/${row.row}`);
     seen.add(key);
     return revisionOf(id, row, i, options, known.get(key) ?? null);
   });
@@ -51,7 +63,7 @@ function revisionOf(importId: string, row: ControlRow, index: number, options: C
     id: factId,
     type: 'control',
     at: options.at,
-    device: `list ${importId.slice(0, 13)}`,
+    device: `list ${importId}`,
     seq: index,
     by: options.by,
     body: {

@@ -42,7 +42,10 @@ export function controlRoutes(orm: MikroORM): Router {
     if (!Buffer.isBuffer(request.body)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the list as text/csv. Nothing was written.');
     const text = textOf(request.body);
     if (!text.ok) {
-      throw new ProblemError('INVALID_FILE', text.error.code === 'EMPTY_FILE' ? 'The file is empty. Nothing was written.' : 'The file is not UTF-8 text: save it as CSV. Nothing was written.');
+      throw new ProblemError(
+        'INVALID_FILE',
+        text.error.code === 'EMPTY_FILE' ? 'The file is empty. Nothing was written.' : 'The file is not UTF-8 text: save it as CSV. Nothing was written.',
+      );
     }
     response.json(await importControl(orm.em.fork(), site, id, text.value, options));
   });

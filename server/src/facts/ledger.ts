@@ -62,7 +62,11 @@ async function freshFacts(em: EntityManager, site: string, facts: readonly AnyFa
     const row = byId.get(fact.id);
     if (!row) return true;
     if (row.site_id !== site || row.digest !== digests.get(fact.id)) {
-      throw new ProblemError('CONFLICT', `${fact.id} is kept already with other content, and facts are never changed. Make a new fact that supersedes it.`, '/id');
+      throw new ProblemError(
+        'CONFLICT',
+        `${fact.id} is kept already with other content, and facts are never changed. Make a new fact that supersedes it.`,
+        '/id',
+      );
     }
     return false;
   });

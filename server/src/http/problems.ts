@@ -47,7 +47,12 @@ export function isDatabaseAway(error: unknown): boolean {
   for (let cause: unknown = error; cause instanceof Error; cause = cause.cause) {
     const { code } = cause as { code?: string };
     if (typeof code === 'string' && AWAY.test(code)) return true;
-    if (/Connection terminated|timeout exceeded when trying to connect|Timeout acquiring a connection|connect ECONNREFUSED|terminating connection/i.test(cause.message)) return true;
+    if (
+      /Connection terminated|timeout exceeded when trying to connect|Timeout acquiring a connection|connect ECONNREFUSED|terminating connection/i.test(
+        cause.message,
+      )
+    )
+      return true;
   }
   return false;
 }
@@ -59,9 +64,12 @@ function problemOf(error: unknown): ProblemError {
     const limit = (error as { limit?: number }).limit === LARGEST_UPLOAD_BYTES ? LARGEST_UPLOAD_BYTES : LARGEST_BODY_BYTES;
     return new ProblemError('BODY_TOO_LARGE', `More than ${mebibytes(limit)} is not taken at once: split it. Nothing was written.`);
   }
-  if (type === 'entity.parse.failed') return new ProblemError('INVALID_JSON', 'The body is not valid JSON: check its brackets and quotes. Nothing was written.');
-  if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new ProblemError('UNSUPPORTED_TYPE', 'Send UTF-8 text, not compressed. Nothing was written.');
-  if (isDatabaseAway(error)) return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
+  if (type === 'entity.parse.failed')
+    return new ProblemError('INVALID_JSON', 'The body is not valid JSON: check its brackets and quotes. Nothing was written.');
+  if (type === 'encoding.unsupported' || type === 'charset.unsupported')
+    return new ProblemError('UNSUPPORTED_TYPE', 'Send UTF-8 text, not compressed. Nothing was written.');
+  if (isDatabaseAway(error))
+    return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
   return new ProblemError('INTERNAL', 'Nothing was written. The server’s log says more.');
 }
 

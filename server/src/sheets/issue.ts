@@ -55,7 +55,14 @@ export async function issueSheet(orm: MikroORM, site: string, id: string, reques
       device: request.device,
       seq: request.seq,
       by: request.by,
-      body: { sheet: id, number, revision, package: request.package, marks: content.rows.map((row) => row.mark), withheld: content.withheld.map((each) => each.mark) },
+      body: {
+        sheet: id,
+        number,
+        revision,
+        package: request.package,
+        marks: content.rows.map((row) => row.mark),
+        withheld: content.withheld.map((each) => each.mark),
+      },
     };
     await appendFacts(em, site, [handover]);
     return { sheet: { ...content, number, revision }, fresh: true };
@@ -65,7 +72,8 @@ export async function issueSheet(orm: MikroORM, site: string, id: string, reques
 function collect(facts: readonly AnyFact[], request: IssueRequest, issued: readonly SheetRecord[]): { content: CutSheet; root: string } {
   const state = facts.length > 0 ? siteState(facts) : null;
   const asked = state?.packages.find((each) => each.id === request.package);
-  if (!state || !asked) throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.', '/package');
+  if (!state || !asked)
+    throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.', '/package');
   const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(asked.id)!;
   const previous = issued.findLast((sheet) => sheet.content.packageRoot === root)?.content ?? null;
   const content = cutSheet(state, trustOf(state, request.at), { package: asked, issuedBy: memberName(state, request.by), issuedAt: request.at }, previous);

@@ -6,6 +6,7 @@ import { ProblemError } from '../http/problems.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { issueSheet, numbered, readSheets, type IssueRequest } from './issue.ts';
 import { sheetCsv } from './sheetCsv.ts';
+import { sheetPdf } from './sheetPdf.ts';
 
 export const IssueSchema = closed({
   package: Uuid,
@@ -59,6 +60,10 @@ export function sheetRoutes(orm: MikroORM): Router {
   router.get('/sites/:site/sheets/:id/csv', async (request, response) => {
     const sheet = await find(uuidOf(request, 'site'), uuidOf(request, 'id'));
     sendFile(response, fileName(sheet, 'csv'), 'text/csv; charset=utf-8', sheetCsv(sheet));
+  });
+  router.get('/sites/:site/sheets/:id/pdf', async (request, response) => {
+    const sheet = await find(uuidOf(request, 'site'), uuidOf(request, 'id'));
+    sendFile(response, fileName(sheet, 'pdf'), 'application/pdf', await sheetPdf(sheet));
   });
   return router;
 }

@@ -6,7 +6,7 @@ import { cutFillWords, HEIGHT_REFERENCE, LENGTH_DECIMALS, MEANING, STANDING, UNI
 /** The sheet's rows as CSV, figures in the site's unit. */
 export function sheetCsv(sheet: NumberedSheet): string {
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
-  const length = (metres: number | null): CsvCell => (metres === null ? null : Number(lengthFromMetres(metres, sheet.lengthUnit).toFixed(LENGTH_DECIMALS)));
+  const length = (metres: number | null): CsvCell => (metres === null ? null : lengthFromMetres(metres, sheet.lengthUnit).toFixed(LENGTH_DECIMALS));
   const header = [
     'Mark',
     'Offset to',

@@ -33,11 +33,16 @@ export function Footing() {
   const circle = (live?.circleDeg ?? link?.circleDeg ?? 0) * RADIANS_PER_DEGREE;
   const zenith = (live?.zenithDeg ?? link?.zenithDeg ?? 90) * RADIANS_PER_DEGREE;
   return (
-    <footer className="col-span-full flex h-10 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-4" aria-label="Instrument and station">
+    <footer
+      className="col-span-full flex h-10 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-4"
+      aria-label="Instrument and station"
+    >
       <LinkMenu />
       {link?.kind === 'simulator' && (
         <>
-          <Cell className={link.lock === 'lost' ? 'bg-[#8f1d15]' : ''}>{link.busy === 'measuring' ? 'Measuring…' : link.busy === 'turning' ? 'Turning…' : LOCK[link.lock]}</Cell>
+          <Cell className={link.lock === 'lost' ? 'bg-[#8f1d15]' : ''}>
+            {link.busy === 'measuring' ? 'Measuring…' : link.busy === 'turning' ? 'Turning…' : LOCK[link.lock]}
+          </Cell>
           {link.setUp && (
             <>
               <Cell name="Direction">{units.angle(circle)}</Cell>
@@ -66,7 +71,8 @@ export function Footing() {
       )}
       {inForce && (
         <Cell name="Station" className="border-l">
-          {inForce.fact.body.name} <span className="ml-1 font-normal">{smallLength(inForce.fact.body.result.ellipse95.aMm / 1000, state.settings.lengthUnit)}</span>
+          {inForce.fact.body.name}{' '}
+          <span className="ml-1 font-normal">{smallLength(inForce.fact.body.result.ellipse95.aMm / 1000, state.settings.lengthUnit)}</span>
         </Cell>
       )}
       {proof && (

@@ -60,7 +60,11 @@ export function Frame() {
       <a href="#place" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         Skip to the place
       </a>
-      <NavLink to="/" aria-label="Idle Marker: all sites" className="flex items-center gap-2 border-r border-b border-ink px-4 font-semibold max-lg:justify-center max-md:hidden">
+      <NavLink
+        to="/"
+        aria-label="Idle Marker: all sites"
+        className="flex items-center gap-2 border-r border-b border-ink px-4 font-semibold max-lg:justify-center max-md:hidden"
+      >
         <Logo />
         <span className="text-base max-lg:hidden">Idle Marker</span>
       </NavLink>
@@ -77,7 +81,10 @@ export function Frame() {
           <Saved />
         </span>
       </header>
-      <nav aria-label="Places" className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 lg:w-[196px]">
+      <nav
+        aria-label="Places"
+        className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 lg:w-[196px]"
+      >
         {RAIL.map(([when, places]) => (
           <div key={when} className="mb-3 max-md:mb-0 max-md:flex">
             <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-lg:hidden">{when}</p>
@@ -122,4 +129,3 @@ export function Logo() {
     </svg>
   );
 }
-

@@ -69,7 +69,11 @@ export function LinkMenu() {
             error={bad ? `Give a height from 0 to ${units.length(10, 0)} ${units.unit}, such as ${units.edit(1.5)}.` : null}
             inputMode="decimal"
           />
-          <Tick label="The pole stands on legs (plumb to 1.5′; by hand 4′)" checked={link?.pole.legs ?? true} onChange={(legs) => currentLink()?.setPole({ legs })} />
+          <Tick
+            label="The pole stands on legs (plumb to 1.5′; by hand 4′)"
+            checked={link?.pole.legs ?? true}
+            onChange={(legs) => currentLink()?.setPole({ legs })}
+          />
           {link?.kind === 'simulator' && (
             <Choice
               label="Pace of the simulated site"

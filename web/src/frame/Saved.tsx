@@ -10,17 +10,24 @@ export function Saved() {
   const ledger = useLedger();
   const [open, setOpen] = useState(false);
   const away = ledger.awaySince !== null;
-  const text = ledger.refused.length > 0 ? `${ledger.refused.length} refused` : away ? `Database away · ${ledger.waiting} waiting` : `Saved · ${ledger.waiting} waiting`;
+  const text =
+    ledger.refused.length > 0 ? `${ledger.refused.length} refused` : away ? `Database away · ${ledger.waiting} waiting` : `Saved · ${ledger.waiting} waiting`;
   const tone = ledger.refused.length > 0 ? 'border-brick text-brick' : away ? 'border-ochre text-ochre' : 'border-good text-good';
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} className={`rounded-sm border px-2 py-1 text-[13px] font-semibold whitespace-nowrap ${tone}`} aria-live="polite">
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        className={`rounded-sm border px-2 py-1 text-[13px] font-semibold whitespace-nowrap ${tone}`}
+        aria-live="polite"
+      >
         {text}
       </button>
       <Dialog open={open} onClose={() => setOpen(false)} title="What is stored" foot={<Button onClick={tryNow}>Try now</Button>}>
         {away ? (
           <p>
-            The database has not answered since {clockTime(ledger.awaySince!)}. Everything you do is kept in this browser, also when you close it, and goes out by itself when the database is back.
+            The database has not answered since {clockTime(ledger.awaySince)}. Everything you do is kept in this browser, also when you close it, and goes out
+            by itself when the database is back.
             {ledger.waiting > 0 && ` ${ledger.waiting} entries wait.`}
           </p>
         ) : (

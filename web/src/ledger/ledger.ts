@@ -129,7 +129,7 @@ interface Page {
 }
 
 async function readNew(site: string): Promise<void> {
-  for (let more = true; more; ) {
+  for (let more = true; more;) {
     const after = await storage.keptCursor(site);
     const response = await call(`/api/v1/sites/${site}/facts?after=${after}`);
     if (!response.ok) return;

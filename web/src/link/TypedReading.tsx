@@ -39,8 +39,19 @@ export function TypedReading({ title, open, onCancel }: { title: string; open: b
   const inTurn = (value: number | null) => value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
   const errors = {
     circle: !inTurn(c) ? `Give the circle reading from 0 to ${full}, such as ${example}.` : null,
-    zenith: !inTurn(z) ? `Give the zenith angle, such as ${units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611'}.` : Math.abs(Math.sin(z!)) < 1e-6 ? 'A sight straight up or down has no direction: check the zenith angle.' : null,
-    slope: slope.trim() === '' ? null : s === null ? 'Give the slope distance, such as 93.006.' : s <= 0 ? 'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.' : null,
+    zenith: !inTurn(z)
+      ? `Give the zenith angle, such as ${units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611'}.`
+      : Math.abs(Math.sin(z!)) < 1e-6
+        ? 'A sight straight up or down has no direction: check the zenith angle.'
+        : null,
+    slope:
+      slope.trim() === ''
+        ? null
+        : s === null
+          ? 'Give the slope distance, such as 93.006.'
+          : s <= 0
+            ? 'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.'
+            : null,
     height: h === null || h < -5 || h > 20 ? 'Give the target height.' : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null);
@@ -83,12 +94,40 @@ export function TypedReading({ title, open, onCancel }: { title: string; open: b
           give();
         }}
       >
-        <Field label="Circle" value={circle} onChange={(event) => setCircle(event.target.value)} error={shown(errors.circle, circle)} autoFocus placeholder={example} />
+        <Field
+          label="Circle"
+          value={circle}
+          onChange={(event) => setCircle(event.target.value)}
+          error={shown(errors.circle, circle)}
+          autoFocus
+          placeholder={example}
+        />
         <Field label="Zenith angle" value={zenith} onChange={(event) => setZenith(event.target.value)} error={shown(errors.zenith, zenith)} />
-        <Field label="Slope distance" unit={units.unit} value={slope} onChange={(event) => setSlope(event.target.value)} error={errors.slope} help="Empty for a direction alone." inputMode="decimal" />
-        <Field label="Target height" unit={units.unit} value={height} onChange={(event) => setHeight(event.target.value)} error={errors.height} inputMode="decimal" />
-        <Tick label={same ? 'The target height is still the one of the last sight' : 'The target height is right'} checked={confirmed} onChange={setConfirmed} />
-        {tried && !confirmed && <p className="text-[13px] font-medium text-brick">Look at the pole and tick the target height: it was carried over from the last sight.</p>}
+        <Field
+          label="Slope distance"
+          unit={units.unit}
+          value={slope}
+          onChange={(event) => setSlope(event.target.value)}
+          error={errors.slope}
+          help="Empty for a direction alone."
+          inputMode="decimal"
+        />
+        <Field
+          label="Target height"
+          unit={units.unit}
+          value={height}
+          onChange={(event) => setHeight(event.target.value)}
+          error={errors.height}
+          inputMode="decimal"
+        />
+        <Tick
+          label={same ? 'The target height is still the one of the last sight' : 'The target height is right'}
+          checked={confirmed}
+          onChange={setConfirmed}
+        />
+        {tried && !confirmed && (
+          <p className="text-[13px] font-medium text-brick">Look at the pole and tick the target height: it was carried over from the last sight.</p>
+        )}
         <button type="submit" className="sr-only">
           Take it
         </button>

@@ -12,6 +12,8 @@ export class LinkError extends Error {
   }
 }
 
+const ENDS_WALK: ReadonlySet<LinkTrouble['code']> = new Set(['NO_SUCH_MARK', 'MARK_COVERED', 'LINK_CLOSED']);
+
 const START: LinkState = {
   kind: 'simulator',
   setUp: false,
@@ -93,6 +95,8 @@ export class SimulatorLink implements InstrumentLink {
     this.#measuring = null;
     this.#locking?.reject(error);
     this.#locking = null;
+    // A hidden prism does not keep the person from walking on.
+    if (!ENDS_WALK.has(error.trouble.code)) return;
     for (const arrival of this.#arrivals) arrival.reject(error);
     this.#arrivals.clear();
   }

@@ -2,7 +2,13 @@
 import type { InstrumentPrecision, Lock, PlanPoint, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
 
 export type ToSimulator =
-  | { readonly command: 'start'; readonly ground: string; readonly seed: number; readonly precision: InstrumentPrecision; readonly saved: SimulatorState | null }
+  | {
+      readonly command: 'start';
+      readonly ground: string;
+      readonly seed: number;
+      readonly precision: InstrumentPrecision;
+      readonly saved: SimulatorState | null;
+    }
   | { readonly command: 'setUp'; readonly place: PlanPoint; readonly height: number }
   | { readonly command: 'walk'; readonly goal: PlanPoint | string }
   | { readonly command: 'step'; readonly toward: number; readonly right: number }

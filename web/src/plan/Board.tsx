@@ -67,7 +67,13 @@ class SceneLayer extends Layer {
     context.setTransform(ratio, 0, 0, ratio, 0, 0);
     context.clearRect(0, 0, width, height);
     const toPixel = ({ e, n }: PlanPoint) => apply(frame.coordinateToPixelTransform, [e, n]) as [number, number];
-    const painter = { context, palette: readPalette(document.documentElement), toPixel, scale: 1 / frame.viewState.resolution, rotation: frame.viewState.rotation };
+    const painter = {
+      context,
+      palette: readPalette(document.documentElement),
+      toPixel,
+      scale: 1 / frame.viewState.resolution,
+      rotation: frame.viewState.rotation,
+    };
     paintGrid(painter, frame, width, height);
     paintScene(painter, this.scene);
     return this.canvas;

@@ -1,18 +1,7 @@
 /** What is on the plan, as data in site metres: made once, painted on the board and written into files. */
 import type { PlanPoint } from '@idle-marker/core';
 
-export type SymbolName =
-  | 'control'
-  | 'benchmark'
-  | 'proof'
-  | 'wallTarget'
-  | 'toSet'
-  | 'set'
-  | 'confirmed'
-  | 'held'
-  | 'inDoubt'
-  | 'destroyed'
-  | 'pole';
+export type SymbolName = 'control' | 'benchmark' | 'proof' | 'wallTarget' | 'toSet' | 'set' | 'confirmed' | 'held' | 'inDoubt' | 'destroyed' | 'pole';
 
 /** Ink says what role a thing has; the painter turns it into the theme's colour. */
 export type Ink = 'ink' | 'ink2' | 'pencil' | 'spruce' | 'brick' | 'ochre';
@@ -91,11 +80,7 @@ export const joinScenes = (...scenes: readonly Partial<Scene>[]): Scene => ({
 
 /** Everything that has a place, for fitting the view. */
 export function sceneExtent(scene: Scene): readonly [number, number, number, number] | null {
-  const points = [
-    ...scene.symbols.map((each) => each.at),
-    ...scene.instruments.map((each) => each.at),
-    ...scene.lines.flatMap((each) => each.points),
-  ];
+  const points = [...scene.symbols.map((each) => each.at), ...scene.instruments.map((each) => each.at), ...scene.lines.flatMap((each) => each.points)];
   if (points.length === 0) return null;
   const e = points.map((point) => point.e);
   const n = points.map((point) => point.n);

@@ -28,14 +28,29 @@ export function controlScene(control: readonly ControlMark[], chosen: string | n
 }
 
 export const outlineScene = (packages: readonly Fact<'package'>[]): Partial<Scene> => ({
-  lines: packages.flatMap((each) => each.body.items.filter((item) => item.corners.length > 1).map((item) => ({ points: item.corners, ink: 'pencil' as const, closed: true, filled: true }))),
+  lines: packages.flatMap((each) =>
+    each.body.items.filter((item) => item.corners.length > 1).map((item) => ({ points: item.corners, ink: 'pencil' as const, closed: true, filled: true })),
+  ),
 });
 
 export const markSymbol = (mark: Fact<'mark'>, standing: MarkStanding | undefined): SymbolName =>
-  standing?.standing === 'inDoubt' ? 'inDoubt' : mark.body.state === 'rough' ? 'toSet' : standing?.standing === 'held' ? 'held' : mark.body.state === 'confirmed' ? 'confirmed' : 'set';
+  standing?.standing === 'inDoubt'
+    ? 'inDoubt'
+    : mark.body.state === 'rough'
+      ? 'toSet'
+      : standing?.standing === 'held'
+        ? 'held'
+        : mark.body.state === 'confirmed'
+          ? 'confirmed'
+          : 'set';
 
 /** Marks to set and marks set of some packages. Ids are the mark keys. */
-export function marksScene(state: SiteState, packages: readonly Fact<'package'>[], standings: ReadonlyMap<string, MarkStanding>, chosen: string | null): Partial<Scene> {
+export function marksScene(
+  state: SiteState,
+  packages: readonly Fact<'package'>[],
+  standings: ReadonlyMap<string, MarkStanding>,
+  chosen: string | null,
+): Partial<Scene> {
   const roots = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package'));
   return {
     symbols: packages.flatMap((each) =>

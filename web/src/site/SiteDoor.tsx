@@ -20,8 +20,17 @@ export function SiteDoor() {
   if (!state) {
     if (!loaded && ledger.awaySince === null) return <Empty title="Opening the site">Reading what was said so far…</Empty>;
     return (
-      <Empty title={loaded ? 'There is no such site' : 'The site can’t be read just now'} action={<Link to="/" className="font-semibold text-spruce underline">Back to the sites</Link>}>
-        {loaded ? 'Its address may be mistyped, or it lives on another server.' : 'The database does not answer, and this browser has not seen the site before. It opens by itself when the database is back.'}
+      <Empty
+        title={loaded ? 'There is no such site' : 'The site can’t be read just now'}
+        action={
+          <Link to="/" className="font-semibold text-spruce underline">
+            Back to the sites
+          </Link>
+        }
+      >
+        {loaded
+          ? 'Its address may be mistyped, or it lives on another server.'
+          : 'The database does not answer, and this browser has not seen the site before. It opens by itself when the database is back.'}
       </Empty>
     );
   }
@@ -63,7 +72,14 @@ function WhoWorks({ id, state, choose }: { id: string; state: SiteState; choose:
           if (trimmed && !known) add();
         }}
       >
-        <Field className="flex-1" label="Somebody else" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={known ? 'This name is on the list above.' : null} />
+        <Field
+          className="flex-1"
+          label="Somebody else"
+          value={name}
+          maxLength={80}
+          onChange={(event) => setName(event.target.value)}
+          error={known ? 'This name is on the list above.' : null}
+        />
         <Button type="submit" disabled={!trimmed || known}>
           Add
         </Button>

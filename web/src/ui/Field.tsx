@@ -18,7 +18,13 @@ export function Field({ label, unit, error, help, className = '', ...rest }: Fie
         {label}
         {unit && <span>, {unit}</span>}
       </label>
-      <input id={id} {...rest} aria-invalid={error ? true : undefined} aria-describedby={error || help ? `${id}-note` : undefined} className={`${BOX} ${error ? 'border-2 border-brick' : ''}`} />
+      <input
+        id={id}
+        {...rest}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={error || help ? `${id}-note` : undefined}
+        className={`${BOX} ${error ? 'border-2 border-brick' : ''}`}
+      />
       {(error || help) && (
         <p id={`${id}-note`} className={`text-[13px] ${error ? 'font-medium text-brick' : 'text-ink2'}`}>
           {error ?? help}

@@ -1,11 +1,16 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 
 /** The page of the field book being written: head, body, foot with the actions; the primary one at the right. */
-export function Slip({ head, children, foot }: { head: ReactNode; children: ReactNode; foot?: ReactNode }) {
+/** `topic` names what the slip is about: when it changes, the slip starts again from its top. */
+export function Slip({ head, children, foot, topic = '' }: { head: ReactNode; children: ReactNode; foot?: ReactNode; topic?: string }) {
+  const body = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    body.current?.scrollTo({ top: 0 });
+  }, [topic]);
   return (
     <section className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[440px] lg:flex-none lg:border-l" aria-label="Slip">
       <div className="border-b border-ink px-[18px] py-3">{head}</div>
-      <div className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3" tabIndex={-1}>
+      <div ref={body} className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Body of the slip">
         {children}
       </div>
       {foot && <div className="flex flex-wrap items-center justify-between gap-2 border-t border-ink px-[18px] py-3">{foot}</div>}

@@ -1,7 +1,9 @@
 import { useEffect, useRef } from 'react';
 
-const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.matches('input:not([type=checkbox]), textarea, select, [contenteditable]');
-const isPressable = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.closest('button, a, [role=menuitem], [role=tab], summary') !== null;
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.matches('input:not([type=checkbox]), textarea, select, [contenteditable]');
+const isPressable = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('button, a, [role=menuitem], [role=tab], summary') !== null;
 
 /** One key for one action, while no field is being typed in and no dialog is open. Space and Enter stay with a focused button. */
 export function useKey(key: string, act: (() => void) | null): void {

@@ -12,7 +12,16 @@ import { useKey } from '../../ui/useKey.ts';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
 
-const KIND = { pin: 'pin', nail: 'nail', screw: 'screw', cross: 'cross', stake: 'stake', target: 'wall target', benchmark: 'benchmark', other: 'other' } as const;
+const KIND = {
+  pin: 'pin',
+  nail: 'nail',
+  screw: 'screw',
+  cross: 'cross',
+  stake: 'stake',
+  target: 'wall target',
+  benchmark: 'benchmark',
+  other: 'other',
+} as const;
 const TONE = { secure: 'text-good', usable: '', doubtful: 'text-ochre', lost: 'text-brick line-through' } as const;
 
 /** Can I trust these marks? */
@@ -31,17 +40,29 @@ export function Place() {
     <div className="flex h-full min-h-0 flex-col lg:flex-row">
       <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
         {state.control.length > 0 ? (
-          <Board scene={scene} description={`Plan with ${state.control.length} control marks. The table beside it lists them.`} onPick={(id) => state.control.some((mark) => mark.id === id) && setChosen(id)} fitKey={`control ${state.control.length > 0}`} />
+          <Board
+            scene={scene}
+            description={`Plan with ${state.control.length} control marks. The table beside it lists them.`}
+            onPick={(id) => state.control.some((mark) => mark.id === id) && setChosen(id)}
+            fitKey={`control ${state.control.length > 0}`}
+          />
         ) : (
-          <Empty title="No control yet">Marks with known coordinates go here: from a list as CSV, or typed one by one. With three a station checks itself; with four or five one bad mark can be named.</Empty>
+          <Empty title="No control yet">
+            Marks with known coordinates go here: from a list as CSV, or typed one by one. With three a station checks itself; with four or five one bad mark
+            can be named.
+          </Empty>
         )}
       </div>
-      <section className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[620px] lg:flex-none lg:border-l max-xl:lg:w-[520px]" aria-label="Control marks">
+      <section
+        className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[620px] lg:flex-none lg:border-l max-xl:lg:w-[520px]"
+        aria-label="Control marks"
+      >
         <div className="flex flex-wrap items-center justify-between gap-3 border-b border-ink px-[18px] py-3">
           <div>
             <h1 className="text-xl">Control</h1>
             <p className={usable < 3 ? 'text-ochre' : 'text-ink2'}>
-              {usable} usable in plan{usable < 2 ? ': two are needed' : usable < 3 ? ': nothing checks them' : usable < 4 ? ': a mistake would show' : ': one bad mark can be named'}
+              {usable} usable in plan
+              {usable < 2 ? ': two are needed' : usable < 3 ? ': nothing checks them' : usable < 4 ? ': a mistake would show' : ': one bad mark can be named'}
             </p>
           </div>
           <span className="flex gap-2">
@@ -75,7 +96,13 @@ export function Place() {
                 return (
                   <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''} title={body.note}>
                     <td className={TD_WORD}>
-                      <button type="button" className="min-h-9 font-semibold underline decoration-dotted" onClick={() => setEditing(mark)} onFocus={() => setChosen(mark.id)} aria-label={`Edit ${body.name}`}>
+                      <button
+                        type="button"
+                        className="min-h-11 min-w-11 text-left font-semibold underline decoration-dotted"
+                        onClick={() => setEditing(mark)}
+                        onFocus={() => setChosen(mark.id)}
+                        aria-label={`Edit ${body.name}`}
+                      >
                         {body.name}
                       </button>
                       {mark.revisions.length > 1 && <span className="text-[12px] text-ink2"> r{mark.revisions.length}</span>}
@@ -87,7 +114,9 @@ export function Place() {
                       {body.sdHMm ?? '–'} / {body.sdZMm ?? '–'}
                     </td>
                     <td className={TD_WORD}>{KIND[body.kind]}</td>
-                    <td className={TD_WORD}>{body.forProof ? 'proofs' : [body.usePlan && 'plan', body.useHeight && 'ht'].filter(Boolean).join('+') || 'none'}</td>
+                    <td className={TD_WORD}>
+                      {body.forProof ? 'proofs' : [body.usePlan && 'plan', body.useHeight && 'ht'].filter(Boolean).join('+') || 'none'}
+                    </td>
                     <td className={`${TD_WORD} ${TONE[body.condition]}`}>{body.condition}</td>
                   </tr>
                 );

@@ -49,10 +49,21 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
   const read = (text: string) => (text.trim() === '' ? null : units.readLength(text));
   const place = { e: read(places.e), n: read(places.n), z: read(places.z) };
   const others = state.control.filter((each) => each.id !== mark?.id);
-  const twin = place.e !== null && place.n !== null ? others.find((each) => each.revision.body.e !== null && planDistance({ e: place.e!, n: place.n! }, { e: each.revision.body.e, n: each.revision.body.n! }) < TWIN_DISTANCE) : undefined;
+  const twin =
+    place.e !== null && place.n !== null
+      ? others.find(
+          (each) =>
+            each.revision.body.e !== null && planDistance({ e: place.e!, n: place.n! }, { e: each.revision.body.e, n: each.revision.body.n! }) < TWIN_DISTANCE,
+        )
+      : undefined;
   const notNumber = (text: string, value: number | null) => (text.trim() !== '' && value === null ? `“${text}” is not a length in ${units.unit}.` : null);
   const errors = {
-    name: name.trim() === '' ? 'Give the mark its name.' : others.some((each) => sameName(each.revision.body.name) === sameName(name)) ? `${name.trim()} is on the list already.` : null,
+    name:
+      name.trim() === ''
+        ? 'Give the mark its name.'
+        : others.some((each) => sameName(each.revision.body.name) === sameName(name))
+          ? `${name.trim()} is on the list already.`
+          : null,
     e: notNumber(places.e, place.e) ?? (place.e === null && place.n !== null ? 'Give both coordinates, or neither.' : null),
     n: notNumber(places.n, place.n) ?? (place.n === null && place.e !== null ? 'Give both coordinates, or neither.' : null),
     z: notNumber(places.z, place.z) ?? (place.z === null && place.e === null ? 'Give a place, a height, or both.' : null),
@@ -109,11 +120,40 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
         <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
         <Choice label="Condition" value={condition} options={CONDITIONS} onChange={setCondition} />
         {units.axes.map((which) => (
-          <Field key={which} label={axis[which]} unit={units.unit} value={places[which]} inputMode="decimal" onChange={(event) => setPlaces({ ...places, [which]: event.target.value })} error={shown(errors[which], places[which] !== '')} />
+          <Field
+            key={which}
+            label={axis[which]}
+            unit={units.unit}
+            value={places[which]}
+            inputMode="decimal"
+            onChange={(event) => setPlaces({ ...places, [which]: event.target.value })}
+            error={shown(errors[which], places[which] !== '')}
+          />
         ))}
-        <Field label="Height" unit={units.unit} value={places.z} inputMode="decimal" onChange={(event) => setPlaces({ ...places, z: event.target.value })} error={shown(errors.z, places.z !== '')} />
-        <Field label="Standard deviation in plan, per axis" unit="mm" value={sdH} inputMode="decimal" onChange={(event) => setSdH(event.target.value)} error={errors.sdH} />
-        <Field label="Standard deviation in height" unit="mm" value={sdZ} inputMode="decimal" onChange={(event) => setSdZ(event.target.value)} error={errors.sdZ} />
+        <Field
+          label="Height"
+          unit={units.unit}
+          value={places.z}
+          inputMode="decimal"
+          onChange={(event) => setPlaces({ ...places, z: event.target.value })}
+          error={shown(errors.z, places.z !== '')}
+        />
+        <Field
+          label="Standard deviation in plan, per axis"
+          unit="mm"
+          value={sdH}
+          inputMode="decimal"
+          onChange={(event) => setSdH(event.target.value)}
+          error={errors.sdH}
+        />
+        <Field
+          label="Standard deviation in height"
+          unit="mm"
+          value={sdZ}
+          inputMode="decimal"
+          onChange={(event) => setSdZ(event.target.value)}
+          error={errors.sdZ}
+        />
         <Field label="Note" value={note} maxLength={2000} onChange={(event) => setNote(event.target.value)} />
         <Tick label="Usable in plan" checked={usePlan} onChange={setUsePlan} />
         <Tick label="Usable in height" checked={useHeight} onChange={setUseHeight} />
@@ -133,7 +173,8 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
           <ul className="figures text-[14px] text-ink2">
             {mark.revisions.map((revision, i) => (
               <li key={revision.id}>
-                r{mark.revisions.length - i}, {dayAndTime(revision.at)}: {units.axes.map((which) => units.length(revision.body[which])).join(', ')}, {units.length(revision.body.z)} · {revision.body.condition} · {revision.body.source}
+                r{mark.revisions.length - i}, {dayAndTime(revision.at)}: {units.axes.map((which) => units.length(revision.body[which])).join(', ')},{' '}
+                {units.length(revision.body.z)} · {revision.body.condition} · {revision.body.source}
               </li>
             ))}
           </ul>

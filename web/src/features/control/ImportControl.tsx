@@ -40,8 +40,20 @@ export function ImportControl({ onClose }: { onClose(): void }) {
     return text.ok ? readControlCsv(text.value, { unit, xIsNorth }) : text;
   }, [picked, unit, xIsNorth]);
   const list = read?.ok ? read.value : null;
-  const listed = useMemo(() => state.control.map((mark) => ({ name: mark.revision.body.name, e: mark.revision.body.e, n: mark.revision.body.n })), [state.control]);
-  const remarks = useMemo(() => (list ? compareControl(list.rows.map((row) => (turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row)), listed) : []), [list, listed, turned]);
+  const listed = useMemo(
+    () => state.control.map((mark) => ({ name: mark.revision.body.name, e: mark.revision.body.e, n: mark.revision.body.n })),
+    [state.control],
+  );
+  const remarks = useMemo(
+    () =>
+      list
+        ? compareControl(
+            list.rows.map((row) => (turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row)),
+            listed,
+          )
+        : [],
+    [list, listed, turned],
+  );
   const rows = useMemo((): PreviewRow[] => {
     const byRow = new Map<number, typeof remarks>();
     for (const remark of remarks) if ('row' in remark) byRow.set(remark.row, [...(byRow.get(remark.row) ?? []), remark]);
@@ -50,8 +62,13 @@ export function ImportControl({ onClose }: { onClose(): void }) {
         const own = byRow.get(row.row) ?? [];
         return {
           row: turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row,
-          faults: [...row.issues.map(controlRowWords), ...own.filter((remark) => remark.code === 'DUPLICATE_NAME').map((remark) => listRemarkWords(remark, units.lengthUnit))],
-          questions: own.filter((remark) => remark.code === 'PROBABLY_SWAPPED' || remark.code === 'PROBABLY_TWICE').map((remark) => listRemarkWords(remark, units.lengthUnit)),
+          faults: [
+            ...row.issues.map(controlRowWords),
+            ...own.filter((remark) => remark.code === 'DUPLICATE_NAME').map((remark) => listRemarkWords(remark, units.lengthUnit)),
+          ],
+          questions: own
+            .filter((remark) => remark.code === 'PROBABLY_SWAPPED' || remark.code === 'PROBABLY_TWICE')
+            .map((remark) => listRemarkWords(remark, units.lengthUnit)),
           notes: own.filter((remark) => remark.code === 'NEW_REVISION').map((remark) => listRemarkWords(remark, units.lengthUnit)),
           swap: own.some((remark) => remark.code === 'PROBABLY_SWAPPED') || turned.has(row.row),
         };
@@ -82,9 +99,23 @@ export function ImportControl({ onClose }: { onClose(): void }) {
     if (!picked) return;
     setSaving(true);
     setProblem(null);
-    const options = { at: now().toISOString(), by: who, fileName: picked.name.slice(0, 120), unit, xIsNorth, sdHMm: Number(sdH) || 0, sdZMm: Number(sdZ) || 0, skipRows: [...skipped], swapRows: [...turned] };
+    const options = {
+      at: now().toISOString(),
+      by: who,
+      fileName: picked.name.slice(0, 120),
+      unit,
+      xIsNorth,
+      sdHMm: Number(sdH) || 0,
+      sdZMm: Number(sdZ) || 0,
+      skipRows: [...skipped],
+      swapRows: [...turned],
+    };
     try {
-      const response = await fetch(`/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`, { method: 'PUT', headers: { 'Content-Type': 'text/csv' }, body: picked.bytes as Uint8Array<ArrayBuffer> });
+      const response = await fetch(`/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'text/csv' },
+        body: picked.bytes as Uint8Array<ArrayBuffer>,
+      });
       if (!response.ok) {
         setProblem(((await response.json()) as Problem).detail);
         return;
@@ -107,7 +138,9 @@ export function ImportControl({ onClose }: { onClose(): void }) {
         <>
           {list && (
             <span className={`mr-auto ${faulty.length > 0 ? 'font-medium text-brick' : 'text-ink2'}`}>
-              {faulty.length > 0 ? `${faulty.length} of ${taken.length} rows have faults: mend the file, or leave them out.` : `${taken.length} marks will be written.`}
+              {faulty.length > 0
+                ? `${faulty.length} of ${taken.length} rows have faults: mend the file, or leave them out.`
+                : `${taken.length} marks will be written.`}
             </span>
           )}
           {faulty.length > 0 && <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>Leave them out</Button>}
@@ -120,7 +153,12 @@ export function ImportControl({ onClose }: { onClose(): void }) {
     >
       <label className="flex flex-col gap-1">
         <span className="text-[13px] text-ink2">CSV file with a header row: name, E, N, height, in any order</span>
-        <input type="file" accept=".csv,.txt,text/csv,text/plain" onChange={(event) => void pick(event.target.files?.[0])} className="min-h-11 rounded-sm border border-ink2 p-2" />
+        <input
+          type="file"
+          accept=".csv,.txt,text/csv,text/plain"
+          onChange={(event) => void pick(event.target.files?.[0])}
+          className="min-h-11 rounded-sm border border-ink2 p-2"
+        />
       </label>
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick">
@@ -135,9 +173,25 @@ export function ImportControl({ onClose }: { onClose(): void }) {
       {list && (
         <>
           <div className="mt-3 grid gap-3 sm:grid-cols-3">
-            {list.unitFromFile ? <p className="self-end">The header says {UNIT_NAME[list.unit]}.</p> : <Choice label="Unit of the coordinates" value={unit} options={LENGTH_CHOICES} onChange={setUnit} />}
-            <Field label="Standard deviation in plan, where none is given" unit="mm" value={sdH} onChange={(event) => setSdH(event.target.value)} inputMode="decimal" />
-            <Field label="Standard deviation in height, where none is given" unit="mm" value={sdZ} onChange={(event) => setSdZ(event.target.value)} inputMode="decimal" />
+            {list.unitFromFile ? (
+              <p className="self-end">The header says {UNIT_NAME[list.unit]}.</p>
+            ) : (
+              <Choice label="Unit of the coordinates" value={unit} options={LENGTH_CHOICES} onChange={setUnit} />
+            )}
+            <Field
+              label="Standard deviation in plan, where none is given"
+              unit="mm"
+              value={sdH}
+              onChange={(event) => setSdH(event.target.value)}
+              inputMode="decimal"
+            />
+            <Field
+              label="Standard deviation in height, where none is given"
+              unit="mm"
+              value={sdZ}
+              onChange={(event) => setSdZ(event.target.value)}
+              inputMode="decimal"
+            />
             {list.usesXY && (
               <Choice
                 label="The header says X and Y"
@@ -152,7 +206,13 @@ export function ImportControl({ onClose }: { onClose(): void }) {
           </div>
           {list.ignoredColumns.length > 0 && <p className="mt-2 text-ink2">Left aside, not understood: {list.ignoredColumns.join(', ')}.</p>}
           {mixed && <p className="mt-2 border-l-4 border-ochre pl-3 font-medium">{listRemarkWords(mixed, units.lengthUnit)}</p>}
-          <PreviewTable rows={rows} skipped={skipped} turned={turned} onSkip={(row) => setSkipped(toggle(skipped, row))} onTurn={(row) => setTurned(toggle(turned, row))} />
+          <PreviewTable
+            rows={rows}
+            skipped={skipped}
+            turned={turned}
+            onSkip={(row) => setSkipped(toggle(skipped, row))}
+            onTurn={(row) => setTurned(toggle(turned, row))}
+          />
         </>
       )}
     </Dialog>

@@ -62,7 +62,12 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
                     {turned.has(row.row) ? 'Exchanged' : 'Exchange E and N'}
                   </Button>
                 )}{' '}
-                <Button className="min-h-9 px-2 text-[13px]" aria-pressed={skipped.has(row.row)} onClick={() => onSkip(row.row)} aria-label={`${skipped.has(row.row) ? 'Take' : 'Leave out'} row ${row.row}`}>
+                <Button
+                  className="min-h-9 px-2 text-[13px]"
+                  aria-pressed={skipped.has(row.row)}
+                  onClick={() => onSkip(row.row)}
+                  aria-label={`${skipped.has(row.row) ? 'Take' : 'Leave out'} row ${row.row}`}
+                >
                   {skipped.has(row.row) ? 'Take it' : 'Leave out'}
                 </Button>
               </td>

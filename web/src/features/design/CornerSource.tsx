@@ -33,7 +33,12 @@ export function CornerSource({ onCorners }: { onCorners(found: FoundOutline, sou
     <div className="mt-2">
       <label className="flex flex-col gap-1">
         <span className="text-[13px] text-ink2">Or from a file: points as CSV, in order round the outline</span>
-        <input type="file" accept=".csv,.txt,text/csv" onChange={(event) => void take(event.target.files?.[0])} className="min-h-11 rounded-sm border border-ink2 p-2" />
+        <input
+          type="file"
+          accept=".csv,.txt,text/csv"
+          onChange={(event) => void take(event.target.files?.[0])}
+          className="min-h-11 rounded-sm border border-ink2 p-2"
+        />
       </label>
       {fault && <p className="text-[13px] font-medium text-brick">{fault}</p>}
     </div>

@@ -17,7 +17,10 @@ export function Place() {
   const units = useUnits();
   const [editing, setEditing] = useState<Fact<'package'> | 'new' | null>(null);
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
-  const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, null), marksScene(state, state.packages, standings, null)), [state, standings]);
+  const scene = useMemo(
+    () => joinScenes(outlineScene(state.packages), controlScene(state.control, null), marksScene(state, state.packages, standings, null)),
+    [state, standings],
+  );
   return (
     <div className="flex h-full min-h-0 flex-col lg:flex-row">
       <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
@@ -27,7 +30,10 @@ export function Place() {
           <Empty title="Nothing is asked for yet">Outlines of what is to be built, and the hubs that lead to them, are drawn here.</Empty>
         )}
       </div>
-      <section className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]" aria-label="Work packages">
+      <section
+        className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]"
+        aria-label="Work packages"
+      >
         <div className="flex flex-wrap items-center justify-between gap-3 border-b border-ink px-[18px] py-3">
           <div>
             <h1 className="text-xl">Work</h1>
@@ -52,11 +58,13 @@ export function Place() {
                 </Button>
               </div>
               <p className="text-ink2">
-                For {work.body.crew} · {state.settings.classes.find((each) => each.id === work.body.class)?.name} · hubs {units.length(work.body.offset)} {units.unit} off · cut and fill to {HEIGHT_REFERENCE[work.body.heightReference]}
+                For {work.body.crew} · {state.settings.classes.find((each) => each.id === work.body.class)?.name} · hubs {units.length(work.body.offset)}{' '}
+                {units.unit} off · cut and fill to {HEIGHT_REFERENCE[work.body.heightReference]}
               </p>
               {work.body.items.map((item) => (
                 <p key={item.name} className="mt-1">
-                  {item.name}: {item.corners.length} corners, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}. <span className="text-ink2">Source: {item.source}</span>
+                  {item.name}: {item.corners.length} corners, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}.{' '}
+                  <span className="text-ink2">Source: {item.source}</span>
                 </p>
               ))}
               <table className={`${TABLE} mt-2`}>

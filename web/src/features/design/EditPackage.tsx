@@ -37,22 +37,46 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [offset, setOffset] = useState(units.edit(before?.offset ?? 2));
   const [heightReference, setHeightReference] = useState<Package['heightReference']>(before?.heightReference ?? 'finishedFloor');
   const [items, setItems] = useState<readonly DraftItem[]>(
-    before?.items.map((item) => ({ name: item.name, meaning: item.meaning, height: units.edit(item.designZ), corners: writeCorners(item.corners, units), source: item.source })) ?? [EMPTY_ITEM],
+    before?.items.map((item) => ({
+      name: item.name,
+      meaning: item.meaning,
+      height: units.edit(item.designZ),
+      corners: writeCorners(item.corners, units),
+      source: item.source,
+    })) ?? [EMPTY_ITEM],
   );
   const [tried, setTried] = useState(false);
   const offsetRead = units.readLength(offset);
-  const read = useMemo(() => items.map((item) => ({ item, corners: readCorners(item.corners, units), z: item.height.trim() === '' ? null : units.readLength(item.height) })), [items, units]);
+  const read = useMemo(
+    () => items.map((item) => ({ item, corners: readCorners(item.corners, units), z: item.height.trim() === '' ? null : units.readLength(item.height) })),
+    [items, units],
+  );
   const built = useMemo((): Item[] | null => {
     if (read.some((each) => !each.corners.ok)) return null;
-    return read.map(({ item, corners, z }) => ({ name: item.name.trim(), meaning: item.meaning, designZ: z, corners: corners.ok ? corners.value : [], source: item.source }));
+    return read.map(({ item, corners, z }) => ({
+      name: item.name.trim(),
+      meaning: item.meaning,
+      designZ: z,
+      corners: corners.ok ? corners.value : [],
+      source: item.source,
+    }));
   }, [read]);
   const plans = built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M') : null;
   const errors = {
-    name: name.trim() === '' ? 'Give the package a name.' : state.packages.some((each) => each.id !== work?.id && each.body.name.toLowerCase() === name.trim().toLowerCase()) ? 'A package of this name exists.' : null,
+    name:
+      name.trim() === ''
+        ? 'Give the package a name.'
+        : state.packages.some((each) => each.id !== work?.id && each.body.name.toLowerCase() === name.trim().toLowerCase())
+          ? 'A package of this name exists.'
+          : null,
     prefix: prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
     crew: crew.trim() === '' ? 'Say who asked for it.' : null,
     offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? `Give the offset, such as ${units.edit(2)}.` : null,
-    items: read.some((each) => each.item.name.trim() === '') ? 'Every outline needs a name.' : new Set(read.map((each) => each.item.name.trim())).size < read.length ? 'Two outlines have the same name.' : null,
+    items: read.some((each) => each.item.name.trim() === '')
+      ? 'Every outline needs a name.'
+      : new Set(read.map((each) => each.item.name.trim())).size < read.length
+        ? 'Two outlines have the same name.'
+        : null,
     plans: plans && !plans.ok ? `${plans.error.item}: ${outlineErrorWords(plans.error)}` : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null) || plans === null;
@@ -60,7 +84,16 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const save = async () => {
     setTried(true);
     if (faulty || !plans?.ok || !built) return;
-    const body: Package = { name: name.trim(), crew: crew.trim(), class: classId, heightReference, offset: offsetRead!, items: built, plans: plans.value, supersedes: work?.id ?? null };
+    const body: Package = {
+      name: name.trim(),
+      crew: crew.trim(),
+      class: classId,
+      heightReference,
+      offset: offsetRead!,
+      items: built,
+      plans: plans.value,
+      supersedes: work?.id ?? null,
+    };
     await say({ type: 'package', body });
     onClose();
   };
@@ -74,7 +107,9 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       title={work ? `${work.body.name}: new revision` : 'New work package'}
       foot={
         <>
-          <span className="mr-auto text-ink2">{plans?.ok ? `${plans.value.length} hubs${unclear > 0 ? `, ${unclear} closer to the outline than the offset` : ''}` : 'No hubs yet'}</span>
+          <span className="mr-auto text-ink2">
+            {plans?.ok ? `${plans.value.length} hubs${unclear > 0 ? `, ${unclear} closer to the outline than the offset` : ''}` : 'No hubs yet'}
+          </span>
           <Button onClick={onClose}>Cancel</Button>
           <Button look="primary" onClick={() => void save()}>
             {work ? 'Keep as new revision' : 'Make package'}
@@ -86,8 +121,20 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
         <Field label="Crew" value={crew} maxLength={80} onChange={(event) => setCrew(event.target.value)} error={shown(errors.crew)} />
         <Field label="Marks begin with" value={prefix} maxLength={12} onChange={(event) => setPrefix(event.target.value)} error={shown(errors.prefix)} />
-        <Choice label="Tolerance class" value={classId} options={state.settings.classes.map((each) => [each.id, `${each.name}: ${each.planMm} / ${each.heightMm} mm`] as const)} onChange={setClassId} />
-        <Field label="Hubs off by" unit={units.unit} value={offset} inputMode="decimal" onChange={(event) => setOffset(event.target.value)} error={errors.offset} />
+        <Choice
+          label="Tolerance class"
+          value={classId}
+          options={state.settings.classes.map((each) => [each.id, `${each.name}: ${each.planMm} / ${each.heightMm} mm`] as const)}
+          onChange={setClassId}
+        />
+        <Field
+          label="Hubs off by"
+          unit={units.unit}
+          value={offset}
+          inputMode="decimal"
+          onChange={(event) => setOffset(event.target.value)}
+          error={errors.offset}
+        />
         <Choice label="Cut and fill to" value={heightReference} options={entries(HEIGHT_REFERENCE)} onChange={setHeightReference} />
       </div>
       {items.map((item, i) => {
@@ -96,17 +143,35 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           <fieldset key={i} className="mt-5 border-t border-rule pt-3">
             <legend className="pr-3 text-[15px] font-semibold">Outline {items.length > 1 ? i + 1 : ''}</legend>
             <div className="grid gap-3 sm:grid-cols-3">
-              <Field label="Name of the outline" value={item.name} maxLength={80} onChange={(event) => change(i, { name: event.target.value })} error={tried && item.name.trim() === '' ? 'Give it a name.' : null} />
+              <Field
+                label="Name of the outline"
+                value={item.name}
+                maxLength={80}
+                onChange={(event) => change(i, { name: event.target.value })}
+                error={tried && item.name.trim() === '' ? 'Give it a name.' : null}
+              />
               <Choice label="Its corners are" value={item.meaning} options={entries(MEANING)} onChange={(meaning) => change(i, { meaning })} />
-              <Field label="Design height" unit={units.unit} value={item.height} inputMode="decimal" onChange={(event) => change(i, { height: event.target.value })} error={item.height.trim() !== '' && read[i]!.z === null ? 'Give a height, or leave it empty.' : null} />
+              <Field
+                label="Design height"
+                unit={units.unit}
+                value={item.height}
+                inputMode="decimal"
+                onChange={(event) => change(i, { height: event.target.value })}
+                error={item.height.trim() !== '' && read[i]!.z === null ? 'Give a height, or leave it empty.' : null}
+              />
             </div>
-            <CornerSource
-              onCorners={(found, source) => change(i, { corners: writeCorners(found.corners, units), source, name: item.name || found.name })}
-            />
+            <CornerSource onCorners={(found, source) => change(i, { corners: writeCorners(found.corners, units), source, name: item.name || found.name })} />
             <label className="mt-2 block text-[13px] text-ink2" htmlFor={`corners-${i}`}>
               Corners in order round the outline, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
             </label>
-            <textarea id={`corners-${i}`} rows={6} value={item.corners} onChange={(event) => change(i, { corners: event.target.value, source: 'typed' })} className="figures w-full rounded-sm border border-ink2 bg-sheet p-2" spellCheck={false} />
+            <textarea
+              id={`corners-${i}`}
+              rows={6}
+              value={item.corners}
+              onChange={(event) => change(i, { corners: event.target.value, source: 'typed' })}
+              className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
+              spellCheck={false}
+            />
             {!corners.ok && item.corners.trim() !== '' && <p className="text-[13px] font-medium text-brick">{corners.error}</p>}
           </fieldset>
         );
@@ -120,4 +185,5 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   );
 }
 
-const countUnclear = (plans: Package['plans']): number => plans.filter((plan) => Math.hypot(plan.place.e - plan.design.e, plan.place.n - plan.design.n) < plan.offset * 0.999).length;
+const countUnclear = (plans: Package['plans']): number =>
+  plans.filter((plan) => Math.hypot(plan.place.e - plan.design.e, plan.place.n - plan.design.n) < plan.offset * 0.999).length;

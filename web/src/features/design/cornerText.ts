@@ -10,9 +10,13 @@ export function readCorners(text: string, units: Units): Result<Corner[], string
   const corners: Corner[] = [];
   for (const [i, line] of text.split('\n').entries()) {
     if (line.trim() === '') continue;
-    const parts = line.split(/[,;\t]|\s{2,}/).map((part) => part.trim()).filter((part) => part !== '');
+    const parts = line
+      .split(/[,;\t]|\s{2,}/)
+      .map((part) => part.trim())
+      .filter((part) => part !== '');
     const places = parts.slice(1).map((part) => units.readLength(part));
-    if (parts.length !== 3 || places.some((place) => place === null)) return fail(`Line ${i + 1}, “${line.trim().slice(0, 40)}”, is not a name and two coordinates.`);
+    if (parts.length !== 3 || places.some((place) => place === null))
+      return fail(`Line ${i + 1}, “${line.trim().slice(0, 40)}”, is not a name and two coordinates.`);
     const [first, second] = places as [number, number];
     if (corners.some((corner) => corner.name === parts[0])) return fail(`Line ${i + 1}: ${parts[0]} is named twice.`);
     corners.push(units.axes[0] === 'e' ? { name: parts[0]!, e: first, n: second } : { name: parts[0]!, e: second, n: first });

@@ -6,7 +6,15 @@ import { Field } from '../../ui/Field.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { dayAndTime } from '../../ui/time.ts';
 
-const TOPIC: Readonly<Record<BookTopic, string>> = { site: 'Site', control: 'Control', station: 'Station', proof: 'Proofs', mark: 'Marks', handover: 'Sheets', note: 'Notes' };
+const TOPIC: Readonly<Record<BookTopic, string>> = {
+  site: 'Site',
+  control: 'Control',
+  station: 'Station',
+  proof: 'Proofs',
+  mark: 'Marks',
+  handover: 'Sheets',
+  note: 'Notes',
+};
 const PAGE = 200;
 
 /** Everything that was said and measured, in order; nothing can be taken away. */
@@ -16,9 +24,15 @@ export function Place() {
   const [search, setSearch] = useState('');
   const [text, setText] = useState('');
   const [shown, setShown] = useState(PAGE);
-  const lines = useMemo(() => [...state.timeline].reverse().map((fact) => ({ fact, line: bookLine(state, fact), who: memberName(state, fact.type === 'member' ? fact.id : fact.by) })), [state]);
+  const lines = useMemo(
+    () =>
+      [...state.timeline].reverse().map((fact) => ({ fact, line: bookLine(state, fact), who: memberName(state, fact.type === 'member' ? fact.id : fact.by) })),
+    [state],
+  );
   const wanted = search.trim().toLowerCase();
-  const found = lines.filter(({ line, who }) => (topics.size === 0 || topics.has(line.topic)) && (wanted === '' || `${line.text} ${who}`.toLowerCase().includes(wanted)));
+  const found = lines.filter(
+    ({ line, who }) => (topics.size === 0 || topics.has(line.topic)) && (wanted === '' || `${line.text} ${who}`.toLowerCase().includes(wanted)),
+  );
   const toggle = (topic: BookTopic) => {
     const next = new Set(topics);
     if (!next.delete(topic)) next.add(topic);
@@ -35,7 +49,8 @@ export function Place() {
         <div>
           <h1 className="text-2xl">Field book</h1>
           <p className="text-ink2">
-            {found.length === lines.length ? `${lines.length} entries` : `${found.length} of ${lines.length} entries`}, newest first. Nothing here can be changed or taken away; a correction is a new entry.
+            {found.length === lines.length ? `${lines.length} entries` : `${found.length} of ${lines.length} entries`}, newest first. Nothing here can be
+            changed or taken away; a correction is a new entry.
           </p>
         </div>
         <form
@@ -63,7 +78,14 @@ export function Place() {
             {TOPIC[topic]}
           </button>
         ))}
-        <input type="search" aria-label="Find in the book" placeholder="Find…" value={search} onChange={(event) => setSearch(event.target.value)} className="ml-auto min-h-11 w-56 rounded-sm border border-ink2 bg-sheet px-3" />
+        <input
+          type="search"
+          aria-label="Find in the book"
+          placeholder="Find…"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          className="ml-auto min-h-11 w-56 rounded-sm border border-ink2 bg-sheet px-3"
+        />
       </div>
       <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label="Entries">
         <table className={TABLE}>

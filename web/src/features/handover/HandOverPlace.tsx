@@ -4,7 +4,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Problem } from '@idle-marker/contract';
 import { cutSheet, memberName, type CutSheet } from '@idle-marker/records';
 import { CAUTIONS, HEIGHT_REFERENCE, MEANING, STANDING, STANDING_REASON } from '@idle-marker/words';
-import type { StandingReason } from '@idle-marker/core';
+import { formatSigned, type StandingReason } from '@idle-marker/core';
 import { now } from '../../ledger/clock.ts';
 import { tryNow } from '../../ledger/ledger.ts';
 import { stamp } from '../../ledger/storage.ts';
@@ -46,7 +46,10 @@ export function Place() {
       return ((await response.json()) as { sheets: IssuedSheet[] }).sheets;
     },
   });
-  const preview = useMemo(() => (work ? cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString() }, null) : null), [work, state, trust, who, instant]);
+  const preview = useMemo(
+    () => (work ? cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString() }, null) : null),
+    [work, state, trust, who, instant],
+  );
   const doubtful = useMemo(() => new Set(trust.marks.filter((mark) => mark.standing === 'inDoubt').map((mark) => mark.id)), [trust]);
 
   const issue = async () => {
@@ -71,7 +74,14 @@ export function Place() {
   };
   if (!work || !preview) {
     return (
-      <Empty title="Nothing to hand over yet" action={<Link to={`/sites/${id}/design`} className="font-semibold text-spruce underline">Make a work package</Link>}>
+      <Empty
+        title="Nothing to hand over yet"
+        action={
+          <Link to={`/sites/${id}/design`} className="font-semibold text-spruce underline">
+            Make a work package
+          </Link>
+        }
+      >
         A cut sheet is made from the marks of a work package.
       </Empty>
     );
@@ -79,16 +89,19 @@ export function Place() {
   const nothing = preview.rows.length === 0 && preview.withheld.length === 0;
   return (
     <div className="grid h-full grid-cols-1 gap-4 overflow-y-auto p-5 max-md:p-3 lg:grid-cols-[1fr_340px]">
-      <section className="min-w-0 border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Sheet to issue">
+      <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Sheet to issue">
         <div className="flex flex-wrap items-start justify-between gap-3 border-b-2 border-ink pb-3">
           <div>
             <h1 className="text-2xl">{preview.package}</h1>
             <p className="text-ink2">
-              for {preview.crew} · within {preview.planMm} mm plan, {preview.heightMm} mm height · {preview.rows.length} of {preview.rows.length + preview.withheld.length + preview.notSet.length} marks
+              for {preview.crew} · within {preview.planMm} mm plan, {preview.heightMm} mm height · {preview.rows.length} of{' '}
+              {preview.rows.length + preview.withheld.length + preview.notSet.length} marks
             </p>
           </div>
           <div className="flex flex-wrap items-end gap-2">
-            {state.packages.length > 1 && <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setPackageId} />}
+            {state.packages.length > 1 && (
+              <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setPackageId} />
+            )}
             <Button look="primary" disabled={nothing || issuing || ledger.waiting > 0} onClick={() => void issue()}>
               {issuing ? 'Issuing…' : 'Issue cut sheet'}
             </Button>
@@ -104,11 +117,13 @@ export function Place() {
             A sheet is made from what is stored. It can be issued once everything has gone out.
           </Card>
         )}
-        {preview.stations.filter((station) => station.provisionalBecause !== null).map((station) => (
-          <Card key={station.name} tone="ochre" title={`${station.name} is provisional`}>
-            {station.provisionalBecause} This is printed on the sheet.
-          </Card>
-        ))}
+        {preview.stations
+          .filter((station) => station.provisionalBecause !== null)
+          .map((station) => (
+            <Card key={station.name} tone="ochre" title={`${station.name} is provisional`}>
+              {station.provisionalBecause} This is printed on the sheet.
+            </Card>
+          ))}
         {preview.withheld.length > 0 && (
           <Card tone="brick" title={`${preview.withheld.length} ${preview.withheld.length === 1 ? 'mark is' : 'marks are'} withheld`}>
             {preview.withheld.map((each) => `${each.name}: ${STANDING_REASON[each.reason as StandingReason]}`).join('. ')}.
@@ -126,10 +141,12 @@ export function Place() {
         )}
         <p className="mt-4 text-[13px] leading-snug text-ink2">{CAUTIONS.join(' ')}</p>
       </section>
-      <section className="min-w-0 border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Issued sheets">
+      <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Issued sheets">
         <h2 className="mb-2 text-xl">Issued</h2>
         {sheets.isError && <p className="text-ochre">The issued sheets can’t be read just now.</p>}
-        {sheets.data?.length === 0 && <p className="text-ink2">No sheet yet. Issuing gives it a number and freezes it; a later one of the same package is its next revision.</p>}
+        {sheets.data?.length === 0 && (
+          <p className="text-ink2">No sheet yet. Issuing gives it a number and freezes it; a later one of the same package is its next revision.</p>
+        )}
         <ul className="flex flex-col gap-3">
           {[...(sheets.data ?? [])].reverse().map((sheet) => {
             const inDoubt = sheet.marks.filter((each) => doubtful.has(each.mark));
@@ -139,9 +156,11 @@ export function Place() {
                   Cut sheet {sheet.number}, revision {sheet.revision}
                 </p>
                 <p className="text-[13px] text-ink2">
-                  {sheet.package} · {sheet.marks.length} marks · {dayAndTime(sheet.issuedAt)} by {sheet.issuedBy}
+                  {sheet.package} · {sheet.marks.length} {sheet.marks.length === 1 ? 'mark' : 'marks'} · {dayAndTime(sheet.issuedAt)} by {sheet.issuedBy}
                 </p>
-                {inDoubt.length > 0 && <p className="mt-1 font-medium text-brick">Call it back: {inDoubt.map((each) => each.name).join(', ')} fell in doubt after it was issued.</p>}
+                {inDoubt.length > 0 && (
+                  <p className="mt-1 font-medium text-brick">Call it back: {inDoubt.map((each) => each.name).join(', ')} fell in doubt after it was issued.</p>
+                )}
                 <p className="mt-1 flex gap-4">
                   <a className="font-semibold text-spruce underline" href={`/api/v1/sites/${id}/sheets/${sheet.id}/pdf`} download>
                     PDF
@@ -170,7 +189,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
             <th className={TH_WORD}>Offset to</th>
             <th className={TH}>Offset</th>
             <th className={TH}>Hub</th>
-            <th className={TH}>{HEIGHT_REFERENCE[sheet.heightReference]}</th>
+            <th className={`${TH} first-letter:uppercase`}>{HEIGHT_REFERENCE[sheet.heightReference]}</th>
             <th className={TH_WORD}>Cut / fill</th>
             <th className={TH}>E / N off, mm</th>
             <th className={TH_WORD}>Station</th>
@@ -192,7 +211,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
                 <CutFill cutFill={row.cutFill} small />
               </td>
               <td className={TD}>
-                {Math.round(row.dEMm)} / {Math.round(row.dNMm)}
+                {formatSigned(row.dEMm, 0)} / {formatSigned(row.dNMm, 0)}
               </td>
               <td className={TD_WORD}>{row.station}</td>
               <td className={`${TD_WORD} whitespace-nowrap`}>

@@ -29,9 +29,15 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
   const y = (each: Move) => CY + graduation(each.up) * HALF;
   const bracket = Math.max(graduation(tolerance) * HALF, 9);
   const corner = bracket * 0.45;
-  const text = (metres: number) => units.length(Math.abs(metres), Math.abs(metres) >= 0.5 || metres === 0 ? (metres === 2 || metres === -2 || metres === 0 ? 0 : 1) : 2);
+  const text = (metres: number) =>
+    units.length(Math.abs(metres), Math.abs(metres) >= 0.5 || metres === 0 ? (metres === 2 || metres === -2 || metres === 0 ? 0 : 1) : 2);
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} className="h-full w-full" role="img" aria-label={move ? 'The pole against the mark; the sentence above says the same' : 'Waiting for the pole'}>
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={move ? 'The pole against the mark; the sentence above says the same' : 'Waiting for the pole'}
+    >
       <g stroke="var(--rule)" strokeWidth="1.5">
         <path d={`M${CX - HALF} ${CY}H${CX + HALF}M${CX} ${CY - HALF}V${CY + HALF}`} />
       </g>
@@ -82,8 +88,16 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
       {move && (
         <>
           <path d={`M${x(move)} ${y(move)}V${CY}H${CX}`} fill="none" stroke="var(--spruce)" strokeWidth="1.8" strokeDasharray="6 4" opacity={stale ? 0.4 : 1} />
-          <circle cx={x(move)} cy={y(move)} r="11" fill={stale ? 'none' : 'var(--spruce)'} stroke="var(--spruce)" strokeWidth="2" strokeDasharray={stale ? '4 3' : undefined} />
-          <text x={x(move) + 16} y={y(move) - 10} fontSize="14" fontWeight="600" fill="var(--spruce)">
+          <circle
+            cx={x(move)}
+            cy={y(move)}
+            r="11"
+            fill={stale ? 'none' : 'var(--spruce)'}
+            stroke="var(--spruce)"
+            strokeWidth="2"
+            strokeDasharray={stale ? '4 3' : undefined}
+          />
+          <text x={x(move) + 16} y={y(move) + 22} fontSize="14" fontWeight="600" fill="var(--spruce)">
             {stale ? 'pole, old' : 'pole'}
           </text>
           <path d={`M${CX + HALF + 40} ${y(move)}l14 -8v16z`} fill="var(--spruce)" />

@@ -1,9 +1,33 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { azimuth, moveFor, moveGrade, nearestFirst, planDistance, stakeLines, TAPE_UNDER, tapeAdvised, VIEWPOINTS, type Move, type StakeResult, type Viewpoint } from '@idle-marker/core';
+import {
+  azimuth,
+  moveFor,
+  moveGrade,
+  nearestFirst,
+  planDistance,
+  stakeLines,
+  TAPE_UNDER,
+  tapeAdvised,
+  VIEWPOINTS,
+  type Move,
+  type StakeResult,
+  type Viewpoint,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { markKey, packageRoots, readingOf, stakeAt } from '@idle-marker/records';
-import { GRADE_WORD, HEIGHT_REFERENCE, MEANING, moveWords, smallLength, stakeWords, STANDING, stationErrorSentence, tapeWords, VIEWPOINT_NAME } from '@idle-marker/words';
+import {
+  GRADE_WORD,
+  HEIGHT_REFERENCE,
+  MEANING,
+  moveWords,
+  smallLength,
+  stakeWords,
+  STANDING,
+  stationErrorSentence,
+  tapeWords,
+  VIEWPOINT_NAME,
+} from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { currentLink, useLinkState } from '../../link/linkStore.ts';
 import { useShooting } from '../../link/takeSight.ts';
@@ -34,12 +58,20 @@ export function Place() {
   const proof = useProofAge();
   const [packageId, setPackageId] = useState(state.packages[0]?.id ?? '');
   const work = state.packages.find((each) => each.id === packageId) ?? state.packages[0] ?? null;
-  const root = useMemo(() => (work ? packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)! : ''), [state, work]);
+  const root = useMemo(
+    () => (work ? packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)! : ''),
+    [state, work],
+  );
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const order = useMemo(() => {
     if (!work) return [];
     const start = inForce ? { e: inForce.fact.body.result.e, n: inForce.fact.body.result.n } : work.body.plans[0]?.place;
-    return start ? nearestFirst(start, work.body.plans.map((plan) => plan.place)).map((i) => work.body.plans[i]!) : [];
+    return start
+      ? nearestFirst(
+          start,
+          work.body.plans.map((plan) => plan.place),
+        ).map((i) => work.body.plans[i]!)
+      : [];
   }, [work, inForce]);
   const markOf = useCallback((plan: Plan) => state.marks.get(markKey(root, plan.key)) ?? null, [state, root]);
   const [chosenKey, setChosenKey] = useState<string | null>(null);
@@ -68,7 +100,11 @@ export function Place() {
     if (!inForce || !plan || !work) return;
     setFault(null);
     const purpose = driving ? 'driven' : 'mark';
-    const sight = await shooting.shoot(purpose, { kind: 'plan', package: work.id, key: plan.key }, driving && link?.kind === 'simulator' ? { name: plan.name } : null);
+    const sight = await shooting.shoot(
+      purpose,
+      { kind: 'plan', package: work.id, key: plan.key },
+      driving && link?.kind === 'simulator' ? { name: plan.name } : null,
+    );
     if (!sight) return;
     const result = stakeAt(state, inForce, plan, readingOf(sight.body));
     if (!result.ok) {
@@ -127,7 +163,10 @@ export function Place() {
       type: 'mark',
       body: body(sight, stake, within ? 'confirmed' : 'set', { hubZ: stake.measured.z, groundZ: before.body.groundZ, shots: before.body.shots + 1 }),
     });
-    if (!within) setFault(`The driven hub is ${smallLength(Math.hypot(stake.deltaE, stake.deltaN), units.lengthUnit)} off, the class allows ${smallLength(tolerance, units.lengthUnit)}. Pull it and set it again.`);
+    if (!within)
+      setFault(
+        `The driven hub is ${smallLength(Math.hypot(stake.deltaE, stake.deltaN), units.lengthUnit)} off, the class allows ${smallLength(tolerance, units.lengthUnit)}. Pull it and set it again.`,
+      );
   };
   const next = useCallback(() => {
     const i = order.findIndex((each) => each.key === plan?.key);
@@ -135,6 +174,8 @@ export function Place() {
     if (later) setChosenKey(later.key);
   }, [order, plan, markOf]);
 
+  const done = mark !== null && !shot && mark.body.state === 'confirmed';
+  const act = () => void (shotWithin ? set('set') : done ? next() : shoot());
   const walkThere = () => plan && void shooting.walk(plan.place);
   const simulated = link?.kind === 'simulator';
   const step = (toward: number, right: number) => (event?: unknown) => {
@@ -146,7 +187,7 @@ export function Place() {
   };
   const busy = shooting.doing !== null;
   const idle = !busy && inForce !== null && plan !== null;
-  useKey(' ', idle ? () => void (shotWithin ? set('set') : shoot()) : null);
+  useKey(' ', idle ? () => act() : null);
   useKey('v', () => setViewpoint(VIEWPOINTS[(VIEWPOINTS.indexOf(viewpoint) + 1) % VIEWPOINTS.length]!));
   useKey('w', idle && simulated ? walkThere : null);
   useKey('n', next);
@@ -158,14 +199,28 @@ export function Place() {
 
   if (!work || !plan) {
     return (
-      <Empty title="Nothing to mark yet" action={<Link to={`/sites/${id}/design`} className="font-semibold text-spruce underline">Make a work package</Link>}>
+      <Empty
+        title="Nothing to mark yet"
+        action={
+          <Link to={`/sites/${id}/design`} className="font-semibold text-spruce underline">
+            Make a work package
+          </Link>
+        }
+      >
         A work package says which corners get hubs, at what offset, and how good they have to be.
       </Empty>
     );
   }
   if (!inForce) {
     return (
-      <Empty title="Station the instrument first" action={<Link to={`/sites/${id}/station`} className="font-semibold text-spruce underline">Go to Station</Link>}>
+      <Empty
+        title="Station the instrument first"
+        action={
+          <Link to={`/sites/${id}/station`} className="font-semibold text-spruce underline">
+            Go to Station
+          </Link>
+        }
+      >
         {order.length} marks wait in {work.body.name}. None can be set until it is known where the instrument stands.
       </Empty>
     );
@@ -173,13 +228,15 @@ export function Place() {
   const at = { e: inForce.fact.body.result.e, n: inForce.fact.body.result.n };
   const grade = distance === null ? null : moveGrade(distance, tolerance);
   const standing = mark ? standings.get(mark.id) : undefined;
-  const done = mark !== null && !shot && mark.body.state === 'confirmed';
   const rows: RoundRow[] = order.map((each) => {
     const own = markOf(each);
     return { plan: each, mark: own, standing: own ? (standings.get(own.id)?.standing ?? null) : null, walk: planDistance(shown?.measured ?? at, each.place) };
   });
   const position = order.indexOf(plan) + 1;
-  const ahead = viewpoint === 'facingInstrument' ? `${inForce.fact.body.name}, ${units.length(planDistance(shown?.measured ?? plan.place, at), 0)} ${units.unit} ahead of you` : null;
+  const ahead =
+    viewpoint === 'facingInstrument'
+      ? `${inForce.fact.body.name}, ${units.length(planDistance(shown?.measured ?? plan.place, at), 0)} ${units.unit} ahead of you`
+      : null;
   const groundZ = shown?.measured.z ?? mark?.body.groundZ ?? null;
   const hubZ = mark?.body.hubZ ?? null;
   return (
@@ -188,13 +245,26 @@ export function Place() {
         <section className="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet" aria-label="Guidance">
           <div className="min-h-[148px] border-b border-ink px-6 py-4 max-md:min-h-0 max-md:px-4 max-md:py-2" aria-live="polite" aria-atomic="true">
             <div className="flex items-center gap-3 text-[15px] text-ink2">
-              <button type="button" className="flex min-h-9 items-center gap-2 underline decoration-dotted" onClick={() => setViewpoint(VIEWPOINTS[(VIEWPOINTS.indexOf(viewpoint) + 1) % VIEWPOINTS.length]!)}>
-                {VIEWPOINT_NAME[viewpoint]} <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline">V</kbd>
+              <button
+                type="button"
+                className="flex min-h-9 items-center gap-2 underline decoration-dotted"
+                onClick={() => setViewpoint(VIEWPOINTS[(VIEWPOINTS.indexOf(viewpoint) + 1) % VIEWPOINTS.length]!)}
+              >
+                {VIEWPOINT_NAME[viewpoint]}{' '}
+                <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline">
+                  V
+                </kbd>
               </button>
               {link?.lock === 'lost' && <strong className="text-brick">Lock lost: the figures are old</strong>}
             </div>
-            <p className={`figures text-[38px] leading-tight font-semibold max-md:text-[28px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
-              {done && !move ? `${plan.name} is confirmed` : move ? moveWords(move, viewpoint, units.lengthUnit) : simulated ? 'No reading of the pole' : 'Shoot to get the first figure'}
+            <p className={`figures text-[33px] leading-tight font-semibold max-md:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
+              {done && !move
+                ? `${plan.name} is confirmed`
+                : move
+                  ? moveWords(move, viewpoint, units.lengthUnit)
+                  : simulated
+                    ? 'No reading of the pole'
+                    : 'Shoot to get the first figure'}
             </p>
             <p className="text-[17px] leading-snug">
               {shooting.doing ??
@@ -202,17 +272,27 @@ export function Place() {
                   ? simulated
                     ? 'Send the pole on its way and search for it.'
                     : 'Each shot is keyed in; the figures are those of the last one.'
-                  : grade === 'hold'
-                    ? driving
-                      ? 'The hub is driven. Shoot it for its height and place.'
-                      : 'Hold. Plumb the pole and shoot once.'
-                    : move && distance !== null && tapeAdvised(distance, tolerance)
-                      ? tapeWords(move, viewpoint, units.lengthUnit)
-                      : `${GRADE_WORD[grade]}: ${units.length(distance, 1)} ${units.unit} to go. ${distance !== null && distance > TAPE_UNDER ? 'The tape takes over at the end.' : ''}`)}
+                  : done
+                    ? `${plan.name} is confirmed. Write the stake, then go on to the next.`
+                    : grade === 'hold'
+                      ? driving
+                        ? 'The hub is driven. Shoot it for its height and place.'
+                        : 'Hold. Plumb the pole and shoot once.'
+                      : move && distance !== null && tapeAdvised(distance, tolerance)
+                        ? tapeWords(move, viewpoint, units.lengthUnit)
+                        : `${GRADE_WORD[grade]}: ${units.length(distance, distance !== null && distance < 1 ? 3 : 1)} ${units.unit} to go. ${distance !== null && distance > TAPE_UNDER ? 'The tape takes over at the end.' : ''}`)}
             </p>
           </div>
           <div className="min-h-0 flex-1 p-3 max-md:min-h-[220px]">
-            <GuidanceBoard move={move} trail={trail} viewpoint={viewpoint} tolerance={tolerance} toleranceWords={`within ${smallLength(tolerance, units.lengthUnit)}`} ahead={ahead} stale={stale} />
+            <GuidanceBoard
+              move={move}
+              trail={trail}
+              viewpoint={viewpoint}
+              tolerance={tolerance}
+              toleranceWords={`within ${smallLength(tolerance, units.lengthUnit)}`}
+              ahead={ahead}
+              stale={stale}
+            />
           </div>
           {simulated && (
             <div className="flex flex-wrap items-center gap-2 border-t border-rule px-4 py-2">
@@ -240,11 +320,12 @@ export function Place() {
           )}
         </section>
         <Slip
+          topic={`${plan.key} ${mark?.id ?? ''} ${shot?.sight.id ?? ''}`}
           head={
             <>
               <h1 className="text-xl">
                 {work.body.name} · {plan.name}{' '}
-                <span className="text-[15px] font-normal text-ink2">
+                <span className="ml-1 text-[15px] font-normal text-ink2">
                   {position} of {order.length}
                 </span>
               </h1>
@@ -260,23 +341,30 @@ export function Place() {
                 {busy ? (
                   <Button onClick={shooting.cancel}>Cancel</Button>
                 ) : (
-                  <Button hint="N" onClick={next}>
-                    {done ? 'Next' : 'Skip'}
-                  </Button>
+                  !done && (
+                    <Button hint="N" onClick={next}>
+                      Skip
+                    </Button>
+                  )
                 )}
                 {shot && !busy && <Button onClick={() => void set('rough')}>Rough mark</Button>}
               </span>
               <span className="flex gap-2">
                 {shotWithin && !busy && <Button onClick={() => void shoot()}>Shoot again</Button>}
-                <Button look="primary" hint="Space" disabled={!idle} onClick={() => void (shotWithin ? set('set') : shoot())}>
-                  {shotWithin ? 'Set mark' : driving ? 'Shoot hub' : 'Shoot'}
+                {done && !busy && <Button onClick={() => void shoot()}>Shoot again</Button>}
+                <Button look="primary" hint="Space" disabled={!idle} onClick={act}>
+                  {shotWithin ? 'Set mark' : driving ? 'Shoot hub' : done ? 'Next mark' : 'Shoot'}
                 </Button>
               </span>
             </>
           }
         >
           {(shooting.trouble ?? fault) && (
-            <Card tone="brick" title={fault ? 'Outside the tolerance' : 'Nothing was stored'} actions={<Button onClick={() => (fault ? setFault(null) : shooting.clear())}>Close</Button>}>
+            <Card
+              tone="brick"
+              title={fault ? 'Outside the tolerance' : 'Nothing was stored'}
+              actions={<Button onClick={() => (fault ? setFault(null) : shooting.clear())}>Close</Button>}
+            >
               {fault ?? shooting.trouble}
             </Card>
           )}
@@ -296,7 +384,11 @@ export function Place() {
                 {units.length(plan.designZ)} <span className="text-[13px] text-ink2">{units.unit}</span>
               </dd>
               <dd className="mt-2">
-                <CutFill cutFill={hubZ !== null && plan.designZ !== null ? hubZ - plan.designZ : groundZ !== null && plan.designZ !== null ? groundZ - plan.designZ : null} />
+                <CutFill
+                  cutFill={
+                    hubZ !== null && plan.designZ !== null ? hubZ - plan.designZ : groundZ !== null && plan.designZ !== null ? groundZ - plan.designZ : null
+                  }
+                />
                 <span className="text-[13px] text-ink2">{hubZ === null ? 'from the ground; the stake gets it from the hub' : 'from the hub'}</span>
               </dd>
             </dl>
@@ -304,20 +396,31 @@ export function Place() {
           </div>
           {mark && mark.body.state !== 'rough' && (
             <p className="mt-2 text-[13px] text-ink2">
-              {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(mark.body.dEMm / 1000, units.lengthUnit)} {mark.body.dEMm >= 0 ? 'east' : 'west'}, {smallLength(mark.body.dNMm / 1000, units.lengthUnit)}{' '}
-              {mark.body.dNMm >= 0 ? 'north' : 'south'} · {standing ? STANDING[standing.standing] : ''} · {mark.body.shots} {mark.body.shots === 1 ? 'shot' : 'shots'}
+              {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(mark.body.dEMm / 1000, units.lengthUnit)}{' '}
+              {mark.body.dEMm >= 0 ? 'east' : 'west'}, {smallLength(mark.body.dNMm / 1000, units.lengthUnit)} {mark.body.dNMm >= 0 ? 'north' : 'south'} ·{' '}
+              {standing ? STANDING[standing.standing] : ''} · {mark.body.shots} {mark.body.shots === 1 ? 'shot' : 'shots'}
             </p>
           )}
           {proof && (proof.due !== null || !proof.proven || proof.failed) && (
             <p className={`my-3 border-l-4 pl-3 ${proof.failed ? 'border-brick' : 'border-ochre'}`}>
-              <strong>{proof.failed ? 'A proof of this station failed.' : proof.proven ? `${proof.minutes} min since the last proof.` : 'This station is unproven.'}</strong>{' '}
+              <strong>
+                {proof.failed ? 'A proof of this station failed.' : proof.proven ? `${proof.minutes} min since the last proof.` : 'This station is unproven.'}
+              </strong>{' '}
               {proof.failed ? 'What is set now is in doubt.' : 'Sight an unused mark before the next one.'}{' '}
               <Link className="font-semibold text-spruce underline" to={`/sites/${id}/prove`}>
                 Prove now
               </Link>
             </p>
           )}
-          {state.packages.length > 1 && <Choice className="my-2" label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setPackageId} />}
+          {state.packages.length > 1 && (
+            <Choice
+              className="my-2"
+              label="Work package"
+              value={work.id}
+              options={state.packages.map((each) => [each.id, each.body.name] as const)}
+              onChange={setPackageId}
+            />
+          )}
           <RoundTable rows={rows} chosen={plan.key} onChoose={setChosenKey} />
         </Slip>
       </div>

@@ -29,13 +29,17 @@ export function RoundTable({ rows, chosen, onChoose }: { rows: readonly RoundRow
         {rows.map(({ plan, mark, standing, walk }) => (
           <tr key={plan.key} className={plan.key === chosen ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
             <td className={TD_WORD}>
-              <button type="button" className="min-h-9 w-full text-left font-semibold" aria-current={plan.key === chosen} onClick={() => onChoose(plan.key)}>
+              <button type="button" className="min-h-11 w-full text-left font-semibold" aria-current={plan.key === chosen} onClick={() => onChoose(plan.key)}>
                 {plan.name}
               </button>
             </td>
             <td className={TD}>{units.length(walk, 1)}</td>
             <td className={`${TD} ${standing === 'inDoubt' ? 'font-semibold text-brick' : mark ? 'text-good' : 'text-ink2'}`}>
-              {mark ? `${STATE[mark.body.state]}${standing && mark.body.state !== 'rough' ? `, ${STANDING[standing]}` : ''}` : plan.key === chosen ? 'now' : 'to set'}
+              {mark
+                ? `${STATE[mark.body.state]}${standing && mark.body.state !== 'rough' ? `, ${STANDING[standing]}` : ''}`
+                : plan.key === chosen
+                  ? 'now'
+                  : 'to set'}
             </td>
           </tr>
         ))}

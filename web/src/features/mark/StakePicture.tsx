@@ -6,7 +6,18 @@ export function StakePicture({ lines }: { lines: readonly string[] }) {
       <rect x="10" y="4" width="190" height={height} fill="var(--lath)" stroke="var(--ink)" strokeWidth="1.5" />
       <rect x="10" y="4" width="190" height="10" fill="var(--spruce)" />
       {lines.map((line, i) => (
-        <text key={i} x="105" y={38 + i * 26} textAnchor="middle" fontSize="15" fontWeight="600" fill="var(--on-lath)" textLength={line.length > 24 ? 180 : undefined} lengthAdjust="spacingAndGlyphs" className="figures">
+        <text
+          key={i}
+          x="105"
+          y={38 + i * 26}
+          textAnchor="middle"
+          fontSize="15"
+          fontWeight="600"
+          fill="var(--on-lath)"
+          textLength={line.length > 24 ? 180 : undefined}
+          lengthAdjust="spacingAndGlyphs"
+          className="figures"
+        >
           {line}
         </text>
       ))}

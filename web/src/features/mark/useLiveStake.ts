@@ -9,7 +9,10 @@ import { useSite } from '../../site/SiteContext.tsx';
 const STALE_MS = 1500;
 
 /** Where the pole is now against the mark, from the instrument's live readings. Old readings say that they are old. */
-export function useLiveStake(solution: AcceptedSolution | null, plan: FactBody<'package'>['plans'][number] | null): { stake: StakeResult | null; stale: boolean } {
+export function useLiveStake(
+  solution: AcceptedSolution | null,
+  plan: FactBody<'package'>['plans'][number] | null,
+): { stake: StakeResult | null; stale: boolean } {
   const { state } = useSite();
   const link = useLinkState();
   const live = link?.live ?? null;

@@ -54,7 +54,9 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
           })}
         </tbody>
       </table>
-      <p className="mt-1.5 text-[13px] text-ink2">Measured minus listed, {small.name}. Along: plus is farther away. Across: plus is right, seen from the instrument.</p>
+      <p className="mt-1.5 text-[13px] text-ink2">
+        Measured minus listed, {small.name}. Along: plus is farther away. Across: plus is right, seen from the instrument.
+      </p>
     </section>
   );
 }

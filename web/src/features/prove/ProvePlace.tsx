@@ -36,7 +36,12 @@ export function Place() {
     const { result, name } = inForce.fact.body;
     const at = { e: result.e, n: result.n };
     const facing = link?.setUp ? (result.orientationDeg + link.circleDeg) * RADIANS_PER_DEGREE : null;
-    return joinScenes(outlineScene(state.packages), marksScene(state, state.packages, standings, null), { instruments: [{ at, label: name, facing }] }, controlScene(state.control, chosen));
+    return joinScenes(
+      outlineScene(state.packages),
+      marksScene(state, state.packages, standings, null),
+      { instruments: [{ at, label: name, facing }] },
+      controlScene(state.control, chosen),
+    );
   }, [state, inForce, link, chosen, standings]);
   const target = state.control.find((mark) => mark.id === chosen) ?? null;
 
@@ -78,7 +83,14 @@ export function Place() {
 
   if (!inForce) {
     return (
-      <Empty title="No station to prove" action={<Link to={`/sites/${id}/station`} className="font-semibold text-spruce underline">Go to Station</Link>}>
+      <Empty
+        title="No station to prove"
+        action={
+          <Link to={`/sites/${id}/station`} className="font-semibold text-spruce underline">
+            Go to Station
+          </Link>
+        }
+      >
         A proof compares a known mark with what the accepted station measures. Station the instrument first.
       </Empty>
     );
@@ -87,19 +99,31 @@ export function Place() {
   const candidates = state.control
     .filter((mark) => mark.revision.body.condition !== 'lost' && (mark.revision.body.usePlan || mark.revision.body.useHeight))
     .map((mark) => ({ mark, used: usedBy(inForce, mark.id) }))
-    .sort((a, b) => Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) || Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof));
+    .sort(
+      (a, b) =>
+        Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) ||
+        Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof),
+    );
   const proofs = state.proofs.filter((proof) => proof.body.solution === inForce.fact.id);
   return (
     <>
       <Workspace
-        board={<Board scene={scene} description={`Plan with station ${inForce.fact.body.name}, the control marks and the marks set`} onPick={(picked) => state.control.some((mark) => mark.id === picked) && setChosen(picked)} fitKey={inForce.fact.id} />}
+        board={
+          <Board
+            scene={scene}
+            description={`Plan with station ${inForce.fact.body.name}, the control marks and the marks set`}
+            onPick={(picked) => state.control.some((mark) => mark.id === picked) && setChosen(picked)}
+            fitKey={inForce.fact.id}
+          />
+        }
         slip={
           <Slip
+            topic={`${proofs.length} ${shooting.trouble ?? ''}`}
             head={
               <>
                 <h1 className="text-xl">
                   Prove {inForce.fact.body.name}{' '}
-                  <span className={`text-[15px] font-normal ${age?.due ? 'text-ochre' : 'text-ink2'}`}>
+                  <span className={`ml-1 text-[15px] font-normal ${age?.due ? 'text-ochre' : 'text-ink2'}`}>
                     {age?.failed ? 'a proof failed' : age?.proven ? `last good proof ${age.minutes} min ago` : 'unproven so far'}
                   </span>
                 </h1>
@@ -117,10 +141,26 @@ export function Place() {
           >
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
-              {(shooting.trouble ?? fault) && <Card tone="brick" title="No proof was made">{shooting.trouble ?? fault}</Card>}
+              {(shooting.trouble ?? fault) && (
+                <Card tone="brick" title="No proof was made">
+                  {shooting.trouble ?? fault}
+                </Card>
+              )}
             </div>
             {last && verdict && (
-              <Card tone={verdict.tone} title={verdict.title} actions={verdict.tone === 'good' ? <Link className="font-semibold text-spruce underline" to={`/sites/${id}/mark`}>On to the marks</Link> : <Button onClick={() => void prove(last.mark)}>Sight {last.mark.revision.body.name} again</Button>}>
+              <Card
+                tone={verdict.tone}
+                title={verdict.title}
+                actions={
+                  verdict.tone === 'good' ? (
+                    <Link className="font-semibold text-spruce underline" to={`/sites/${id}/mark`}>
+                      On to the marks
+                    </Link>
+                  ) : (
+                    <Button onClick={() => void prove(last.mark)}>Sight {last.mark.revision.body.name} again</Button>
+                  )
+                }
+              >
                 <p>{proofSentence(last.mark.revision.body.name, last.judged.check, last.judged.plan, last.judged.height, units.lengthUnit)}</p>
                 <p className="mt-1">{verdict.text}</p>
               </Card>
@@ -140,14 +180,29 @@ export function Place() {
                   return (
                     <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
                       <td className={TD_WORD}>
-                        <button type="button" className="min-h-9 font-semibold" onClick={() => setChosen(mark.id)}>
+                        <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => setChosen(mark.id)}>
                           {mark.revision.body.name}
                         </button>
                       </td>
-                      <td className={TD_WORD}>{used.plan && used.height ? 'used: a repeat' : used.plan ? 'used in plan' : used.height ? 'used in height' : <strong>unused: a proof</strong>}</td>
+                      <td className={TD_WORD}>
+                        {used.plan && used.height ? (
+                          'used: a repeat'
+                        ) : used.plan ? (
+                          'used in plan'
+                        ) : used.height ? (
+                          'used in height'
+                        ) : (
+                          <strong>unused: a proof</strong>
+                        )}
+                      </td>
                       <td className={TD_WORD}>{before ? clockTime(before.at) : '–'}</td>
                       <td className={TD}>
-                        <Button className="min-h-9 px-2.5 text-[13px]" disabled={shooting.doing !== null} onClick={() => void prove(mark)} aria-label={`Prove on ${mark.revision.body.name}`}>
+                        <Button
+                          className="my-0.5 px-3 text-[14px]"
+                          disabled={shooting.doing !== null}
+                          onClick={() => void prove(mark)}
+                          aria-label={`Prove on ${mark.revision.body.name}`}
+                        >
                           Sight
                         </Button>
                       </td>
@@ -156,11 +211,21 @@ export function Place() {
                 })}
               </tbody>
             </table>
-            {proofs.length > 0 && <ProofTable proofs={proofs} nameOf={(mark) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?'} outcomeWords={(proof: Fact<'proof'>) => `plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`} />}
+            {proofs.length > 0 && (
+              <ProofTable
+                proofs={proofs}
+                nameOf={(mark) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?'}
+                outcomeWords={(proof: Fact<'proof'>) => `plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`}
+              />
+            )}
           </Slip>
         }
       />
-      <TypedReading title={target ? `Reading to ${target.revision.body.name}` : 'Reading'} open={link?.kind === 'typed' && link.busy === 'measuring'} onCancel={() => currentLink()?.cancel()} />
+      <TypedReading
+        title={target ? `Reading to ${target.revision.body.name}` : 'Reading'}
+        open={link?.kind === 'typed' && link.busy === 'measuring'}
+        onCancel={() => currentLink()?.cancel()}
+      />
     </>
   );
 }

@@ -96,8 +96,22 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
       }
     >
       <div className="grid gap-4 sm:grid-cols-2">
-        <Field label="Name of the site" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name) ?? (name ? (alike ? errors.name : null) : null)} autoFocus />
-        <Field label="Your name" value={person} maxLength={80} onChange={(event) => setPerson(event.target.value)} error={shown(errors.person)} help="More people are added later." />
+        <Field
+          label="Name of the site"
+          value={name}
+          maxLength={80}
+          onChange={(event) => setName(event.target.value)}
+          error={shown(errors.name) ?? (name ? (alike ? errors.name : null) : null)}
+          autoFocus
+        />
+        <Field
+          label="Your name"
+          value={person}
+          maxLength={80}
+          onChange={(event) => setPerson(event.target.value)}
+          error={shown(errors.person)}
+          help="More people are added later."
+        />
         <Choice label="Lengths" value={lengthUnit} options={LENGTH_CHOICES} onChange={setLengthUnit} />
         <Choice label="Angles" value={angleUnit} options={ANGLE_CHOICES} onChange={setAngleUnit} />
         <Choice
@@ -118,7 +132,13 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
           ]}
           onChange={setConvention}
         />
-        <Field label="True height of site zero (empty: heights are true heights)" value={zero} onChange={(event) => setZero(event.target.value)} error={errors.zero} inputMode="decimal" />
+        <Field
+          label="True height of site zero (empty: heights are true heights)"
+          value={zero}
+          onChange={(event) => setZero(event.target.value)}
+          error={errors.zero}
+          inputMode="decimal"
+        />
       </div>
       <h3 className="mt-5 mb-1 text-[17px]">Tolerance classes</h3>
       <ClassTable classes={classes} onChange={setClasses} />

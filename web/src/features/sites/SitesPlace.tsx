@@ -50,7 +50,12 @@ export function Place() {
           New site…
         </Button>
       </div>
-      <NewSite open={making} onClose={() => setMaking(false)} taken={sites.data?.map((site) => site.name) ?? []} onMade={(id) => void navigate(`/sites/${id}/control`)} />
+      <NewSite
+        open={making}
+        onClose={() => setMaking(false)}
+        taken={sites.data?.map((site) => site.name) ?? []}
+        onMade={(id) => void navigate(`/sites/${id}/control`)}
+      />
     </main>
   );
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { CORE_VERSION, type Judgement, type Obstacle, type ResectionResult } from '@idle-marker/core';
-import { canonicalJson, resectionJson, type Fact, type FactBody, type SolutionResult } from '@idle-marker/contract';
+import { canonicalJson, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
 import type { StationDraft, UseFlags } from '@idle-marker/records';
 import { obstacleWords } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
@@ -21,12 +21,12 @@ interface AcceptDialogProps {
   readonly judgement: Judgement;
   readonly asked: FactBody<'site'>['classes'][number];
   readonly obstacles: readonly Obstacle[];
-  useOf(sight: Fact<'sight'>): UseFlags;
+  usageOf(sight: Fact<'sight'>): UseFlags;
   onAccepted(): void;
 }
 
 /** Keeps the station as it is now. Against the class's terms it is provisional and needs a reason. */
-export function AcceptDialog({ open, onClose, occupation, draft, result, judgement, asked, obstacles, useOf, onAccepted }: AcceptDialogProps) {
+export function AcceptDialog({ open, onClose, occupation, draft, result, judgement, asked, obstacles, usageOf, onAccepted }: AcceptDialogProps) {
   const { state, say, inForce } = useSite();
   const naming = useNaming();
   const [reason, setReason] = useState('');
@@ -41,7 +41,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
         sight: sight.id,
         control: group.mark,
         revision: state.control.find((mark) => mark.id === group.mark)!.revision.id,
-        ...useOf(sight),
+        ...usageOf(sight),
       })),
     );
     const previous = inForce?.occupation.id === occupation.id ? inForce.fact.id : null;
@@ -51,7 +51,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
       method: 'resection',
       class: asked.id,
       uses,
-      result: resectionJson(result) as unknown as SolutionResult,
+      result: resectionJson(result),
       inputDigest: bytesToHex(sha256(utf8ToBytes(canonicalJson(draft.input)))),
       coreVersion: CORE_VERSION,
       supersedes: previous,
@@ -63,7 +63,9 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
     <Dialog
       open={open}
       onClose={onClose}
-      title={provisional ? `${occupation.body.name} does not meet ${asked.name.toLowerCase()}` : `Accept ${occupation.body.name} for ${asked.name.toLowerCase()}`}
+      title={
+        provisional ? `${occupation.body.name} does not meet ${asked.name.toLowerCase()}` : `Accept ${occupation.body.name} for ${asked.name.toLowerCase()}`
+      }
       foot={
         <>
           <Button onClick={onClose}>Not yet</Button>
@@ -87,7 +89,8 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
         </>
       ) : (
         <p>
-          {judgement.checkability === 'traceable' ? 'One bad mark would show, and could be named.' : 'A mistake in any mark would show.'} Prove it on a mark that was not used before the first stake.
+          {judgement.checkability === 'traceable' ? 'One bad mark would show, and could be named.' : 'A mistake in any mark would show.'} Prove it on a mark
+          that was not used before the first stake.
         </p>
       )}
       <Field

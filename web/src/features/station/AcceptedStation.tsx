@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
-import type { AcceptedSolution } from '@idle-marker/records';
+import { leftOut, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -46,7 +46,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
       .map((mark) => ({ points: [at, { e: mark.revision.body.e!, n: mark.revision.body.n! }], ink: 'ink2' as const, dash: [4, 4], width: 1 }));
     return joinScenes(outlineScene(state.packages), { lines, instruments: [{ at, label: name, facing }] }, controlScene(state.control, null));
   }, [state, result, name, link, solution]);
-  const leftOut = [...new Set(solution.fact.body.uses.filter((use) => !use.plan && !use.height).map((use) => use.control))];
+  const out = leftOut(state, solution);
   const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
   const record = async () => {
     if (!event) return;
@@ -67,7 +67,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             head={
               <>
                 <h1 className="text-xl">
-                  Station {name} <span className="text-[15px] font-normal text-ink2">in force since {clockTime(solution.decision.at)}</span>
+                  Station {name} <span className="ml-1 text-[15px] font-normal text-ink2">in force since {clockTime(solution.decision.at)}</span>
                 </h1>
                 <Figures
                   items={[
@@ -108,9 +108,13 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               <dt className="text-ink2">Orientation</dt>
               <dd className="figures">{units.angle(result.orientationDeg * RADIANS_PER_DEGREE)} at circle zero</dd>
               <dt className="text-ink2">Height</dt>
-              <dd>{result.sdTrunnionZMm === null ? 'none: plan only' : `tilting axis good to ${smallLength((1.96 * result.sdTrunnionZMm) / 1000, units.lengthUnit)} (95 %)`}</dd>
+              <dd>
+                {result.sdTrunnionZMm === null
+                  ? 'none: plan only'
+                  : `tilting axis good to ${smallLength((1.96 * result.sdTrunnionZMm) / 1000, units.lengthUnit)} (95 %)`}
+              </dd>
               <dt className="text-ink2">Left out</dt>
-              <dd>{leftOut.length === 0 ? 'nothing' : leftOut.map((mark) => state.control.find((each) => each.id === mark)?.revision.body.name).join(', ')}</dd>
+              <dd>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
               <dt className="text-ink2">Ground</dt>
               <dd>{solution.occupation.body.ground}</dd>
             </dl>
@@ -124,7 +128,16 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
           </Slip>
         }
       />
-      <Dialog open={event !== null} onClose={() => setEvent(null)} title="What happened at the instrument?" foot={<Button look="primary" onClick={() => void record()}>Note it</Button>}>
+      <Dialog
+        open={event !== null}
+        onClose={() => setEvent(null)}
+        title="What happened at the instrument?"
+        foot={
+          <Button look="primary" onClick={() => void record()}>
+            Note it
+          </Button>
+        }
+      >
         <div className="flex flex-col gap-3">
           <Choice label="Event" value={event ?? 'bump'} options={Object.entries(EVENT_WORDS) as [keyof typeof EVENT_WORDS, string][]} onChange={setEvent} />
           <Field label="Note" value={note} maxLength={500} onChange={(change) => setNote(change.target.value)} />

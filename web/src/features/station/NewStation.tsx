@@ -36,11 +36,18 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   const [ground, setGround] = useState('gravel');
   const [place, setPlace] = useState<PlanPoint | null>(() => {
     const hubs = state.packages.flatMap((each) => each.body.plans.map((plan) => plan.place));
-    const middle = usualPlace(hubs.length > 0 ? hubs : state.control.filter((mark) => mark.revision.body.e !== null).map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })));
+    const middle = usualPlace(
+      hubs.length > 0
+        ? hubs
+        : state.control.filter((mark) => mark.revision.body.e !== null).map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })),
+    );
     return middle && { e: middle.e + 24, n: middle.n + 4 };
   });
   const scene = useMemo(
-    () => joinScenes(outlineScene(state.packages), controlScene(state.control, null), { instruments: place && link?.kind === 'simulator' ? [{ at: place, label: name, facing: null }] : [] }),
+    () =>
+      joinScenes(outlineScene(state.packages), controlScene(state.control, null), {
+        instruments: place && link?.kind === 'simulator' ? [{ at: place, label: name, facing: null }] : [],
+      }),
     [state.packages, state.control, place, name, link?.kind],
   );
   const temperatureRead = Number(temperature.replace(',', '.').replace('−', '-'));
@@ -50,8 +57,12 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   const heightRead = units.readLength(height);
   const taken = state.occupations.some((each) => each.body.name.toLowerCase() === name.trim().toLowerCase());
   const errors = {
-    name: name.trim() === '' ? 'Give the station a name.' : taken ? `${name.trim()} is used already: every placing of the instrument has a name of its own.` : null,
-    height: heightRead === null || heightRead < 0 || heightRead > 10 ? 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.' : null,
+    name:
+      name.trim() === '' ? 'Give the station a name.' : taken ? `${name.trim()} is used already: every placing of the instrument has a name of its own.` : null,
+    height:
+      heightRead === null || heightRead < 0 || heightRead > 10
+        ? 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.'
+        : null,
     temperature: temperature.trim() === '' || !(temperatureC > -60 && temperatureC < 70) ? 'Give the air temperature.' : null,
     pressure: !(pressureHPa > 300 && pressureHPa < 1100) ? 'Give the pressure in hPa, or in inches of mercury.' : null,
   };
@@ -81,8 +92,17 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   return (
     <Workspace
       board={
-        <Board scene={scene} description="Plan with the control marks and the work. Choose where the instrument stands." {...(link?.kind === 'simulator' ? { onPlace: setPlace } : {})} fitKey="new">
-          {link?.kind === 'simulator' && <p className="absolute top-4 left-4 max-w-[calc(100%-90px)] border-[1.5px] border-ink bg-sheet px-3 py-2 text-[13px]">Touch the plan where the simulated instrument stands.</p>}
+        <Board
+          scene={scene}
+          description="Plan with the control marks and the work. Choose where the instrument stands."
+          {...(link?.kind === 'simulator' ? { onPlace: setPlace } : {})}
+          fitKey="new"
+        >
+          {link?.kind === 'simulator' && (
+            <p className="absolute top-4 left-4 max-w-[calc(100%-90px)] border-[1.5px] border-ink bg-sheet px-3 py-2 text-[13px]">
+              Touch the plan where the simulated instrument stands.
+            </p>
+          )}
         </Board>
       }
       slip={
@@ -114,8 +134,20 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
               help="On a free station heights come from the marks and refer to the axis; this only gives the ground below it."
             />
             <div className="grid grid-cols-2 gap-3">
-              <Field label={`Air temperature, ${celsius ? '°C' : '°F'}`} value={temperature} inputMode="decimal" onChange={(event) => setTemperature(event.target.value)} error={temperature === '' ? null : errors.temperature} />
-              <Field label="Pressure, hPa (or inHg)" value={pressure} inputMode="decimal" onChange={(event) => setPressure(event.target.value)} error={errors.pressure} />
+              <Field
+                label={`Air temperature, ${celsius ? '°C' : '°F'}`}
+                value={temperature}
+                inputMode="decimal"
+                onChange={(event) => setTemperature(event.target.value)}
+                error={temperature === '' ? null : errors.temperature}
+              />
+              <Field
+                label="Pressure, hPa (or inHg)"
+                value={pressure}
+                inputMode="decimal"
+                onChange={(event) => setPressure(event.target.value)}
+                error={errors.pressure}
+              />
             </div>
             <Button look="quiet" className="self-start" onClick={() => setCelsius(!celsius)}>
               Enter in {celsius ? '°F' : '°C'}

@@ -45,7 +45,7 @@ export function NextMark({ sighted, chosen, onChoose, onSight, busy, at }: NextM
             return (
               <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
                 <td className={TD_WORD}>
-                  <button type="button" className="min-h-9 font-semibold" onClick={() => onChoose(mark.id)}>
+                  <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(mark.id)}>
                     {body.name}
                   </button>
                 </td>
@@ -53,7 +53,7 @@ export function NextMark({ sighted, chosen, onChoose, onSight, busy, at }: NextM
                 <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
                 <td className={TD}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
                 <td className={TD}>
-                  <Button className="min-h-9 px-2.5 text-[13px]" disabled={busy} onClick={() => onSight(mark.id)} aria-label={`Sight ${body.name}`}>
+                  <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onSight(mark.id)} aria-label={`Sight ${body.name}`}>
                     Sight
                   </Button>
                 </td>

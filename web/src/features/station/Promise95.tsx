@@ -36,10 +36,19 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
           {state.packages.map((each) => {
             const asked = state.settings.classes.find((one) => one.id === each.body.class);
             const predictions = each.body.plans.map((plan) =>
-              predictAt(station, setupOf(solution.occupation.body), precisionOf(solution.occupation.body), reductionOf(state.settings), { ...plan.place, z: plan.designZ }, poleSet),
+              predictAt(
+                station,
+                setupOf(solution.occupation.body),
+                precisionOf(solution.occupation.body),
+                reductionOf(state.settings),
+                { ...plan.place, z: plan.designZ },
+                poleSet,
+              ),
             );
             const worst = Math.max(0, ...predictions.map((one) => one.radius95));
-            const good = predictions.filter((one) => !asked || (one.radius95 * 1000 <= asked.planMm && (one.sdZ === null || one.sdZ * 1000 * NORMAL_95_FACTOR <= asked.heightMm))).length;
+            const good = predictions.filter(
+              (one) => !asked || (one.radius95 * 1000 <= asked.planMm && (one.sdZ === null || one.sdZ * 1000 * NORMAL_95_FACTOR <= asked.heightMm)),
+            ).length;
             const short = good < predictions.length;
             return (
               <tr key={each.id}>

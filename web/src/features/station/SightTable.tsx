@@ -12,7 +12,7 @@ interface SightTableProps {
   readonly offMarks: ReadonlySet<string>;
   readonly chosen: string | null;
   onChoose(mark: string): void;
-  useOf(sight: Fact<'sight'>): UseFlags;
+  usageOf(sight: Fact<'sight'>): UseFlags;
   setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
 }
 
@@ -26,12 +26,13 @@ function ratioOf(result: ResectionResult, mark: string): number | null {
   return values.length === 0 ? null : Math.max(...values);
 }
 
-export function SightTable({ groups, result, offMarks, chosen, onChoose, useOf, setUse }: SightTableProps) {
+export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse }: SightTableProps) {
   const units = useUnits();
   const { state } = useSite();
   const small = smallUnit(units.lengthUnit);
   const names = new Map(state.control.map((mark) => [mark.id, mark.revision.body]));
-  const difference = (metres: number | null | undefined) => (metres === null || metres === undefined ? '–' : formatSigned(metres * small.perMetre, small.decimals));
+  const difference = (metres: number | null | undefined) =>
+    metres === null || metres === undefined ? '–' : formatSigned(metres * small.perMetre, small.decimals);
   const marks = [...new Set(groups.map((group) => group.mark))];
   return (
     <>
@@ -53,8 +54,8 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, useOf, 
             const sights = own.flatMap((group) => group.sights);
             const point = result?.points.find((each) => each.name === mark);
             const reduced = result?.observations.find((each) => each.reduced.point === mark)?.reduced;
-            const inPlan = sights.some((sight) => useOf(sight).plan);
-            const inHeight = sights.some((sight) => useOf(sight).height);
+            const inPlan = sights.some((sight) => usageOf(sight).plan);
+            const inHeight = sights.some((sight) => usageOf(sight).height);
             const body = names.get(mark);
             const ratio = result && ratioOf(result, mark);
             const off = offMarks.has(mark);
@@ -63,20 +64,32 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, useOf, 
             return (
               <tr key={mark} className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}>
                 <td className={TD_WORD}>
-                  <button type="button" className="min-h-9 text-left font-semibold" onClick={() => onChoose(mark)}>
+                  <button type="button" className="min-h-11 text-left font-semibold" onClick={() => onChoose(mark)}>
                     {body?.name ?? '?'}
                     {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
                   </button>
                   {spread && <span className="block text-[12px] text-ink2">spread {smallLength(Math.max(spread.across, spread.along), units.lengthUnit)}</span>}
                 </td>
-                <td className={TD}>{reduced?.gridDistance ? units.length(reduced.gridDistance) : slope === null ? 'direction' : lengthFromMetres(slope, units.lengthUnit).toFixed(3)}</td>
+                <td className={TD}>
+                  {reduced?.gridDistance
+                    ? units.length(reduced.gridDistance)
+                    : slope === null
+                      ? 'direction'
+                      : lengthFromMetres(slope, units.lengthUnit).toFixed(3)}
+                </td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dE : point?.dN)}</td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dN : point?.dE)}</td>
                 <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">not used</span>}</td>
                 <td className={TD}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
                 <td className={`${TD} whitespace-nowrap`}>
                   <UseToggle label={`${body?.name} in plan`} text="plan" used={inPlan} can={body?.e !== null} onChange={(plan) => setUse(sights, { plan })} />
-                  <UseToggle label={`${body?.name} in height`} text="ht" used={inHeight} can={body?.z !== null && slope !== null} onChange={(height) => setUse(sights, { height })} />
+                  <UseToggle
+                    label={`${body?.name} in height`}
+                    text="ht"
+                    used={inHeight}
+                    can={body?.z !== null && slope !== null}
+                    onChange={(height) => setUse(sights, { height })}
+                  />
                 </td>
               </tr>
             );
@@ -99,7 +112,7 @@ function UseToggle({ label, text, used, can, onChange }: { label: string; text: 
       aria-checked={used}
       aria-label={label}
       onClick={() => onChange(!used)}
-      className={`ml-1 min-h-8 min-w-9 rounded-sm border px-1.5 text-[13px] ${used ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 text-ink2 line-through'}`}
+      className={`ml-1 min-h-11 min-w-11 rounded-sm border px-1.5 text-[13px] ${used ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 text-ink2 line-through'}`}
     >
       {text}
     </button>

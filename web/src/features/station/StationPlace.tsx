@@ -6,7 +6,7 @@ import { useState } from 'react';
 
 /** Do I know where I am? Set up, sight, judge, accept. */
 export function Place() {
-  const { occupation, inForce, state } = useSite();
+  const { occupation, inForce } = useSite();
   const [again, setAgain] = useState<string | null>(null);
   const [fresh, setFresh] = useState(false);
   if (!occupation || fresh) return <NewStation onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />;
@@ -14,5 +14,5 @@ export function Place() {
   if (accepted && again !== occupation.id) {
     return <AcceptedStation solution={inForce} onSightMore={() => setAgain(occupation.id)} onNew={() => setFresh(true)} />;
   }
-  return <StationWork key={occupation.id} occupation={occupation} onDone={() => setAgain(null)} reopened={accepted} refused={state.refused.some((each) => each.occupation.id === occupation.id)} />;
+  return <StationWork key={occupation.id} occupation={occupation} onDone={() => setAgain(null)} onNew={() => setFresh(true)} reopened={accepted} />;
 }

@@ -25,12 +25,13 @@ import { smallLength } from '@idle-marker/words';
 interface StationWorkProps {
   readonly occupation: Fact<'occupation'>;
   onDone(): void;
+  /** Takes the instrument somewhere else. */
+  onNew(): void;
   /** The occupation has an accepted station already; more sights make a new one. */
   readonly reopened: boolean;
-  readonly refused: boolean;
 }
 
-export function StationWork({ occupation, onDone, reopened }: StationWorkProps) {
+export function StationWork({ occupation, onDone, onNew, reopened }: StationWorkProps) {
   const { state } = useSite();
   const units = useUnits();
   const link = useLinkState();
@@ -42,11 +43,23 @@ export function StationWork({ occupation, onDone, reopened }: StationWorkProps) 
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
   const obstacles = solved ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, true) : [];
-  const offMarks = useMemo(() => new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' || reason.code === 'MARK_OFF_HEIGHT' ? [reason.name] : [])) ?? []), [solved]);
-  const offInPlan = useMemo(() => new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' ? [reason.name] : [])) ?? []), [solved]);
+  const offMarks = useMemo(
+    () =>
+      new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' || reason.code === 'MARK_OFF_HEIGHT' ? [reason.name] : [])) ?? []),
+    [solved],
+  );
+  const offInPlan = useMemo(
+    () => new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' ? [reason.name] : [])) ?? []),
+    [solved],
+  );
   const facing = solved && link?.setUp ? solved.result.orientation + link.circleDeg * RADIANS_PER_DEGREE : null;
   const scene = useMemo(
-    () => joinScenes(outlineScene(state.packages), solved ? stationScene(state, solved.result, occupation.body.name, facing, offInPlan) : {}, controlScene(state.control, chosen)),
+    () =>
+      joinScenes(
+        outlineScene(state.packages),
+        solved ? stationScene(state, solved.result, occupation.body.name, facing, offInPlan) : {},
+        controlScene(state.control, chosen),
+      ),
     [state, solved, chosen, occupation.body.name, facing, offInPlan],
   );
   const target = state.control.find((mark) => mark.id === chosen) ?? null;
@@ -58,11 +71,15 @@ export function StationWork({ occupation, onDone, reopened }: StationWorkProps) 
     // A sight that is taken again counts like the one before: what was left out stays out.
     if (taken) {
       const before = draft.groups.find((group) => group.mark === markId)?.sights[0];
-      if (before) draft.setUse([taken], draft.useOf(before));
+      if (before) draft.setUse([taken], draft.usageOf(before));
       setChosen(null);
     }
   };
-  const leaveOut = (markId: string, part: 'plan' | 'height') => draft.setUse(draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights), { [part]: false });
+  const leaveOut = (markId: string, part: 'plan' | 'height') =>
+    draft.setUse(
+      draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
+      { [part]: false },
+    );
   useKey('a', target && !shooting.doing ? () => void sight(target.id) : null);
   useKey('Enter', solved && !shooting.doing ? () => setAccepting(true) : null);
   const sights = draft.groups.reduce((sum, group) => sum + group.sights.length, 0);
@@ -70,17 +87,33 @@ export function StationWork({ occupation, onDone, reopened }: StationWorkProps) 
     <>
       <Workspace
         board={
-          <Board scene={scene} description={`Plan with ${state.control.length} control marks and the sights taken. The list beside it does the same.`} onPick={(id) => state.control.some((mark) => mark.id === id) && setChosen(id)} fitKey={occupation.id}>
-            {solved && <p className="absolute bottom-3 left-4 text-[13px] text-ink2">Residual arrows ×{EXAGGERATION} · ellipse ×{EXAGGERATION} (95 %)</p>}
+          <Board
+            scene={scene}
+            description={`Plan with ${state.control.length} control marks and the sights taken. The list beside it does the same.`}
+            onPick={(id) => state.control.some((mark) => mark.id === id) && setChosen(id)}
+            fitKey={occupation.id}
+          >
+            {solved && (
+              <p className="absolute bottom-3 left-4 text-[13px] text-ink2">
+                Residual arrows ×{EXAGGERATION} · ellipse ×{EXAGGERATION} (95 %)
+              </p>
+            )}
           </Board>
         }
         slip={
           <Slip
+            topic={`${sights} ${shooting.trouble ?? ''}`}
             head={
               <>
                 <h1 className="text-xl">
                   Station {occupation.body.name}{' '}
-                  <span className="text-[15px] font-normal text-ink2">{reopened ? 'sighted again on the spot' : sights === 0 ? 'no sight yet' : `free station from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}</span>
+                  <span className="ml-1 text-[15px] font-normal text-ink2">
+                    {reopened
+                      ? 'sighted again on the spot'
+                      : sights === 0
+                        ? 'no sight yet'
+                        : `free station from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}
+                  </span>
                 </h1>
                 {solved && (
                   <Figures
@@ -110,24 +143,65 @@ export function StationWork({ occupation, onDone, reopened }: StationWorkProps) 
           >
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
-              {shooting.trouble && <Card tone="brick" title="The sight was not taken" actions={<Button onClick={shooting.clear}>Close</Button>}>{shooting.trouble}</Card>}
+              {shooting.trouble && (
+                <Card tone="brick" title="The sight was not taken" actions={<Button onClick={shooting.clear}>Close</Button>}>
+                  {shooting.trouble}
+                </Card>
+              )}
             </div>
-            {draft.groups.length > 0 && (
-              <SightTable groups={draft.groups} result={solved?.result ?? null} offMarks={offMarks} chosen={chosen} onChoose={setChosen} useOf={draft.useOf} setUse={draft.setUse} />
-            )}
             {draft.outcome && !draft.outcome.ok && (
               <Card tone="brick" title="No station yet">
                 {stationErrorSentence(draft.outcome.error)}
               </Card>
             )}
-            {solved && <JudgementCard judgement={solved.judgement} groups={draft.groups} onSight={(mark) => void sight(mark)} onLeaveOut={leaveOut} busy={shooting.doing !== null} />}
+            {solved && (
+              <JudgementCard
+                judgement={solved.judgement}
+                groups={draft.groups}
+                onSight={(mark) => void sight(mark)}
+                onLeaveOut={leaveOut}
+                busy={shooting.doing !== null}
+              />
+            )}
+            {draft.groups.length > 0 && (
+              <SightTable
+                groups={draft.groups}
+                result={solved?.result ?? null}
+                offMarks={offMarks}
+                chosen={chosen}
+                onChoose={setChosen}
+                usageOf={draft.usageOf}
+                setUse={draft.setUse}
+              />
+            )}
             {sights === 1 && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
-            <NextMark sighted={new Set(draft.groups.map((group) => group.mark))} chosen={chosen} onChoose={setChosen} onSight={(mark) => void sight(mark)} busy={shooting.doing !== null} at={solved?.result ?? null} />
-            <Choice className="mt-3" label="Judge it for" value={classId} options={state.settings.classes.map((each) => [each.id, `${each.name}: plan ${each.planMm} mm, height ${each.heightMm} mm`] as const)} onChange={setClassId} />
+            <NextMark
+              sighted={new Set(draft.groups.map((group) => group.mark))}
+              chosen={chosen}
+              onChoose={setChosen}
+              onSight={(mark) => void sight(mark)}
+              busy={shooting.doing !== null}
+              at={solved?.result ?? null}
+            />
+            <Choice
+              className="mt-3"
+              label="Judge it for"
+              value={classId}
+              options={state.settings.classes.map((each) => [each.id, `${each.name}: plan ${each.planMm} mm, height ${each.heightMm} mm`] as const)}
+              onChange={setClassId}
+            />
+            <div className="mt-4 flex gap-2">
+              {reopened && <Button onClick={onDone}>Back to the accepted station</Button>}
+              <Button onClick={onNew}>New station…</Button>
+            </div>
           </Slip>
         }
       />
-      <TypedReading title={target ? `Reading to ${target.revision.body.name}` : 'Reading'} open={link?.kind === 'typed' && link.busy === 'measuring'} onCancel={() => currentLink()?.cancel()} />
+      <TypedReading
+        title={target ? `Reading to ${target.revision.body.name}` : 'Reading'}
+        open={link?.kind === 'typed' && link.busy === 'measuring'}
+        onCancel={() => currentLink()?.cancel()}
+      />
       {solved && (
         <AcceptDialog
           open={accepting}
@@ -138,7 +212,7 @@ export function StationWork({ occupation, onDone, reopened }: StationWorkProps) 
           judgement={solved.judgement}
           asked={asked}
           obstacles={obstacles}
-          useOf={draft.useOf}
+          usageOf={draft.usageOf}
           onAccepted={() => {
             setAccepting(false);
             onDone();

@@ -3,7 +3,7 @@ import type { ResectionResult } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
 import type { Scene, SceneArrow, SceneLine } from '../../plan/scene.ts';
 
-export const EXAGGERATION = 1000;
+export const EXAGGERATION = 2000;
 
 export function stationScene(state: SiteState, result: ResectionResult, name: string, facing: number | null, offMarks: ReadonlySet<string>): Partial<Scene> {
   const at = { e: result.e, n: result.n };

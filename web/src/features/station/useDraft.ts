@@ -7,7 +7,9 @@ import { useSite } from '../../site/SiteContext.tsx';
 type Flags = Readonly<Record<string, UseFlags>>;
 
 /** The station in work. What each sight is used for is working state of this device; the sights themselves are facts. */
-export function useDraft(occupation: Fact<'occupation'>): StationDraft & { useOf(sight: Fact<'sight'>): UseFlags; setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void } {
+export function useDraft(
+  occupation: Fact<'occupation'>,
+): StationDraft & { usageOf(sight: Fact<'sight'>): UseFlags; setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void } {
   const { state } = useSite();
   const [flags, setFlags] = useState<Flags>({});
   const key = `use ${occupation.id}`;
@@ -15,14 +17,14 @@ export function useDraft(occupation: Fact<'occupation'>): StationDraft & { useOf
     void readSetting<Flags>(key).then((kept) => kept && setFlags(kept));
   }, [key]);
   const draft = useMemo(() => stationDraft(state, occupation, flags), [state, occupation, flags]);
-  const useOf = useCallback((sight: Fact<'sight'>) => flags[sight.id] ?? defaultUse(state, sight), [flags, state]);
+  const usageOf = useCallback((sight: Fact<'sight'>) => flags[sight.id] ?? defaultUse(state, sight), [flags, state]);
   const setUse = useCallback(
     (sights: readonly Fact<'sight'>[], use: Partial<UseFlags>) => {
-      const next = { ...flags, ...Object.fromEntries(sights.map((sight) => [sight.id, { ...useOf(sight), ...use }])) };
+      const next = { ...flags, ...Object.fromEntries(sights.map((sight) => [sight.id, { ...usageOf(sight), ...use }])) };
       setFlags(next);
       void writeSetting(key, next);
     },
-    [flags, key, useOf],
+    [flags, key, usageOf],
   );
-  return { ...draft, useOf, setUse };
+  return { ...draft, usageOf, setUse };
 }

@@ -12,7 +12,14 @@ export function ProofChart({ proofs, limitMm }: { proofs: readonly Fact<'proof'>
       <div className="h-[120px]">
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={points} margin={{ top: 8, right: 8, bottom: 0, left: -28 }}>
-            <XAxis dataKey="at" type="number" domain={['dataMin', 'dataMax']} tickFormatter={(at: number) => clockTime(new Date(at))} tick={{ fontSize: 12, fill: 'var(--ink2)' }} stroke="var(--ink2)" />
+            <XAxis
+              dataKey="at"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={(at: number) => clockTime(new Date(at))}
+              tick={{ fontSize: 12, fill: 'var(--ink2)' }}
+              stroke="var(--ink2)"
+            />
             <YAxis domain={[0, Math.ceil(limitMm * 1.3)]} tick={{ fontSize: 12, fill: 'var(--ink2)' }} stroke="var(--ink2)" width={58} />
             <Tooltip labelFormatter={(at) => clockTime(new Date(Number(at)))} formatter={(value) => [`${String(value)} mm`, 'off in plan']} />
             <ReferenceLine y={limitMm} stroke="var(--brick)" strokeDasharray="5 4" />

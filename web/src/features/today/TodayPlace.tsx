@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { MarkStanding } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { bookLine, markKey, packageRoots } from '@idle-marker/records';
+import { bookLine, leftOut, markKey, packageRoots } from '@idle-marker/records';
 import { smallLength, STANDING_REASON } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -24,7 +24,9 @@ export function Place() {
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const roots = useMemo(() => packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')), [state]);
   const rows = state.packages.map((work) => {
-    const marks = work.body.plans.map((plan) => state.marks.get(markKey(roots.get(work.id)!, plan.key))).filter((mark) => mark !== undefined && mark.body.state !== 'rough') as Fact<'mark'>[];
+    const marks = work.body.plans
+      .map((plan) => state.marks.get(markKey(roots.get(work.id)!, plan.key)))
+      .filter((mark) => mark !== undefined && mark.body.state !== 'rough') as Fact<'mark'>[];
     const of = (standing: MarkStanding['standing']) => marks.filter((mark) => standings.get(mark.id)?.standing === standing).length;
     return { work, set: marks.length, held: of('held'), inDoubt: of('inDoubt'), total: work.body.plans.length };
   });
@@ -34,10 +36,13 @@ export function Place() {
   const step = nextStep(site, proof, doubtful.length, total - set);
   const go = () => void navigate(`/sites/${id}/${step.to}`);
   useKey('Enter', go);
-  const leftOut = inForce ? [...new Set(inForce.fact.body.uses.filter((use) => !use.plan && !use.height).map((use) => use.control))] : [];
+  const out = inForce ? leftOut(state, inForce) : [];
   const proofs = inForce ? state.proofs.filter((each) => each.body.solution === inForce.fact.id) : [];
   const missed = proofs.filter((each) => [each.body.plan, each.body.height].includes('outside')).length;
-  const lately = state.timeline.filter((fact) => fact.type !== 'sight' && fact.type !== 'solution').slice(-7).reverse();
+  const lately = state.timeline
+    .filter((fact) => fact.type !== 'sight' && fact.type !== 'solution')
+    .slice(-7)
+    .reverse();
   return (
     <div className="h-full overflow-y-auto p-[22px] max-md:p-3">
       <div className="mb-5 flex flex-wrap items-center gap-x-6 gap-y-3 border-[1.5px] border-ink bg-sheet">
@@ -131,10 +136,11 @@ export function Place() {
                   <dt className="text-ink2">Good to (95 %)</dt>
                   <dd className="font-semibold">
                     {smallLength(inForce.fact.body.result.ellipse95.aMm / 1000, state.settings.lengthUnit)} plan
-                    {inForce.fact.body.result.sdTrunnionZMm !== null && `, ${smallLength((1.96 * inForce.fact.body.result.sdTrunnionZMm) / 1000, state.settings.lengthUnit)} height`}
+                    {inForce.fact.body.result.sdTrunnionZMm !== null &&
+                      `, ${smallLength((1.96 * inForce.fact.body.result.sdTrunnionZMm) / 1000, state.settings.lengthUnit)} height`}
                   </dd>
                   <dt className="text-ink2">Left out</dt>
-                  <dd className={leftOut.length > 0 ? 'font-semibold text-brick' : ''}>{leftOut.length === 0 ? 'nothing' : leftOut.map((mark) => state.control.find((each) => each.id === mark)?.revision.body.name).join(', ')}</dd>
+                  <dd className={out.length > 0 ? 'font-semibold text-brick' : ''}>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
                   <dt className="text-ink2">Last proof</dt>
                   <dd className="font-semibold">{proof?.lastProof ? `${clockTime(proof.lastProof.at)}, ${proof.minutes} min ago` : 'none yet'}</dd>
                   <dt className="text-ink2">Proofs</dt>
@@ -148,7 +154,9 @@ export function Place() {
                     </>
                   )}
                 </dl>
-                {proofs.length > 1 && <ProofChart proofs={proofs} limitMm={state.settings.classes.find((each) => each.id === inForce.fact.body.class)?.planMm ?? 10} />}
+                {proofs.length > 1 && (
+                  <ProofChart proofs={proofs} limitMm={state.settings.classes.find((each) => each.id === inForce.fact.body.class)?.planMm ?? 10} />
+                )}
               </>
             ) : (
               <p className="text-ink2">Nothing can be set until the instrument is stationed.</p>

@@ -15,19 +15,57 @@ export function nextStep(site: OpenSite, proof: ReturnType<typeof useProofAge>, 
   const { state, inForce, occupation } = site;
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan).length;
   if (usable < 2) {
-    return { title: 'List the control marks', text: `A station needs at least two marks with known coordinates; ${usable === 0 ? 'none is' : 'one is'} listed. Three check it, four can name a bad one.`, to: 'control', button: 'To Control', tone: 'ochre' };
+    return {
+      title: 'List the control marks',
+      text: `A station needs at least two marks with known coordinates; ${usable === 0 ? 'none is' : 'one is'} listed. Three check it, four can name a bad one.`,
+      to: 'control',
+      button: 'To Control',
+      tone: 'ochre',
+    };
   }
   if (state.packages.length === 0) {
-    return { title: 'Say what is to be marked', text: 'A work package turns an outline into offset hubs for a crew.', to: 'design', button: 'To the work', tone: 'spruce' };
+    return {
+      title: 'Say what is to be marked',
+      text: 'A work package turns an outline into offset hubs for a crew.',
+      to: 'design',
+      button: 'To the work',
+      tone: 'spruce',
+    };
   }
   if (!occupation || !inForce) {
     return occupation
-      ? { title: `Finish stationing ${occupation.body.name}`, text: 'It is set up, but not accepted yet. Nothing can be set from it.', to: 'station', button: 'Go on', tone: 'ochre' }
-      : { title: 'Station the instrument', text: `${toSet} marks wait. First it must be known where the instrument stands.`, to: 'station', button: 'To Station', tone: 'spruce' };
+      ? {
+          title: `Finish stationing ${occupation.body.name}`,
+          text: 'It is set up, but not accepted yet. Nothing can be set from it.',
+          to: 'station',
+          button: 'Go on',
+          tone: 'ochre',
+        }
+      : {
+          title: 'Station the instrument',
+          text: `${toSet} marks wait. First it must be known where the instrument stands.`,
+          to: 'station',
+          button: 'To Station',
+          tone: 'spruce',
+        };
   }
   const name = inForce.fact.body.name;
-  if (proof?.failed) return { title: `Stop: a proof of ${name} failed`, text: `${doubtful === 0 ? 'No mark' : `${count(doubtful)} marks`} in doubt. Sight the mark again; then a third one tells whether the mark or the instrument moved.`, to: 'prove', button: 'To Prove', tone: 'brick' };
-  if (proof && !proof.proven) return { title: `Prove ${name} before the first mark`, text: 'Its own sights fit, but nothing independent has shown yet that it is right.', to: 'prove', button: 'Prove now', tone: 'ochre' };
+  if (proof?.failed)
+    return {
+      title: `Stop: a proof of ${name} failed`,
+      text: `${doubtful === 0 ? 'No mark' : `${count(doubtful)} marks`} in doubt. Sight the mark again; then a third one tells whether the mark or the instrument moved.`,
+      to: 'prove',
+      button: 'To Prove',
+      tone: 'brick',
+    };
+  if (proof && !proof.proven)
+    return {
+      title: `Prove ${name} before the first mark`,
+      text: 'Its own sights fit, but nothing independent has shown yet that it is right.',
+      to: 'prove',
+      button: 'Prove now',
+      tone: 'ochre',
+    };
   if (proof?.due) {
     return {
       title: `Prove ${name} before the next mark`,
@@ -37,6 +75,19 @@ export function nextStep(site: OpenSite, proof: ReturnType<typeof useProofAge>, 
       tone: 'ochre',
     };
   }
-  if (toSet > 0) return { title: `Go on marking: ${toSet} to set`, text: `${name} was proven ${proof?.minutes ?? 0} minutes ago.`, to: 'mark', button: 'To Mark', tone: 'spruce' };
-  return { title: 'Everything asked for is set', text: 'Prove once more before the instrument leaves, then hand over.', to: 'hand-over', button: 'To Hand over', tone: 'spruce' };
+  if (toSet > 0)
+    return {
+      title: `Go on marking: ${toSet} to set`,
+      text: `${name} was proven ${proof?.minutes ?? 0} minutes ago.`,
+      to: 'mark',
+      button: 'To Mark',
+      tone: 'spruce',
+    };
+  return {
+    title: 'Everything asked for is set',
+    text: 'Prove once more before the instrument leaves, then hand over.',
+    to: 'hand-over',
+    button: 'To Hand over',
+    tone: 'spruce',
+  };
 }

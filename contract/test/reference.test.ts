@@ -1,0 +1,99 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from '@jest/globals';
+import { compute } from '../src/index.ts';
+
+/** Every reference case with its own tolerances: a number, a matrix of tolerances, or none (then it must be equal). */
+const folder = `${import.meta.dirname}/reference/station/`;
+
+interface Case {
+  readonly id: string;
+  readonly kind: string;
+  readonly title: string;
+  readonly input: object;
+  readonly expected?: object;
+  readonly expectError?: string;
+  readonly tolerance?: Readonly<Record<string, number | number[][]>>;
+}
+
+const cases = readdirSync(folder)
+  .filter((file) => file.endsWith('.json'))
+  .map((file) => JSON.parse(readFileSync(folder + file, 'utf8')) as Case);
+
+/** Where two values differ by more than their tolerance. */
+function differences(expected: unknown, got: unknown, tolerance: Case['tolerance'], path: string, cell: readonly number[] = []): string[] {
+  if (Array.isArray(expected)) {
+    if (!Array.isArray(got) || got.length !== expected.length) return [`${path}: another length`];
+    const isMatrix = Array.isArray(tolerance?.[path]);
+    return expected.flatMap((each, i) => differences(each, (got as unknown[])[i], tolerance, path, isMatrix ? [...cell, i] : []));
+  }
+  if (expected !== null && typeof expected === 'object') {
+    return Object.entries(expected).flatMap(([key, each]) =>
+      differences(each, (got as Record<string, unknown> | null)?.[key], tolerance, path === '' ? key : `${path}.${key}`),
+    );
+  }
+  if (typeof expected !== 'number') return Object.is(expected, got) ? [] : [`${path}: ${String(got)} in place of ${String(expected)}`];
+  const allowed = tolerance?.[path];
+  const limit = Array.isArray(allowed) ? allowed[cell[0]!]![cell[1]!]! : (allowed ?? 0);
+  let off = Math.abs(expected - Number(got));
+  if (path.endsWith('azimuthDeg')) off = Math.min(off, Math.abs(off - 180), Math.abs(off - 360));
+  else if (path.endsWith('Deg')) off = Math.min(off, Math.abs(off - 360));
+  return off <= limit * (1 + 1e-9) ? [] : [`${path}: ${String(got)} in place of ${expected}, allowed ${limit}`];
+}
+
+describe('reference cases of stationing', () => {
+  it('are all here', () => {
+    expect(cases.length).toBeGreaterThanOrEqual(33);
+  });
+
+  it.each(cases.map((each) => [each.id, each] as const))('%s', (_id, each) => {
+    const outcome = compute(each);
+    expect(outcome.id).toBe(each.id);
+    if (each.expectError !== undefined) {
+      expect(outcome).toMatchObject({ ok: false, error: { code: each.expectError } });
+      return;
+    }
+    if (!outcome.ok) throw new Error(outcome.error.message);
+    expect(differences(each.expected, outcome.result, each.tolerance, '')).toEqual([]);
+  });
+});
+
+describe('what the command line says of bad input', () => {
+  const good = cases.find((each) => each.id === 'resection-04-six-points')!;
+  const changed = (path: string, value: unknown): object => {
+    const copy = structuredClone(good) as unknown as Record<string, unknown>;
+    const parts = path.split('/').slice(1);
+    let at = copy;
+    for (const part of parts.slice(0, -1)) at = at[part] as Record<string, unknown>;
+    if (value === undefined) delete at[parts.at(-1)!];
+    else at[parts.at(-1)!] = value;
+    return copy;
+  };
+
+  it.each([
+    ['/input/observations/2/circleDeg', 'NaN', 'INVALID_NUMBER'],
+    ['/input/observations/2/zenithDeg', 'Infinity', 'INVALID_NUMBER'],
+    ['/input/points/0/e', '-Infinity', 'INVALID_NUMBER'],
+    ['/input/instrument/angleSdSec', undefined, 'INVALID_NUMBER'],
+    ['/input/observations/1/slope', 0, 'INVALID_SLOPE'],
+    ['/input/observations/1/zenithDeg', 180, 'INVALID_ZENITH'],
+    ['/input/observations/1/point', 'nowhere', 'MISSING_COORDINATES'],
+    ['/input/points/1/name', 'K1', 'DUPLICATE_NAME'],
+    ['/input/observations', 'none', 'INVALID_INPUT'],
+    ['/input/observations/0/face', 3, 'INVALID_INPUT'],
+    ['/input/observations/0/useH', 'yes', 'INVALID_INPUT'],
+    ['/kind', 'levelling', 'UNKNOWN_KIND'],
+  ])('%s = %s gives %s there', (path, value, code) => {
+    expect(compute(changed(path, value))).toMatchObject({ id: good.id, ok: false, error: { code, path } });
+  });
+
+  it('reports a bad number before anything else that is wrong', () => {
+    const copy = changed('/input/observations/0/slope', -1) as typeof good;
+    (copy.input as { observations: { circleDeg: unknown }[] }).observations[3]!.circleDeg = 'NaN';
+    expect(compute(copy)).toMatchObject({ error: { code: 'INVALID_NUMBER', path: '/input/observations/3/circleDeg' } });
+  });
+
+  it('knows no kind of an object’s own making', () => {
+    expect(compute({ id: 'a', kind: 'constructor', input: {} })).toMatchObject({ error: { code: 'UNKNOWN_KIND' } });
+    expect(compute(null)).toMatchObject({ id: null, ok: false, error: { code: 'INVALID_INPUT' } });
+  });
+});

@@ -1,0 +1,85 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { formatAngle, parseAngle, wrapHalfTurn, wrapTurn } from './angle.ts';
+import { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength } from './length.ts';
+import { METRES_PER_UNIT, RADIANS_PER_DEGREE } from './unit.ts';
+
+describe('lengths', () => {
+  it('keeps the two feet apart: 2 ppm, 1.2 m at 2 000 000 ft', () => {
+    expect(lengthToMetres(2_000_000, 'usSurveyFoot') - lengthToMetres(2_000_000, 'foot')).toBeCloseTo(1.2192, 4);
+    expect(METRES_PER_UNIT.usSurveyFoot * 3937).toBeCloseTo(1200, 10);
+  });
+
+  it.each([
+    ['1.5', 'metre', 1.5],
+    ['1,5', 'metre', 1.5],
+    ['4.92 ft', 'metre', 4.92 * 0.3048],
+    ['1.5 m', 'foot', 1.5],
+    ['4\' 11 1/16"', 'foot', ((4 * 12 + 11 + 1 / 16) / 12) * 0.3048],
+    ["-2'", 'foot', -2 * 0.3048],
+    ['11 1/2"', 'usSurveyFoot', (11.5 / 12) * (1200 / 3937)],
+    ['−0.25', 'metre', -0.25],
+  ] as const)('reads %s on a site in %s', (text, unit, metres) => {
+    expect(parseLength(text, unit)).toBeCloseTo(metres, 12);
+  });
+
+  it.each(['', 'abc', '1.2.3', '1 2', 'NaN', 'Infinity', '1e5', '5\' 1/0"', '--1'])('does not read %s', (text) => {
+    expect(parseLength(text, 'metre')).toBeNull();
+  });
+
+  it('writes what it reads back', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -9_999_999, max: 9_999_999 }), fc.constantFrom('metre', 'foot', 'usSurveyFoot'), (thousandths, unit) => {
+        const metres = lengthToMetres(thousandths / 1000, unit);
+        const text = formatLength(metres, unit, 3).replace(/\u2009/g, '');
+        expect(Math.round(lengthFromMetres(parseLength(text, unit)!, unit) * 1000)).toBe(thousandths);
+      }),
+    );
+  });
+
+  it('never writes minus zero, and always a true minus', () => {
+    expect(formatLength(-0.0001, 'metre', 3)).toBe('0.000');
+    expect(formatSigned(-0.4, 0)).toBe('0');
+    expect(formatSigned(-2.4, 0)).toBe('−2');
+    expect(formatSigned(2.4, 1)).toBe('+2.4');
+    expect(formatLength(8094.9951, 'metre', 3)).toBe('8\u2009094.995');
+  });
+
+  it('writes feet and inches with the fraction reduced', () => {
+    expect(formatFeetInches(lengthToMetres(4 + 11.0625 / 12, 'foot'), 'foot')).toBe('4′ 11 1/16″');
+    expect(formatFeetInches(lengthToMetres(-1.5, 'foot'), 'foot')).toBe('−1′ 6″');
+    expect(formatFeetInches(lengthToMetres(11.999 / 12, 'foot'), 'foot')).toBe('1′ 0″');
+  });
+});
+
+describe('angles', () => {
+  it('carries over when seconds round to sixty', () => {
+    expect(formatAngle((143 + 27 / 60 + 59.96 / 3600) * RADIANS_PER_DEGREE, 'dms', 1)).toBe('143°28′00.0″');
+    expect(formatAngle(-0.00001 * RADIANS_PER_DEGREE, 'dms', 0)).toBe('0°00′00″');
+  });
+
+  it.each([
+    ['143 27 08', 143 + 27 / 60 + 8 / 3600],
+    ['143°27\'08.5"', 143 + 27 / 60 + 8.5 / 3600],
+    ['143°27′08″', 143 + 27 / 60 + 8 / 3600],
+    ['89.8611', 89.8611],
+    ['0 00 00', 0],
+  ])('reads %s', (text, degrees) => {
+    expect(parseAngle(text, 'dms')! / RADIANS_PER_DEGREE).toBeCloseTo(degrees, 9);
+  });
+
+  it.each(['143 61 00', '143.5 10', '12 59.5 01', 'north', ''])('does not read %s', (text) => {
+    expect(parseAngle(text, 'dms')).toBeNull();
+  });
+
+  it('wraps into its range', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -100, max: 100, noNaN: true }), (angle) => {
+        expect(wrapTurn(angle)).toBeGreaterThanOrEqual(0);
+        expect(wrapTurn(angle)).toBeLessThan(2 * Math.PI);
+        expect(Math.abs(wrapHalfTurn(angle))).toBeLessThanOrEqual(Math.PI);
+        expect(Math.cos(wrapHalfTurn(angle))).toBeCloseTo(Math.cos(angle), 9);
+      }),
+    );
+  });
+});

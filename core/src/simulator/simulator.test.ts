@@ -1,0 +1,81 @@
+import { describe, expect, it } from '@jest/globals';
+import { RADIANS_PER_SECOND } from '../quantity/unit.ts';
+import { advance, driveHub, liveReading, measure, search, setUpInstrument, startSimulator, trueReading, walkTo, type SimulatorState } from './simulator.ts';
+import { groundHeight, type GroundTruth } from './truth.ts';
+
+const TRUTH: GroundTruth = {
+  marks: [
+    { name: 'K1', e: 40, n: 10, z: 5.2 },
+    { name: 'K2', e: 10, n: 60, z: 5.4 },
+    { name: 'K3', e: 0, n: 0, z: 5, covered: true },
+    { name: 'K4', e: -30, n: 10, z: 5.1 },
+  ],
+  ground: { e: 0, n: 0, z: 5, slopeE: 0.01, slopeN: 0, waveHeight: 0.1, waveLength: 80 },
+  obstructions: [
+    {
+      name: 'cabin',
+      height: 3,
+      outline: [
+        { e: -20, n: 0 },
+        { e: -15, n: 0 },
+        { e: -15, n: 20 },
+        { e: -20, n: 20 },
+      ],
+    },
+  ],
+};
+const PRECISION = { angleSd: RADIANS_PER_SECOND, distanceSd: 0.001, distanceSdRatio: 1.5e-6 };
+const start = (seed = 1) => setUpInstrument(startSimulator(seed, { e: 5, n: 5 }, TRUTH), TRUTH, { e: 10, n: 10 }, 1.6);
+
+function run(state: SimulatorState, seconds: number): SimulatorState {
+  let now = state;
+  for (let t = 0; t < seconds; t += 0.1) now = advance(now, TRUTH, PRECISION, 0.1);
+  return now;
+}
+
+describe('the simulator', () => {
+  it('gives the same run for the same seed, another for another', () => {
+    const shoot = (seed: number) => run(measure(run(search(run(walkTo(start(seed), TRUTH, 'K1'), 40)), 3)), 2).shot;
+    expect(shoot(7)).toEqual(shoot(7));
+    expect(shoot(7)).not.toEqual(shoot(8));
+  });
+
+  it('walks, finds, follows and measures within its noise', () => {
+    const there = run(walkTo(start(), TRUTH, 'K1'), 40);
+    expect(there.pole).toMatchObject({ e: 40, n: 10, z: 5.2, onto: 'K1' });
+    const locked = run(search(there), 2);
+    expect(locked.lock).toBe('locked');
+    expect(liveReading(locked, PRECISION)).not.toBeNull();
+    const shot = run(measure(locked), 2).shot!;
+    const exact = trueReading(locked.instrument!, { e: 40, n: 10, z: 6.7 });
+    expect(Math.abs(shot.slope - exact.slope)).toBeLessThan(0.008);
+    expect(Math.abs(Math.sin(shot.circle - exact.circle)) * shot.slope).toBeLessThan(0.008);
+  });
+
+  it('loses the prism behind a cabin and says which', () => {
+    const locked = run(search(start()), 2);
+    const walked = walkTo(locked, TRUTH, 'K4');
+    let lost: SimulatorState = walked;
+    for (let i = 0; i < 600 && lost.trouble === null; i++) lost = advance(lost, TRUTH, PRECISION, 0.1);
+    expect(lost).toMatchObject({ lock: 'lost', trouble: { code: 'HIDDEN', by: 'cabin' } });
+    expect(liveReading(lost, PRECISION)).toBeNull();
+  });
+
+  it('can not stand on a covered mark, nor find one that is not there', () => {
+    expect(walkTo(start(), TRUTH, 'K3').trouble).toEqual({ code: 'MARK_COVERED', name: 'K3' });
+    expect(walkTo(start(), TRUTH, 'K9').trouble).toEqual({ code: 'NO_SUCH_MARK', name: 'K9' });
+  });
+
+  it('does not measure while walking, unlocked, or without an instrument', () => {
+    expect(measure(start()).trouble).toEqual({ code: 'NOT_LOCKED' });
+    expect(measure(walkTo(start(), TRUTH, 'K1')).trouble).toEqual({ code: 'POLE_MOVING' });
+    expect(search(startSimulator(1, { e: 0, n: 0 }, TRUTH)).trouble).toEqual({ code: 'NOT_SET_UP' });
+  });
+
+  it('drives hubs whose top stands above the ground, a little aside', () => {
+    const driven = driveHub(start(), TRUTH, 'H1');
+    expect(driven.pole.onto).toBe('H1');
+    expect(driven.pole.z - groundHeight(TRUTH, driven.pole)).toBeGreaterThan(0.07);
+    expect(Math.hypot(driven.pole.e - 5, driven.pole.n - 5)).toBeLessThan(0.006);
+  });
+});

@@ -1,0 +1,98 @@
+/** What the tests share: a page that may talk to nobody but this machine, and the steps of a morning. */
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page }, use) => {
+    const away: string[] = [];
+    const errors: string[] = [];
+    page.on('request', (request) => {
+      const { protocol, hostname } = new URL(request.url());
+      if (protocol.startsWith('http') && hostname !== '127.0.0.1') away.push(request.url());
+    });
+    page.on('pageerror', (error) => errors.push(error.message));
+    await use(page);
+    expect(away, 'requests that left this machine').toEqual([]);
+    expect(errors, 'errors of the page').toEqual([]);
+  },
+});
+export { expect };
+
+export const DEMO = 'Ternhaven Ferry Landing';
+
+/** Opens a site from the list and says who works. */
+export async function enter(page: Page, site = DEMO, who = 'Mara Lindqvist'): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name: site }).click();
+  await page.getByRole('button', { name: who }).click();
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+}
+
+/** Lets the simulated site run twenty times as fast. */
+export async function hurry(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /Linked|No link/ }).click();
+  await page.getByLabel('Pace of the simulated site').selectOption('20');
+  await page.getByRole('button', { name: 'Done' }).click();
+}
+
+export const place = (page: Page, name: string): Locator =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`^${name}`) });
+
+/** Starts a new station, wherever the work was left. */
+export async function newStation(page: Page): Promise<void> {
+  await place(page, 'Station').click();
+  const again = page.getByRole('button', { name: 'New station…' });
+  const temperature = page.getByLabel(/^Air temperature/);
+  await expect(again.or(temperature).first()).toBeVisible();
+  if (await again.isVisible()) await again.click();
+  await temperature.fill('18');
+  await page.getByRole('button', { name: 'Start sighting' }).click();
+  await expect(page.getByRole('heading', { name: /no sight yet/ })).toBeVisible();
+}
+
+/** Takes one sight to a mark; the table then lists it. */
+export async function sight(page: Page, mark: string): Promise<void> {
+  await page
+    .getByRole('button', { name: `Sight ${mark}`, exact: true })
+    .first()
+    .click();
+  await expect(page.getByRole('switch', { name: new RegExp(`^${mark} in`) }).first()).toBeVisible({ timeout: 60_000 });
+}
+
+export async function accept(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Accept station' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Accept', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /in force since/ })).toBeVisible();
+}
+
+export async function prove(page: Page, mark: string): Promise<void> {
+  await place(page, 'Prove').click();
+  await page.getByRole('button', { name: `Prove on ${mark}` }).click();
+  await expect(page.getByText(new RegExp(`^${mark} measures`))).toBeVisible({ timeout: 60_000 });
+}
+
+/** Sets the mark that is up: walk, shoot until inside, set, shoot the driven hub. Gives its name. */
+export async function setMark(page: Page): Promise<string> {
+  const heading = page.getByRole('heading', { level: 1, name: /\d+ of \d+/ });
+  await expect(heading).toBeVisible();
+  const name = (await heading.innerText()).match(/· (.+?)\s+\d+ of/)![1]!;
+  await page.getByRole('button', { name: 'Walk near' }).click();
+  await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
+  const set = page.getByRole('button', { name: /^Set mark/ });
+  for (let shots = 0; shots < 8 && !(await set.isVisible()); shots++) {
+    await page
+      .getByRole('button', { name: /^Shoot/ })
+      .last()
+      .click();
+    await expect(page.getByRole('button', { name: 'Cancel' })).toBeHidden({ timeout: 30_000 });
+    await expect(page.getByText(/^Shot \d/)).toBeVisible();
+  }
+  await set.click();
+  await page.getByRole('button', { name: /^Shoot hub/ }).click();
+  await expect(page.getByRole('button', { name: /^Next mark/ })).toBeVisible({ timeout: 30_000 });
+  return name;
+}
+
+/** Waits until the server has everything. */
+export async function stored(page: Page): Promise<void> {
+  await expect(page.getByRole('button', { name: 'Saved · 0 waiting' })).toBeVisible({ timeout: 30_000 });
+}

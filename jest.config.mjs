@@ -1,0 +1,20 @@
+// ES modules through swc; one project a room. Server tests run on a real PostgreSQL (see ./test).
+const swc = [
+  '@swc/jest',
+  { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } },
+];
+
+const project = (room, environment = 'node', extra = {}) => ({
+  displayName: room,
+  rootDir: `<rootDir>/${room}`.replace('<rootDir>', import.meta.dirname),
+  testEnvironment: environment,
+  testMatch: ['<rootDir>/{src,test}/**/*.test.{ts,tsx}'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '^.+\\.tsx?$': swc },
+  moduleNameMapper: { '\\.css$': `${import.meta.dirname}/scripts/empty-module.mjs` },
+  ...extra,
+});
+
+export default {
+  projects: [...['core', 'words', 'contract', 'records', 'formats', 'cli', 'server'].map((room) => project(room)), project('web')],
+};

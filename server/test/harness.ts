@@ -1,0 +1,47 @@
+/** A server on a real PostgreSQL (started by ./test), each suite with a database of its own. */
+import type { Express } from 'express';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { pino } from 'pino';
+import type { AnyFact } from '@idle-marker/contract';
+import { createApp } from '../src/app.ts';
+import { openDatabase } from '../src/database/orm.ts';
+
+export interface Harness {
+  readonly app: Express;
+  readonly orm: MikroORM;
+  stop(): Promise<void>;
+}
+
+export async function startHarness(name: string): Promise<Harness> {
+  const password = process.env['IDLE_PG_PASSWORD'];
+  if (!password) throw new Error('IDLE_PG_PASSWORD is not set: run the tests with ./test');
+  const database = { host: '127.0.0.1', port: Number(process.env['IDLE_PG_PORT']), name: `idle_${name}_${process.pid}`, user: 'idle', password };
+  const orm = await openDatabase(database);
+  const app = createApp({ orm, log: pino({ level: 'silent' }), webFolder: null, now: '2031-05-06T08:00:00.000Z' });
+  return { app, orm, stop: () => orm.close(true) };
+}
+
+let made = 0;
+/** Ids that are unique within the run and easy to read in a failure. */
+export const id = (): string => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
+
+export const SITE_BODY = {
+  name: 'Quay extension',
+  lengthUnit: 'metre',
+  angleUnit: 'dms',
+  axisOrder: 'EN',
+  siteZero: null,
+  combinedScaleFactor: 1,
+  proofIntervalMinutes: 60,
+  classes: [{ id: 'grid', name: 'Building grid', planMm: 6, heightMm: 5, leastMarks: 3 }],
+  convention: 'plainWords',
+  practiceGround: null,
+} as const;
+
+/** Makes facts of one device in order. */
+export function device(by: string | null) {
+  let seq = 0;
+  const name = `tablet ${id()}`;
+  return (type: AnyFact['type'], body: object, factId = id()): AnyFact =>
+    ({ id: factId, type, at: new Date(Date.UTC(2031, 4, 6, 7, 0, seq)).toISOString(), device: name, seq: seq++, by, body }) as AnyFact;
+}
