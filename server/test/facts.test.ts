@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
-import type { AnyFact } from '@idle-marker/contract';
+import type { AnyFact, Fact } from '@idle-marker/contract';
 import { device, id, SITE_BODY, startHarness, type Harness } from './harness.ts';
 
 let harness: Harness;
@@ -72,7 +72,7 @@ describe('the ledger', () => {
     const first = await request(harness.app).get(`/api/v1/sites/${site}/facts`);
     for (let i = 0; i < 3; i++) await put(site, make('note', { text: `note ${i}` }));
     const { body } = await request(harness.app).get(`/api/v1/sites/${site}/facts?after=${first.body.cursor}`).expect(200);
-    expect(body.facts.map((fact: AnyFact<'note'>) => fact.body.text)).toEqual(['note 0', 'note 1', 'note 2']);
+    expect(body.facts.map((fact: Fact<'note'>) => fact.body.text)).toEqual(['note 0', 'note 1', 'note 2']);
     expect(body.ledger).toBe(first.body.ledger);
     await request(harness.app).get(`/api/v1/sites/${site}/facts?after=x`).expect(422);
   });

@@ -1,5 +1,17 @@
 /** The kinds that `compute` knows: schema, computation, result form. A new kind is one entry here. */
-import { checkPoint, heightStation, knownStation, ok, predictAt, resection, stake, traverse, type Result, type StationError } from '@idle-marker/core';
+import {
+  checkPoint,
+  heightStation,
+  knownStation,
+  ok,
+  predictAt,
+  resection,
+  stake,
+  traverse,
+  type ResectionInput,
+  type Result,
+  type StationError,
+} from '@idle-marker/core';
 import { checkJson, heightStationJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
 import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema } from './schemas.ts';
 import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf } from './toCore.ts';
@@ -30,18 +42,16 @@ const shared = (input: Shared) => ({
   reduction: reductionOf(input.reduction),
 });
 
+/** The edge form of a resection as core takes it. */
+export const resectionInputOf = (input: Static<typeof ResectionSchema>): ResectionInput => ({
+  ...shared(input),
+  freeScale: input.options?.freeScale ?? false,
+  points: input.points.map(pointOf),
+  observations: input.observations.map(observationOf),
+});
+
 export const KINDS: Readonly<Record<string, Kind>> = {
-  resection: kind(ResectionSchema, (input) =>
-    map(
-      resection({
-        ...shared(input),
-        freeScale: input.options?.freeScale ?? false,
-        points: input.points.map(pointOf),
-        observations: input.observations.map(observationOf),
-      }),
-      resectionJson,
-    ),
-  ),
+  resection: kind(ResectionSchema, (input) => map(resection(resectionInputOf(input)), resectionJson)),
   height: kind(HeightSchema, (input) =>
     map(heightStation({ ...shared(input), points: input.points.map(pointOf), observations: input.observations.map(observationOf) }), heightStationJson),
   ),

@@ -51,13 +51,12 @@ function lowerGamma(a: number, x: number): number {
 /** P(X ≤ x) for chi-square with `dof` degrees of freedom. */
 export const chiSquareProbability = (x: number, dof: number): number => lowerGamma(dof / 2, x / 2);
 
-const quantiles = new Map<string, number>();
+const quantiles = new Map<number, Map<number, number>>();
 
 /** The value that chi-square with `dof` degrees of freedom stays below with probability `p` (0 < p < 1). */
 export function chiSquareQuantile(p: number, dof: number): number {
   // The same few (p, dof) are asked for at every sight; remembering them changes no result.
-  const key = `${p}/${dof}`;
-  const known = quantiles.get(key);
+  const known = quantiles.get(p)?.get(dof);
   if (known !== undefined) return known;
   let low = 0;
   let high = dof + 10;
@@ -68,6 +67,7 @@ export function chiSquareQuantile(p: number, dof: number): number {
     else high = middle;
   }
   const value = (low + high) / 2;
-  quantiles.set(key, value);
+  const ofP = quantiles.get(p) ?? new Map<number, number>();
+  quantiles.set(p, ofP.set(dof, value));
   return value;
 }

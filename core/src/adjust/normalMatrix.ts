@@ -65,3 +65,36 @@ function invertCholesky(matrix: Float64Array, size: number): Float64Array | null
   }
   return inverse;
 }
+
+/**
+ * Solves matrix · step = right in place of `step`; false when the matrix is not (numerically) positive definite.
+ * `lower` and `scale` are room to work in, so that an iteration makes no garbage.
+ */
+export function solveNormal(matrix: Float64Array, right: Float64Array, size: number, step: Float64Array, lower: Float64Array, scale: Float64Array): boolean {
+  for (let i = 0; i < size; i++) {
+    const diagonal = matrix[i * size + i]!;
+    if (!(diagonal > 0)) return false;
+    scale[i] = 1 / Math.sqrt(diagonal);
+  }
+  for (let i = 0; i < size; i++) {
+    for (let j = 0; j <= i; j++) {
+      let sum = matrix[i * size + j]! * scale[i]! * scale[j]!;
+      for (let k = 0; k < j; k++) sum -= lower[i * size + k]! * lower[j * size + k]!;
+      if (i !== j) lower[i * size + j] = sum / lower[j * size + j]!;
+      else if (sum > 0) lower[i * size + i] = Math.sqrt(sum);
+      else return false;
+    }
+  }
+  for (let i = 0; i < size; i++) {
+    let sum = right[i]! * scale[i]!;
+    for (let k = 0; k < i; k++) sum -= lower[i * size + k]! * step[k]!;
+    step[i] = sum / lower[i * size + i]!;
+  }
+  for (let i = size - 1; i >= 0; i--) {
+    let sum = step[i]!;
+    for (let k = i + 1; k < size; k++) sum -= lower[k * size + i]! * step[k]!;
+    step[i] = sum / lower[i * size + i]!;
+  }
+  for (let i = 0; i < size; i++) step[i]! *= scale[i]!;
+  return true;
+}

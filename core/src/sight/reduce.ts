@@ -39,51 +39,83 @@ export const curvatureAndRefraction = (horizontal: Metres, reduction: Reduction)
 
 export const correctedSlope = (raw: Metres, reduction: Reduction): Metres => (raw + reduction.prismConstant) * (1 + reduction.atmosphericRatio);
 
+/** What a reading is for, and what became of its faces. */
+interface Purpose {
+  readonly point: string;
+  readonly faceCount: 1 | 2;
+  readonly usePlan: boolean;
+  readonly useHeight: boolean;
+  readonly collimation: Radians | null;
+  readonly indexError: Radians | null;
+}
+
+/**
+ * Builds the reduced observation field by field: this runs for every sight at every keystroke, and spreading
+ * parts together costs more than the whole adjustment.
+ */
 function components(
   hz: Radians,
   zenith: Radians,
   slope: Metres | null,
-  faces: 1 | 2,
   target: Pick<Reading, 'targetHeight' | 'targetHeightSd' | 'targetCentringSd'>,
   precision: InstrumentPrecision,
   reduction: Reduction,
-): ReducedReading {
+  purpose: Purpose,
+): ReducedObservation {
+  const faces = purpose.faceCount;
   const varAngle = (precision.angleSd * precision.angleSd) / faces;
-  const common = {
+  const sine = Math.sin(zenith);
+  const cosine = Math.cos(zenith);
+  const length = slope ?? NaN;
+  const proportional = precision.distanceSdRatio * length;
+  const varSlope = (precision.distanceSd * precision.distanceSd + proportional * proportional) / faces;
+  const horizontal = length * sine;
+  const vertical = length * cosine;
+  const hasSlope = slope !== null;
+  return {
     hz,
     zenith,
     slope,
+    horizontal: hasSlope ? horizontal : null,
+    gridDistance: hasSlope ? horizontal * reduction.combinedScaleFactor : null,
+    heightDifference: hasSlope ? vertical + curvatureAndRefraction(horizontal, reduction) : null,
     varDirection: varAngle,
+    varRadial: varSlope * sine * sine + vertical * vertical * varAngle,
+    varHeightDifference: varSlope * cosine * cosine + horizontal * horizontal * varAngle,
     targetHeight: target.targetHeight,
     targetHeightSd: target.targetHeightSd,
     targetCentringSd: target.targetCentringSd,
-  };
-  if (slope === null) {
-    return { ...common, horizontal: null, gridDistance: null, heightDifference: null, varRadial: NaN, varHeightDifference: NaN };
-  }
-  const sine = Math.sin(zenith);
-  const cosine = Math.cos(zenith);
-  const proportional = precision.distanceSdRatio * slope;
-  const varSlope = (precision.distanceSd * precision.distanceSd + proportional * proportional) / faces;
-  const horizontal = slope * sine;
-  const vertical = slope * cosine;
-  return {
-    ...common,
-    horizontal,
-    gridDistance: horizontal * reduction.combinedScaleFactor,
-    heightDifference: vertical + curvatureAndRefraction(horizontal, reduction),
-    varRadial: varSlope * sine * sine + vertical * vertical * varAngle,
-    varHeightDifference: varSlope * cosine * cosine + horizontal * horizontal * varAngle,
+    point: purpose.point,
+    faceCount: faces,
+    usePlan: purpose.usePlan,
+    useHeight: purpose.useHeight,
+    collimation: purpose.collimation,
+    indexError: purpose.indexError,
   };
 }
 
-/** Reduces a single reading. A reading on face 2 is turned to face 1 and keeps its full variance. */
-export function reduceReading(reading: Reading, precision: InstrumentPrecision, reduction: Reduction): ReducedReading {
+function reduceFace(reading: Reading, precision: InstrumentPrecision, reduction: Reduction, purpose: Purpose): ReducedObservation {
   const hz = reading.face === 1 ? wrapTurn(reading.circle) : wrapTurn(reading.circle - Math.PI);
   const zenith = reading.face === 1 ? reading.zenith : 2 * Math.PI - reading.zenith;
   const slope = reading.slope === null ? null : correctedSlope(reading.slope, reduction);
-  return components(hz, zenith, slope, 1, reading, precision, reduction);
+  return components(hz, zenith, slope, reading, precision, reduction, purpose);
 }
+
+const NO_PURPOSE: Purpose = { point: '', faceCount: 1, usePlan: false, useHeight: false, collimation: null, indexError: null };
+
+/** Reduces a single reading. A reading on face 2 is turned to face 1 and keeps its full variance. */
+export const reduceReading = (reading: Reading, precision: InstrumentPrecision, reduction: Reduction): ReducedReading =>
+  reduceFace(reading, precision, reduction, NO_PURPOSE);
+
+const reduceSingle = (observation: Observation, precision: InstrumentPrecision, reduction: Reduction): ReducedObservation =>
+  reduceFace(observation, precision, reduction, {
+    point: observation.point,
+    faceCount: 1,
+    usePlan: observation.usePlan,
+    useHeight: observation.useHeight,
+    collimation: null,
+    indexError: null,
+  });
 
 function reducePair(first: Observation, second: Observation, precision: InstrumentPrecision, reduction: Reduction): ReducedObservation {
   const [direct, reverse] = first.face === 1 ? [first, second] : [second, first];
@@ -91,15 +123,14 @@ function reducePair(first: Observation, second: Observation, precision: Instrume
   const indexError = (direct.zenith + reverse.zenith - 2 * Math.PI) / 2;
   const slopes = [direct.slope, reverse.slope].filter((slope) => slope !== null).map((slope) => correctedSlope(slope, reduction));
   const slope = slopes.length === 0 ? null : slopes.reduce((sum, each) => sum + each, 0) / slopes.length;
-  return {
-    ...components(wrapTurn(direct.circle - collimation), direct.zenith - indexError, slope, 2, first, precision, reduction),
+  return components(wrapTurn(direct.circle - collimation), direct.zenith - indexError, slope, first, precision, reduction, {
     point: first.point,
     faceCount: 2,
     usePlan: first.usePlan,
     useHeight: first.useHeight,
     collimation,
     indexError,
-  };
+  });
 }
 
 /**
@@ -110,6 +141,10 @@ function reducePair(first: Observation, second: Observation, precision: Instrume
  */
 export function reduceObservations(observations: readonly Observation[], precision: InstrumentPrecision, reduction: Reduction): ReducedObservation[] {
   const partner = new Map<number, number>();
+  // The usual case: one face only, nothing to pair.
+  if (observations.every((observation) => observation.face === observations[0]!.face)) {
+    return observations.map((observation) => reduceSingle(observation, precision, reduction));
+  }
   const open = new Map<string, number[]>();
   observations.forEach((observation, index) => {
     const other = open.get(`${3 - observation.face} ${observation.point}`);
@@ -132,15 +167,7 @@ export function reduceObservations(observations: readonly Observation[], precisi
       reduced.push(reducePair(observation, observations[other]!, precision, reduction));
       return;
     }
-    reduced.push({
-      ...reduceReading(observation, precision, reduction),
-      point: observation.point,
-      faceCount: 1,
-      usePlan: observation.usePlan,
-      useHeight: observation.useHeight,
-      collimation: null,
-      indexError: null,
-    });
+    reduced.push(reduceSingle(observation, precision, reduction));
   });
   return reduced;
 }

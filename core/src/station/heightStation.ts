@@ -4,7 +4,7 @@ import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts'
 import { adjustHeight, leaveOutHeight, type HeightLeaveOneOut, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
 import type { StationError } from './model.ts';
 import type { ResectionInput } from './resection.ts';
-import { duplicateName, invalidNumberIn, invalidReading, missingCoordinates, readingsOf } from './validate.ts';
+import { duplicateName, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
 
 export interface HeightStationResult {
   readonly height: HeightSolution;
@@ -17,7 +17,7 @@ export function heightStation(input: Omit<ResectionInput, 'freeScale'>): Result<
   // No plan is asked for here, so a benchmark without coordinates is not missing anything.
   const observations = input.observations.map((observation) => ({ ...observation, usePlan: false }));
   const byName = new Map<string, ControlPoint>(input.points.map((point) => [point.name, point]));
-  const invalid = invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidReading(readingsOf(observations)) ?? missingCoordinates(observations, byName);
+  const invalid = invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidObservation(observations) ?? missingCoordinates(observations, byName);
   if (invalid) return fail(invalid);
   const reduced = reduceObservations(observations, input.instrument, input.reduction);
   const height = adjustHeight(reduced, byName, input.setup);

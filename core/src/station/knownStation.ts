@@ -10,15 +10,7 @@ import { fail, ok, type Result } from '../result.ts';
 import type { ControlPoint, InstrumentPrecision, Observation, Reduction, Setup } from '../sight/observation.ts';
 import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts';
 import type { StationCovariance, StationError } from './model.ts';
-import {
-  COINCIDENT_POINT_TOLERANCE_M,
-  duplicateName,
-  firstInvalidNumber,
-  invalidNumberIn,
-  invalidReading,
-  missingCoordinates,
-  readingsOf,
-} from './validate.ts';
+import { COINCIDENT_POINT_TOLERANCE_M, duplicateName, firstInvalidNumber, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
 
 export interface OccupiedMark {
   readonly name: string;
@@ -107,7 +99,7 @@ function validate(input: KnownStationInput, byName: ReadonlyMap<string, ControlP
     firstInvalidNumber(input.station, ['station'], ['z', 'sdZ']) ??
     invalidNumberIn(input) ??
     duplicateName(input.points) ??
-    invalidReading(readingsOf(input.observations)) ??
+    invalidObservation(input.observations) ??
     missingCoordinates(input.observations, byName);
   if (invalid) return invalid;
   for (const [i, observation] of input.observations.entries()) {

@@ -8,7 +8,7 @@
  * first-order equivalent of carrying them as unknowns.
  * Sources: Ghilani, "Adjustment Computations"; Mikhail, Ackermann, "Observations and Least Squares".
  */
-import { invertNormal } from '../adjust/normalMatrix.ts';
+import { invertNormal, solveNormal } from '../adjust/normalMatrix.ts';
 import { wrapHalfTurn } from '../quantity/angle.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
@@ -45,11 +45,11 @@ export type Undetermined = 'rank' | 'divergence' | 'imprecise';
 const LEAST_RECIPROCAL_CONDITION = 1e-12;
 const LARGEST_STATION_SD: Metres = 10;
 const MOST_ITERATIONS = 60;
-/** Changes below this end the iteration: far under the last digit of any instrument. */
-const CONVERGED_POSITION: Metres = 1e-9;
+/** A change below this is the last: convergence is quadratic, so what is left after it is far below any digit. */
+const CONVERGED_POSITION: Metres = 1e-7;
 /** Points with distances that spread less than this cannot orient a rigid transformation. */
 const LEAST_SPREAD: Metres = 0.005;
-const CONVERGED_ANGLE: Radians = 1e-12;
+const CONVERGED_ANGLE: Radians = 1e-10;
 
 /** Unknowns in the order e, n, orientation, scale. */
 type Unknowns = Float64Array;
@@ -108,40 +108,41 @@ function formNormals(sights: readonly PlanSight[], x: Unknowns, size: number, no
 
 function iterate(sights: readonly PlanSight[], start: Unknowns, size: number): Result<PlanSolution, Undetermined> {
   let x = start;
+  let next: Unknowns = Float64Array.from(start);
   const normal = new Float64Array(size * size);
   const right = new Float64Array(size);
+  const step = new Float64Array(size);
+  const lower = new Float64Array(size * size);
+  const scale = new Float64Array(size);
   let sum = formNormals(sights, x, size, normal, right);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
-    const solved = invertNormal(normal, size);
-    if (!solved || !(solved.reciprocalCondition >= LEAST_RECIPROCAL_CONDITION)) return fail('rank');
-    const step = new Float64Array(size);
-    for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) step[i]! += solved.inverse[i * size + j]! * right[j]!;
-    const small = Math.abs(step[0]!) + Math.abs(step[1]!) < CONVERGED_POSITION && Math.abs(step[2]!) < CONVERGED_ANGLE;
-    let next = add(x, step, 1, size);
-    if (small) {
-      // The step is below the last digit; covariance and residuals of `x` are those of the answer.
-      return finish(sights, next, size, solved.inverse, sum);
+    if (!solveNormal(normal, right, size, step, lower, scale)) return fail('rank');
+    add(x, step, 1, size, next);
+    if (Math.abs(step[0]!) + Math.abs(step[1]!) < CONVERGED_POSITION && Math.abs(step[2]!) < CONVERGED_ANGLE) {
+      // After this step nothing changes in any digit that is shown; covariance and fit of `x` are those of the answer.
+      return finish(sights, next, size, normal, sum);
     }
     let nextSum = formNormals(sights, next, size, normal, right);
     // A full step from a poor start can overshoot; halve it until the fit does not worsen.
     for (let halving = 1; nextSum > sum * (1 + 1e-9) + 1e-9 && halving <= 12; halving++) {
-      next = add(x, step, 0.5 ** halving, size);
+      add(x, step, 0.5 ** halving, size, next);
       nextSum = formNormals(sights, next, size, normal, right);
     }
     if (!Number.isFinite(nextSum)) return fail('divergence');
-    x = next;
+    [x, next] = [next, x];
     sum = nextSum;
   }
   return fail('divergence');
 }
 
-function add(x: Unknowns, step: Float64Array, factor: number, size: number): Unknowns {
-  const sum = Float64Array.from(x);
-  for (let i = 0; i < size; i++) sum[i]! += factor * step[i]!;
-  return sum;
+function add(x: Unknowns, step: Float64Array, factor: number, size: number, into: Unknowns): void {
+  for (let i = 0; i < size; i++) into[i] = x[i]! + factor * step[i]!;
 }
 
-function finish(sights: readonly PlanSight[], x: Unknowns, size: number, inverse: Float64Array, sumOfSquares: number): Result<PlanSolution, Undetermined> {
+function finish(sights: readonly PlanSight[], x: Unknowns, size: number, normal: Float64Array, sumOfSquares: number): Result<PlanSolution, Undetermined> {
+  const solved = invertNormal(normal, size);
+  if (!solved || !(solved.reciprocalCondition >= LEAST_RECIPROCAL_CONDITION)) return fail('rank');
+  const { inverse } = solved;
   if (!(Math.sqrt(inverse[0]!) <= LARGEST_STATION_SD && Math.sqrt(inverse[size + 1]!) <= LARGEST_STATION_SD)) return fail('imprecise');
   return ok({
     e: x[0]!,

@@ -18,7 +18,7 @@ import { adjustHeight, LEAST_REDUNDANCY, leaveOutHeight, type HeightLeaveOneOut,
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, Station, StationCovariance, StationError } from './model.ts';
 import { adjustPlan, countObservations, type PlanSight, type PlanSolution } from './planAdjustment.ts';
-import { coincidentPoints, duplicateName, invalidNumberIn, invalidReading, missingCoordinates, readingsOf } from './validate.ts';
+import { coincidentPoints, duplicateName, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
 
 export interface ResectionInput {
   readonly instrument: InstrumentPrecision;
@@ -140,9 +140,7 @@ function countError(problem: Problem, used: readonly ReducedObservation[]): Stat
 const usedInPlan = (problem: Problem) => problem.reduced.filter((observation) => observation.usePlan);
 
 function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoint>): StationError | null {
-  return (
-    invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidReading(readingsOf(input.observations)) ?? missingCoordinates(input.observations, byName)
-  );
+  return invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidObservation(input.observations) ?? missingCoordinates(input.observations, byName);
 }
 
 const covarianceOf = (solution: PlanSolution): StationCovariance => {

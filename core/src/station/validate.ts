@@ -10,11 +10,26 @@ const STEEPEST_SINE = 1e-6;
 
 type Path = readonly (string | number)[];
 
-/** First number of a flat record that is not finite. `nullable` fields may be null. */
+/** Name of the first field of a flat record whose number is not finite. `nullable` fields may be null. */
+function firstInvalidField(record: object, nullable: readonly string[]): string | null {
+  for (const field in record) {
+    const value = (record as Record<string, unknown>)[field];
+    if (typeof value === 'number' ? !Number.isFinite(value) : value === null && !nullable.includes(field)) return field;
+  }
+  return null;
+}
+
+/** The same as an error; the path is only made when there is one. */
 export function firstInvalidNumber(record: object, path: Path, nullable: readonly string[] = []): StationError | null {
-  for (const [field, value] of Object.entries(record)) {
-    if (value === null && nullable.includes(field)) continue;
-    if (typeof value === 'number' ? !Number.isFinite(value) : value === null) return { code: 'INVALID_NUMBER', path: [...path, field] };
+  const field = firstInvalidField(record, nullable);
+  return field === null ? null : { code: 'INVALID_NUMBER', path: [...path, field] };
+}
+
+/** The first bad number of a list of records; their places in the list lead to them. */
+function firstInvalidInList(records: readonly object[], name: string, nullable: readonly string[]): StationError | null {
+  for (let i = 0; i < records.length; i++) {
+    const field = firstInvalidField(records[i]!, nullable);
+    if (field !== null) return { code: 'INVALID_NUMBER', path: [name, i, field] };
   }
   return null;
 }
@@ -29,16 +44,19 @@ export function invalidNumberIn(input: {
   readonly points?: readonly ControlPoint[];
   readonly observations?: readonly Observation[];
 }): StationError | null {
-  let found =
-    firstInvalidNumber(input.instrument, ['instrument']) ?? firstInvalidNumber(input.setup, ['setup']) ?? firstInvalidNumber(input.reduction, ['reduction']);
-  input.points?.forEach((point, i) => (found ??= firstInvalidNumber(point, ['points', i], NULLABLE_OF_POINT)));
-  input.observations?.forEach((observation, i) => (found ??= firstInvalidNumber(observation, ['observations', i], ['slope'])));
-  return found;
+  return (
+    firstInvalidNumber(input.instrument, ['instrument']) ??
+    firstInvalidNumber(input.setup, ['setup']) ??
+    firstInvalidNumber(input.reduction, ['reduction']) ??
+    firstInvalidInList(input.points ?? [], 'points', NULLABLE_OF_POINT) ??
+    firstInvalidInList(input.observations ?? [], 'observations', ['slope'])
+  );
 }
 
 export function duplicateName(points: readonly ControlPoint[], reserved?: string): StationError | null {
   const seen = new Set<string>(reserved === undefined ? [] : [reserved]);
-  for (const [i, point] of points.entries()) {
+  for (let i = 0; i < points.length; i++) {
+    const point = points[i]!;
     if (seen.has(point.name)) return { code: 'DUPLICATE_NAME', path: ['points', i, 'name'], name: point.name };
     seen.add(point.name);
   }
@@ -67,11 +85,23 @@ export function invalidReading(readings: readonly { reading: Reading; path: Path
   return null;
 }
 
-export const readingsOf = (observations: readonly Observation[]) => observations.map((reading, i) => ({ reading, path: ['observations', i] as Path }));
+/** The same for a list of observations. */
+export function invalidObservation(observations: readonly Observation[]): StationError | null {
+  for (const check of [invalidSlope, invalidZenith]) {
+    for (let i = 0; i < observations.length; i++) {
+      const error = check(observations[i]!, NOWHERE);
+      if (error) return { ...error, path: ['observations', i, ...error.path] };
+    }
+  }
+  return null;
+}
+
+const NOWHERE: Path = [];
 
 /** Observed points that are not listed, or are used in plan without coordinates. */
 export function missingCoordinates(observations: readonly Observation[], byName: ReadonlyMap<string, ControlPoint>): StationError | null {
-  for (const [i, observation] of observations.entries()) {
+  for (let i = 0; i < observations.length; i++) {
+    const observation = observations[i]!;
     const point = byName.get(observation.point);
     if (!point) return { code: 'MISSING_COORDINATES', path: ['observations', i, 'point'], name: observation.point, listed: false };
     if (observation.usePlan && (point.e === null || point.n === null)) {
@@ -84,8 +114,8 @@ export function missingCoordinates(observations: readonly Observation[], byName:
 /** Whether two or more marks used in plan all lie in one place. */
 export function coincidentPoints(used: readonly { readonly name: string; readonly e: Metres; readonly n: Metres }[]): StationError | null {
   if (used.length < 2) return null;
-  for (const [i, a] of used.entries()) {
-    for (const b of used.slice(i + 1)) if (planDistance(a, b) > COINCIDENT_POINT_TOLERANCE_M) return null;
+  for (let i = 0; i < used.length; i++) {
+    for (let j = i + 1; j < used.length; j++) if (planDistance(used[i]!, used[j]!) > COINCIDENT_POINT_TOLERANCE_M) return null;
   }
   return { code: 'COINCIDENT_POINTS', path: ['observations'], names: used.map((point) => point.name) };
 }

@@ -204,12 +204,10 @@ const overlaps = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.rig
 function paintLabels(painter: Painter, scene: Scene): void {
   const { context, palette, toPixel } = painter;
   const taken: Box[] = scene.symbols.map((each) => boxAbout(toPixel(each.at), SYMBOL_RADIUS_PX, SYMBOL_RADIUS_PX));
-  const labelled: { at: PlanPoint; label: string; ink: Ink; chosen: boolean }[] = [
-    ...scene.instruments.map((each) => ({ at: each.at, label: each.label, ink: 'ink', chosen: true })),
-    ...scene.symbols
-      .filter((each) => each.label !== undefined)
-      .map((each) => ({ at: each.at, label: each.label!, ink: each.ink ?? 'ink', chosen: each.chosen ?? false })),
-  ].sort((a, b) => Number(b.chosen) - Number(a.chosen));
+  const labelled: { at: PlanPoint; label: string; ink: Ink; chosen: boolean }[] = [];
+  for (const { at, label } of scene.instruments) labelled.push({ at, label, ink: 'ink', chosen: true });
+  for (const { at, label, ink = 'ink', chosen = false } of scene.symbols) if (label !== undefined) labelled.push({ at, label, ink, chosen });
+  labelled.sort((a, b) => Number(b.chosen) - Number(a.chosen));
   context.font = LABEL_FONT;
   for (const { at, label, ink, chosen } of labelled) {
     const width = context.measureText(label).width;

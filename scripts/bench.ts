@@ -1,0 +1,62 @@
+/** Times of the computation, in a warm process. Run with `npm run bench`. */
+import { readFileSync } from 'node:fs';
+import { Bench } from 'tinybench';
+import { levenbergMarquardt } from 'ml-levenberg-marquardt';
+import { reduceObservations, resection, type ResectionInput } from '@idle-marker/core';
+import { resectionInputOf } from '@idle-marker/contract';
+
+const file = 'contract/test/reference/station/resection-04-six-points.json';
+const input: ResectionInput = resectionInputOf((JSON.parse(readFileSync(file, 'utf8')) as { input: never }).input);
+
+/** The same plan problem for a general solver: residuals divided by their standard deviations, all observed as zero. */
+const byName = new Map(input.points.map((point) => [point.name, point]));
+const reduced = reduceObservations(input.observations, input.instrument, input.reduction);
+const exact = resection(input, { leaveOneOut: false });
+if (!exact.ok) throw new Error(exact.error.code);
+const rows = reduced.flatMap((each) => {
+  const point = byName.get(each.point)!;
+  const place = each.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2;
+  const direction = { point, value: each.hz, sd: Math.sqrt(each.varDirection + place / each.horizontal! ** 2), isDirection: true };
+  return [direction, { point, value: each.gridDistance!, sd: Math.sqrt(each.varRadial + place), isDirection: false }];
+});
+const wrap = (angle: number) => Math.atan2(Math.sin(angle), Math.cos(angle));
+const model =
+  ([e, n, o]: number[]) =>
+  (i: number) => {
+    const { point, value, sd, isDirection } = rows[i]!;
+    const de = point.e! - e!;
+    const dn = point.n! - n!;
+    return (isDirection ? wrap(Math.atan2(de, dn) - o! - value) : Math.hypot(de, dn) - value) / sd;
+  };
+const { value: solution } = exact;
+const start = [solution.e + 0.5, solution.n - 0.5, solution.orientation + 0.001];
+const general = () =>
+  levenbergMarquardt({ x: rows.map((_, i) => i), y: rows.map(() => 0) }, model, {
+    initialValues: start,
+    damping: 1e-3,
+    gradientDifference: 1e-7,
+    maxIterations: 20,
+    errorTolerance: 1e-12,
+  });
+const found = general().parameterValues as number[];
+console.log(`the general solver ends ${(Math.hypot(found[0]! - solution.e, found[1]! - solution.n) * 1000).toFixed(3)} mm away`);
+
+const bench = new Bench({ time: 1500, warmupTime: 500 });
+bench
+  .add('resection, six targets, without leave-one-out', () => {
+    resection(input, { leaveOneOut: false });
+  })
+  .add('resection, six targets, with leave-one-out', () => {
+    resection(input);
+  })
+  .add('ml-levenberg-marquardt, the same plan problem', () => {
+    general();
+  });
+await bench.run();
+console.table(bench.table());
+const mean = (name: string) => {
+  const result = bench.getTask(name)?.result;
+  return result && 'latency' in result ? result.latency.mean : NaN;
+};
+const ratio = mean('ml-levenberg-marquardt, the same plan problem') / mean('resection, six targets, without leave-one-out');
+console.log(`resection is ${ratio.toFixed(0)} times as fast as the general solver`);
