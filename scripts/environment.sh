@@ -68,6 +68,11 @@ pg() {
   fi
 }
 
+# pg_run CLUSTER PORT: over TCP alone, since the path of a socket may be too long for the system.
+pg_run() {
+  pg "$(postgres_bin)/pg_ctl" -D "$1" -l "$1/server.log" -w -t 60 -o "-p $2 -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null
+}
+
 # start_postgres DATA_FOLDER PORT: makes the cluster when new, starts it, sets IDLE_PG_PASSWORD and PG_STARTED.
 start_postgres() {
   local data="$1" port="$2" bin; bin="$(postgres_bin)"
@@ -98,10 +103,7 @@ start_postgres() {
     PG_STARTED=1
     return
   fi
-  # Over TCP alone: the path of a socket may be too long for the system.
-  pg "$bin/pg_ctl" -D "$PG_CLUSTER" -l "$PG_CLUSTER/server.log" -w -t 60 \
-    -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null \
-    || die "PostgreSQL did not start on port $port (set IDLE_PG_PORT for another): $(pg tail -3 "$PG_CLUSTER/server.log")"
+  pg_run "$PG_CLUSTER" "$port" || die "PostgreSQL did not start on port $port (set IDLE_PG_PORT for another): $(pg tail -3 "$PG_CLUSTER/server.log")"
   PG_STARTED=1
 }
 

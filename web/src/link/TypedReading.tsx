@@ -81,13 +81,14 @@ export function TypedReading({ title, open, onCancel }: { title: string; open: b
       foot={
         <>
           <Button onClick={onCancel}>Cancel</Button>
-          <Button look="primary" onClick={give}>
+          <Button look="primary" type="submit" form="typed-reading">
             Take it
           </Button>
         </>
       }
     >
       <form
+        id="typed-reading"
         className="flex flex-col gap-3"
         onSubmit={(event) => {
           event.preventDefault();
@@ -128,9 +129,6 @@ export function TypedReading({ title, open, onCancel }: { title: string; open: b
         {tried && !confirmed && (
           <p className="text-[13px] font-medium text-brick">Look at the pole and tick the target height: it was carried over from the last sight.</p>
         )}
-        <button type="submit" className="sr-only">
-          Take it
-        </button>
       </form>
     </Dialog>
   );

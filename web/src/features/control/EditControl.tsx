@@ -103,13 +103,14 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
       foot={
         <>
           <Button onClick={onClose}>Cancel</Button>
-          <Button look="primary" onClick={() => void save()}>
+          <Button look="primary" type="submit" form="control-mark">
             {mark ? 'Keep as new revision' : 'Add mark'}
           </Button>
         </>
       }
     >
       <form
+        id="control-mark"
         className="grid gap-3 sm:grid-cols-3"
         onSubmit={(event) => {
           event.preventDefault();
@@ -158,9 +159,6 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
         <Tick label="Usable in plan" checked={usePlan} onChange={setUsePlan} />
         <Tick label="Usable in height" checked={useHeight} onChange={setUseHeight} />
         <Tick label="Kept for proofs" checked={forProof} onChange={setForProof} />
-        <button type="submit" className="sr-only">
-          Keep
-        </button>
       </form>
       {twin && (
         <p className="mt-3 border-l-4 border-ochre pl-3">

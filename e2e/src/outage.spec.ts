@@ -1,0 +1,52 @@
+import { execFileSync } from 'node:child_process';
+import type { AnyFact } from '@idle-marker/contract';
+import { accept, enter, expect, hurry, newStation, place, prove, setMark, sight, stored, test } from './site.ts';
+
+const database = (command: 'stop' | 'start') => execFileSync('bash', ['../scripts/test-database.sh', command], { stdio: 'inherit' });
+
+test('marks set while the database is away wait through a closed tab, and are stored once each', async ({ page, context }) => {
+  await enter(page, undefined, 'Tomas Okafor');
+  await hurry(page);
+  await newStation(page);
+  for (const mark of ['K1', 'K2', 'K3', 'K7']) await sight(page, mark);
+  await accept(page);
+  await prove(page, 'P1');
+  await stored(page);
+  const site = /sites\/([0-9a-f-]+)/.exec(page.url())![1]!;
+
+  database('stop');
+  const names: string[] = [];
+  try {
+    await place(page, 'Mark').click();
+    // Go to the far end of the round, where no other test has set a mark.
+    for (let i = 0; i < 5; i++) {
+      await page.getByRole('row', { name: /to set|now/ }).last().getByRole('button').click();
+      names.push(await setMark(page));
+    }
+    await expect(page.getByRole('button', { name: /^Database away · \d+ waiting$/ })).toBeVisible();
+    await page.getByRole('button', { name: /^Database away/ }).click();
+    await expect(page.getByText(/Everything you do is kept in this browser/)).toBeVisible();
+    await page.close();
+
+    const later = await context.newPage();
+    await later.goto(`/sites/${site}/mark`);
+    await expect(later.getByRole('button', { name: /^Database away · \d+ waiting$/ })).toBeVisible();
+    for (const name of names) await expect(later.getByRole('row', { name: new RegExp(`^${name} .*confirmed`) })).toBeVisible();
+  } finally {
+    database('start');
+  }
+  const last = context.pages().at(-1)!;
+  await stored(last);
+  const facts: AnyFact[] = [];
+  for (let after = 0, more = true; more; ) {
+    const answer = await last.request.get(`/api/v1/sites/${site}/facts?after=${after}`);
+    const body = (await answer.json()) as { facts: AnyFact[]; cursor: number; more: boolean };
+    facts.push(...body.facts);
+    after = body.cursor;
+    more = body.more;
+  }
+  for (const name of names) {
+    const marks = facts.filter((fact) => fact.type === 'mark' && fact.body.name === name);
+    expect(marks.map((mark) => (mark.type === 'mark' ? mark.body.state : ''))).toEqual(['set', 'confirmed']);
+  }
+});

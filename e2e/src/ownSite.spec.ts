@@ -1,0 +1,124 @@
+import { expect, place, stored, test } from './site.ts';
+
+/** True sights from 500 000 m further east, in US feet, decimal degrees: a site that is nothing like the demo. */
+const MARKS = [
+  ['A', 2_000_100, 500_100, 412.1],
+  ['B', 2_000_480, 500_140, 413.0],
+  ['C', 2_000_420, 500_520, 414.2],
+  ['D', 2_000_060, 500_470, 412.9],
+  ['P1', 2_000_300, 500_050, 412.4],
+] as const;
+const STATION = { e: 2_000_250, n: 500_300, z: 413.2, ih: 5.25 };
+const FT = 1200 / 3937;
+
+function reading(e: number, n: number, z: number, targetHeight: number) {
+  const de = e - STATION.e;
+  const dn = n - STATION.n;
+  const d = Math.hypot(de, dn);
+  const v = z + targetHeight - STATION.z - STATION.ih - (0.87 * (d * FT) ** 2) / (2 * 6371000) / FT;
+  const circle = ((Math.atan2(de, dn) * 180) / Math.PI - 33 + 720) % 360;
+  return { circle: circle.toFixed(4), zenith: ((Math.atan2(d, v) * 180) / Math.PI).toFixed(4), slope: Math.hypot(d, v).toFixed(3) };
+}
+
+test('a site of one’s own: US feet, northing first, typed readings', async ({ page }) => {
+  const type = async (at: { circle: string; zenith: string; slope: string }) => {
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Circle').fill(at.circle);
+    await dialog.getByLabel('Zenith angle').fill(at.zenith);
+    await dialog.getByLabel('Slope distance, US ft').fill(at.slope);
+    await dialog.getByLabel('Target height, US ft').fill('5');
+    await dialog.getByRole('checkbox').check();
+    await dialog.getByRole('button', { name: 'Take it' }).click();
+    await expect(dialog).toBeHidden();
+  };
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New site…' }).click();
+  await page.getByRole('button', { name: 'Make site' }).click();
+  await expect(page.getByText('Give the site a name.')).toBeVisible();
+  await page.getByLabel('Name of the site').fill('Ternhaven ferry landing');
+  await expect(page.getByText(/two names that look alike/)).toBeVisible();
+  await page.getByLabel('Name of the site').fill('Layover yard');
+  await page.getByLabel('Your name').fill('Rosa Quint');
+  await page.getByLabel('Lengths').selectOption('usSurveyFoot');
+  await page.getByLabel('Angles').selectOption('degree');
+  await page.getByLabel('Order of coordinates').selectOption('NE');
+  await page.getByRole('button', { name: 'Make site' }).click();
+
+  // Control from a list with a fault; nothing is written until it is left out.
+  await expect(page.getByText('No control yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Import CSV…' }).click();
+  const rows = MARKS.map(([name, e, n, z]) => `${name},${n},${e},${z}`);
+  await page.locator('input[type=file]').setInputFiles({ name: 'control.csv', mimeType: 'text/csv', buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`) });
+  await expect(page.getByText(/Fault: Easting: “oops” is not a number/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Write marks' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Leave them out' }).click();
+  await page.getByRole('button', { name: 'Write marks' }).click();
+  await expect(page.getByRole('button', { name: 'Edit P1' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Edit A / })).toContainText('2\u2009000\u2009100.000');
+
+  // One more by hand, one that is probably listed twice.
+  await page.getByRole('button', { name: 'Add mark…' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('B2');
+  await page.getByLabel('Northing, US ft').fill('500140.5');
+  await page.getByLabel('Easting, US ft').fill('2000480.5');
+  await expect(page.getByText(/Less than 1 m from B/)).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+
+  // Work: a typed outline.
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'New package…' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Canopy');
+  await page.getByLabel('Crew').fill('Concrete');
+  await page.getByLabel('Marks begin with').fill('CA');
+  await page.getByLabel('Hubs off by, US ft').fill('6');
+  await page.getByLabel('Name of the outline').fill('Canopy slab');
+  await page.getByLabel('Design height, US ft').fill('414');
+  await page.getByLabel(/^Corners in order/).fill('1, 500280, 2000300\n2, 500320, 2000300\n3, 500320, 2000360\n4, 500280, 2000360');
+  await expect(page.getByText('8 hubs')).toBeVisible();
+  await page.getByRole('button', { name: 'Make package' }).click();
+  await expect(page.getByRole('heading', { name: 'Canopy', exact: true })).toBeVisible();
+
+  // Station by typed readings.
+  await place(page, 'Station').click();
+  await page.getByLabel(/^Instrument height/).fill(String(STATION.ih));
+  await page.getByLabel(/^Air temperature/).fill('54');
+  await page.getByLabel(/^Pressure/).fill('29.92');
+  await expect(page.getByText(/Correction of distances: [+−]?0\.\d ppm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Start sighting' }).click();
+  for (const [name, e, n, z] of MARKS.slice(0, 4)) {
+    await page.getByRole('button', { name: `Sight ${name}`, exact: true }).first().click();
+    if (name === 'A') {
+      const dialog = page.getByRole('dialog');
+      await dialog.getByLabel('Slope distance, US ft').fill('0');
+      await expect(dialog.getByText(/A slope distance of 0 can’t be measured/)).toBeVisible();
+      await dialog.getByLabel('Zenith angle').fill('0');
+      await expect(dialog.getByText(/straight up or down/)).toBeVisible();
+      await dialog.getByRole('button', { name: 'Take it' }).click();
+      await expect(dialog.getByText(/tick the target height: it was carried over/)).toBeVisible();
+    }
+    await type(reading(e, n, z, 5));
+  }
+  await expect(page.getByRole('heading', { name: 'Four marks agree' })).toBeVisible();
+  await expect(page.getByText('2\u2009000\u2009250.0').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Accept station' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /^Accept/ }).click();
+  await place(page, 'Prove').click();
+  await page.getByRole('button', { name: 'Prove on P1' }).click();
+  const [, e, n, z] = MARKS[4];
+  await type(reading(e, n, z, 5));
+  await expect(page.getByRole('heading', { name: 'The station holds' })).toBeVisible();
+
+  // A hub by typed readings: right on the spot, then driven.
+  await place(page, 'Mark').click();
+  const corner = { '1': [2_000_300, 500_280] as const };
+  await page.getByRole('button', { name: /^CA-1 S/ }).click();
+  await page.getByRole('button', { name: 'Shoot' }).click();
+  await type(reading(corner['1'][0], corner['1'][1] - 6, 413.1, 5));
+  await expect(page.getByRole('heading', { name: /^Inside/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Set mark/ }).click();
+  await page.getByRole('button', { name: /^Shoot hub/ }).click();
+  await type(reading(corner['1'][0], corner['1'][1] - 6, 413.35, 5));
+  await expect(page.getByText('FILL 0.650').first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /Stake text: 6\.000 US ft offset; to 1, outside face; FILL 0\.650 US ft to finished floor/ })).toBeVisible();
+  await stored(page);
+});
