@@ -1,3 +1,6 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+
 /**
  * JSON text with sorted keys and no blanks: the same content gives the same text, whoever wrote it.
  * Digests are taken over it (RFC 8785 in spirit; numbers as ECMAScript writes them).
@@ -12,3 +15,6 @@ export function canonicalJson(value: unknown): string {
   }
   return JSON.stringify(value);
 }
+
+/** SHA-256 of the canonical text, in hexadecimal. A plain-JavaScript hash, so that it works on plain http too. */
+export const digestOf = (value: unknown): string => bytesToHex(sha256(utf8ToBytes(canonicalJson(value))));

@@ -94,3 +94,5 @@ export {
   type SimulatorState,
   type SimulatorTrouble,
 } from './simulator/simulator.ts';
+export { TARGET_HEIGHT_SD, targetCentringSd } from './sight/pole.ts';
+export { SIMULATED_INSTRUMENT, SIMULATED_PRECISION } from './simulator/kit.ts';

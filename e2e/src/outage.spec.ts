@@ -18,9 +18,14 @@ test('marks set while the database is away wait through a closed tab, and are st
   const names: string[] = [];
   try {
     await place(page, 'Mark').click();
-    // Go to the far end of the round, where no other test has set a mark.
+    await page.getByLabel('Work package').selectOption('Ticket hall grid');
+    // The far end of the round, where no mark is set.
     for (let i = 0; i < 5; i++) {
-      await page.getByRole('row', { name: /to set|now/ }).last().getByRole('button').click();
+      await page
+        .getByRole('row', { name: /to set|now/ })
+        .last()
+        .getByRole('button')
+        .click();
       names.push(await setMark(page));
     }
     await expect(page.getByRole('button', { name: /^Database away · \d+ waiting$/ })).toBeVisible();
@@ -31,6 +36,7 @@ test('marks set while the database is away wait through a closed tab, and are st
     const later = await context.newPage();
     await later.goto(`/sites/${site}/mark`);
     await expect(later.getByRole('button', { name: /^Database away · \d+ waiting$/ })).toBeVisible();
+    await later.getByLabel('Work package').selectOption('Ticket hall grid');
     for (const name of names) await expect(later.getByRole('row', { name: new RegExp(`^${name} .*confirmed`) })).toBeVisible();
   } finally {
     database('start');
@@ -38,7 +44,7 @@ test('marks set while the database is away wait through a closed tab, and are st
   const last = context.pages().at(-1)!;
   await stored(last);
   const facts: AnyFact[] = [];
-  for (let after = 0, more = true; more; ) {
+  for (let after = 0, more = true; more;) {
     const answer = await last.request.get(`/api/v1/sites/${site}/facts?after=${after}`);
     const body = (await answer.json()) as { facts: AnyFact[]; cursor: number; more: boolean };
     facts.push(...body.facts);

@@ -48,7 +48,9 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await expect(page.getByText('No control yet')).toBeVisible();
   await page.getByRole('button', { name: 'Import CSV…' }).click();
   const rows = MARKS.map(([name, e, n, z]) => `${name},${n},${e},${z}`);
-  await page.locator('input[type=file]').setInputFiles({ name: 'control.csv', mimeType: 'text/csv', buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`) });
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'control.csv', mimeType: 'text/csv', buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`) });
   await expect(page.getByText(/Fault: Easting: “oops” is not a number/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Write marks' })).toBeDisabled();
   await page.getByRole('button', { name: 'Leave them out' }).click();
@@ -86,7 +88,10 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await expect(page.getByText(/Correction of distances: [+−]?0\.\d ppm/)).toBeVisible();
   await page.getByRole('button', { name: 'Start sighting' }).click();
   for (const [name, e, n, z] of MARKS.slice(0, 4)) {
-    await page.getByRole('button', { name: `Sight ${name}`, exact: true }).first().click();
+    await page
+      .getByRole('button', { name: `Sight ${name}`, exact: true })
+      .first()
+      .click();
     if (name === 'A') {
       const dialog = page.getByRole('dialog');
       await dialog.getByLabel('Slope distance, US ft').fill('0');
@@ -101,7 +106,10 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await expect(page.getByRole('heading', { name: 'Four marks agree' })).toBeVisible();
   await expect(page.getByText('2\u2009000\u2009250.0').first()).toBeVisible();
   await page.getByRole('button', { name: 'Accept station' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /^Accept/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Accept/ })
+    .click();
   await place(page, 'Prove').click();
   await page.getByRole('button', { name: 'Prove on P1' }).click();
   const [, e, n, z] = MARKS[4];

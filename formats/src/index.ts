@@ -13,3 +13,6 @@ export {
   type RowIssue,
 } from './control/controlCsv.ts';
 export { compareControl, FOOT_RATIO, sameName, TWIN_DISTANCE, type ListedMark, type ListRemark } from './control/compareControl.ts';
+export { readDxf, type Drawing, type DrawingError, type DrawnLine, type DrawnOutline, type DrawnText } from './design/dxf.ts';
+export { gridFromLines, type DrawnGrid, type GridError } from './design/drawnGrid.ts';
+export { namedCorners } from './design/namedCorners.ts';

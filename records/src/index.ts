@@ -22,3 +22,4 @@ export { judgeProof, usedBy, type ProofJudgement } from './proving.ts';
 export { stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';
+export { markBody, sightBody, solutionBody, toleranceOf, type MarkSetting } from './recording.ts';

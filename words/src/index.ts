@@ -9,3 +9,4 @@ export { troubleWords } from './link.ts';
 export { PROOF_OUTCOME, proofSentence, proofVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
+export { drawingWords } from './drawing.ts';

@@ -96,13 +96,13 @@ export function startSimulator(seed: number, place: PlanPoint, truth: GroundTrut
   };
 }
 
-/** Stands the instrument at a place; circle zero points anywhere. */
-export function setUpInstrument(state: SimulatorState, truth: GroundTruth, place: PlanPoint, height: Metres): SimulatorState {
+/** Stands the instrument at a place; circle zero points anywhere, unless an `orientation` is to be taken up again. */
+export function setUpInstrument(state: SimulatorState, truth: GroundTruth, place: PlanPoint, height: Metres, orientation?: Radians): SimulatorState {
   const draw = uniform(state.random);
   return {
     ...state,
     random: draw.state,
-    instrument: { ...place, groundZ: groundHeight(truth, place), height, orientation: draw.value * 2 * Math.PI },
+    instrument: { e: place.e, n: place.n, groundZ: groundHeight(truth, place), height, orientation: orientation ?? draw.value * 2 * Math.PI },
     lock: 'none',
     task: null,
     shot: null,

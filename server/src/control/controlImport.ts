@@ -1,7 +1,7 @@
 /** A control list, read and written in one transaction: all rows or none. */
 import { v5 } from './nameUuid.ts';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { Fact } from '@idle-marker/contract';
+import type { AnyFact, Fact } from '@idle-marker/contract';
 import { readControlCsv, sameName, type ControlCsvOptions, type ControlRow } from '@idle-marker/formats';
 import { siteState } from '@idle-marker/records';
 import { ProblemError } from '../http/problems.ts';
@@ -30,6 +30,13 @@ export async function importControl(
   text: string,
   options: ControlImport,
 ): Promise<{ written: number; rows: number }> {
+  const revisions = controlRevisions(await readAllFacts(em, site), id, text, options);
+  const { written } = await appendFacts(em, site, revisions);
+  return { written, rows: revisions.length };
+}
+
+/** The revisions that a list gives beside what a site has; throws for the first row that is not fit to be written. */
+export function controlRevisions(facts: readonly AnyFact[], id: string, text: string, options: ControlImport): Fact<'control'>[] {
   const list = readControlCsv(text, options);
   if (!list.ok) throw new ProblemError('INVALID_FILE', `The list can not be read (${list.error.code}). Nothing was written.`);
   const rows = list.value.rows.filter((row) => !options.skipRows.includes(row.row));
@@ -40,18 +47,15 @@ export async function importControl(
       `Row ${bad.row} has a fault (${bad.issues[0]!.code}): mend it or leave it out. Nothing was written.`,
       `/rows/${bad.row}`,
     );
-  const facts = await readAllFacts(em, site);
   const known = new Map(facts.length > 0 ? siteState(facts).control.map((mark) => [sameName(mark.revision.body.name), mark.revision]) : []);
   const seen = new Set<string>();
-  const revisions = rows.map((row, i) => {
+  return rows.map((row, i) => {
     const key = sameName(row.name);
     if (seen.has(key))
       throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${row.name} is in the list twice. Leave one out. Nothing was written.`, `/rows/${row.row}`);
     seen.add(key);
     return revisionOf(id, row, i, options, known.get(key) ?? null);
   });
-  const { written } = await appendFacts(em, site, revisions);
-  return { written, rows: revisions.length };
 }
 
 function revisionOf(importId: string, row: ControlRow, index: number, options: ControlImport, known: Fact<'control'> | null): Fact<'control'> {

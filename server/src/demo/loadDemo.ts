@@ -4,10 +4,13 @@ import { join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
+import type { Corner, GroundTruth } from '@idle-marker/core';
+import { gridFromLines, namedCorners, readDxf, type Drawing } from '@idle-marker/formats';
 import { hubPlans } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { v5 } from '../control/nameUuid.ts';
-import { importControl } from '../control/controlImport.ts';
+import { controlRevisions } from '../control/controlImport.ts';
+import { playMorning } from './morning.ts';
 import { appendFacts } from '../facts/ledger.ts';
 import { validFact } from '../facts/routes.ts';
 
@@ -16,45 +19,70 @@ interface DemoSite {
   readonly site: FactBody<'site'>;
   readonly members: readonly string[];
   readonly controlList: string;
-  readonly packages: readonly (Omit<FactBody<'package'>, 'plans' | 'supersedes'> & { readonly prefix: string })[];
+  readonly packages: readonly DemoPackage[];
 }
 
-/** Minutes before now that the demo's office work is dated. */
-const PREPARED_MINUTES_AGO = 24 * 60;
+type Package = FactBody<'package'>;
+type DemoPackage = Omit<Package, 'plans' | 'supersedes' | 'items'> & { readonly prefix: string; readonly items: readonly DemoItem[] };
+type DemoItem = Omit<Package['items'][number], 'corners' | 'source'> & {
+  readonly drawing: { readonly file: string; readonly layer: string; readonly kind: 'outline' | 'grid' };
+};
+
+/** The demo's last record is this old when it is loaded, and its office work was done the day before. */
+const LAST_RECORD_MINUTES_AGO = 20;
+const OFFICE_HOURS_BEFORE = 18;
 
 export async function loadDemo(orm: MikroORM, folder: string, now: string | null, log: Logger): Promise<void> {
   const demo = JSON.parse(await readFile(join(folder, 'site.json'), 'utf8')) as DemoSite;
   const em = orm.em.fork();
   const known = await query<{ id: string }>(em, 'select id from site where id = ?', [demo.id]);
   if (known.length > 0) return;
-  const at = new Date((now ? Date.parse(now) : Date.now()) - PREPARED_MINUTES_AGO * 60_000).toISOString();
+  const id = (name: string) => v5(demo.id, name);
+  const end = (now ? Date.parse(now) : Date.now()) - LAST_RECORD_MINUTES_AGO * 60_000;
+  const truth = JSON.parse(await readFile(join(folder, 'truth.json'), 'utf8')) as GroundTruth;
+  // Played once to see how long it takes; all times then shift so that it ends when it should.
+  const trial = playMorning({ office: await officeFacts(demo, folder, new Date(0).toISOString()), truth, id, begin: new Date(0).toISOString() });
+  const begin = end - Date.parse(trial.at(-1)!.at);
+  const office = await officeFacts(demo, folder, new Date(begin - OFFICE_HOURS_BEFORE * 3_600_000).toISOString());
+  const morning = playMorning({ office, truth, id, begin: new Date(begin).toISOString() });
+  await appendFacts(em, demo.id, [...office, ...morning].map(validFact));
+  log.info(`demo site ${demo.site.name} loaded`);
+}
+
+/** Settings, people, work packages and the control list: what a lead prepares. */
+async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<AnyFact[]> {
   const id = (name: string) => v5(demo.id, name);
   const lead = id(`member/${demo.members[0]}`);
   let seq = 0;
   const fact = (name: string, type: AnyFact['type'], body: object): AnyFact =>
     validFact({ id: id(name), type, at, device: 'site office', seq: seq++, by: type === 'site' || type === 'member' ? null : lead, body });
   const facts: AnyFact[] = [fact('site', 'site', demo.site), ...demo.members.map((name) => fact(`member/${name}`, 'member', { name }))];
-  for (const asked of demo.packages) facts.push(fact(`package/${asked.name}`, 'package', packageBody(asked)));
+  for (const asked of demo.packages) facts.push(fact(`package/${asked.name}`, 'package', await packageBody(folder, asked)));
   const list = await readFile(join(folder, demo.controlList), 'utf8');
-  await em.transactional(async (transaction) => {
-    await appendFacts(transaction, demo.id, facts);
-    await importControl(transaction, demo.id, id('control list'), list, {
-      at,
-      by: lead,
-      fileName: demo.controlList,
-      unit: demo.site.lengthUnit,
-      xIsNorth: false,
-      sdHMm: 2,
-      sdZMm: 2,
-      skipRows: [],
-      swapRows: [],
-    });
-  });
-  log.info(`demo site ${demo.site.name} loaded`);
+  const options = { at, by: lead, fileName: demo.controlList, unit: demo.site.lengthUnit, xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };
+  return [...facts, ...controlRevisions(facts, id('control list'), list, options)];
 }
 
-function packageBody({ prefix, ...asked }: DemoSite['packages'][number]): FactBody<'package'> {
-  const plans = hubPlans(asked.items, asked.offset, prefix);
+/** A package with its corners taken from the drawing and its hubs generated, as the Work place does it. */
+async function packageBody(folder: string, { prefix, items, ...asked }: DemoPackage): Promise<Package> {
+  const drawn: Package['items'] = [];
+  for (const { drawing, ...item } of items) {
+    const read = readDxf(await readFile(join(folder, drawing.file), 'utf8'), 'metre');
+    if (!read.ok) throw new Error(`${drawing.file}: ${read.error.code}`);
+    drawn.push({ ...item, corners: [...cornersOf(read.value, drawing)], source: drawing.file });
+  }
+  const plans = hubPlans(drawn, asked.offset, prefix);
   if (!plans.ok) throw new Error(`${asked.name}, ${plans.error.item}: ${plans.error.code}`);
-  return { ...asked, plans: plans.value, supersedes: null };
+  return { ...asked, items: drawn, plans: plans.value, supersedes: null };
+}
+
+function cornersOf(drawing: Drawing, { layer, kind }: DemoItem['drawing']): readonly Corner[] {
+  if (kind === 'grid') {
+    const grid = gridFromLines(layer, drawing.lines, drawing.texts);
+    if (!grid.ok) throw new Error(`${layer}: ${grid.error.code}`);
+    return grid.value.corners;
+  }
+  const outline = drawing.outlines.find((each) => each.layer === layer);
+  if (!outline) throw new Error(`no outline on ${layer}`);
+  return namedCorners(outline.corners, drawing.texts);
 }

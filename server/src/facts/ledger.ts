@@ -1,12 +1,8 @@
 /** Appending facts and reading them back. */
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { canonicalJson, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import { digestOf, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
-
-export const digestOf = (value: unknown): string => bytesToHex(sha256(utf8ToBytes(canonicalJson(value))));
 
 const contentOf = ({ type, at, device, seq, by, body }: AnyFact) => ({ type, at: new Date(at).toISOString(), device, seq, by, body });
 

@@ -3,7 +3,8 @@ import { NavLink, Outlet, useNavigate } from 'react-router';
 import { UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useKey } from '../ui/useKey.ts';
-import { openUsualLink } from '../link/linkStore.ts';
+import { RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { openUsualLink, resumeStation } from '../link/linkStore.ts';
 import { Footing } from './Footing.tsx';
 import { Saved } from './Saved.tsx';
 import { useRailFacts, type RailFact } from './railFacts.ts';
@@ -46,13 +47,18 @@ const RAIL: readonly (readonly [string, readonly Place[]])[] = [
 ];
 
 export function Frame() {
-  const { id, state } = useSite();
+  const { id, state, inForce } = useSite();
   const { settings } = state;
   const facts = useRailFacts();
   const navigate = useNavigate();
   useEffect(() => {
-    void openUsualLink(id, settings.practiceGround);
-  }, [id, settings.practiceGround]);
+    void openUsualLink(id, settings.practiceGround).then(() => {
+      if (!inForce || inForce.occupation.body.link !== 'simulator') return;
+      const { e, n, orientationDeg } = inForce.fact.body.result;
+      const { id: occupation, body } = inForce.occupation;
+      void resumeStation(id, { occupation, place: { e, n }, height: body.instrumentHeight, orientation: orientationDeg * RADIANS_PER_DEGREE });
+    });
+  }, [id, settings.practiceGround, inForce]);
   useKey('p', () => void navigate(`/sites/${id}/prove`));
   useKey('t', () => void navigate(`/sites/${id}/today`));
   return (

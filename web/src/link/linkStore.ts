@@ -1,6 +1,6 @@
 /** The one link of this page, and what its state is. It outlives the screens that use it. */
 import { useSyncExternalStore } from 'react';
-import type { SimulatorState } from '@idle-marker/core';
+import type { PlanPoint, SimulatorState } from '@idle-marker/core';
 import { readSetting, writeSetting } from '../ledger/storage.ts';
 import type { InstrumentLink, LinkState } from './instrumentLink.ts';
 import { SimulatorLink } from './simulatorLink.ts';
@@ -43,6 +43,25 @@ export function openTyped(site: string): void {
   if (held?.site === site && held.link.kind === 'typed') return;
   hold({ site, link: new TypedLink() });
 }
+
+/** A station that was made with the simulator, perhaps on another device. */
+export interface SimulatedStation {
+  readonly occupation: string;
+  readonly place: PlanPoint;
+  readonly height: number;
+  readonly orientation: number;
+}
+
+/** Stands the simulated instrument where the station in force says it stands, when this browser did not put it there itself. */
+export async function resumeStation(site: string, station: SimulatedStation): Promise<void> {
+  const key = `simulated occupation ${site}`;
+  if (held?.site !== site || held.link.kind !== 'simulator' || (await readSetting<string>(key)) === station.occupation) return;
+  held.link.setUpAt(station.place, station.height, station.orientation);
+  await writeSetting(key, station.occupation);
+}
+
+/** Remembers that this browser's simulator stands for an occupation. */
+export const rememberOccupation = (site: string, occupation: string): Promise<void> => writeSetting(`simulated occupation ${site}`, occupation);
 
 /** Opens the link a site was last used with. */
 export async function openUsualLink(site: string, ground: string | null): Promise<void> {

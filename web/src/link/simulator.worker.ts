@@ -108,7 +108,7 @@ function obey(message: ToSimulator): void {
     case 'start':
       break;
     case 'setUp':
-      state = setUpInstrument(state, truth, message.place, message.height);
+      state = setUpInstrument(state, truth, message.place, message.height, message.orientation);
       break;
     case 'walk':
       state = walkTo(state, truth, message.goal);

@@ -1,6 +1,5 @@
-import type { PlanPoint, SimulatorState } from '@idle-marker/core';
+import { SIMULATED_PRECISION, type PlanPoint, type SimulatorState } from '@idle-marker/core';
 import type { InstrumentLink, LinkState, LinkTrouble, RawRead } from './instrumentLink.ts';
-import { SIMULATED_INSTRUMENT } from './simulatedInstrument.ts';
 import type { FromSimulator, ToSimulator } from './simulatorProtocol.ts';
 
 export class LinkError extends Error {
@@ -46,7 +45,7 @@ export class SimulatorLink implements InstrumentLink {
       if (event.data.save) onSave(event.data.save);
       this.#hear(event.data);
     };
-    this.#send({ command: 'start', ground, seed, precision: SIMULATED_INSTRUMENT.precision, saved });
+    this.#send({ command: 'start', ground, seed, precision: SIMULATED_PRECISION, saved });
   }
 
   #send(message: ToSimulator): void {
@@ -159,8 +158,9 @@ export class SimulatorLink implements InstrumentLink {
 
   // What only a simulator can do: stand the instrument somewhere, send the pole about, drive hubs.
 
-  setUpAt(place: PlanPoint, height: number): void {
-    this.#command({ command: 'setUp', place, height });
+  /** `orientation` takes up a station again that was made elsewhere; otherwise circle zero points anywhere. */
+  setUpAt(place: PlanPoint, height: number, orientation?: number): void {
+    this.#command({ command: 'setUp', place, height, ...(orientation === undefined ? {} : { orientation }) });
   }
 
   /** Resolves when the pole has arrived; rejects when it can't. */

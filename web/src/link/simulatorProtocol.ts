@@ -9,7 +9,7 @@ export type ToSimulator =
       readonly precision: InstrumentPrecision;
       readonly saved: SimulatorState | null;
     }
-  | { readonly command: 'setUp'; readonly place: PlanPoint; readonly height: number }
+  | { readonly command: 'setUp'; readonly place: PlanPoint; readonly height: number; readonly orientation?: number }
   | { readonly command: 'walk'; readonly goal: PlanPoint | string }
   | { readonly command: 'step'; readonly toward: number; readonly right: number }
   | { readonly command: 'pole'; readonly targetHeight?: number; readonly legs?: boolean }

@@ -1,13 +1,11 @@
 /** Taking one sight through whatever link there is, with the state of the work for whoever waits. */
 import { useCallback, useRef, useState } from 'react';
-import type { FactBody } from '@idle-marker/contract';
-import type { AnyFact, Fact } from '@idle-marker/contract';
+import type { Fact, FactBody } from '@idle-marker/contract';
 import { troubleWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
-import type { RawRead } from './instrumentLink.ts';
 import { currentLink } from './linkStore.ts';
 import { LinkError } from './simulatorLink.ts';
-import { targetCentringSdMm, TARGET_HEIGHT_SD_MM } from './simulatedInstrument.ts';
+import { sightBody } from '@idle-marker/records';
 
 export type SightTarget = FactBody<'sight'>['target'];
 export type SightPurpose = FactBody<'sight'>['purpose'];
@@ -62,7 +60,8 @@ export function useShooting(): Shooting {
           tell('Measuring…');
         } else tell('Waiting for the reading…');
         const read = await link.measure(signal);
-        return storeSight(read, purpose, target, occupation, link.state().pole, say);
+        const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole) });
+        return fact as Fact<'sight'>;
       }),
     [attempt, occupation, say],
   );
@@ -92,30 +91,4 @@ export function useShooting(): Shooting {
     },
     clear: () => setTrouble(null),
   };
-}
-
-async function storeSight(
-  read: RawRead,
-  purpose: SightPurpose,
-  target: SightTarget,
-  occupation: Fact<'occupation'>,
-  pole: { targetHeight: number; legs: boolean },
-  say: (...facts: { type: AnyFact['type']; body: object }[]) => Promise<AnyFact[]>,
-): Promise<Fact<'sight'>> {
-  const body: FactBody<'sight'> = {
-    occupation: occupation.id,
-    purpose,
-    target,
-    // Beyond the half turn the telescope is in its second face.
-    face: read.zenith > (read.angleUnit === 'gon' ? 200 : 180) ? 2 : 1,
-    read,
-    targetHeight: pole.targetHeight,
-    targetHeightSdMm: TARGET_HEIGHT_SD_MM,
-    targetCentringSdMm: targetCentringSdMm(pole.targetHeight, pole.legs),
-    prismConstantMm: 0,
-    // The simulated instrument gives true distances; others are corrected for the weather that was entered.
-    ppm: occupation.body.link === 'simulator' ? 0 : occupation.body.ppm,
-  };
-  const [fact] = await say({ type: 'sight', body });
-  return fact as Fact<'sight'>;
 }

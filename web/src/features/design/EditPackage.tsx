@@ -160,7 +160,16 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
                 error={item.height.trim() !== '' && read[i]!.z === null ? 'Give a height, or leave it empty.' : null}
               />
             </div>
-            <CornerSource onCorners={(found, source) => change(i, { corners: writeCorners(found.corners, units), source, name: item.name || found.name })} />
+            <CornerSource
+              onCorners={(found, source, isGrid) =>
+                change(i, {
+                  corners: writeCorners(found.corners, units),
+                  source,
+                  name: item.name || found.name,
+                  ...(isGrid ? { meaning: 'gridLine' as const } : {}),
+                })
+              }
+            />
             <label className="mt-2 block text-[13px] text-ink2" htmlFor={`corners-${i}`}>
               Corners in order round the outline, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
             </label>

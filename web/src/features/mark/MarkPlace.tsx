@@ -6,7 +6,6 @@ import {
   moveGrade,
   nearestFirst,
   planDistance,
-  stakeLines,
   TAPE_UNDER,
   tapeAdvised,
   VIEWPOINTS,
@@ -15,19 +14,8 @@ import {
   type Viewpoint,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { markKey, packageRoots, readingOf, stakeAt } from '@idle-marker/records';
-import {
-  GRADE_WORD,
-  HEIGHT_REFERENCE,
-  MEANING,
-  moveWords,
-  smallLength,
-  stakeWords,
-  STANDING,
-  stationErrorSentence,
-  tapeWords,
-  VIEWPOINT_NAME,
-} from '@idle-marker/words';
+import { markBody, markKey, packageRoots, readingOf, stakeAt, toleranceOf } from '@idle-marker/records';
+import { GRADE_WORD, HEIGHT_REFERENCE, MEANING, moveWords, smallLength, STANDING, stationErrorSentence, tapeWords, VIEWPOINT_NAME } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { currentLink, useLinkState } from '../../link/linkStore.ts';
 import { useShooting } from '../../link/takeSight.ts';
@@ -80,8 +68,7 @@ export function Place() {
   const [shot, setShot] = useState<{ sight: Fact<'sight'>; stake: StakeResult; shots: number } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const { stake: live, stale } = useLiveStake(inForce, plan);
-  const asked = state.settings.classes.find((each) => each.id === work?.body.class);
-  const tolerance = (asked?.planMm ?? 10) / 1000;
+  const tolerance = work ? toleranceOf(state, work) : 0;
   const lineAzimuth = plan?.onLine || plan?.offFace ? azimuth(plan.design, plan.place) : 0;
   const shown = live ?? shot?.stake ?? null;
   const move = shown ? moveFor(viewpoint, shown, lineAzimuth) : null;
@@ -114,59 +101,36 @@ export function Place() {
     if (driving) await confirm(sight, result.value, mark);
     else setShot({ sight, stake: result.value, shots: (shot?.shots ?? 0) + 1 });
   };
-  const body = (sight: Fact<'sight'>, stake: StakeResult, markState: 'rough' | 'set' | 'confirmed', rest: Partial<FactBody<'mark'>>): FactBody<'mark'> => {
-    const hubZ = rest.hubZ ?? null;
-    const cutFill = hubZ === null || plan!.designZ === null ? null : hubZ - plan!.designZ;
-    return {
-      package: work!.id,
-      key: plan!.key,
-      name: plan!.name,
-      solution: inForce!.fact.id,
-      sight: sight.id,
-      state: markState,
-      class: work!.body.class,
-      needs: { plan: true, height: plan!.designZ !== null },
-      measured: { plan: true, height: hubZ !== null },
-      planned: plan!.place,
-      place: { e: stake.measured.e, n: stake.measured.n, z: stake.measured.z },
-      dEMm: -stake.deltaE * 1000,
-      dNMm: -stake.deltaN * 1000,
-      within: Math.hypot(stake.deltaE, stake.deltaN) <= tolerance,
-      hubZ,
-      groundZ: null,
-      designZ: plan!.designZ,
-      cutFill,
-      stakeText: stakeWords(
-        stakeLines({ name: plan!.name, offset: plan!.offset, to: plan!.corner, meaning: plan!.meaning, cutFill, heightReference: work!.body.heightReference }),
-        state.settings.convention,
-        units.lengthUnit,
-      ),
-      shots: 1,
-      note: '',
-      supersedes: mark?.id ?? null,
-      ...rest,
-    };
-  };
   const set = async (markState: 'rough' | 'set') => {
-    if (!shot || !plan) return;
+    if (!shot || !plan || !work || !inForce) return;
     const current = currentLink();
     if (markState === 'set' && current?.kind === 'simulator') current.driveHub(plan.name);
-    await say({ type: 'mark', body: body(shot.sight, shot.stake, markState, { groundZ: shot.stake.measured.z, shots: shot.shots }) });
+    const setting = { solution: inForce, work, plan, sight: shot.sight, stake: shot.stake, hubZ: null, groundZ: shot.stake.measured.z, shots: shot.shots };
+    await say({ type: 'mark', body: markBody(state, { ...setting, state: markState, supersedes: mark?.id ?? null }) });
     setChosenKey(plan.key);
     setShot(null);
     if (markState === 'rough') next();
   };
   const confirm = async (sight: Fact<'sight'>, stake: StakeResult, before: Fact<'mark'>) => {
-    const within = Math.hypot(stake.deltaE, stake.deltaN) <= tolerance;
+    const off = Math.hypot(stake.deltaE, stake.deltaN);
+    const within = off <= tolerance;
     setChosenKey(plan!.key);
-    await say({
-      type: 'mark',
-      body: body(sight, stake, within ? 'confirmed' : 'set', { hubZ: stake.measured.z, groundZ: before.body.groundZ, shots: before.body.shots + 1 }),
-    });
-    if (!within)
+    const setting = {
+      solution: inForce!,
+      work: work!,
+      plan: plan!,
+      sight,
+      stake,
+      hubZ: stake.measured.z,
+      groundZ: before.body.groundZ,
+      shots: before.body.shots + 1,
+    };
+    await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: before.id }) });
+    if (!within) {
       setFault(
-        `The driven hub is ${smallLength(Math.hypot(stake.deltaE, stake.deltaN), units.lengthUnit)} off, the class allows ${smallLength(tolerance, units.lengthUnit)}. Pull it and set it again.`,
+        `The driven hub is ${smallLength(off, units.lengthUnit)} off, the class allows ${smallLength(tolerance, units.lengthUnit)}. Pull it and set it again.`,
       );
+    }
   };
   const next = useCallback(() => {
     const i = order.findIndex((each) => each.key === plan?.key);

@@ -1,8 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { RADIANS_PER_DEGREE, type StakeResult } from '@idle-marker/core';
+import { RADIANS_PER_DEGREE, TARGET_HEIGHT_SD, targetCentringSd, type StakeResult } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { stakeAt, type AcceptedSolution } from '@idle-marker/records';
-import { targetCentringSdMm, TARGET_HEIGHT_SD_MM } from '../../link/simulatedInstrument.ts';
 import { useLinkState } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 
@@ -24,8 +23,8 @@ export function useLiveStake(
       zenith: live.zenithDeg * RADIANS_PER_DEGREE,
       slope: live.slope,
       targetHeight: link.pole.targetHeight,
-      targetHeightSd: TARGET_HEIGHT_SD_MM / 1000,
-      targetCentringSd: targetCentringSdMm(link.pole.targetHeight, link.pole.legs) / 1000,
+      targetHeightSd: TARGET_HEIGHT_SD,
+      targetCentringSd: targetCentringSd(link.pole.targetHeight, link.pole.legs),
     });
     return result.ok ? result.value : null;
   }, [state, solution, plan, live, link]);

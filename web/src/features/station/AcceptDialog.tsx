@@ -1,9 +1,7 @@
 import { useState } from 'react';
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import { CORE_VERSION, type Judgement, type Obstacle, type ResectionResult } from '@idle-marker/core';
-import { canonicalJson, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
-import type { StationDraft, UseFlags } from '@idle-marker/records';
+import type { Judgement, Obstacle, ResectionResult } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { solutionBody, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { obstacleWords } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -36,26 +34,8 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
     setTried(true);
     if (verdict !== 'accepted' && reason.trim() === '') return;
     const solution = newId();
-    const uses = draft.groups.flatMap((group) =>
-      group.sights.map((sight) => ({
-        sight: sight.id,
-        control: group.mark,
-        revision: state.control.find((mark) => mark.id === group.mark)!.revision.id,
-        ...usageOf(sight),
-      })),
-    );
     const previous = inForce?.occupation.id === occupation.id ? inForce.fact.id : null;
-    const body: FactBody<'solution'> = {
-      occupation: occupation.id,
-      name: occupation.body.name,
-      method: 'resection',
-      class: asked.id,
-      uses,
-      result: resectionJson(result),
-      inputDigest: bytesToHex(sha256(utf8ToBytes(canonicalJson(draft.input)))),
-      coreVersion: CORE_VERSION,
-      supersedes: previous,
-    };
+    const body = solutionBody(state, occupation, draft, result, asked.id, usageOf, previous);
     await say({ type: 'solution', id: solution, body }, { type: 'decision', body: { solution, verdict, reason: reason.trim() } });
     onAccepted();
   };

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
-import { atmosphericCorrection, formatSigned, SIMULATED_REFERENCE, type PlanPoint } from '@idle-marker/core';
+import { atmosphericCorrection, formatSigned, SIMULATED_INSTRUMENT, SIMULATED_REFERENCE, type PlanPoint } from '@idle-marker/core';
 import { nextStationName } from '@idle-marker/records';
-import { SIMULATED_INSTRUMENT } from '../../link/simulatedInstrument.ts';
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { newId } from '../../ledger/uuid.ts';
+import { currentLink, rememberOccupation, useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -23,7 +23,7 @@ function usualPlace(points: readonly PlanPoint[]): PlanPoint | null {
 }
 
 export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCancel: (() => void) | null }) {
-  const { state, say, occupation } = useSite();
+  const { id, state, say, occupation } = useSite();
   const units = useUnits();
   const link = useLinkState();
   const metric = units.lengthUnit === 'metre';
@@ -72,8 +72,11 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
     if (faulty || ppm === null) return;
     const current = currentLink();
     if (current?.kind === 'simulator' && place) current.setUpAt(place, heightRead!);
+    const fresh = newId();
+    if (current?.kind === 'simulator') await rememberOccupation(id, fresh);
     await say(...(occupation ? [{ type: 'close' as const, body: { occupation: occupation.id, note: 'the instrument was taken away' } }] : []), {
       type: 'occupation',
+      id: fresh,
       body: {
         name: name.trim(),
         instrument: { name: current?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : 'instrument read by hand', angleSdSec: 1, distSdMm: 1, distSdPpm: 1.5 },

@@ -1,7 +1,6 @@
-import { NORMAL_95_FACTOR, predictAt } from '@idle-marker/core';
+import { NORMAL_95_FACTOR, predictAt, TARGET_HEIGHT_SD, targetCentringSd } from '@idle-marker/core';
 import { precisionOf, reductionOf, setupOf, stationOfSolution, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
-import { targetCentringSdMm, TARGET_HEIGHT_SD_MM } from '../../link/simulatedInstrument.ts';
 import { useLinkState } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -16,8 +15,8 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
   const pole = link?.pole ?? { targetHeight: 1.5, legs: true };
   const poleSet = {
     targetHeight: pole.targetHeight,
-    targetHeightSd: TARGET_HEIGHT_SD_MM / 1000,
-    targetCentringSd: targetCentringSdMm(pole.targetHeight, pole.legs) / 1000,
+    targetHeightSd: TARGET_HEIGHT_SD,
+    targetCentringSd: targetCentringSd(pole.targetHeight, pole.legs),
   };
   if (state.packages.length === 0) return null;
   return (

@@ -1,0 +1,112 @@
+/** Bodies of the facts that a morning's work makes: the same whoever makes them. */
+import { CORE_VERSION, stakeLines, TARGET_HEIGHT_SD, targetCentringSd, type ResectionResult, type StakeResult } from '@idle-marker/core';
+import { digestOf, resectionJson, type Fact, type FactBody, type SolutionResult } from '@idle-marker/contract';
+import { stakeWords } from '@idle-marker/words';
+import type { UseFlags } from './observations.ts';
+import type { AcceptedSolution, SiteState } from './state.ts';
+import type { StationDraft } from './stationDraft.ts';
+
+type Sight = FactBody<'sight'>;
+
+/** A sight as it is kept: what was read, and the pole it was read to. */
+export function sightBody(
+  occupation: Fact<'occupation'>,
+  purpose: Sight['purpose'],
+  target: Sight['target'],
+  read: Sight['read'],
+  pole: { readonly targetHeight: number; readonly legs: boolean },
+): Sight {
+  return {
+    occupation: occupation.id,
+    purpose,
+    target,
+    // Beyond the half turn the telescope is in its second face.
+    face: read.zenith > (read.angleUnit === 'gon' ? 200 : 180) ? 2 : 1,
+    read,
+    targetHeight: pole.targetHeight,
+    targetHeightSdMm: TARGET_HEIGHT_SD * 1000,
+    targetCentringSdMm: Math.round(targetCentringSd(pole.targetHeight, pole.legs) * 1e5) / 100,
+    prismConstantMm: 0,
+    // The simulated instrument gives true distances; others are corrected for the weather that was entered.
+    ppm: occupation.body.link === 'simulator' ? 0 : occupation.body.ppm,
+  };
+}
+
+/** A station as it was when it was decided on: sights with what each was used for, result, and the digest of its input. */
+export function solutionBody(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  draft: StationDraft,
+  result: ResectionResult,
+  classId: string,
+  usageOf: (sight: Fact<'sight'>) => UseFlags,
+  supersedes: string | null,
+): FactBody<'solution'> {
+  const uses = draft.groups.flatMap((group) =>
+    group.sights.map((sight) => ({
+      sight: sight.id,
+      control: group.mark,
+      revision: state.control.find((mark) => mark.id === group.mark)!.revision.id,
+      ...usageOf(sight),
+    })),
+  );
+  return {
+    occupation: occupation.id,
+    name: occupation.body.name,
+    method: 'resection',
+    class: classId,
+    uses,
+    result: resectionJson(result) as unknown as SolutionResult,
+    inputDigest: digestOf(draft.input),
+    coreVersion: CORE_VERSION,
+    supersedes,
+  };
+}
+
+export interface MarkSetting {
+  readonly solution: AcceptedSolution;
+  readonly work: Fact<'package'>;
+  readonly plan: FactBody<'package'>['plans'][number];
+  readonly sight: Fact<'sight'>;
+  readonly stake: StakeResult;
+  readonly state: FactBody<'mark'>['state'];
+  /** Height of the driven hub; null until it was shot. */
+  readonly hubZ: number | null;
+  readonly groundZ: number | null;
+  readonly shots: number;
+  readonly supersedes: string | null;
+}
+
+/** Largest plan misfit that the package's class allows, metres. */
+export const toleranceOf = (state: SiteState, work: Fact<'package'>): number =>
+  (state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? 10) / 1000;
+
+/** A mark as set. Cut and fill are counted from the hub, so a mark whose hub was not shot has none. */
+export function markBody(state: SiteState, { solution, work, plan, sight, stake, hubZ, ...setting }: MarkSetting): FactBody<'mark'> {
+  const cutFill = hubZ === null || plan.designZ === null ? null : hubZ - plan.designZ;
+  const content = { name: plan.name, offset: plan.offset, to: plan.corner, meaning: plan.meaning, cutFill, heightReference: work.body.heightReference };
+  return {
+    package: work.id,
+    key: plan.key,
+    name: plan.name,
+    solution: solution.fact.id,
+    sight: sight.id,
+    state: setting.state,
+    class: work.body.class,
+    needs: { plan: true, height: plan.designZ !== null },
+    measured: { plan: true, height: hubZ !== null },
+    planned: plan.place,
+    place: { e: stake.measured.e, n: stake.measured.n, z: stake.measured.z },
+    dEMm: -stake.deltaE * 1000,
+    dNMm: -stake.deltaN * 1000,
+    within: Math.hypot(stake.deltaE, stake.deltaN) <= toleranceOf(state, work),
+    hubZ,
+    groundZ: setting.groundZ,
+    designZ: plan.designZ,
+    cutFill,
+    stakeText: stakeWords(stakeLines(content), state.settings.convention, state.settings.lengthUnit),
+    shots: setting.shots,
+    note: '',
+    supersedes: setting.supersedes,
+  };
+}
