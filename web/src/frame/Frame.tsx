@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useKey } from '../ui/useKey.ts';
@@ -51,6 +51,11 @@ export function Frame() {
   const { settings } = state;
   const facts = useRailFacts();
   const navigate = useNavigate();
+  const { pathname } = useLocation();
+  // On a phone the bar is wider than the screen: the place one is at stays in view.
+  useEffect(() => {
+    document.querySelector('nav [aria-current=page]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
   useEffect(() => {
     void openUsualLink(id, settings.practiceGround).then(() => {
       if (!inForce || inForce.occupation.body.link !== 'simulator') return;
@@ -69,17 +74,17 @@ export function Frame() {
       <NavLink
         to="/"
         aria-label="Idle Marker: all sites"
-        className="flex items-center gap-2 border-r border-b border-ink px-4 font-semibold max-lg:justify-center max-md:hidden"
+        className="flex items-center gap-2 border-r border-b border-ink px-4 font-semibold max-rail:justify-center max-md:hidden"
       >
         <Logo />
-        <span className="text-base max-lg:hidden">Idle Marker</span>
+        <span className="text-base max-rail:hidden">Idle Marker</span>
       </NavLink>
       <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4">
         <NavLink to="/" aria-label="All sites" className="md:hidden">
           <Logo />
         </NavLink>
         <span className="truncate font-semibold">{settings.name}</span>
-        <span className="truncate text-ink2 max-lg:hidden">
+        <span className="truncate text-ink2 max-rail:hidden">
           {UNIT_NAME[settings.lengthUnit]} · {ANGLES[settings.angleUnit]} · {ORDERS[settings.axisOrder]}
         </span>
         <span className="ml-auto flex items-center gap-3">
@@ -89,11 +94,11 @@ export function Frame() {
       </header>
       <nav
         aria-label="Places"
-        className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 lg:w-[196px]"
+        className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 rail:w-[196px]"
       >
         {RAIL.map(([when, places]) => (
           <div key={when} className="mb-3 max-md:mb-0 max-md:flex">
-            <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-lg:hidden">{when}</p>
+            <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-rail:hidden">{when}</p>
             {places.map((place) => (
               <RailLink key={place.path} place={place} base={`/sites/${id}`} fact={facts[place.path]} />
             ))}
@@ -115,14 +120,14 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
       to={`${base}/${place.path}`}
       title={fact ? `${place.name}: ${fact.text}` : place.name}
       className={({ isActive }) =>
-        `flex min-h-[42px] items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-lg:flex-col max-lg:gap-0 max-lg:px-2 max-lg:py-1.5 max-md:min-w-[72px] ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
+        `flex min-h-[42px] items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[72px] ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
       }
     >
-      <svg className="hidden h-5 w-5 max-lg:block" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
+      <svg className="hidden h-5 w-5 max-rail:block" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
         <path d={place.icon} />
       </svg>
-      <span className="text-[15px] font-medium max-lg:text-[13px]">{place.name}</span>
-      {fact && <span className={`figures ml-auto text-[13px] max-lg:ml-0 max-md:hidden ${tone}`}>{fact.text}</span>}
+      <span className="text-[15px] font-medium max-rail:text-[13px]">{place.name}</span>
+      {fact && <span className={`figures ml-auto text-[13px] max-rail:ml-0 max-md:hidden ${tone}`}>{fact.text}</span>}
     </NavLink>
   );
 }

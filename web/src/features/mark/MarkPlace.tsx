@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import {
   azimuth,
   moveFor,
@@ -44,7 +44,8 @@ export function Place() {
   const link = useLinkState();
   const shooting = useShooting();
   const proof = useProofAge();
-  const [packageId, setPackageId] = useState(state.packages[0]?.id ?? '');
+  const [query] = useSearchParams();
+  const [packageId, setPackageId] = useState(query.get('package') ?? state.packages[0]?.id ?? '');
   const work = state.packages.find((each) => each.id === packageId) ?? state.packages[0] ?? null;
   const root = useMemo(
     () => (work ? packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)! : ''),
@@ -62,7 +63,7 @@ export function Place() {
       : [];
   }, [work, inForce]);
   const markOf = useCallback((plan: Plan) => state.marks.get(markKey(root, plan.key)) ?? null, [state, root]);
-  const [chosenKey, setChosenKey] = useState<string | null>(null);
+  const [chosenKey, setChosenKey] = useState<string | null>(query.get('mark'));
   const plan = order.find((each) => each.key === chosenKey) ?? order.find((each) => (markOf(each)?.body.state ?? 'planned') === 'planned') ?? order[0] ?? null;
   const [viewpoint, setViewpoint] = useState<Viewpoint>('facingInstrument');
   const [shot, setShot] = useState<{ sight: Fact<'sight'>; stake: StakeResult; shots: number } | null>(null);
@@ -196,6 +197,8 @@ export function Place() {
     const own = markOf(each);
     return { plan: each, mark: own, standing: own ? (standings.get(own.id)?.standing ?? null) : null, walk: planDistance(shown?.measured ?? at, each.place) };
   });
+  // What is still to set comes first, in walking order; what is done stands below.
+  rows.sort((a, b) => Number(a.mark !== null) - Number(b.mark !== null));
   const position = order.indexOf(plan) + 1;
   const ahead =
     viewpoint === 'facingInstrument'
@@ -206,8 +209,8 @@ export function Place() {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet" aria-label="Guidance">
-          <div className="min-h-[148px] border-b border-ink px-6 py-4 max-md:min-h-0 max-md:px-4 max-md:py-2" aria-live="polite" aria-atomic="true">
+        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Guidance">
+          <div className="min-h-[148px] border-b border-ink px-6 py-4 max-lg:min-h-0 max-lg:px-4 max-lg:py-2" aria-live="polite" aria-atomic="true">
             <div className="flex items-center gap-3 text-[15px] text-ink2">
               <button
                 type="button"
@@ -221,7 +224,7 @@ export function Place() {
               </button>
               {link?.lock === 'lost' && <strong className="text-brick">Lock lost: the figures are old</strong>}
             </div>
-            <p className={`figures text-[33px] leading-tight font-semibold max-md:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
+            <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
               {done && !move
                 ? `${plan.name} is confirmed`
                 : move
@@ -247,7 +250,7 @@ export function Place() {
                         : `${GRADE_WORD[grade]}: ${units.length(distance, distance !== null && distance < 1 ? 3 : 1)} ${units.unit} to go. ${distance !== null && distance > TAPE_UNDER ? 'The tape takes over at the end.' : ''}`)}
             </p>
           </div>
-          <div className="min-h-0 flex-1 p-3 max-md:min-h-[220px]">
+          <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-lg:flex-none max-lg:p-1">
             <GuidanceBoard
               move={move}
               trail={trail}
@@ -259,7 +262,7 @@ export function Place() {
             />
           </div>
           {simulated && (
-            <div className="flex flex-wrap items-center gap-2 border-t border-rule px-4 py-2">
+            <div className="flex items-center gap-2 overflow-x-auto border-t border-rule px-4 py-2 max-lg:py-1">
               <Button hint="W" disabled={busy} onClick={walkThere}>
                 Walk near
               </Button>
