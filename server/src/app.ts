@@ -7,6 +7,7 @@ import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
 import { controlRoutes } from './control/routes.ts';
 import { factRoutes } from './facts/routes.ts';
 import { ProblemError, problemHandler } from './http/problems.ts';
+import { openApiDocument } from './openapi/document.ts';
 import { sheetRoutes } from './sheets/routes.ts';
 import { siteRoutes } from './sites/routes.ts';
 
@@ -50,6 +51,10 @@ export function createApp({ orm, log, webFolder, now }: AppOptions): Express {
   api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
   api.get('/clock', (_request, response) => {
     response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });
+  });
+  const description = openApiDocument();
+  api.get('/openapi.json', (_request, response) => {
+    response.json(description);
   });
   api.use(siteRoutes(orm), factRoutes(orm), sheetRoutes(orm));
   api.use(() => {

@@ -26,7 +26,11 @@ export async function readSheets(em: EntityManager, site: string): Promise<Sheet
   return query<SheetRecord>(em, 'select id, number, revision, content from sheet where site_id = ? order by number, revision', [site]);
 }
 
-export const numbered = ({ number, revision, content }: SheetRecord): NumberedSheet => ({ ...content, number, revision });
+export function numbered({ number, revision, content }: SheetRecord): NumberedSheet {
+  // The root is how revisions of one package find each other here; it is nothing to print.
+  const { packageRoot: _packageRoot, ...sheet } = content;
+  return { ...sheet, number, revision };
+}
 
 /** Issues a sheet once: the same id again gives the same sheet. */
 export async function issueSheet(orm: MikroORM, site: string, id: string, request: IssueRequest): Promise<{ sheet: NumberedSheet; fresh: boolean }> {

@@ -1,0 +1,135 @@
+/** The API's description, made from the schemas that the bodies are checked by. */
+import { closed, FACT_BODIES, FactEnvelope, LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, Type, Uuid, type FactType, type TSchema } from '@idle-marker/contract';
+import { ControlImportSchema } from '../control/routes.ts';
+import { IssueSchema } from '../sheets/routes.ts';
+
+type Json = Record<string, unknown>;
+
+const ProblemSchema = Type.Object({
+  type: Type.String(),
+  title: Type.String(),
+  status: Type.Integer(),
+  code: Type.String(),
+  detail: Type.String(),
+  field: Type.Optional(Type.String()),
+});
+
+/** Schemas carry symbols and functions of their library; JSON drops them. */
+const plain = (schema: TSchema): Json => JSON.parse(JSON.stringify(schema)) as Json;
+
+const problem = (description: string): Json => ({ description, content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } });
+const json = (description: string, schema: Json): Json => ({ description, content: { 'application/json': { schema } } });
+const inPath = (name: string): Json => ({ name, in: 'path', required: true, schema: plain(Uuid) });
+const site = inPath('site');
+const id = inPath('id');
+const refusals = {
+  '400': problem('The body is not JSON, or an id in the address is no UUID'),
+  '409': problem('Same id with other content, a reference that has not arrived, or a place in the sequence that is taken'),
+  '413': problem(`Over ${LARGEST_BODY_BYTES} bytes of JSON, or ${LARGEST_UPLOAD_BYTES} bytes of a file`),
+  '422': problem('A field is not valid; `field` is a JSON Pointer to it'),
+  '503': problem('The database does not answer; nothing was written'),
+};
+
+/** A fact of each type: the envelope with that type's body. */
+function factSchemas(): Json {
+  const envelope = plain(FactEnvelope) as { properties: Json };
+  return Object.fromEntries(
+    Object.entries(FACT_BODIES).map(([type, body]) => [
+      `Fact.${type as FactType}`,
+      { ...envelope, properties: { ...envelope.properties, type: { const: type }, body: plain(body) } },
+    ]),
+  );
+}
+
+export function openApiDocument(): Json {
+  const facts = factSchemas();
+  const fact = { oneOf: Object.keys(facts).map((name) => ({ $ref: `#/components/schemas/${name}` })) };
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Idle Marker',
+      version: '1',
+      description: 'Facts are appended under ids that the client makes; sending one again is no error.',
+      license: { name: 'MIT', identifier: 'MIT' },
+    },
+    servers: [{ url: '/api/v1' }],
+    paths: {
+      '/sites': {
+        get: {
+          operationId: 'listSites',
+          responses: { '200': json('The sites', { type: 'object', properties: { sites: { type: 'array' } } }), '503': refusals['503'] },
+        },
+      },
+      '/clock': { get: { operationId: 'readClock', responses: { '200': json('The server’s clock, and whether it is fixed', { type: 'object' }) } } },
+      '/sites/{site}/facts': {
+        get: {
+          operationId: 'readFacts',
+          parameters: [site, { name: 'after', in: 'query', schema: { type: 'integer', minimum: 0 } }],
+          responses: {
+            '200': json('Facts in order of arrival after the cursor', {
+              type: 'object',
+              properties: {
+                facts: { type: 'array', items: fact },
+                cursor: { type: 'integer' },
+                more: { type: 'boolean' },
+                ledger: { type: ['string', 'null'] },
+              },
+            }),
+            ...refusals,
+          },
+        },
+      },
+      '/sites/{site}/facts/{id}': {
+        put: {
+          operationId: 'appendFact',
+          parameters: [site, id],
+          requestBody: { required: true, content: { 'application/json': { schema: fact } } },
+          responses: { '200': json('Kept already, with the same content', { type: 'object' }), '201': json('Written', { type: 'object' }), ...refusals },
+        },
+      },
+      '/sites/{site}/control-lists/{id}': {
+        put: {
+          operationId: 'importControlList',
+          parameters: [site, id, { name: 'options', in: 'query', required: true, content: { 'application/json': { schema: plain(ControlImportSchema) } } }],
+          requestBody: { required: true, content: { 'text/csv': { schema: { type: 'string' } } } },
+          responses: {
+            '200': json('How many marks were written', { type: 'object', properties: { written: { type: 'integer' }, rows: { type: 'integer' } } }),
+            ...refusals,
+          },
+        },
+      },
+      '/sites/{site}/sheets': {
+        get: { operationId: 'listSheets', parameters: [site], responses: { '200': json('The issued sheets', { type: 'object' }), ...refusals } },
+      },
+      '/sites/{site}/sheets/{id}': {
+        get: {
+          operationId: 'readSheet',
+          parameters: [site, id],
+          responses: { '200': json('A sheet as issued', { type: 'object' }), '404': problem('No such sheet') },
+        },
+        put: {
+          operationId: 'issueSheet',
+          parameters: [site, id],
+          requestBody: { required: true, content: { 'application/json': { schema: plain(IssueSchema) } } },
+          responses: { '200': json('Issued before', { type: 'object' }), '201': json('Issued, with its number', { type: 'object' }), ...refusals },
+        },
+      },
+      '/sites/{site}/sheets/{id}/pdf': {
+        get: {
+          operationId: 'sheetPdf',
+          parameters: [site, id],
+          responses: { '200': { description: 'The sheet as PDF', content: { 'application/pdf': {} } }, '404': problem('No such sheet') },
+        },
+      },
+      '/sites/{site}/sheets/{id}/csv': {
+        get: {
+          operationId: 'sheetCsv',
+          parameters: [site, id],
+          responses: { '200': { description: 'The sheet’s rows as CSV', content: { 'text/csv': {} } }, '404': problem('No such sheet') },
+        },
+      },
+      '/openapi.json': { get: { operationId: 'readDescription', responses: { '200': json('This document', { type: 'object' }) } } },
+    },
+    components: { schemas: { Problem: plain(closed(ProblemSchema.properties)), ...facts } },
+  };
+}
