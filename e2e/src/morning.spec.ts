@@ -1,22 +1,6 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { accept, DEMO, enter, expect, hurry, newStation, place, prove, setMark, sight, stored, test } from './site.ts';
+import { accept, DEMO, enter, expect, hurry, newStation, noSeriousFault, place, prove, setMark, sight, stored, test } from './site.ts';
 import { pdfText } from './pdfText.ts';
-
-async function noSeriousFault(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  const serious = violations.filter((each) => each.impact === 'serious' || each.impact === 'critical');
-  expect(
-    serious.map(
-      (each) =>
-        `${each.id}: ${each.nodes
-          .map((node) => node.html)
-          .join(' ')
-          .slice(0, 300)}`,
-    ),
-  ).toEqual([]);
-}
 
 test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await enter(page);

@@ -1,4 +1,4 @@
-import { expect, place, stored, test } from './site.ts';
+import { expect, noSeriousFault, place, stored, test } from './site.ts';
 
 /** True sights from 500 000 m further east, in US feet, decimal degrees: a site that is nothing like the demo. */
 const MARKS = [
@@ -32,7 +32,9 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
     await expect(dialog).toBeHidden();
   };
   await page.goto('/');
+  await noSeriousFault(page);
   await page.getByRole('button', { name: 'New site…' }).click();
+  await noSeriousFault(page);
   await page.getByRole('button', { name: 'Make site' }).click();
   await expect(page.getByText('Give the site a name.')).toBeVisible();
   await page.getByLabel('Name of the site').fill('Ternhaven ferry landing');
@@ -52,6 +54,7 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
     .locator('input[type=file]')
     .setInputFiles({ name: 'control.csv', mimeType: 'text/csv', buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`) });
   await expect(page.getByText(/Fault: Easting: “oops” is not a number/)).toBeVisible();
+  await noSeriousFault(page);
   await expect(page.getByRole('button', { name: 'Write marks' })).toBeDisabled();
   await page.getByRole('button', { name: 'Leave them out' }).click();
   await page.getByRole('button', { name: 'Write marks' }).click();
@@ -77,8 +80,10 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByLabel('Design height, US ft').fill('414');
   await page.getByLabel(/^Corners in order/).fill('1, 500280, 2000300\n2, 500320, 2000300\n3, 500320, 2000360\n4, 500280, 2000360');
   await expect(page.getByText('8 hubs')).toBeVisible();
+  await noSeriousFault(page);
   await page.getByRole('button', { name: 'Make package' }).click();
   await expect(page.getByRole('heading', { name: 'Canopy', exact: true })).toBeVisible();
+  await noSeriousFault(page);
 
   // Station by typed readings.
   await place(page, 'Station').click();
@@ -98,6 +103,7 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
       await expect(dialog.getByText(/A slope distance of 0 can’t be measured/)).toBeVisible();
       await dialog.getByLabel('Zenith angle').fill('0');
       await expect(dialog.getByText(/straight up or down/)).toBeVisible();
+      await noSeriousFault(page);
       await dialog.getByRole('button', { name: 'Take it' }).click();
       await expect(dialog.getByText(/tick the target height: it was carried over/)).toBeVisible();
     }
@@ -129,4 +135,15 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await expect(page.getByText('FILL 0.650').first()).toBeVisible();
   await expect(page.getByRole('img', { name: /Stake text: 6\.000 US ft offset; to 1, outside face; FILL 0\.650 US ft to finished floor/ })).toBeVisible();
   await stored(page);
+
+  // Find or do: to a mark by its name, to the field book by a station's.
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('CA-3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: /CA-3/ })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await noSeriousFault(page);
+  await page.keyboard.type('proved on');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('cell', { name: /S1 proved on P1/ })).toBeVisible();
 });

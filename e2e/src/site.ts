@@ -1,4 +1,5 @@
 /** What the tests share: a page that may talk to nobody but this machine, and the steps of a morning. */
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 export const test = base.extend<{ page: Page }>({
@@ -16,6 +17,21 @@ export const test = base.extend<{ page: Page }>({
   },
 });
 export { expect };
+
+/** No fault that axe calls serious or critical on the page as it is now. */
+export async function noSeriousFault(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter((each) => each.impact === 'serious' || each.impact === 'critical');
+  expect(
+    serious.map(
+      (each) =>
+        `${each.id}: ${each.nodes
+          .map((node) => node.html)
+          .join(' ')
+          .slice(0, 300)}`,
+    ),
+  ).toEqual([]);
+}
 
 export const DEMO = 'Ternhaven Ferry Landing';
 

@@ -49,6 +49,8 @@ export interface CutSheet {
   readonly heightReference: HeightReference;
   readonly issuedBy: string;
   readonly issuedAt: string;
+  /** IANA name of the time zone that times are printed in. */
+  readonly timeZone: string;
   readonly setFrom: string | null;
   readonly setTo: string | null;
   readonly setBy: readonly string[];
@@ -72,6 +74,7 @@ interface Asked {
   readonly package: Fact<'package'>;
   readonly issuedBy: string;
   readonly issuedAt: string;
+  readonly timeZone: string;
 }
 
 /** Collects the sheet. Marks in doubt are withheld. */
@@ -109,6 +112,7 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     heightReference: body.heightReference,
     issuedBy: asked.issuedBy,
     issuedAt: asked.issuedAt,
+    timeZone: asked.timeZone,
     setFrom: times[0] ?? null,
     setTo: times.at(-1) ?? null,
     setBy: [...new Set(given.map(({ mark }) => memberName(state, mark.by)))],

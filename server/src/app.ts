@@ -17,11 +17,21 @@ export interface AppOptions {
   readonly webFolder: string | null;
   /** Fixed clock of this server for pictures and tests; null for the real one. */
   readonly now: string | null;
+  /** The server listens on loopback alone: a page of another name that was led here must not read it. */
+  readonly loopbackOnly: boolean;
 }
 
-export function createApp({ orm, log, webFolder, now }: AppOptions): Express {
+const LOOPBACK_HOST = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  if (loopbackOnly) {
+    app.use((request, _response, next) => {
+      if (LOOPBACK_HOST.test(request.headers.host ?? '')) next();
+      else next(new ProblemError('WRONG_HOST', 'Open it as http://127.0.0.1, or set IDLE_HOST to serve other names.'));
+    });
+  }
   app.use(
     helmet({
       contentSecurityPolicy: {

@@ -8,7 +8,7 @@ const log = pino({ level: process.env['IDLE_LOG'] || 'info' });
 const configuration = readConfiguration(process.env);
 const orm = await openDatabase(configuration.database);
 if (configuration.demoFolder !== null) await loadDemo(orm, configuration.demoFolder, configuration.now, log);
-const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now });
+const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: configuration.host === '127.0.0.1' });
 const server = app.listen(configuration.port, configuration.host, (error?: Error) => {
   if (error) {
     log.error({ err: error }, 'cannot listen');

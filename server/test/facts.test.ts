@@ -163,6 +163,11 @@ describe('bad bodies', () => {
     expect(broken.body.code).toBe('INVALID_JSON');
   });
 
+  it('answers nobody who was led here under another name', async () => {
+    const { body } = await request(harness.app).get('/api/v1/sites').set('Host', 'evil.example').expect(421);
+    expect(body.code).toBe('WRONG_HOST');
+  });
+
   it('answers odd addresses with problem documents', async () => {
     expect((await request(harness.app).get('/api/v1/sites/1/facts').expect(400)).body.code).toBe('INVALID_ID');
     expect((await request(harness.app).get('/api/v1/nothing').expect(404)).body.code).toBe('NOT_FOUND');

@@ -17,7 +17,7 @@ export async function startHarness(name: string): Promise<Harness> {
   if (!password) throw new Error('IDLE_PG_PASSWORD is not set: run the tests with ./test');
   const database = { host: '127.0.0.1', port: Number(process.env['IDLE_PG_PORT']), name: `idle_${name}_${process.pid}`, user: 'idle', password };
   const orm = await openDatabase(database);
-  const app = createApp({ orm, log: pino({ level: 'silent' }), webFolder: null, now: '2031-05-06T08:00:00.000Z' });
+  const app = createApp({ orm, log: pino({ level: 'silent' }), webFolder: null, now: '2031-05-06T08:00:00.000Z', loopbackOnly: true });
   return { app, orm, stop: () => orm.close(true) };
 }
 

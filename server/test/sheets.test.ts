@@ -66,7 +66,7 @@ describe('sheets', () => {
   const issue = (sheet: string, packageId: string) =>
     request(harness.app)
       .put(`/api/v1/sites/${SITE}/sheets/${sheet}`)
-      .send({ package: packageId, fact: id(), at: NOW, device: 'office tablet', seq: seq++, by: lead() });
+      .send({ package: packageId, fact: id(), at: NOW, device: 'office tablet', seq: seq++, by: lead(), timeZone: 'Europe/Lisbon' });
 
   it('are numbered once and frozen; a second one of the package is its next revision', async () => {
     const first = id();

@@ -9,6 +9,7 @@ const TITLES = {
   INVALID_NUMBER: [422, 'A number is missing or not finite'],
   INVALID_ID: [400, 'An id in the address is not valid'],
   INVALID_FILE: [422, 'The file can not be read'],
+  WRONG_HOST: [421, 'This address is not served here'],
   NOT_FOUND: [404, 'There is nothing here'],
   CONFLICT: [409, 'The same id is kept with other content'],
   SEQUENCE_TAKEN: [409, 'This place in the device’s sequence is taken'],

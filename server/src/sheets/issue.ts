@@ -13,6 +13,7 @@ export interface IssueRequest {
   readonly device: string;
   readonly seq: number;
   readonly by: string;
+  readonly timeZone: string;
 }
 
 interface SheetRecord {
@@ -80,7 +81,12 @@ function collect(facts: readonly AnyFact[], request: IssueRequest, issued: reado
     throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.', '/package');
   const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(asked.id)!;
   const previous = issued.findLast((sheet) => sheet.content.packageRoot === root)?.content ?? null;
-  const content = cutSheet(state, trustOf(state, request.at), { package: asked, issuedBy: memberName(state, request.by), issuedAt: request.at }, previous);
+  const content = cutSheet(
+    state,
+    trustOf(state, request.at),
+    { package: asked, issuedBy: memberName(state, request.by), issuedAt: request.at, timeZone: request.timeZone },
+    previous,
+  );
   if (content.rows.length === 0 && content.withheld.length === 0) {
     throw new ProblemError('INVALID_INPUT', 'No mark of this package is set yet, so there is nothing to hand over. Nothing was issued.', '/package');
   }

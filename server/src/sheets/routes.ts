@@ -15,6 +15,7 @@ export const IssueSchema = closed({
   device: Type.String({ minLength: 1, maxLength: 60 }),
   seq: Type.Integer({ minimum: 0 }),
   by: Uuid,
+  timeZone: Type.String({ minLength: 1, maxLength: 60, pattern: '^[A-Za-z0-9_+/-]+$' }),
 });
 
 const fileName = (sheet: NumberedSheet, ending: string): string => `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
@@ -22,6 +23,15 @@ const fileName = (sheet: NumberedSheet, ending: string): string => `cut-sheet-${
 function sendFile(response: Response, name: string, type: string, body: string | Buffer): void {
   response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
   response.type(type).send(body);
+}
+
+function isTimeZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en-GB', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 export function sheetRoutes(orm: MikroORM): Router {
@@ -51,6 +61,8 @@ export function sheetRoutes(orm: MikroORM): Router {
   router.put('/sites/:site/sheets/:id', async (request, response) => {
     const invalid = invalidAgainst(IssueSchema, request.body);
     if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was issued.`, invalid.path);
+    if (!isTimeZone((request.body as IssueRequest).timeZone))
+      throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin. Nothing was issued.', '/timeZone');
     const { sheet, fresh } = await issueSheet(orm, uuidOf(request, 'site'), uuidOf(request, 'id'), request.body as IssueRequest);
     response.status(fresh ? 201 : 200).json(sheet);
   });

@@ -16,51 +16,60 @@ import type { StandingReason } from '@idle-marker/core';
 import { bottomOf, finish, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from './pdfPage.ts';
 import { drawSketch } from './sketch.ts';
 
-const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-const time = (at: string | null): string => (at === null ? 'none' : TIME.format(new Date(at)));
+/** Times of the sheet, in the time zone of the place where it was issued. */
+interface Clock {
+  time(at: string | null): string;
+  day(at: string): string;
+}
+
+function clockOf(timeZone: string): Clock {
+  const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone });
+  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone });
+  return { time: (at) => (at === null ? 'none' : time.format(new Date(at))), day: (at) => day.format(new Date(at)) };
+}
 
 interface Column {
   readonly title: string;
   readonly width: number;
   readonly align: 'left' | 'right';
-  text(row: CutSheetRow, unit: LengthUnit, sheet: NumberedSheet): string;
+  text(row: CutSheetRow, unit: LengthUnit, clock: Clock): string;
 }
 
 const length = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'none' : formatLength(metres, unit, LENGTH_DECIMALS));
 
 const COLUMNS: readonly Column[] = [
   { title: 'Mark', width: 60, align: 'left', text: (row) => row.name },
-  { title: 'Offset to', width: 86, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
+  { title: 'Offset to', width: 82, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
   { title: 'Offset', width: 34, align: 'right', text: (row, unit) => length(row.offset, unit) },
   { title: 'Hub', width: 36, align: 'right', text: (row, unit) => length(row.hubZ, unit) },
   { title: 'Design', width: 36, align: 'right', text: (row, unit) => length(row.designZ, unit) },
   { title: 'Cut / fill', width: 60, align: 'right', text: (row, unit) => cutFillWords(row.cutFill, unit) },
   { title: 'E / N off, mm', width: 54, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
   { title: 'Station', width: 36, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
-  { title: 'Proof before / after', width: 76, align: 'left', text: (row) => `${time(row.proofBefore)} / ${time(row.proofAfter)}` },
-  { title: 'Standing', width: 37, align: 'left', text: (row) => STANDING[row.standing] },
+  { title: 'Proof before / after', width: 74, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
+  { title: 'Standing', width: 43, align: 'left', text: (row) => STANDING[row.standing] },
 ];
 
 export async function sheetPdf(sheet: NumberedSheet): Promise<Buffer> {
   const page = newDocument(`Cut sheet ${sheet.number}, revision ${sheet.revision}: ${sheet.package}`);
   let y = drawHead(page, sheet);
   y = drawNotices(page, sheet, y);
-  drawSketch(page, sheet, { x: MARGIN, y, width: widthOf(page), height: 250 });
-  y = drawTable(page, sheet, y + 258);
+  drawSketch(page, sheet, { x: MARGIN, y, width: widthOf(page), height: 290 });
+  y = drawTable(page, sheet, y + 298);
   drawFoot(page, sheet, y);
   numberPages(page, sheet);
   return finish(page);
 }
 
 function drawHead(page: Page, sheet: NumberedSheet): number {
+  const clock = clockOf(sheet.timeZone);
   const right = (text: string, y: number, bold = false) =>
     write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
   write(page, `Cut sheet ${sheet.number}, revision ${sheet.revision}`, MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, `${sheet.package} · ${sheet.site}`, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const when =
     sheet.setFrom && sheet.setTo
-      ? `Set ${DAY.format(new Date(sheet.setFrom))}, ${time(sheet.setFrom)} to ${time(sheet.setTo)}, by ${sheet.setBy.join(', ')}`
+      ? `Set ${clock.day(sheet.setFrom)}, ${clock.time(sheet.setFrom)} to ${clock.time(sheet.setTo)}, by ${sheet.setBy.join(', ')}`
       : 'Nothing set';
   right(when, MARGIN + 2, true);
   sheet.stations.forEach((station, i) => {
@@ -96,6 +105,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, top: number): number {
 }
 
 function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
+  const clock = clockOf(sheet.timeZone);
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
   const heads = () => {
     write(
@@ -121,7 +131,7 @@ function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
       y = MARGIN;
       heads();
     }
-    drawRow(page, y, (column) => column.text(row, sheet.lengthUnit, sheet), 'regular');
+    drawRow(page, y, (column) => column.text(row, sheet.lengthUnit, clock), 'regular');
     y += 13;
     rule(page, y, INKS.rule, 0.5);
     y += 3;
@@ -198,6 +208,7 @@ function drawExample(page: Page, row: CutSheetRow, unit: LengthUnit, x: number, 
 }
 
 function numberPages(page: Page, sheet: NumberedSheet): void {
+  const clock = clockOf(sheet.timeZone);
   const { start, count } = page.bufferedPageRange();
   const zero = sheet.siteZero;
   const heights =
@@ -213,7 +224,7 @@ function numberPages(page: Page, sheet: NumberedSheet): void {
     write(page, heights, MARGIN, y, 'regular', 8, INKS.ink2);
     write(
       page,
-      `Page ${i + 1} of ${count} · issued ${DAY.format(new Date(sheet.issuedAt))} ${time(sheet.issuedAt)} by ${sheet.issuedBy}`,
+      `Page ${i + 1} of ${count} · issued ${clock.day(sheet.issuedAt)} ${clock.time(sheet.issuedAt)} by ${sheet.issuedBy}`,
       MARGIN,
       y,
       'regular',

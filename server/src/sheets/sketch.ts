@@ -41,7 +41,7 @@ export function drawSketch(page: Page, sheet: NumberedSheet, frame: Frame): void
     page.moveTo(x(row.place), y(row.place)).lineTo(x(row.design), y(row.design)).lineWidth(0.7).dash(2, { space: 2 }).strokeColor(INKS.ink).stroke().undash();
     page.rect(x(row.place) - 3, y(row.place) - 3, 6, 6).fill(INKS.ink);
   }
-  for (const row of sheet.rows) labelHub(page, row.name, x(row.place), y(row.place), taken);
+  for (const row of sheet.rows) labelHub(page, row.name, x(row.place), y(row.place), x(row.place) < x(row.design), taken);
   for (const outline of sheet.outlines) for (const corner of outline.corners) labelCorner(page, corner.name, corner, outline.corners, x, y, taken);
   drawNorth(page, frame.x + frame.width - 14, frame.y + 6);
   drawScaleBar(page, frame, scale);
@@ -62,7 +62,8 @@ function drawSides(page: Page, corners: readonly PlanPoint[], x: (p: PlanPoint) 
   });
 }
 
-function labelHub(page: Page, name: string, px: number, py: number, taken: Box[]): void {
+/** A hub's label goes away from its corner first, so that it does not lie on the outline. */
+function labelHub(page: Page, name: string, px: number, py: number, isLeft: boolean, taken: Box[]): void {
   page.font('bold').fontSize(8);
   const w = page.widthOfString(printable(name));
   const h = 10;
@@ -74,7 +75,8 @@ function labelHub(page: Page, name: string, px: number, py: number, taken: Box[]
     [px + 6, py - 15],
     [px - 6 - w, py + 6],
   ] as const;
-  const free = places.find(([bx, by]) => !taken.some((other) => touches({ x: bx, y: by, w, h }, other))) ?? places[0];
+  const tried = isLeft ? [places[1], places[5], places[2], places[3], places[0], places[4]] : places;
+  const free = tried.find(([bx, by]) => !taken.some((other) => touches({ x: bx, y: by, w, h }, other))) ?? tried[0]!;
   taken.push({ x: free[0], y: free[1], w, h });
   write(page, name, free[0], free[1], 'bold', 8, INKS.ink);
 }

@@ -5,6 +5,7 @@ import { useSite } from '../site/SiteContext.tsx';
 import { useKey } from '../ui/useKey.ts';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import { openUsualLink, resumeStation } from '../link/linkStore.ts';
+import { FindOrDo } from './FindOrDo.tsx';
 import { Footing } from './Footing.tsx';
 import { Saved } from './Saved.tsx';
 import { useRailFacts, type RailFact } from './railFacts.ts';
@@ -88,6 +89,7 @@ export function Frame() {
           {UNIT_NAME[settings.lengthUnit]} · {ANGLES[settings.angleUnit]} · {ORDERS[settings.axisOrder]}
         </span>
         <span className="ml-auto flex items-center gap-3">
+          <FindOrDo />
           <ThemeSwitch />
           <Saved />
         </span>

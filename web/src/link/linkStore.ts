@@ -33,6 +33,8 @@ export const PACES = [1, 5, 20] as const;
 export async function openSimulator(site: string, ground: string): Promise<void> {
   if (held?.site === site && held.link.kind === 'simulator') return;
   const saved = (await readSetting<SimulatorState>(`simulator ${site}`)) ?? null;
+  // Left before the instrument's stand was saved: it has to be put there again.
+  if (!saved?.instrument) await writeSetting(`simulated occupation ${site}`, null);
   const pace = (await readSetting<number>('pace')) ?? 5;
   const link = new SimulatorLink(ground, SEED, saved, (state) => void writeSetting(`simulator ${site}`, state));
   link.setPace(pace);

@@ -54,6 +54,8 @@ export class SimulatorLink implements InstrumentLink {
   }
 
   #hear(message: FromSimulator): void {
+    performance.clearMarks('link message');
+    performance.mark('link message');
     const { live, shot, trouble } = message;
     this.#state = {
       kind: 'simulator',

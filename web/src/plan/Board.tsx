@@ -11,6 +11,7 @@ import { apply } from 'ol/transform.js';
 import type { PlanPoint } from '@idle-marker/core';
 import { paintScene, SYMBOL_RADIUS_PX, type Palette } from './paint.ts';
 import { sceneExtent, type Scene } from './scene.ts';
+import { indexScene, visibleSymbols, type SceneIndex } from './visible.ts';
 
 const SITE_GRID = new Projection({ code: 'site grid', units: 'm' });
 const PICK_RADIUS_PX = SYMBOL_RADIUS_PX + 13;
@@ -44,13 +45,29 @@ function readPalette(element: HTMLElement): Palette {
 
 /** A layer that paints the scene of the moment in one go. */
 class SceneLayer extends Layer {
-  scene: Scene;
+  #index: SceneIndex;
+  #palette: Palette | null = null;
   readonly canvas = document.createElement('canvas');
 
   constructor(scene: Scene) {
     super({});
-    this.scene = scene;
+    this.#index = indexScene(scene);
     this.canvas.style.position = 'absolute';
+  }
+
+  get scene(): Scene {
+    return this.#index.scene;
+  }
+
+  set scene(scene: Scene) {
+    this.#index = indexScene(scene);
+    this.changed();
+  }
+
+  /** The theme changed: its colours are read again. */
+  repaint(): void {
+    this.#palette = null;
+    this.changed();
   }
 
   override render(frame: FrameState | null): HTMLElement {
@@ -63,19 +80,26 @@ class SceneLayer extends Layer {
       this.canvas.style.width = `${width}px`;
       this.canvas.style.height = `${height}px`;
     }
+    performance.mark('board begins');
     const context = this.canvas.getContext('2d')!;
     context.setTransform(ratio, 0, 0, ratio, 0, 0);
     context.clearRect(0, 0, width, height);
     const toPixel = ({ e, n }: PlanPoint) => apply(frame.coordinateToPixelTransform, [e, n]) as [number, number];
     const painter = {
       context,
-      palette: readPalette(document.documentElement),
+      palette: (this.#palette ??= readPalette(document.documentElement)),
       toPixel,
       scale: 1 / frame.viewState.resolution,
       rotation: frame.viewState.rotation,
     };
     paintGrid(painter, frame, width, height);
-    paintScene(painter, this.scene);
+    const { extent, viewState } = frame;
+    const margin = 40 * viewState.resolution;
+    const view = extent ? [extent[0]! - margin, extent[1]! - margin, extent[2]! + margin, extent[3]! + margin] : [-Infinity, -Infinity, Infinity, Infinity];
+    paintScene(painter, this.scene, visibleSymbols(this.#index, view, viewState.resolution));
+    performance.measure('board paint', 'board begins');
+    performance.clearMarks('board begins');
+    if (performance.getEntriesByName('board paint').length > KEPT_MEASURES) performance.clearMeasures('board paint');
     return this.canvas;
   }
 }
@@ -83,6 +107,9 @@ class SceneLayer extends Layer {
 /** Round steps of the grid that lies under everything and of the scale bar. */
 const STEPS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
 export const stepFor = (resolution: number, pixels: number): number => STEPS_M.find((step) => step / resolution >= pixels) ?? 2000;
+
+/** Paint times stay readable for whoever measures, but do not pile up. */
+const KEPT_MEASURES = 2000;
 
 function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[0], frame: FrameState, width: number, height: number): void {
   const step = stepFor(frame.viewState.resolution, 40);
@@ -130,7 +157,7 @@ export function Board({ scene, description, onPick, onPlace, fitKey, children }:
       else handlers.current.onPlace?.({ e: event.coordinate[0]!, n: event.coordinate[1]! });
     });
     const repaint = new MutationObserver(() => {
-      layer.changed();
+      layer.repaint();
     });
     repaint.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
     parts.current = { map, layer };
@@ -149,7 +176,6 @@ export function Board({ scene, description, onPick, onPlace, fitKey, children }:
   useEffect(() => {
     if (!parts.current) return;
     parts.current.layer.scene = scene;
-    parts.current.layer.changed();
   }, [scene]);
 
   const extent = sceneExtent(scene);

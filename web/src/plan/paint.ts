@@ -2,6 +2,7 @@
 import type { PlanPoint } from '@idle-marker/core';
 import type { Ink, Scene, SceneEllipse, SceneInstrument, SceneLine, SceneSymbol } from './scene.ts';
 import { SYMBOLS, type PathStep } from './symbols.ts';
+import type { Visible } from './visible.ts';
 
 export type Palette = Readonly<Record<Ink | 'sheet' | 'paper' | 'rule', string>>;
 
@@ -19,14 +20,42 @@ export const SYMBOL_RADIUS_PX = 9;
 const INK_WIDTH_PX = 1.5;
 const LABEL_FONT = '600 13px Barlow, sans-serif';
 
-export function paintScene(painter: Painter, scene: Scene): void {
+/** Paints the scene with those of its symbols that are in view; a crowd gets one batched path a kind, and no labels. */
+export function paintScene(painter: Painter, whole: Scene, visible: Visible): void {
+  const scene: Scene = { ...whole, symbols: visible.symbols };
   for (const each of scene.lines) paintLine(painter, each);
   for (const each of scene.ellipses) paintEllipse(painter, each);
   for (const each of scene.arrows) paintArrow(painter, each.from, each.to, painter.palette[each.ink]);
-  for (const each of scene.symbols) paintSymbol(painter, each);
+  if (visible.crowded) paintCrowd(painter, scene.symbols);
+  else for (const each of scene.symbols) paintSymbol(painter, each);
   for (const each of scene.instruments) paintInstrument(painter, each);
   for (const each of scene.texts) paintText(painter, each.at, each.text, painter.palette[each.ink], 'center');
-  paintLabels(painter, scene);
+  paintLabels(painter, visible.crowded ? { ...scene, symbols: scene.symbols.filter((each) => each.chosen) } : scene);
+}
+
+/** Many symbols at once: one path for all of a kind and ink. Details that nobody could make out are left away. */
+function paintCrowd(painter: Painter, symbols: readonly SceneSymbol[]): void {
+  const { context, palette, toPixel } = painter;
+  const kinds = new Map<string, SceneSymbol[]>();
+  for (const each of symbols) {
+    const key = `${each.symbol} ${each.ink ?? 'ink'}`;
+    const list = kinds.get(key);
+    if (list) list.push(each);
+    else kinds.set(key, [each]);
+  }
+  const radius = SYMBOL_RADIUS_PX * 0.5;
+  context.lineWidth = 1.2;
+  for (const list of kinds.values()) {
+    const [first] = list;
+    context.beginPath();
+    for (const { at } of list) {
+      const [x, y] = toPixel(at);
+      context.rect(x - radius, y - radius, 2 * radius, 2 * radius);
+    }
+    context.strokeStyle = palette[first!.ink ?? 'ink'];
+    context.stroke();
+  }
+  for (const each of symbols) if (each.chosen) paintSymbol(painter, each);
 }
 
 function paintLine({ context, palette, toPixel }: Painter, { points, ink, closed, dash, filled, width }: SceneLine): void {
@@ -129,7 +158,11 @@ function paintSymbol({ context, palette, toPixel }: Painter, { at, symbol, ink =
       context.fillStyle = colour;
       context.fill();
     }
-    if (part.hatched) hatch(context, x, y, radius, colour);
+    if (part.hatched) {
+      hatch(context, x, y, radius, colour);
+      // Hatching leaves its own lines as the path.
+      trace(context, part.path, x, y, radius);
+    }
     if (part.stroke) {
       context.setLineDash(dashed ? [3, 3] : []);
       context.stroke();

@@ -82,7 +82,13 @@ export const joinScenes = (...scenes: readonly Partial<Scene>[]): Scene => ({
 export function sceneExtent(scene: Scene): readonly [number, number, number, number] | null {
   const points = [...scene.symbols.map((each) => each.at), ...scene.instruments.map((each) => each.at), ...scene.lines.flatMap((each) => each.points)];
   if (points.length === 0) return null;
-  const e = points.map((point) => point.e);
-  const n = points.map((point) => point.n);
-  return [Math.min(...e), Math.min(...n), Math.max(...e), Math.max(...n)];
+  // Not Math.min(...list): a list of thousands is too long for a call.
+  const extent: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { e, n } of points) {
+    extent[0] = Math.min(extent[0], e);
+    extent[1] = Math.min(extent[1], n);
+    extent[2] = Math.max(extent[2], e);
+    extent[3] = Math.max(extent[3], n);
+  }
+  return extent;
 }

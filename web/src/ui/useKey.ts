@@ -2,8 +2,9 @@ import { useEffect, useRef } from 'react';
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.matches('input:not([type=checkbox]), textarea, select, [contenteditable]');
-const isPressable = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.closest('button, a, [role=menuitem], [role=tab], summary') !== null;
+/** What a focused element does by itself with this key: buttons take both, links only Enter. */
+const takesKey = (target: EventTarget | null, key: string): boolean =>
+  target instanceof HTMLElement && target.closest(key === 'Enter' ? 'button, a, summary, [role=menuitem]' : 'button, summary, [role=menuitem]') !== null;
 
 /** One key for one action, while no field is being typed in and no dialog is open. Space and Enter stay with a focused button. */
 export function useKey(key: string, act: (() => void) | null): void {
@@ -13,7 +14,7 @@ export function useKey(key: string, act: (() => void) | null): void {
     const listen = (event: KeyboardEvent) => {
       if (event.key.toLowerCase() !== key.toLowerCase() || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       if (isTyping(event.target) || document.querySelector('[role=dialog]')) return;
-      if ((key === ' ' || key === 'Enter') && isPressable(event.target)) return;
+      if ((key === ' ' || key === 'Enter') && takesKey(event.target, key)) return;
       if (!latest.current) return;
       event.preventDefault();
       latest.current();

@@ -24,6 +24,9 @@ const KIND = {
 } as const;
 const TONE = { secure: 'text-good', usable: '', doubtful: 'text-ochre', lost: 'text-brick line-through' } as const;
 
+/** Rows shown at a time: a long list is searched rather than scrolled. */
+const PAGE = 200;
+
 /** Can I trust these marks? */
 export function Place() {
   const { state } = useSite();
@@ -31,6 +34,13 @@ export function Place() {
   const [chosen, setChosen] = useState<string | null>(null);
   const [editing, setEditing] = useState<ControlMark | 'new' | null>(null);
   const [importing, setImporting] = useState(false);
+  const [search, setSearch] = useState('');
+  const [shown, setShown] = useState(PAGE);
+  const wanted = search.trim().toLowerCase();
+  const found =
+    wanted === ''
+      ? state.control
+      : state.control.filter(({ revision: { body } }) => `${body.name} ${body.note} ${body.condition} ${body.kind}`.toLowerCase().includes(wanted));
   const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, chosen)), [state, chosen]);
   useKey('n', () => setEditing('new'));
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan && !mark.revision.body.forProof).length;
@@ -72,6 +82,16 @@ export function Place() {
             </Button>
           </span>
         </div>
+        {state.control.length > 12 && (
+          <input
+            type="search"
+            aria-label="Find a mark"
+            placeholder="Find a mark…"
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+            className="mx-[14px] my-2 min-h-11 rounded-sm border border-ink2 bg-sheet px-3"
+          />
+        )}
         <div className="min-h-0 flex-1 overflow-auto px-[14px] pb-4" tabIndex={0} role="region" aria-label="Table of marks">
           <table className={TABLE}>
             <thead className="sticky top-0 bg-sheet">
@@ -91,7 +111,7 @@ export function Place() {
               </tr>
             </thead>
             <tbody>
-              {state.control.map((mark) => {
+              {found.slice(0, shown).map((mark) => {
                 const { body } = mark.revision;
                 return (
                   <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''} title={body.note}>
@@ -123,6 +143,12 @@ export function Place() {
               })}
             </tbody>
           </table>
+          {found.length > shown && (
+            <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
+              {found.length - shown} more marks
+            </Button>
+          )}
+          {found.length === 0 && state.control.length > 0 && <p className="p-4 text-ink2">No mark matches “{search}”.</p>}
         </div>
       </section>
       {editing !== null && <EditControl mark={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { BOOK_TOPICS, bookLine, memberName, type BookTopic } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -21,7 +22,8 @@ const PAGE = 200;
 export function Place() {
   const { state, say } = useSite();
   const [topics, setTopics] = useState<ReadonlySet<BookTopic>>(new Set());
-  const [search, setSearch] = useState('');
+  const [query] = useSearchParams();
+  const [search, setSearch] = useState(query.get('find') ?? '');
   const [text, setText] = useState('');
   const [shown, setShown] = useState(PAGE);
   const lines = useMemo(

@@ -29,6 +29,9 @@ interface IssuedSheet {
   readonly marks: readonly { readonly mark: string; readonly name: string }[];
 }
 
+/** Sheets are printed in the time of the place where they are issued. */
+const TIME_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 /** Can a crew build from this? */
 export function Place() {
   const { id, state, trust, who, now: instant } = useSite();
@@ -47,7 +50,8 @@ export function Place() {
     },
   });
   const preview = useMemo(
-    () => (work ? cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString() }, null) : null),
+    () =>
+      work ? cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE }, null) : null,
     [work, state, trust, who, instant],
   );
   const doubtful = useMemo(() => new Set(trust.marks.filter((mark) => mark.standing === 'inDoubt').map((mark) => mark.id)), [trust]);
@@ -61,7 +65,7 @@ export function Place() {
       const response = await fetch(`/api/v1/sites/${id}/sheets/${newId()}`, {
         method: 'PUT',
         headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ package: work.id, fact: newId(), at: now().toISOString(), device, seq, by: who }),
+        body: JSON.stringify({ package: work.id, fact: newId(), at: now().toISOString(), device, seq, by: who, timeZone: TIME_ZONE }),
       });
       if (!response.ok) setProblem(((await response.json()) as Problem).detail);
       await queries.invalidateQueries({ queryKey: ['sheets', id] });
@@ -88,7 +92,7 @@ export function Place() {
   }
   const nothing = preview.rows.length === 0 && preview.withheld.length === 0;
   return (
-    <div className="grid h-full grid-cols-1 gap-4 overflow-y-auto p-5 max-md:p-3 lg:grid-cols-[1fr_340px]">
+    <div className="grid h-full grid-cols-1 gap-4 overflow-y-auto p-5 max-md:p-3 lg:grid-cols-[1fr_270px]">
       <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Sheet to issue">
         <div className="flex flex-wrap items-start justify-between gap-3 border-b-2 border-ink pb-3">
           <div>
@@ -201,7 +205,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
           {sheet.rows.map((row) => (
             <tr key={row.mark}>
               <td className={`${TD_WORD} font-semibold whitespace-nowrap`}>{row.name}</td>
-              <td className={TD_WORD}>
+              <td className={`${TD_WORD} whitespace-nowrap`}>
                 {row.corner}, {MEANING[row.meaning]}
               </td>
               <td className={TD}>{units.length(row.offset)}</td>

@@ -31,6 +31,7 @@ import { GuidanceBoard } from './GuidanceBoard.tsx';
 import { RoundTable, type RoundRow } from './RoundTable.tsx';
 import { StakePicture } from './StakePicture.tsx';
 import { useLiveStake } from './useLiveStake.ts';
+import { useSpokenMove } from './useSpokenMove.ts';
 
 type Plan = FactBody<'package'>['plans'][number];
 const TRAIL = 6;
@@ -68,6 +69,8 @@ export function Place() {
   const [viewpoint, setViewpoint] = useState<Viewpoint>('facingInstrument');
   const [shot, setShot] = useState<{ sight: Fact<'sight'>; stake: StakeResult; shots: number } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
+  /** The hub that stands is pulled; its place is looked for again. */
+  const [anew, setAnew] = useState(false);
   const { stake: live, stale } = useLiveStake(inForce, plan);
   const tolerance = work ? toleranceOf(state, work) : 0;
   const lineAzimuth = plan?.onLine || plan?.offFace ? azimuth(plan.design, plan.place) : 0;
@@ -77,12 +80,19 @@ export function Place() {
   useEffect(() => {
     setShot(null);
     setFault(null);
+    setAnew(false);
   }, [plan?.key, inForce?.fact.id]);
+  useEffect(() => {
+    const [work, key] = [query.get('package'), query.get('mark')];
+    if (work) setPackageId(work);
+    if (key) setChosenKey(key);
+  }, [query]);
 
   const mark = plan ? markOf(plan) : null;
   const distance = shown ? Math.hypot(shown.deltaE, shown.deltaN) : null;
   const shotWithin = shot ? Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= tolerance : false;
-  const driving = mark?.body.state === 'set' && !shot;
+  const driving = mark?.body.state === 'set' && !shot && !anew;
+  const spoken = useSpokenMove(move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null, distance !== null && distance <= tolerance && !stale);
 
   const shoot = async () => {
     if (!inForce || !plan || !work) return;
@@ -110,6 +120,7 @@ export function Place() {
     await say({ type: 'mark', body: markBody(state, { ...setting, state: markState, supersedes: mark?.id ?? null }) });
     setChosenKey(plan.key);
     setShot(null);
+    setAnew(false);
     if (markState === 'rough') next();
   };
   const confirm = async (sight: Fact<'sight'>, stake: StakeResult, before: Fact<'mark'>) => {
@@ -222,6 +233,11 @@ export function Place() {
                   V
                 </kbd>
               </button>
+              {spoken.can && (
+                <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-9 underline decoration-dotted">
+                  {spoken.on ? 'Speaking' : 'Speak'}
+                </button>
+              )}
               {link?.lock === 'lost' && <strong className="text-brick">Lock lost: the figures are old</strong>}
             </div>
             <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
@@ -314,6 +330,7 @@ export function Place() {
                     </Button>
                   )
                 )}
+                {driving && !busy && <Button onClick={() => setAnew(true)}>Set it anew</Button>}
                 {shot && !busy && <Button onClick={() => void set('rough')}>Rough mark</Button>}
               </span>
               <span className="flex gap-2">

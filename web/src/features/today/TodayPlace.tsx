@@ -119,7 +119,10 @@ export function Place() {
                       <span>
                         Set from {station}: {STANDING_REASON[part.because[0]!]}.
                       </span>
-                      <Link className="ml-auto font-semibold whitespace-nowrap text-spruce underline" to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}>
+                      <Link
+                        className="ml-auto font-semibold whitespace-nowrap text-spruce underline"
+                        to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}
+                      >
                         Set it again
                       </Link>
                     </li>

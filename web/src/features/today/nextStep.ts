@@ -3,6 +3,8 @@ import { count } from '@idle-marker/words';
 import type { OpenSite } from '../../site/SiteContext.tsx';
 import type { useProofAge } from '../../frame/railFacts.ts';
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 export interface NextStep {
   readonly title: string;
   readonly text: string;
@@ -73,6 +75,15 @@ export function nextStep(site: OpenSite, proof: ReturnType<typeof useProofAge>, 
       to: 'prove',
       button: 'Prove now',
       tone: 'ochre',
+    };
+  }
+  if (doubtful > 0) {
+    return {
+      title: doubtful === 1 ? 'One mark is in doubt' : `${capital(count(doubtful))} marks are in doubt`,
+      text: `Nobody should build from ${doubtful === 1 ? 'it' : 'them'}. ${name} is proven: set ${doubtful === 1 ? 'it' : 'them'} again from there.`,
+      to: 'mark',
+      button: 'To Mark',
+      tone: 'brick',
     };
   }
   if (toSet > 0)

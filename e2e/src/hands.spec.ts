@@ -1,0 +1,115 @@
+import type { Browser, Locator, Page } from '@playwright/test';
+import { expect, place, stored, test } from './site.ts';
+
+/** A way of working the application: by keys alone, or by touch alone. */
+interface Hand {
+  press(target: Locator): Promise<void>;
+  /** `typed` is enough of the option's words for the list to find it. */
+  choose(target: Locator, typed: string, label: string): Promise<void>;
+  write(target: Locator, text: string): Promise<void>;
+  /** Presses a field action's own key where the hand has keys, else its button. */
+  act(key: string, button: Locator): Promise<void>;
+}
+
+const MOST_TABS = 150;
+
+/** Goes on with Tab until the element has the focus, as somebody without a pointer would. */
+async function tabTo(page: Page, target: Locator): Promise<void> {
+  await expect(target).toBeVisible();
+  for (let i = 0; i < MOST_TABS; i++) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`not reached with Tab: ${target.toString()}`);
+}
+
+const keys = (page: Page): Hand => ({
+  press: async (target) => {
+    await tabTo(page, target);
+    await page.keyboard.press('Enter');
+  },
+  choose: async (target, typed) => {
+    await tabTo(page, target);
+    await page.keyboard.type(typed);
+  },
+  write: async (target, text) => {
+    await tabTo(page, target);
+    await page.keyboard.press('Control+A');
+    await page.keyboard.type(text);
+  },
+  act: async (key, button) => {
+    await expect(button).toBeEnabled();
+    await page.keyboard.press(key);
+  },
+});
+
+const touch = (): Hand => ({
+  press: (target) => target.tap(),
+  // The list that opens is the system's own; a finger picks from it.
+  choose: async (target, _typed, label) => {
+    await target.tap();
+    await target.selectOption({ label });
+  },
+  write: async (target, text) => {
+    await target.tap();
+    await target.fill(text);
+  },
+  act: (_key, button) => button.tap(),
+});
+
+async function playMorning(page: Page, hand: Hand, who: string, corner: string): Promise<void> {
+  await page.goto('/');
+  await hand.press(page.getByRole('link', { name: 'Ternhaven Ferry Landing' }));
+  await hand.press(page.getByRole('button', { name: who }));
+  await hand.press(page.getByRole('button', { name: /Linked|No link/ }));
+  await hand.choose(page.getByLabel('Pace of the simulated site'), '20', '20 times as fast');
+  await hand.press(page.getByRole('button', { name: 'Done' }));
+
+  await hand.press(place(page, 'Station'));
+  await hand.press(page.getByRole('button', { name: 'New station…' }));
+  await hand.write(page.getByLabel(/^Air temperature/), '17');
+  await hand.press(page.getByRole('button', { name: 'Start sighting' }));
+  for (const mark of ['K1', 'K2', 'K3', 'K7']) {
+    await hand.press(page.getByRole('button', { name: `Sight ${mark}`, exact: true }).first());
+    await expect(page.getByRole('switch', { name: `${mark} in plan` })).toBeVisible({ timeout: 60_000 });
+  }
+  await hand.act('Enter', page.getByRole('button', { name: 'Accept station' }));
+  await hand.press(page.getByRole('dialog').getByRole('button', { name: 'Accept', exact: true }));
+  await hand.act('p', page.getByRole('button', { name: /^Prove it/ }));
+  await hand.press(page.getByRole('button', { name: 'Prove on P1' }));
+  await expect(page.getByRole('heading', { name: 'The station holds' })).toBeVisible({ timeout: 60_000 });
+
+  await hand.press(place(page, 'Mark'));
+  await hand.choose(page.getByLabel('Work package'), 'Ticket hall g', 'Ticket hall grid');
+  await hand.press(page.getByRole('row', { name: new RegExp(`^${corner} `) }).getByRole('button'));
+  await hand.act('w', page.getByRole('button', { name: 'Walk near' }));
+  await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
+  const set = page.getByRole('button', { name: /^Set mark/ });
+  // Focus on a row's button would take the space bar for itself.
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  for (let shots = 0; shots < 8 && !(await set.isVisible()); shots++) {
+    await hand.act('Space', page.getByRole('button', { name: /^Shoot/ }).last());
+    await expect(page.getByText(new RegExp(`^Shot ${shots + 1}:`))).toBeVisible({ timeout: 30_000 });
+  }
+  await hand.act('Space', set);
+  await hand.act('Space', page.getByRole('button', { name: /^Shoot hub/ }));
+  await expect(page.getByRole('button', { name: /^Next mark/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('img', { name: new RegExp(`^Stake text: .*${corner}$`) })).toBeVisible();
+
+  await hand.press(place(page, 'Hand over'));
+  await hand.choose(page.getByLabel('Work package'), 'Ticket hall g', 'Ticket hall grid');
+  await stored(page);
+  await hand.press(page.getByRole('button', { name: 'Issue cut sheet' }));
+  await expect(page.getByText(/Ticket hall grid · \d+ marks?/).first()).toBeVisible();
+}
+
+test('the morning by keyboard alone', async ({ page }) => {
+  await playMorning(page, keys(page), 'Ines Varga', 'TG-A1 S');
+});
+
+test('the morning by touch alone', async ({ browser }: { browser: Browser }) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await playMorning(page, touch(), 'Tomas Okafor', 'TG-A1 W');
+  await context.close();
+});

@@ -1,0 +1,120 @@
+// Measures the application in Chromium: size of the first load, time from the link's message to the changed sentence,
+// script time of painting while panning 20 000 symbols, and a control list of 10 000 rows.
+// Start the application first (./start), then: node scripts/bench-browser.mjs [http://127.0.0.1:4180]
+import { createRequire } from 'node:module';
+import { randomUUID } from 'node:crypto';
+
+const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
+const base = process.argv[2] ?? 'http://127.0.0.1:4180';
+const quantile = (values, p) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(p * values.length))];
+
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+async function put(url, body, type = 'application/json') {
+  const response = await page.request.put(base + url, { data: body, headers: { 'Content-Type': type } });
+  if (!response.ok()) throw new Error(`${url}: ${response.status()} ${await response.text()}`);
+}
+
+/** A site with a grid of marks, written through the API. */
+async function siteWithMarks(count) {
+  const site = randomUUID();
+  const member = randomUUID();
+  const at = new Date().toISOString();
+  const fact = (type, body, by, seq, id = randomUUID()) => put(`/api/v1/sites/${site}/facts/${id}`, { id, type, at, device: 'bench', seq, by, body });
+  const classes = [{ id: 'grid', name: 'Building grid', planMm: 6, heightMm: 5, leastMarks: 3 }];
+  const settings = {
+    name: `Measured ${count}`,
+    lengthUnit: 'metre',
+    angleUnit: 'dms',
+    axisOrder: 'EN',
+    siteZero: null,
+    combinedScaleFactor: 1,
+    proofIntervalMinutes: 60,
+    classes,
+    convention: 'plainWords',
+    practiceGround: null,
+  };
+  await fact('site', settings, null, 0);
+  await fact('member', { name: 'Bench' }, member, 1, member);
+  const side = Math.ceil(Math.sqrt(count));
+  const rows = Array.from({ length: count }, (_, i) => `M${i},${1000 + (i % side) * 3},${2000 + Math.floor(i / side) * 3},5`).join('\n');
+  const options = { at, by: member, fileName: 'bench.csv', unit: 'metre', xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };
+  const text = `name,E,N,H\n${rows}\n`;
+  const began = Date.now();
+  await put(`/api/v1/sites/${site}/control-lists/${randomUUID()}?options=${encodeURIComponent(JSON.stringify(options))}`, text, 'text/csv');
+  return { site, seconds: (Date.now() - began) / 1000, text };
+}
+
+async function enter(site) {
+  await page.goto(`${base}/sites/${site}/control`);
+  await page.getByRole('button', { name: 'Bench', exact: true }).click();
+  await page.getByRole('button', { name: /^Edit M0$/ }).waitFor();
+}
+
+// First load: compressed script of Today, before the board's drawing library. Chromium counts transferred bytes; the
+// server sends plain files, so they are compressed here as a proxy would.
+const { gzipSync } = await import('node:zlib');
+const scripts = new Map();
+page.on('response', async (response) => {
+  if (response.url().endsWith('.js')) scripts.set(response.url(), gzipSync(await response.body().catch(() => Buffer.alloc(0))).length);
+});
+await page.goto(base);
+await page.getByRole('link', { name: /Ternhaven/ }).click();
+await page.getByRole('button', { name: 'Mara Lindqvist' }).click();
+await page.getByRole('heading', { level: 1 }).waitFor();
+await page.waitForTimeout(500);
+const sum = (test) => [...scripts].filter(([url]) => test(url)).reduce((total, [, size]) => total + size, 0) / 1000;
+console.log(`first load: ${sum((url) => !/Board|ProofChart|worker/.test(url)).toFixed(0)} kB of compressed script without the board and the chart (350 asked)`);
+
+// From the link's message to the changed sentence.
+const { site: demo } = { site: /sites\/([0-9a-f-]+)/.exec(page.url())[1] };
+await page.goto(`${base}/sites/${demo}/mark`);
+await page.getByRole('button', { name: /^Walk near/ }).click();
+await page.getByRole('button', { name: /^Search/ }).click();
+await page.waitForTimeout(3000);
+const delays = await page.evaluate(
+  () =>
+    new Promise((resolve) => {
+      const found = [];
+      const sentence = document.querySelector('[data-testid=move]');
+      new MutationObserver(() => {
+        const [mark] = performance.getEntriesByName('link message');
+        if (mark) found.push(performance.now() - mark.startTime);
+        if (found.length >= 100) resolve(found);
+      }).observe(sentence, { characterData: true, childList: true, subtree: true });
+      setTimeout(() => resolve(found), 20_000);
+    }),
+);
+console.log(
+  `link to sentence: median ${quantile(delays, 0.5).toFixed(1)} ms, 95th percentile ${quantile(delays, 0.95).toFixed(1)} ms over ${delays.length} readings (30 asked)`,
+);
+
+// Panning 20 000 symbols.
+const crowd = await siteWithMarks(20_000);
+await enter(crowd.site);
+await page.waitForTimeout(1500);
+await page.evaluate(() => performance.clearMeasures('board paint'));
+await page.mouse.move(330, 400);
+await page.mouse.down();
+for (let i = 0; i < 120; i++) await page.mouse.move(330 + 120 * Math.sin(i / 8), 400 + 90 * Math.cos(i / 9));
+await page.mouse.up();
+const paints = await page.evaluate(() => performance.getEntriesByName('board paint').map((each) => each.duration));
+console.log(
+  `panning 20 000 symbols: median ${quantile(paints, 0.5).toFixed(1)} ms, 95th percentile ${quantile(paints, 0.95).toFixed(1)} ms of script a frame over ${paints.length} frames (8 and 16 asked)`,
+);
+
+// A control list of 10 000 rows.
+const list = await siteWithMarks(10_000);
+console.log(`10 000 rows saved in ${list.seconds.toFixed(1)} s`);
+await enter(list.site);
+await page.getByRole('button', { name: 'Import CSV…' }).click();
+const shift = list.text.replace(/^M/gm, 'Q').replace(/,1(\d{3}),/g, ',9$1,');
+const began = Date.now();
+await page.locator('input[type=file]').setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(shift) });
+await page.getByText(/marks will be written/).waitFor();
+console.log(`10 000 rows previewed in ${Date.now() - began} ms (1000 asked)`);
+await browser.close();

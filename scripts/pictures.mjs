@@ -1,0 +1,104 @@
+// Takes the pictures in docs/screenshots from the demo site. Start the application on a new data folder with a fixed clock:
+//   IDLE_DATA=/tmp/pictures IDLE_NOW=2026-11-24T10:30:00Z ./start        then: node scripts/pictures.mjs [URL]
+import { createRequire } from 'node:module';
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+
+const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
+const base = process.argv[2] ?? 'http://127.0.0.1:4180';
+const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/Copenhagen' });
+const shoot = async (name) => {
+  await page.mouse.move(640, 2);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `${folder}${name}.png` });
+};
+const place = (name) => page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`^${name}`) });
+const idle = () => page.getByRole('button', { name: 'Cancel' }).waitFor({ state: 'hidden', timeout: 60_000 });
+
+await page.goto(base);
+await page.getByRole('link', { name: /Ternhaven/ }).click();
+await page.getByRole('button', { name: 'Mara Lindqvist' }).click();
+await page.getByRole('heading', { level: 1 }).waitFor();
+await shoot('today');
+await page.getByRole('button', { name: /Linked|No link/ }).click();
+await page.getByLabel('Pace of the simulated site').selectOption('20');
+await page.getByRole('button', { name: 'Done' }).click();
+await place('Control').click();
+await shoot('control');
+await place('Work').click();
+await shoot('work');
+
+// Mark: the pole half a metre off the hub, then the hub set and shot.
+await place('Mark').click();
+await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
+await page.getByRole('button', { name: 'Search' }).click();
+await page.waitForTimeout(1500);
+await page.getByRole('button', { name: 'Pole toward the instrument' }).focus();
+for (let i = 0; i < 18; i++) {
+  await page.getByRole('button', { name: i % 3 === 0 ? 'Pole right' : 'Pole away from the instrument' }).click();
+  await page.waitForTimeout(150);
+}
+await shoot('mark');
+await page.getByRole('button', { name: 'Dusk' }).click();
+await shoot('mark-dusk');
+await page.getByRole('button', { name: 'Paper' }).click();
+await page.setViewportSize({ width: 390, height: 844 });
+await shoot('mark-phone');
+await page.setViewportSize({ width: 1280, height: 800 });
+await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
+const set = page.getByRole('button', { name: /^Set mark/ });
+for (let i = 0; i < 8 && !(await set.isVisible()); i++) {
+  await page
+    .getByRole('button', { name: /^Shoot/ })
+    .last()
+    .click();
+  await idle();
+  await page.waitForTimeout(300);
+}
+await set.click();
+await page.getByRole('button', { name: /^Shoot hub/ }).click();
+await page.getByRole('button', { name: /^Next mark/ }).waitFor();
+await shoot('stake');
+
+await place('Prove').click();
+await page.getByRole('button', { name: 'Prove on P2' }).click();
+await page.getByText(/^P2 measures/).waitFor({ timeout: 60_000 });
+await shoot('prove');
+
+await place('Hand over').click();
+await page.getByRole('button', { name: 'Issue cut sheet' }).click();
+await page
+  .getByText(/revision 1$/)
+  .first()
+  .waitFor();
+await shoot('hand-over');
+const href = await page.getByRole('link', { name: 'PDF' }).first().getAttribute('href');
+const pdf = await page.request.get(base + href);
+writeFileSync('/tmp/idle-marker-sheet.pdf', await pdf.body());
+execFileSync('pdftoppm', ['-r', '80', '-f', '1', '-l', '1', '-singlefile', '-png', '/tmp/idle-marker-sheet.pdf', `${folder}cut-sheet`]);
+
+await place('Field book').click();
+await shoot('field-book');
+
+// Station, with the knocked mark being judged.
+await place('Station').click();
+await page.getByRole('button', { name: 'New station…' }).click();
+await page.getByLabel(/^Air temperature/).fill('17');
+await shoot('new-station');
+await page.getByRole('button', { name: 'Start sighting' }).click();
+for (const mark of ['K1', 'K2', 'K3', 'K7', 'K5']) {
+  await page
+    .getByRole('button', { name: `Sight ${mark}`, exact: true })
+    .first()
+    .click();
+  await page.getByRole('switch', { name: `${mark} in plan` }).waitFor({ timeout: 60_000 });
+}
+await shoot('station');
+await browser.close();

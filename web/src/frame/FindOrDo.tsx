@@ -1,0 +1,151 @@
+import { useEffect, useMemo, useState } from 'react';
+import { Dialog as Radix } from 'radix-ui';
+import { useNavigate } from 'react-router';
+import { bookLine } from '@idle-marker/records';
+import { currentLink } from '../link/linkStore.ts';
+import { useSite } from '../site/SiteContext.tsx';
+
+interface Entry {
+  readonly words: string;
+  readonly what: string;
+  act(): void;
+}
+
+const MOST = 12;
+
+/** Jump to a place, a mark or a record, or run an action, from anywhere. */
+export function FindOrDo() {
+  const { id, state, say, occupation } = useSite();
+  const navigate = useNavigate();
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return;
+      event.preventDefault();
+      setOpen((before) => !before);
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+  useEffect(() => {
+    setText('');
+    setAt(0);
+  }, [open]);
+
+  const entries = useMemo((): Entry[] => {
+    const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
+    const places: Entry[] = (
+      [
+        ['Today', 'today'],
+        ['Control', 'control'],
+        ['Work', 'design'],
+        ['Station', 'station'],
+        ['Prove', 'prove'],
+        ['Mark', 'mark'],
+        ['Hand over', 'hand-over'],
+        ['Field book', 'field-book'],
+      ] as const
+    ).map(([words, path]) => ({ words, what: 'place', act: go(path) }));
+    const actions: Entry[] = [
+      { words: 'Search for the prism', what: 'action', act: () => currentLink()?.search() },
+      { words: 'All sites', what: 'action', act: () => void navigate('/') },
+    ];
+    if (occupation) {
+      const note = (kind: 'bump' | 'plant', words: string): Entry => ({
+        words,
+        what: 'action',
+        act: () => void say({ type: 'event', body: { occupation: occupation.id, kind, note: '' } }),
+      });
+      actions.push(note('bump', `Note: ${occupation.body.name} was bumped`), note('plant', `Note: heavy plant passed ${occupation.body.name}`));
+    }
+    const marks = state.packages.flatMap((work) =>
+      work.body.plans.map((plan): Entry => ({
+        words: plan.name,
+        what: `mark of ${work.body.name}`,
+        act: go(`mark?package=${work.id}&mark=${encodeURIComponent(plan.key)}`),
+      })),
+    );
+    const control = state.control.map((mark): Entry => ({ words: mark.revision.body.name, what: 'control mark', act: go('control') }));
+    const stations = state.occupations.map((each): Entry => ({
+      words: each.body.name,
+      what: 'station',
+      act: go(`field-book?find=${encodeURIComponent(each.body.name)}`),
+    }));
+    return [...places, ...actions, ...marks, ...control, ...stations];
+  }, [id, state, navigate, occupation, say]);
+
+  const wanted = text.trim().toLowerCase();
+  const found = useMemo(() => {
+    if (wanted === '') return entries.slice(0, MOST);
+    const hits = entries.filter((entry) => `${entry.words} ${entry.what}`.toLowerCase().includes(wanted));
+    const records = state.timeline
+      .map((fact) => bookLine(state, fact).text)
+      .filter((line) => line.toLowerCase().includes(wanted))
+      .slice(-4)
+      .map((line): Entry => ({ words: line, what: 'record', act: () => void navigate(`/sites/${id}/field-book?find=${encodeURIComponent(text.trim())}`) }));
+    return [...hits, ...records].slice(0, MOST);
+  }, [entries, wanted, state, text, id, navigate]);
+  const run = (entry: Entry | undefined) => {
+    if (!entry) return;
+    setOpen(false);
+    entry.act();
+  };
+  return (
+    <>
+      <button type="button" onClick={() => setOpen(true)} className="flex min-h-11 items-center gap-2 px-2 text-ink2 max-md:hidden">
+        Find or do… <kbd className="rounded-sm border border-ink2 px-1.5 font-sans text-xs">Ctrl K</kbd>
+      </button>
+      <Radix.Root open={open} onOpenChange={setOpen}>
+        <Radix.Portal>
+          <Radix.Overlay className="fixed inset-0 z-40 bg-[#16262a66]" />
+          <Radix.Content
+            aria-describedby={undefined}
+            className="fixed top-[12%] left-1/2 z-50 w-[calc(100vw-24px)] max-w-xl -translate-x-1/2 rounded-sm border-[1.5px] border-ink bg-sheet shadow-xl"
+          >
+            <Radix.Title className="sr-only">Find or do</Radix.Title>
+            <input
+              role="combobox"
+              aria-expanded="true"
+              aria-controls="found"
+              aria-activedescendant={found[at] ? `found-${at}` : undefined}
+              aria-label="Find a mark, a station or a record, or an action"
+              placeholder="A mark, a place, a station, a record, an action"
+              value={text}
+              onChange={(event) => {
+                setText(event.target.value);
+                setAt(0);
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
+                else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
+                else if (event.key === 'Enter') run(found[at]);
+                else return;
+                event.preventDefault();
+              }}
+              className="min-h-13 w-full border-b border-ink bg-transparent px-4 text-lg"
+            />
+            <ul id="found" role="listbox" aria-label="Found" className="max-h-[60vh] overflow-y-auto">
+              {found.map((entry, i) => (
+                <li
+                  key={`${entry.what} ${entry.words} ${i}`}
+                  id={`found-${i}`}
+                  role="option"
+                  aria-selected={i === at}
+                  onPointerMove={() => setAt(i)}
+                  onClick={() => run(entry)}
+                  className={`flex min-h-11 cursor-pointer items-center justify-between gap-4 px-4 ${i === at ? 'bg-paper' : ''}`}
+                >
+                  <span className="truncate font-medium">{entry.words}</span>
+                  <span className="shrink-0 text-[13px] text-ink2">{entry.what}</span>
+                </li>
+              ))}
+            </ul>
+            {found.length === 0 && <p className="p-4 text-ink2">Nothing of that name here.</p>}
+          </Radix.Content>
+        </Radix.Portal>
+      </Radix.Root>
+    </>
+  );
+}
