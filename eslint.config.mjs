@@ -119,6 +119,8 @@ export default tseslint.config(
         URL: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        document: 'readonly',
+        MutationObserver: 'readonly',
         performance: 'readonly',
       },
     },

@@ -38,7 +38,7 @@ const general = () =>
     maxIterations: 20,
     errorTolerance: 1e-12,
   });
-const found = general().parameterValues as number[];
+const found = general().parameterValues;
 console.log(`the general solver ends ${(Math.hypot(found[0]! - solution.e, found[1]! - solution.n) * 1000).toFixed(3)} mm away`);
 
 const bench = new Bench({ time: 1500, warmupTime: 500 });

@@ -56,7 +56,7 @@ export function solutionBody(
     method: 'resection',
     class: classId,
     uses,
-    result: resectionJson(result) as unknown as SolutionResult,
+    result: resectionJson(result),
     inputDigest: digestOf(draft.input),
     coreVersion: CORE_VERSION,
     supersedes,

@@ -76,7 +76,7 @@ function labelHub(page: Page, name: string, px: number, py: number, isLeft: bool
     [px - 6 - w, py + 6],
   ] as const;
   const tried = isLeft ? [places[1], places[5], places[2], places[3], places[0], places[4]] : places;
-  const free = tried.find(([bx, by]) => !taken.some((other) => touches({ x: bx, y: by, w, h }, other))) ?? tried[0]!;
+  const free = tried.find(([bx, by]) => !taken.some((other) => touches({ x: bx, y: by, w, h }, other))) ?? tried[0];
   taken.push({ x: free[0], y: free[1], w, h });
   write(page, name, free[0], free[1], 'bold', 8, INKS.ink);
 }
