@@ -1,8 +1,10 @@
 // Takes the pictures in docs/screenshots from the demo site. Start the application on a new data folder with a fixed clock:
-//   IDLE_DATA=/tmp/pictures IDLE_NOW=2026-11-24T10:30:00Z ./start        then: node scripts/pictures.mjs [URL]
+//   IDLE_DATA=$(mktemp -d) IDLE_NOW=2026-11-24T10:30:00Z ./start        then: node scripts/pictures.mjs [URL]
 import { createRequire } from 'node:module';
 import { execFileSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 
 const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
 const base = process.argv[2] ?? 'http://127.0.0.1:4180';
@@ -81,8 +83,9 @@ await page
 await shoot('hand-over');
 const href = await page.getByRole('link', { name: 'PDF' }).first().getAttribute('href');
 const pdf = await page.request.get(base + href);
-writeFileSync('/tmp/idle-marker-sheet.pdf', await pdf.body());
-execFileSync('pdftoppm', ['-r', '80', '-f', '1', '-l', '1', '-singlefile', '-png', '/tmp/idle-marker-sheet.pdf', `${folder}cut-sheet`]);
+const sheet = join(mkdtempSync(join(tmpdir(), 'idle-marker-')), 'sheet.pdf');
+writeFileSync(sheet, await pdf.body());
+execFileSync('pdftoppm', ['-r', '80', '-f', '1', '-l', '1', '-singlefile', '-png', sheet, `${folder}cut-sheet`]);
 
 await place('Field book').click();
 await shoot('field-book');

@@ -1,6 +1,6 @@
 /** Bodies of the facts that a morning's work makes: the same whoever makes them. */
 import { CORE_VERSION, stakeLines, TARGET_HEIGHT_SD, targetCentringSd, type ResectionResult, type StakeResult } from '@idle-marker/core';
-import { digestOf, resectionJson, type Fact, type FactBody, type SolutionResult } from '@idle-marker/contract';
+import { digestOf, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
 import { stakeWords } from '@idle-marker/words';
 import type { UseFlags } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
