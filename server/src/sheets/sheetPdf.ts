@@ -46,7 +46,7 @@ const COLUMNS: readonly Column[] = [
   { title: 'Cut / fill', width: 60, align: 'right', text: (row, unit) => cutFillWords(row.cutFill, unit) },
   { title: 'E / N off, mm', width: 54, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
   { title: 'Station', width: 36, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
-  { title: 'Proof before / after', width: 74, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
+  { title: 'Proofs', width: 74, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
   { title: 'Standing', width: 43, align: 'left', text: (row) => STANDING[row.standing] },
 ];
 
@@ -110,7 +110,7 @@ function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
   const heads = () => {
     write(
       page,
-      `Lengths and heights in ${unit}. Design: ${HEIGHT_REFERENCE[sheet.heightReference]}. Cut: the hub is above design; fill: below.`,
+      `Lengths and heights in ${unit}. Design: ${HEIGHT_REFERENCE[sheet.heightReference]}. Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.`,
       MARGIN,
       y,
       'regular',

@@ -52,7 +52,7 @@ function drawSides(page: Page, corners: readonly PlanPoint[], x: (p: PlanPoint) 
   corners.forEach((corner, i) => {
     const next = corners[(i + 1) % corners.length]!;
     const length = planDistance(corner, next);
-    if (length * scale < 40) return;
+    if (length * scale < 70) return;
     const angle = (Math.atan2(y(next) - y(corner), x(next) - x(corner)) * 180) / Math.PI;
     const upright = angle > 90 || angle <= -90 ? angle + 180 : angle;
     const [mx, my] = [(x(corner) + x(next)) / 2, (y(corner) + y(next)) / 2];

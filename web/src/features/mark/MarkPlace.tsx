@@ -30,6 +30,7 @@ import { CutFill } from './CutFill.tsx';
 import { GuidanceBoard } from './GuidanceBoard.tsx';
 import { RoundTable, type RoundRow } from './RoundTable.tsx';
 import { StakePicture } from './StakePicture.tsx';
+import { TurnLine } from './TurnLine.tsx';
 import { useLiveStake } from './useLiveStake.ts';
 import { useSpokenMove } from './useSpokenMove.ts';
 
@@ -143,6 +144,10 @@ export function Place() {
         `The driven hub is ${smallLength(off, units.lengthUnit)} off, the class allows ${smallLength(tolerance, units.lengthUnit)}. Pull it and set it again.`,
       );
     }
+  };
+  const pullHub = () => {
+    setAnew(true);
+    setFault(null);
   };
   const next = useCallback(() => {
     const i = order.findIndex((each) => each.key === plan?.key);
@@ -330,7 +335,7 @@ export function Place() {
                     </Button>
                   )
                 )}
-                {driving && !busy && <Button onClick={() => setAnew(true)}>Set it anew</Button>}
+                {driving && !busy && <Button onClick={pullHub}>Set it anew</Button>}
                 {shot && !busy && <Button onClick={() => void set('rough')}>Rough mark</Button>}
               </span>
               <span className="flex gap-2">
@@ -378,6 +383,7 @@ export function Place() {
             </dl>
             {mark && mark.body.state !== 'rough' && <StakePicture lines={mark.body.stakeText} />}
           </div>
+          {!done && <TurnLine solution={inForce} plan={plan} />}
           {mark && mark.body.state !== 'rough' && (
             <p className="mt-2 text-[13px] text-ink2">
               {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(mark.body.dEMm / 1000, units.lengthUnit)}{' '}

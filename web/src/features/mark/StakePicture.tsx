@@ -2,7 +2,7 @@
 export function StakePicture({ lines }: { lines: readonly string[] }) {
   const height = 34 + lines.length * 26;
   return (
-    <svg viewBox={`0 0 250 ${height + 24}`} className="h-auto w-full max-w-[250px]" role="img" aria-label={`Stake text: ${lines.join('; ')}`}>
+    <svg viewBox={`0 0 250 ${height + 24}`} className="h-auto w-full max-w-[225px]" role="img" aria-label={`Stake text: ${lines.join('; ')}`}>
       <rect x="10" y="4" width="190" height={height} fill="var(--lath)" stroke="var(--ink)" strokeWidth="1.5" />
       <rect x="10" y="4" width="190" height="10" fill="var(--spruce)" />
       {lines.map((line, i) => (

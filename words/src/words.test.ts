@@ -1,0 +1,133 @@
+import { describe, expect, it } from '@jest/globals';
+import { stakeLines, VIEWPOINTS } from '@idle-marker/core';
+import {
+  cutFillWords,
+  DIRECTION_WORDS,
+  moveWords,
+  obstacleWords,
+  proofSentence,
+  proofVerdict,
+  reasonWords,
+  smallLength,
+  stakeWords,
+  stationErrorSentence,
+  stepWords,
+  tapeWords,
+} from './index.ts';
+
+const NAMING = { nameOf: (mark: string) => mark.toUpperCase(), unit: 'metre' } as const;
+
+describe('moves', () => {
+  it('say both figures with their words, and leave out what rounds to nothing', () => {
+    expect(moveWords({ up: 0.604, right: -0.118 }, 'facingInstrument', 'metre')).toBe('0.604 toward instrument, 0.118 left');
+    expect(moveWords({ up: -0.604, right: 0.0004 }, 'facingInstrument', 'metre')).toBe('0.604 away from instrument');
+    expect(moveWords({ up: 0.0001, right: 0 }, 'north', 'metre')).toBe('On the spot');
+    expect(moveWords({ up: 0.3048, right: 0 }, 'north', 'foot')).toBe('1.000 north');
+  });
+
+  it('never call two directions alike, and never say a bare in or out', () => {
+    for (const viewpoint of VIEWPOINTS) {
+      const words = Object.values(DIRECTION_WORDS[viewpoint]);
+      expect(new Set(words).size).toBe(4);
+      expect(words.join(' ')).not.toMatch(/\b(in|out)\b/);
+    }
+  });
+
+  it('hand over to the tape with the same figures', () => {
+    expect(tapeWords({ up: 0.604, right: -0.118 }, 'facingInstrument', 'metre')).toBe(
+      'Close enough to tape: step 0.118 left onto the line, mark the spot, tape 0.604 toward instrument, shoot once.',
+    );
+  });
+});
+
+describe('stakes', () => {
+  const content = { name: 'TH-B3', offset: 2, to: 'B3', meaning: 'outsideFace', cutFill: -0.332, heightReference: 'finishedFloor' } as const;
+
+  it('are written in plain words or short forms', () => {
+    expect(stakeWords(stakeLines(content), 'plainWords', 'metre')).toEqual([
+      '2.000 m offset',
+      'to B3, outside face',
+      'FILL 0.332 m to finished floor',
+      'TH-B3',
+    ]);
+    expect(stakeWords(stakeLines({ ...content, cutFill: 0.12 }), 'shortForms', 'metre')).toEqual([
+      '2.000 O/S',
+      'to B3, outside face',
+      'CUT 0.120 to FFL',
+      'TH-B3',
+    ]);
+  });
+
+  it('say grade, and say when there is no height', () => {
+    expect(stakeWords(stakeLines({ ...content, cutFill: 0.0004 }), 'plainWords', 'metre')[2]).toBe('ON GRADE, finished floor');
+    expect(stakeWords(stakeLines({ ...content, cutFill: null }), 'plainWords', 'metre')[2]).toBe('no height');
+  });
+
+  it('have cut above design and fill below, never a sign', () => {
+    expect(cutFillWords(0.061, 'metre')).toBe('CUT 0.061');
+    expect(cutFillWords(-0.332, 'metre')).toBe('FILL 0.332');
+    expect(cutFillWords(-0.0004, 'metre')).toBe('ON GRADE');
+    expect(cutFillWords(null, 'metre')).toBe('no height');
+    expect(cutFillWords(0.3048, 'foot')).toBe('CUT 1.000');
+  });
+});
+
+describe('judgements', () => {
+  it('say what, why and what next', () => {
+    const off = reasonWords({ code: 'MARK_OFF_PLAN', name: 'k5', distance: 0.0243, bearing: Math.PI / 4, othersWithin: 0.002, others: 4 }, NAMING);
+    expect(off.title).toBe('K5 does not fit the other four');
+    expect(off.text).toBe('The rest agree within 2 mm. Left out, K5 would sit 24 mm north-east of its listed place.');
+    expect(stepWords({ code: 'SIGHT_AGAIN', name: 'k5' }, NAMING)).toBe('Level the pole and sight K5 again.');
+    expect(reasonWords({ code: 'MARK_OFF_HEIGHT', name: 'k4', dZ: -0.014, othersWithin: 0.001, others: 3 }, NAMING).text).toMatch(
+      /^It stands 14 mm lower than listed/,
+    );
+  });
+
+  it('name the class’s terms that are not met', () => {
+    expect(obstacleWords({ code: 'TOO_FEW_MARKS', used: 2, needed: 4 }, NAMING)).toBe('2 marks used, the class asks for 4');
+    expect(obstacleWords({ code: 'PLAN_IMPRECISE', radius95: 0.0071, allowed: 0.006 }, { ...NAMING, unit: 'usSurveyFoot' })).toBe(
+      'good to 0.023 ft in plan (95 %), the class asks for 0.020 ft',
+    );
+    expect(smallLength(-0.0026, 'metre')).toBe('3 mm');
+  });
+
+  it('tell errors as sentences with something to do', () => {
+    expect(stationErrorSentence({ code: 'COINCIDENT_POINTS', path: [], names: ['A', 'B'] })).toBe(
+      'A and B are the same place, within 10 mm: sight a mark somewhere else.',
+    );
+    expect(stationErrorSentence({ code: 'INVALID_SLOPE', path: [], slope: 0 })).toMatch(/must be over 0/);
+    expect(stationErrorSentence({ code: 'UNDETERMINED', path: [], reason: 'imprecise' })).toMatch(/circle through the marks/);
+  });
+});
+
+describe('proofs', () => {
+  it('stop, warn or let go on', () => {
+    expect(proofVerdict('outside', 'good', true)).toMatchObject({ tone: 'brick', title: 'Stop: the proof fails in plan' });
+    expect(proofVerdict('good', 'outside', true).title).toMatch(/height$/);
+    expect(proofVerdict('moreThanChance', 'good', true).tone).toBe('ochre');
+    expect(proofVerdict('good', 'good', false).title).toBe('Nothing has moved since');
+    expect(proofVerdict('good', 'notMeasured', true).title).toBe('The station holds');
+    expect(proofVerdict('notMeasured', 'notMeasured', true).title).toBe('Nothing was compared');
+  });
+
+  it('give the misfit as the eye sees it', () => {
+    const plan = {
+      dE: 0.003,
+      dN: 0.001,
+      dAlong: -0.002,
+      dAcross: 0.0024,
+      horizontal: 0.0032,
+      sdDE: 0,
+      sdDN: 0,
+      sdDAlong: 0,
+      sdDAcross: 0,
+      t: 1,
+      significant: false,
+    };
+    const check = { plan, height: { dZ: -0.001, sd: 0.001, w: -1, significant: false } } as Parameters<typeof proofSentence>[1];
+    expect(proofSentence('P1', check, 'good', 'good', 'metre')).toBe(
+      'P1 measures 3 mm in plan (2 mm nearer, 2 mm right of the line of sight) and 1 mm below its listed height.',
+    );
+    expect(proofSentence('P1', check, 'notMeasured', 'good', 'metre')).toBe('P1 measures 1 mm below its listed height.');
+  });
+});
