@@ -60,6 +60,8 @@ export {
   type TrustResult,
 } from './proof/trust.ts';
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
+export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
+export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
 export { nearestFirst } from './layout/round.ts';
 export {
   graduation,

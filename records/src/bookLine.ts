@@ -94,6 +94,8 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       const off = `off E ${formatSigned(dEMm, 0)} mm, N ${formatSigned(dNMm, 0)} mm`;
       return { topic: 'mark', text: `${name} ${markState}, ${off}${hubZ === null ? '' : `, hub ${length(hubZ)}, ${cutFillWords(cutFill, unit)}`}` };
     }
+    case 'obstruction':
+      return { topic: 'mark', text: `${fact.body.name} can’t be set: ${fact.body.what} in the way` };
     case 'handover':
       return {
         topic: 'handover',

@@ -1,7 +1,8 @@
 /** A cut sheet as data: what the crew gets, from the marks as set. Metres inside; units are put to it when it is written. */
-import type { CornerMeaning, HeightReference, LengthUnit, MarkStanding, Metres, PlanPoint, Standing, TrustResult } from '@idle-marker/core';
+import type { CornerMeaning, HeightReference, LengthUnit, MarkStanding, Metres, PlanPoint, Standing, StandingReason, TrustResult } from '@idle-marker/core';
 import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { isForPlan, shapesOf } from './packagePlans.ts';
 import { compareNames, markKey, packageRoots, type SiteState } from './state.ts';
 
 export interface CutSheetRow {
@@ -27,6 +28,9 @@ export interface CutSheetRow {
   readonly place: PlanPoint;
   readonly design: PlanPoint;
 }
+
+/** Why a mark is kept back: its standing, or that the package asks for another place or height by now. */
+export type WithheldReason = StandingReason | 'PLAN_CHANGED';
 
 export interface CutSheetStation {
   readonly name: string;
@@ -57,10 +61,10 @@ export interface CutSheet {
   readonly stations: readonly CutSheetStation[];
   readonly rows: readonly CutSheetRow[];
   /** Marks kept back, and why. */
-  readonly withheld: readonly { readonly mark: string; readonly name: string; readonly standing: Standing; readonly reason: string }[];
+  readonly withheld: readonly { readonly mark: string; readonly name: string; readonly standing: Standing; readonly reason: WithheldReason }[];
   /** Marks of the package not set yet. */
   readonly notSet: readonly string[];
-  readonly outlines: readonly { readonly name: string; readonly corners: readonly (PlanPoint & { readonly name: string })[] }[];
+  readonly shapes: readonly { readonly closed: boolean; readonly points: readonly (PlanPoint & { readonly name: string })[] }[];
   /** Changes since the revision before; empty in revision 1. */
   readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' }[];
 }
@@ -86,17 +90,18 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark]));
   const set = body.plans.flatMap((plan) => {
     const mark = state.marks.get(markKey(root, plan.key));
-    return mark && mark.body.state !== 'rough' ? [{ plan, mark, standing: standings.get(mark.id) }] : [];
+    return mark && mark.body.state !== 'rough' ? [{ plan, mark, standing: standings.get(mark.id), outdated: !isForPlan(mark.body, plan) }] : [];
   });
-  const given = set.filter(({ standing }) => standing && standing.standing !== 'inDoubt').sort((a, b) => compareNames(a.plan.name, b.plan.name));
+  const isGiven = ({ standing, outdated }: (typeof set)[number]) => standing !== undefined && standing.standing !== 'inDoubt' && !outdated;
+  const given = set.filter(isGiven).sort((a, b) => compareNames(a.plan.name, b.plan.name));
   const rows = given.map(({ plan, mark, standing }) => rowOf(state, plan, mark, standing!));
   const withheld = set
-    .filter(({ standing }) => !standing || standing.standing === 'inDoubt')
-    .map(({ mark, standing }) => ({
+    .filter((each) => !isGiven(each))
+    .map(({ mark, standing, outdated }) => ({
       mark: mark.id,
       name: mark.body.name,
       standing: standing?.standing ?? ('unproven' as const),
-      reason: (standing && [standing.plan, standing.height].find((part) => part.standing === 'inDoubt')?.because[0]) ?? 'STATION_UNKNOWN',
+      reason: withheldReason(standing, outdated),
     }));
   const times = given.map(({ mark }) => mark.at).sort();
   const setKeys = new Set(set.map(({ plan }) => plan.key));
@@ -123,9 +128,15 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     rows,
     withheld,
     notSet: body.plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
-    outlines: body.items.map(({ name, corners }) => ({ name, corners })),
+    shapes: body.items.flatMap(shapesOf),
     changes: changesSince(previous, rows, withheld),
   };
+}
+
+function withheldReason(standing: MarkStanding | undefined, outdated: boolean): WithheldReason {
+  if (outdated) return 'PLAN_CHANGED';
+  const doubtful = standing && [standing.plan, standing.height].find((part) => part.standing === 'inDoubt');
+  return doubtful?.because[0] ?? 'STATION_UNKNOWN';
 }
 
 export const memberName = (state: SiteState, id: string | null): string => state.members.find((member) => member.id === id)?.body.name ?? 'unknown';

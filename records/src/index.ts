@@ -15,8 +15,8 @@ export {
   type SightGroup,
   type UseFlags,
 } from './observations.ts';
-export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet } from './cutSheet.ts';
-export { hubPlans, type PlanError } from './packagePlans.ts';
+export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
+export { alternativesFor, hubPlans, isForPlan, keepMoved, shapesOf, withOffset, type PlanError } from './packagePlans.ts';
 export { defaultUse, stationDraft, stationSights, type StationDraft } from './stationDraft.ts';
 export { judgeProof, usedBy, type ProofJudgement } from './proving.ts';
 export { stakeAt } from './setting.ts';

@@ -1,20 +1,40 @@
 /** The marks that a work package asks for, generated from its items by rule. Keys are stable, so that regenerating keeps what is set. */
-import { offsetHubs, fail, ok, type OutlineError, type Radians, type Result } from '@idle-marker/core';
-import type { FactBody } from '@idle-marker/contract';
+import {
+  fail,
+  lineEndHubs,
+  METRES_PER_UNIT,
+  offsetHubs,
+  ok,
+  otherOffsets,
+  planDistance,
+  type LengthUnit,
+  type LineEndsError,
+  type Metres,
+  type OtherOffset,
+  type OutlineError,
+  type PlanPoint,
+  type Radians,
+  type Result,
+} from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
 
 type Package = FactBody<'package'>;
+type Item = Package['items'][number];
+type Plan = Package['plans'][number];
 
 const COMPASS_LETTERS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 const compassLetters = (direction: Radians): string => COMPASS_LETTERS[Math.round(direction / (Math.PI / 4)) % 8]!;
 
-export type PlanError = OutlineError & { readonly item: string };
+export type PlanError = (OutlineError | LineEndsError) & { readonly item: string };
 
-/** Offset hubs for every corner of every item. `prefix` goes before each mark's name. */
-export function hubPlans(items: Package['items'], offset: number, prefix: string): Result<Package['plans'], PlanError> {
+const RULES = { outline: offsetHubs, lineEnds: lineEndHubs } as const;
+
+/** Hubs for every item by its rule. `prefix` goes before each mark's name. */
+export function hubPlans(items: Package['items'], offset: Metres, prefix: string): Result<Package['plans'], PlanError> {
   const plans: Package['plans'] = [];
   const taken = new Set<string>();
   for (const item of items) {
-    const hubs = offsetHubs(item.corners, offset);
+    const hubs = RULES[item.rule](item.corners, offset);
     if (!hubs.ok) return fail({ ...hubs.error, item: item.name });
     for (const hub of hubs.value) {
       plans.push({
@@ -26,7 +46,7 @@ export function hubPlans(items: Package['items'], offset: number, prefix: string
         item: item.name,
         meaning: item.meaning,
         offset: hub.offset,
-        offFace: [...hub.offFace],
+        offFace: hub.offFace && [...hub.offFace],
         alsoOffFace: hub.alsoOffFace && [...hub.alsoOffFace],
         onLine: hub.onLine && [...hub.onLine],
         designZ: item.designZ,
@@ -43,3 +63,40 @@ function freeName(wanted: string, taken: Set<string>): string {
   taken.add(name);
   return name;
 }
+
+/** An item as it is drawn: one closed outline, or its lines. */
+export const shapesOf = ({ rule, corners }: Pick<Item, 'rule' | 'corners'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] =>
+  rule === 'outline'
+    ? [{ closed: true, points: corners }]
+    : corners.flatMap((from, i) => (i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : []));
+
+const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 1, foot: 3 * METRES_PER_UNIT.foot, usSurveyFoot: 3 * METRES_PER_UNIT.usSurveyFoot };
+
+/** Other places for a mark at whose place something stands. */
+export function alternativesFor(work: Fact<'package'>, plan: Plan, unit: LengthUnit): OtherOffset[] {
+  const outlines = work.body.items.filter((item) => item.rule === 'outline').map((item) => item.corners);
+  const others = work.body.plans.filter((each) => each.key !== plan.key).map((each) => each.place);
+  return otherOffsets(plan, STEP[unit], outlines, others);
+}
+
+/** The package with one mark moved to another offset: a new revision. */
+export function withOffset(work: Fact<'package'>, key: string, to: OtherOffset): Package {
+  return { ...work.body, plans: work.body.plans.map((plan) => (plan.key === key ? { ...plan, ...to } : plan)), supersedes: work.id };
+}
+
+const SAME_PLACE: Metres = 0.0005;
+
+/** Plans made anew, but marks that had been moved to an offset of their own keep it while their corner and the package's offset stay. */
+export function keepMoved(before: Package, plans: Package['plans'], offset: Metres): Package['plans'] {
+  if (before.offset !== offset) return plans;
+  const moved = new Map(before.plans.filter((plan) => plan.offset !== before.offset).map((plan) => [plan.key, plan]));
+  return plans.map((plan) => {
+    const own = moved.get(plan.key);
+    return own && planDistance(own.design, plan.design) < SAME_PLACE ? { ...plan, offset: own.offset, place: own.place } : plan;
+  });
+}
+
+/** Whether a mark was set for the place and height that the plan asks for now. */
+export const isForPlan = (mark: { readonly planned: PlanPoint; readonly designZ: Metres | null }, plan: Plan): boolean =>
+  planDistance(mark.planned, plan.place) < SAME_PLACE &&
+  (mark.designZ === plan.designZ || (mark.designZ !== null && plan.designZ !== null && Math.abs(mark.designZ - plan.designZ) < SAME_PLACE));

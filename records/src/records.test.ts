@@ -173,6 +173,7 @@ function morning() {
     {
       name: 'hall',
       meaning: 'outsideFace',
+      rule: 'outline',
       designZ: 1,
       source: 'typed',
       corners: [
@@ -231,7 +232,7 @@ describe('packages and sheets', () => {
       { name: 'b', e: 10, n: 0 },
       { name: 'c', e: 10, n: 10 },
     ];
-    const item = (name: string) => ({ name, meaning: 'outsideFace' as const, designZ: null, source: 'typed', corners });
+    const item = (name: string) => ({ name, meaning: 'outsideFace' as const, rule: 'outline' as const, designZ: null, source: 'typed', corners });
     const plans = hubPlans([item('one'), item('two')], 2, 'H');
     if (!plans.ok) throw new Error(plans.error.code);
     expect(new Set(plans.value.map((plan) => plan.name)).size).toBe(plans.value.length);

@@ -1,7 +1,7 @@
 /**
  * What the facts of a site amount to: a pure fold, the same in the browser and on the server. Nothing here is stored.
  */
-import { inOrder } from '@idle-marker/core';
+import { inOrder, planDistance, type Metres } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 
 export interface ControlMark {
@@ -34,6 +34,8 @@ export interface SiteState {
   readonly packages: readonly Fact<'package'>[];
   /** Marks in force by `markKey`. */
   readonly marks: ReadonlyMap<string, Fact<'mark'>>;
+  /** Marks at whose place something stands, by `markKey`. */
+  readonly obstructions: ReadonlyMap<string, Fact<'obstruction'>>;
   /** All facts in the order of the site, withdrawn ones too. */
   readonly timeline: readonly AnyFact[];
   readonly withdrawn: ReadonlyMap<string, Fact<'withdrawal'>>;
@@ -44,6 +46,8 @@ export const markKey = (packageRoot: string, key: string): string => `${packageR
 
 const byName = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 export const compareNames = (a: string, b: string): number => byName.compare(a, b);
+
+const SAME_PLACE: Metres = 0.001;
 
 export class NoSiteError extends Error {}
 
@@ -69,6 +73,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     proofs: standing('proof'),
     packages: latestPackages(standing('package')),
     marks: marksInForce(standing('mark'), standing('package')),
+    obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
     timeline,
     withdrawn,
   };
@@ -123,4 +128,17 @@ function marksInForce(marks: readonly Fact<'mark'>[], packages: readonly Fact<'p
   const replaced = new Set(marks.map((mark) => mark.body.supersedes));
   const inForce = marks.filter((mark) => !replaced.has(mark.id));
   return new Map(inForce.map((mark) => [markKey(roots.get(mark.body.package) ?? mark.body.package, mark.body.key), mark]));
+}
+
+/** An obstruction holds for the place that was planned when it was found: a mark moved elsewhere is free of it. */
+function obstructionsInForce(obstructions: readonly Fact<'obstruction'>[], packages: readonly Fact<'package'>[]): Map<string, Fact<'obstruction'>> {
+  const roots = packageRoots(packages);
+  const plans = new Map(latestPackages(packages).flatMap((work) => work.body.plans.map((plan) => [markKey(roots.get(work.id)!, plan.key), plan] as const)));
+  const found = new Map<string, Fact<'obstruction'>>();
+  for (const fact of obstructions) {
+    const key = markKey(roots.get(fact.body.package) ?? fact.body.package, fact.body.key);
+    const plan = plans.get(key);
+    if (plan && planDistance(plan.place, fact.body.place) < SAME_PLACE) found.set(key, fact);
+  }
+  return found;
 }

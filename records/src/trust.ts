@@ -47,7 +47,6 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
       return [{ type: 'proof', ...stamp(fact), solution, target: { kind: 'control', id: control, revision }, plan, height, supersedes }];
     }
     case 'mark': {
-      if (fact.body.state === 'rough') return [];
       const { solution, needs, measured, supersedes } = fact.body;
       return [{ type: 'mark', ...stamp(fact), solution, class: fact.body.class, needs, measured, supersedes }];
     }
@@ -58,6 +57,9 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
   }
 }
 
-/** Standing of all marks and solutions at `now` (ISO 8601). */
-export const trustOf = (state: SiteState, now: string): TrustResult =>
-  judgeTrust({ now, intervalMinutes: state.settings.proofIntervalMinutes, records: trustRecords(state) });
+/** Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it. */
+export function trustOf(state: SiteState, now: string): TrustResult {
+  const result = judgeTrust({ now, intervalMinutes: state.settings.proofIntervalMinutes, records: trustRecords(state) });
+  const rough = new Set(state.timeline.filter((fact) => fact.type === 'mark' && fact.body.state === 'rough').map((fact) => fact.id));
+  return { ...result, marks: result.marks.filter((mark) => !rough.has(mark.id)) };
+}

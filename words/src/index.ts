@@ -1,5 +1,5 @@
 export { stationErrorSentence } from './stationErrors.ts';
-export { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, STANDING, STANDING_REASON, UNIT_ABBREVIATION, UNIT_NAME } from './vocabulary.ts';
+export { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, STANDING, STANDING_REASON, WITHHELD_REASON, UNIT_ABBREVIATION, UNIT_NAME } from './vocabulary.ts';
 export { cutFillWords, stakeWords, type StakeConvention } from './stakeLines.ts';
 export { CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit } from './small.ts';

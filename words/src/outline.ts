@@ -1,10 +1,14 @@
-import type { OutlineError } from '@idle-marker/core';
+import type { LineEndsError, OutlineError } from '@idle-marker/core';
 
 /** Why corners can't be an outline, and what to do. */
-export function outlineErrorWords(error: OutlineError): string {
+export function outlineErrorWords(error: OutlineError | LineEndsError): string {
   switch (error.code) {
     case 'OFFSET_NOT_POSITIVE':
       return 'The offset must be over 0.';
+    case 'LINE_WITHOUT_END':
+      return `Lines are given by their two ends: ${error.name} stands alone at the end of the list.`;
+    case 'LINE_TOO_SHORT':
+      return `The line from ${error.from} to ${error.to} has no length: give its two ends.`;
     case 'OUTLINE_TOO_FEW_CORNERS':
       return `An outline needs at least three corners; ${error.given} ${error.given === 1 ? 'is' : 'are'} given.`;
     case 'OUTLINE_NO_AREA':

@@ -60,3 +60,6 @@ export const STANDING_REASON: Readonly<Record<StandingReason, string>> = {
   EVENT: 'something happened at the instrument since',
   CLOCK: 'the time for a proof has come',
 };
+
+/** Why a mark is not on a sheet. */
+export const WITHHELD_REASON = { ...STANDING_REASON, PLAN_CHANGED: 'it was set for an earlier revision of the package' } as const;

@@ -204,6 +204,8 @@ export const PackageBody = closed({
       name: Name,
       meaning: MeaningWord,
       designZ: NullableCoordinate,
+      /** What the corners are: one closed outline in order, or ends of lines two by two. */
+      rule: Words('outline', 'lineEnds'),
       corners: Type.Array(closed({ name: Name, e: Coordinate, n: Coordinate }), { minItems: 1, maxItems: 2000 }),
       source: Type.String({ maxLength: 200 }),
     }),
@@ -241,6 +243,15 @@ export const MarkBody = closed({
   supersedes: NullableUuid,
 });
 
+/** Something stands where a mark should go; it holds for that place only. */
+export const ObstructionBody = closed({
+  package: Uuid,
+  key: Type.String({ minLength: 1, maxLength: 200 }),
+  name: Name,
+  place: PlacePlan,
+  what: Name,
+});
+
 export const HandoverBody = closed({
   sheet: Uuid,
   number: Type.Integer({ minimum: 1 }),
@@ -266,6 +277,7 @@ export const FACT_BODIES = {
   close: CloseBody,
   package: PackageBody,
   mark: MarkBody,
+  obstruction: ObstructionBody,
   handover: HandoverBody,
   withdrawal: WithdrawalBody,
   note: NoteBody,

@@ -26,7 +26,7 @@ export interface HubPlan {
   /** Level distance, square off the face(s). */
   readonly offset: Metres;
   /** Corners at the ends of the face that the offset is measured to, and of the side whose line the hub stands on. */
-  readonly offFace: readonly [string, string];
+  readonly offFace: readonly [string, string] | null;
   readonly onLine: readonly [string, string] | null;
   /** Second face for a hub that is off both. */
   readonly alsoOffFace: readonly [string, string] | null;

@@ -21,6 +21,8 @@ export interface DrawnGrid {
   readonly second: readonly string[];
   /** The crossings of the outermost lines, in order round the grid. */
   readonly corners: readonly Corner[];
+  /** The ends of every line where it crosses the outermost lines of the other family, two by two: from, to. */
+  readonly lineEnds: readonly Corner[];
   /** Every crossing, named by its two lines. */
   readonly crossings: readonly Corner[];
 }
@@ -84,6 +86,10 @@ export function gridFromLines(layer: string, lines: readonly DrawnLine[], texts:
     first: firstNames,
     second: secondNames,
     corners: [crossing(0, 0), crossing(lastI, 0), crossing(lastI, lastJ), crossing(0, lastJ)],
+    lineEnds: [
+      ...first.flatMap((_, i) => [crossing(i, 0), crossing(i, lastJ)]),
+      ...second.flatMap((_, j) => [crossing(0, j), crossing(lastI, j)]),
+    ],
     crossings: first.flatMap((_, i) => second.map((__, j) => crossing(i, j))),
   });
 }

@@ -24,8 +24,8 @@ interface DemoSite {
 
 type Package = FactBody<'package'>;
 type DemoPackage = Omit<Package, 'plans' | 'supersedes' | 'items'> & { readonly prefix: string; readonly items: readonly DemoItem[] };
-type DemoItem = Omit<Package['items'][number], 'corners' | 'source'> & {
-  readonly drawing: { readonly file: string; readonly layer: string; readonly kind: 'outline' | 'grid' };
+type DemoItem = Omit<Package['items'][number], 'corners' | 'source' | 'rule'> & {
+  readonly drawing: { readonly file: string; readonly layer: string; readonly kind: 'outline' | 'grid' | 'gridLines' };
 };
 
 /** The demo's last record is this old when it is loaded, and its office work was done the day before. */
@@ -69,7 +69,7 @@ async function packageBody(folder: string, { prefix, items, ...asked }: DemoPack
   for (const { drawing, ...item } of items) {
     const read = readDxf(await readFile(join(folder, drawing.file), 'utf8'), 'metre');
     if (!read.ok) throw new Error(`${drawing.file}: ${read.error.code}`);
-    drawn.push({ ...item, corners: [...cornersOf(read.value, drawing)], source: drawing.file });
+    drawn.push({ ...item, rule: drawing.kind === 'gridLines' ? 'lineEnds' : 'outline', corners: [...cornersOf(read.value, drawing)], source: drawing.file });
   }
   const plans = hubPlans(drawn, asked.offset, prefix);
   if (!plans.ok) throw new Error(`${asked.name}, ${plans.error.item}: ${plans.error.code}`);
@@ -77,10 +77,10 @@ async function packageBody(folder: string, { prefix, items, ...asked }: DemoPack
 }
 
 function cornersOf(drawing: Drawing, { layer, kind }: DemoItem['drawing']): readonly Corner[] {
-  if (kind === 'grid') {
+  if (kind !== 'outline') {
     const grid = gridFromLines(layer, drawing.lines, drawing.texts);
     if (!grid.ok) throw new Error(`${layer}: ${grid.error.code}`);
-    return grid.value.corners;
+    return kind === 'grid' ? grid.value.corners : grid.value.lineEnds;
   }
   const outline = drawing.outlines.find((each) => each.layer === layer);
   if (!outline) throw new Error(`no outline on ${layer}`);

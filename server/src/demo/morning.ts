@@ -217,12 +217,22 @@ class Player {
     for (const name of ['K1', 'K2', 'K3', 'K5', 'K7', 'K8', 'K5']) this.#sight(occupation, name);
     const solution = this.#decide(occupation, 'accepted', 'K5 repeats 25 mm north-east of its listed place: left out of plan.', ['K5 plan']);
     this.#prove(solution, 'P1');
-    const hubs = this.#state.packages.find((each) => each.body.name === 'Ticket hall hubs')!.body.plans;
-    for (const plan of hubs.slice(0, 5)) this.#setMark(solution, 'Ticket hall hubs', (each) => each.key === plan.key);
+    this.#setMarks(solution, 'Column lines', 0, 12);
     this.#prove(solution, 'P2');
-    for (const plan of hubs.slice(5, 8)) this.#setMark(solution, 'Ticket hall hubs', (each) => each.key === plan.key);
+    this.#setMarks(solution, 'Column lines', 12, 18);
+    this.#setMarks(solution, 'Ticket hall grid', 0, 4);
+    this.#prove(solution, 'P1');
+    this.#setMarks(solution, 'Ticket hall hubs', 0, 5);
+    this.#prove(solution, 'P2');
+    this.#setMarks(solution, 'Ticket hall hubs', 5, 8);
     this.#say('event', { occupation: occupation.id, kind: 'plant', note: 'roller along the haul road' }, 2);
     this.#prove(solution, 'P1');
-    this.#setMark(solution, 'Ticket hall hubs', (each) => each.key === hubs[8]!.key);
+    this.#setMarks(solution, 'Ticket hall hubs', 8, 9);
+  }
+
+  /** Sets the marks of a package from one place in its list to another. */
+  #setMarks(solution: AcceptedSolution, packageName: string, from: number, to: number): void {
+    const plans = this.#state.packages.find((each) => each.body.name === packageName)!.body.plans;
+    for (const { key } of plans.slice(from, to)) this.#setMark(solution, packageName, (plan) => plan.key === key);
   }
 }

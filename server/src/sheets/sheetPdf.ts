@@ -9,10 +9,9 @@ import {
   MEANING,
   smallLength,
   STANDING,
-  STANDING_REASON,
+  WITHHELD_REASON,
   UNIT_ABBREVIATION,
 } from '@idle-marker/words';
-import type { StandingReason } from '@idle-marker/core';
 import { bottomOf, finish, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from './pdfPage.ts';
 import { drawSketch } from './sketch.ts';
 
@@ -89,7 +88,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, top: number): number {
   const notices: string[] = [];
   if (sheet.changes.length > 0)
     notices.push(`Changed since revision ${sheet.revision - 1}: ${sheet.changes.map((each) => `${each.name} ${CHANGE[each.change]}`).join(', ')}.`);
-  for (const each of sheet.withheld) notices.push(`${each.name} is withheld: ${STANDING_REASON[each.reason as StandingReason]}. Do not build from it.`);
+  for (const each of sheet.withheld) notices.push(`${each.name} is withheld: ${WITHHELD_REASON[each.reason]}. Do not build from it.`);
   for (const station of sheet.stations)
     if (station.provisionalBecause !== null) notices.push(`* Station ${station.name} is provisional: ${station.provisionalBecause}`);
   const open = sheet.rows.filter((row) => row.standing !== 'held');

@@ -18,10 +18,12 @@ interface Box {
 }
 
 const touches = (a: Box, b: Box): boolean => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
+/** Points between boxes along a line: half a label's height. */
+const STRING_STEP = 5;
 const ROUND = [1, 2, 5, 10, 20, 50, 100, 200, 500];
 
 export function drawSketch(page: Page, sheet: NumberedSheet, frame: Frame): void {
-  const points = [...sheet.outlines.flatMap((outline) => outline.corners), ...sheet.rows.map((row) => row.place)];
+  const points = [...sheet.shapes.flatMap((shape) => shape.points), ...sheet.rows.map((row) => row.place)];
   if (points.length === 0) return;
   const east = points.map((point) => point.e);
   const north = points.map((point) => point.n);
@@ -31,20 +33,37 @@ export function drawSketch(page: Page, sheet: NumberedSheet, frame: Frame): void
   const x = (point: PlanPoint) => frame.x + frame.width / 2 + (point.e - (minE + maxE) / 2) * scale;
   const y = (point: PlanPoint) => frame.y + frame.height / 2 - (point.n - (minN + maxN) / 2) * scale;
   page.lineWidth(1);
-  for (const outline of sheet.outlines) {
-    outline.corners.forEach((corner, i) => (i === 0 ? page.moveTo(x(corner), y(corner)) : page.lineTo(x(corner), y(corner))));
-    page.closePath().fillOpacity(0.06).fillAndStroke(INKS.pencil, INKS.pencil).fillOpacity(1);
-    drawSides(page, outline.corners, x, y, scale);
+  for (const { closed, points } of sheet.shapes) {
+    points.forEach((corner, i) => (i === 0 ? page.moveTo(x(corner), y(corner)) : page.lineTo(x(corner), y(corner))));
+    if (closed) page.closePath().fillOpacity(0.06).fillAndStroke(INKS.pencil, INKS.pencil).fillOpacity(1);
+    else page.lineWidth(0.6).strokeColor(INKS.pencil).stroke().lineWidth(1);
+    if (closed) drawSides(page, points, x, y, scale);
   }
-  const taken: Box[] = sheet.rows.map((row) => ({ x: x(row.place) - 4, y: y(row.place) - 4, w: 8, h: 8 }));
+  const taken: Box[] = [
+    ...sheet.rows.map((row) => ({ x: x(row.place) - 4, y: y(row.place) - 4, w: 8, h: 8 })),
+    ...sheet.shapes.flatMap((shape) => boxesAlong(shape, x, y)),
+  ];
   for (const row of sheet.rows) {
     page.moveTo(x(row.place), y(row.place)).lineTo(x(row.design), y(row.design)).lineWidth(0.7).dash(2, { space: 2 }).strokeColor(INKS.ink).stroke().undash();
     page.rect(x(row.place) - 3, y(row.place) - 3, 6, 6).fill(INKS.ink);
   }
   for (const row of sheet.rows) labelHub(page, row.name, x(row.place), y(row.place), x(row.place) < x(row.design), taken);
-  for (const outline of sheet.outlines) for (const corner of outline.corners) labelCorner(page, corner.name, corner, outline.corners, x, y, taken);
+  for (const { closed, points } of sheet.shapes) if (closed) for (const corner of points) labelCorner(page, corner.name, corner, points, x, y, taken);
   drawNorth(page, frame.x + frame.width - 14, frame.y + 6);
   drawScaleBar(page, frame, scale);
+}
+
+/** Small boxes strung along the drawn lines, so that hub labels keep off them. */
+function boxesAlong({ closed, points }: NumberedSheet['shapes'][number], x: (p: PlanPoint) => number, y: (p: PlanPoint) => number): Box[] {
+  const ends = closed ? [...points, points[0]!] : points;
+  return ends.slice(1).flatMap((to, i) => {
+    const from = ends[i]!;
+    const steps = Math.max(1, Math.ceil(Math.hypot(x(to) - x(from), y(to) - y(from)) / STRING_STEP));
+    return Array.from({ length: steps + 1 }, (_, k) => {
+      const at = { e: from.e + ((to.e - from.e) * k) / steps, n: from.n + ((to.n - from.n) * k) / steps };
+      return { x: x(at) - 1, y: y(at) - 1, w: 2, h: 2 };
+    });
+  });
 }
 
 /** Length of each side, along its middle. */

@@ -1,6 +1,6 @@
 /** The site's standing things as a scene: control, design outlines, marks. */
 import type { MarkStanding } from '@idle-marker/core';
-import { markKey, packageRoots, type ControlMark, type SiteState } from '@idle-marker/records';
+import { markKey, packageRoots, shapesOf, type ControlMark, type SiteState } from '@idle-marker/records';
 import type { Fact } from '@idle-marker/contract';
 import type { Scene, SceneSymbol, SymbolName } from './scene.ts';
 
@@ -29,7 +29,7 @@ export function controlScene(control: readonly ControlMark[], chosen: string | n
 
 export const outlineScene = (packages: readonly Fact<'package'>[]): Partial<Scene> => ({
   lines: packages.flatMap((each) =>
-    each.body.items.filter((item) => item.corners.length > 1).map((item) => ({ points: item.corners, ink: 'pencil' as const, closed: true, filled: true })),
+    each.body.items.flatMap(shapesOf).map(({ closed, points }) => ({ points, ink: 'pencil' as const, closed, filled: closed })),
   ),
 });
 

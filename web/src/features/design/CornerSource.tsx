@@ -9,6 +9,8 @@ import { Button } from '../../ui/Button.tsx';
 export interface FoundOutline {
   readonly name: string;
   readonly corners: readonly Corner[];
+  readonly rule: 'outline' | 'lineEnds';
+  readonly isGrid: boolean;
 }
 
 interface Choice extends FoundOutline {
@@ -16,7 +18,7 @@ interface Choice extends FoundOutline {
 }
 
 interface CornerSourceProps {
-  onCorners(found: FoundOutline, source: string, isGrid: boolean): void;
+  onCorners(found: FoundOutline, source: string): void;
 }
 
 /** Corners from a file: points as CSV, or an outline or a grid picked from a DXF drawing. */
@@ -30,6 +32,8 @@ export function CornerSource({ onCorners }: CornerSourceProps) {
         what: `outline on ${outline.layer}: ${outline.corners.length} corners`,
         name: outline.layer,
         corners: namedCorners(outline.corners, read.value.texts),
+        rule: 'outline' as const,
+        isGrid: false,
       }))
     : [];
   const grids: Choice[] = read?.ok
@@ -38,9 +42,18 @@ export function CornerSource({ onCorners }: CornerSourceProps) {
         return grid.ok
           ? [
               {
-                what: `grid on ${layer}: ${grid.value.first.join(' ')} × ${grid.value.second.join(' ')}`,
+                what: `corners of the grid on ${layer}: ${grid.value.first.join(' ')} × ${grid.value.second.join(' ')}`,
                 name: layer,
                 corners: grid.value.corners,
+                rule: 'outline',
+                isGrid: true,
+              },
+              {
+                what: `its ${grid.value.lineEnds.length / 2} lines`,
+                name: `${layer} lines`,
+                corners: grid.value.lineEnds,
+                rule: 'lineEnds',
+                isGrid: true,
               },
             ]
           : [];
@@ -74,7 +87,8 @@ export function CornerSource({ onCorners }: CornerSourceProps) {
       setFault(`Row ${bad.row} ${bad.issues[0] ? controlRowWords(bad.issues[0]) : 'has no place'}.`);
       return;
     }
-    onCorners({ name: file.name.replace(/\.[^.]+$/, ''), corners: list.value.rows.map((row) => ({ name: row.name, e: row.e!, n: row.n! })) }, file.name, false);
+    const corners = list.value.rows.map((row) => ({ name: row.name, e: row.e!, n: row.n! }));
+    onCorners({ name: file.name.replace(/\.[^.]+$/, ''), corners, rule: 'outline', isGrid: false }, file.name);
   };
   return (
     <div className="mt-2">
@@ -96,8 +110,8 @@ export function CornerSource({ onCorners }: CornerSourceProps) {
             {read.value.leftOut.length > 0 && ` Not taken: ${read.value.leftOut.map((each) => `${each.count} ${each.what} on ${each.layer}`).join(', ')}.`}
           </p>
           <div className="mt-1 flex flex-wrap gap-2">
-            {[...outlines.map((each) => ({ each, isGrid: false })), ...grids.map((each) => ({ each, isGrid: true }))].map(({ each, isGrid }, i) => (
-              <Button key={i} className="text-[14px]" onClick={() => onCorners(each, drawing.name, isGrid)}>
+            {[...outlines, ...grids].map((each, i) => (
+              <Button key={i} className="text-[14px]" onClick={() => onCorners(each, drawing.name)}>
                 {each.what}
               </Button>
             ))}

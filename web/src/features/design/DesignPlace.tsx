@@ -63,7 +63,7 @@ export function Place() {
               </p>
               {work.body.items.map((item) => (
                 <p key={item.name} className="mt-1">
-                  {item.name}: {item.corners.length} corners, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}.{' '}
+                  {item.name}: {item.rule === 'outline' ? `${item.corners.length} corners` : `${item.corners.length / 2} lines`}, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}.{' '}
                   <span className="text-ink2">Source: {item.source}</span>
                 </p>
               ))}
@@ -84,7 +84,7 @@ export function Place() {
                       <td className={TD}>{units.length(plan.place.e)}</td>
                       <td className={TD}>{units.length(plan.place.n)}</td>
                       <td className={TD_WORD}>
-                        {plan.offFace?.join('–')}
+                        {plan.offFace?.join('–') ?? `beyond ${plan.corner}`}
                         {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : ''}
                       </td>
                       <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>

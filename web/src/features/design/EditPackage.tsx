@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { hubPlans } from '@idle-marker/records';
+import { hubPlans, keepMoved } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MEANING, outlineErrorWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -18,12 +18,18 @@ const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object
 interface DraftItem {
   readonly name: string;
   readonly meaning: Item['meaning'];
+  readonly rule: Item['rule'];
   readonly height: string;
   readonly corners: string;
   readonly source: string;
 }
 
-const EMPTY_ITEM: DraftItem = { name: '', meaning: 'outsideFace', height: '', corners: '', source: 'typed' };
+const RULES = [
+  ['outline', 'round the outline'],
+  ['lineEnds', 'beyond both ends of lines'],
+] as const;
+
+const EMPTY_ITEM: DraftItem = { name: '', meaning: 'outsideFace', rule: 'outline', height: '', corners: '', source: 'typed' };
 
 /** Makes a package, or a new revision of one: marks that are set keep standing, since their keys stay. */
 export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; onClose(): void }) {
@@ -40,6 +46,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     before?.items.map((item) => ({
       name: item.name,
       meaning: item.meaning,
+      rule: item.rule,
       height: units.edit(item.designZ),
       corners: writeCorners(item.corners, units),
       source: item.source,
@@ -48,7 +55,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [tried, setTried] = useState(false);
   const offsetRead = units.readLength(offset);
   const read = useMemo(
-    () => items.map((item) => ({ item, corners: readCorners(item.corners, units), z: item.height.trim() === '' ? null : units.readLength(item.height) })),
+    () => items.map((item) => ({ item, corners: readCorners(item.corners, units, item.rule === 'lineEnds'), z: item.height.trim() === '' ? null : units.readLength(item.height) })),
     [items, units],
   );
   const built = useMemo((): Item[] | null => {
@@ -56,6 +63,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     return read.map(({ item, corners, z }) => ({
       name: item.name.trim(),
       meaning: item.meaning,
+      rule: item.rule,
       designZ: z,
       corners: corners.ok ? corners.value : [],
       source: item.source,
@@ -91,7 +99,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       heightReference,
       offset: offsetRead!,
       items: built,
-      plans: plans.value,
+      plans: before ? keepMoved(before, plans.value, offsetRead!) : plans.value,
       supersedes: work?.id ?? null,
     };
     await say({ type: 'package', body });
@@ -142,7 +150,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         return (
           <fieldset key={i} className="mt-5 border-t border-rule pt-3">
             <legend className="pr-3 text-[15px] font-semibold">Outline {items.length > 1 ? i + 1 : ''}</legend>
-            <div className="grid gap-3 sm:grid-cols-3">
+            <div className="grid gap-3 sm:grid-cols-4">
               <Field
                 label="Name of the outline"
                 value={item.name}
@@ -151,6 +159,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
                 error={tried && item.name.trim() === '' ? 'Give it a name.' : null}
               />
               <Choice label="Its corners are" value={item.meaning} options={entries(MEANING)} onChange={(meaning) => change(i, { meaning })} />
+              <Choice label="Hubs stand" value={item.rule} options={RULES} onChange={(rule) => change(i, { rule })} />
               <Field
                 label="Design height"
                 unit={units.unit}
@@ -161,17 +170,18 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
               />
             </div>
             <CornerSource
-              onCorners={(found, source, isGrid) =>
+              onCorners={({ corners, name, rule, isGrid }, source) =>
                 change(i, {
-                  corners: writeCorners(found.corners, units),
+                  corners: writeCorners(corners, units),
                   source,
-                  name: item.name || found.name,
+                  rule,
+                  name: item.name || name,
                   ...(isGrid ? { meaning: 'gridLine' as const } : {}),
                 })
               }
             />
             <label className="mt-2 block text-[13px] text-ink2" htmlFor={`corners-${i}`}>
-              Corners in order round the outline, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
+              {item.rule === 'outline' ? 'Corners in order round the outline' : 'Ends of the lines, from and to'}, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
             </label>
             <textarea
               id={`corners-${i}`}

@@ -3,8 +3,8 @@ import { Link } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Problem } from '@idle-marker/contract';
 import { cutSheet, memberName, type CutSheet } from '@idle-marker/records';
-import { CAUTIONS, HEIGHT_REFERENCE, MEANING, STANDING, STANDING_REASON } from '@idle-marker/words';
-import { formatSigned, type StandingReason } from '@idle-marker/core';
+import { CAUTIONS, HEIGHT_REFERENCE, MEANING, STANDING, WITHHELD_REASON } from '@idle-marker/words';
+import { formatSigned } from '@idle-marker/core';
 import { now } from '../../ledger/clock.ts';
 import { tryNow } from '../../ledger/ledger.ts';
 import { stamp } from '../../ledger/storage.ts';
@@ -130,7 +130,7 @@ export function Place() {
           ))}
         {preview.withheld.length > 0 && (
           <Card tone="brick" title={`${preview.withheld.length} ${preview.withheld.length === 1 ? 'mark is' : 'marks are'} withheld`}>
-            {preview.withheld.map((each) => `${each.name}: ${STANDING_REASON[each.reason as StandingReason]}`).join('. ')}.
+            {preview.withheld.map((each) => `${each.name}: ${WITHHELD_REASON[each.reason]}`).join('. ')}.
           </Card>
         )}
         {nothing ? (
