@@ -11,7 +11,7 @@ export {
   type Radians,
 } from './quantity/unit.ts';
 export { angleFromRadians, angleToRadians, formatAngle, parseAngle, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
-export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength } from './quantity/length.ts';
+export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, steadyDigits } from './quantity/length.ts';
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, signedArea } from './plane/polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
@@ -25,6 +25,7 @@ export { atmosphericCorrection, groupRefractivity, SIMULATED_REFERENCE, type Atm
 export type { PlanPrecision, Station, StationCovariance, StationError, StationErrorCode } from './station/model.ts';
 export type { HeightLeaveOneOut, HeightResidual, HeightSolution } from './station/heightAdjustment.ts';
 export {
+  largestRatio,
   resection,
   stationOfResection,
   type DirectionResidual,
@@ -35,6 +36,8 @@ export {
   type ResectionPoint,
   type ResectionResult,
 } from './station/resection.ts';
+export { addedSight, type AddedSight } from './station/nextSight.ts';
+export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';

@@ -63,6 +63,29 @@ export function solutionBody(
   };
 }
 
+/** The ground under a free station, kept as a mark: for proofs, not for building new stations on it unthinkingly. */
+export function stationMark(mark: string, occupation: Fact<'occupation'>, result: ResectionResult): FactBody<'control'> {
+  const { height } = result;
+  const tenthMm = (metres: number) => Math.round(metres * 1e4) / 10;
+  return {
+    mark,
+    name: occupation.body.name,
+    e: result.e,
+    n: result.n,
+    z: height?.z ?? null,
+    sdHMm: tenthMm(Math.max(result.sdE, result.sdN)),
+    sdZMm: height ? tenthMm(height.sdZ) : null,
+    kind: 'other',
+    usePlan: true,
+    useHeight: height !== null && occupation.body.instrumentHeight > 0,
+    forProof: true,
+    condition: 'usable',
+    note: 'free station, kept as a mark',
+    source: `measured, station ${occupation.body.name}`,
+    supersedes: null,
+  };
+}
+
 export interface MarkSetting {
   readonly solution: AcceptedSolution;
   readonly work: Fact<'package'>;

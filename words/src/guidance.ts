@@ -1,5 +1,6 @@
 /** What is called out to the person at the pole. Words for both directions of every axis, never a bare in or out. */
 import { formatLength, type LengthUnit, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
+import { smallLength } from './small.ts';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
 
 export const VIEWPOINT_NAME: Readonly<Record<Viewpoint, string>> = {
@@ -19,15 +20,38 @@ export const DIRECTION_WORDS: Readonly<Record<Viewpoint, { readonly up: string; 
 
 export const GRADE_WORD: Readonly<Record<MoveGrade, string>> = { walk: 'Walk', move: 'Move', nudge: 'Nudge', hold: 'Hold' };
 
-/** The large sentence: "0.604 toward instrument, 0.118 left". Components that round to nothing are left out. */
-export function moveWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
+export interface MovePart {
+  readonly figure: string;
+  readonly way: string;
+}
+
+/** The two ways to go, each with its figure. Components that round to nothing are left out. */
+export function moveParts(move: Move, viewpoint: Viewpoint, unit: LengthUnit): MovePart[] {
   const words = DIRECTION_WORDS[viewpoint];
-  const part = (metres: number, positive: string, negative: string): string | null => {
+  const part = (metres: number, positive: string, negative: string): MovePart[] => {
     const figure = formatLength(Math.abs(metres), unit, LENGTH_DECIMALS);
-    return Number(figure.replace(/\s/g, '')) === 0 ? null : `${figure} ${metres > 0 ? positive : negative}`;
+    return Number(figure.replace(/\s/g, '')) === 0 ? [] : [{ figure, way: metres > 0 ? positive : negative }];
   };
-  const parts = [part(move.up, words.up, words.down), part(move.right, words.right, words.left)].filter((each) => each !== null);
+  return [...part(move.up, words.up, words.down), ...part(move.right, words.right, words.left)];
+}
+
+/** The large sentence: "0.604 toward instrument, 0.118 left". */
+export function moveWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
+  const parts = moveParts(move, viewpoint, unit).map(({ figure, way }) => `${figure} ${way}`);
   return parts.length === 0 ? 'On the spot' : parts.join(', ');
+}
+
+/** What the driven hub's shot says when it is out. */
+export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit): string =>
+  `The driven hub is ${smallLength(off, unit)} off, the class allows ${smallLength(tolerance, unit)}. Pull it and set it again.`;
+
+/** More shots a mark than this are walked for nothing. */
+const MANY_SHOTS = 3.5;
+
+/** How many shots a mark took so far, and how to need fewer. One of them is that of the driven hub. */
+export function paceWords(marks: number, shotsPerMark: number): string {
+  const so = `${shotsPerMark.toFixed(1)} shots a mark over ${marks} ${marks === 1 ? 'mark' : 'marks'}, the driven hub included.`;
+  return shotsPerMark > MANY_SHOTS ? `${so} Walk by the live figure, tape the last metre, and shoot only when it says hold.` : so;
 }
 
 /** What the tape is for, from the same two figures. */

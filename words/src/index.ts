@@ -1,12 +1,23 @@
 export { stationErrorSentence } from './stationErrors.ts';
-export { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, STANDING, STANDING_REASON, WITHHELD_REASON, UNIT_ABBREVIATION, UNIT_NAME } from './vocabulary.ts';
+export {
+  HEIGHT_REFERENCE,
+  HEIGHT_REFERENCE_SHORT,
+  LENGTH_DECIMALS,
+  MEANING,
+  STANDING,
+  STANDING_REASON,
+  WITHHELD_REASON,
+  UNIT_ABBREVIATION,
+  UNIT_NAME,
+} from './vocabulary.ts';
 export { cutFillWords, stakeWords, type StakeConvention } from './stakeLines.ts';
 export { CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit } from './small.ts';
 export { count, obstacleWords, reasonWords, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
-export { DIRECTION_WORDS, GRADE_WORD, moveWords, tapeWords, VIEWPOINT_NAME } from './guidance.ts';
+export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, tapeWords, VIEWPOINT_NAME, type MovePart } from './guidance.ts';
 export { troubleWords } from './link.ts';
 export { PROOF_OUTCOME, proofSentence, proofVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { drawingWords } from './drawing.ts';
+export { ADDS, misnamedReason, misnamedWords } from './naming.ts';

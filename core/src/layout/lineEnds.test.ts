@@ -21,14 +21,20 @@ describe('hubs beyond the ends of lines', () => {
   it('leave the line between them untouched, wherever it runs', () => {
     const coordinate = fc.double({ min: -1e6, max: 1e6, noNaN: true });
     fc.assert(
-      fc.property(coordinate, coordinate, fc.double({ min: 0, max: 2 * Math.PI, noNaN: true }), fc.double({ min: 1, max: 500, noNaN: true }), (e, n, angle, length) => {
-        const [from, to] = [at('a', e, n), at('b', e + length * Math.sin(angle), n + length * Math.cos(angle))];
-        const hubs = lineEndHubs([from, to], 2);
-        if (!hubs.ok) throw new Error(hubs.error.code);
-        const [before, after] = [hubs.value[0]!.place, hubs.value[1]!.place];
-        expect(planDistance(before, after)).toBeCloseTo(length + 4, 6);
-        for (const end of [from, to]) expect(Math.abs(alongOff(end, before, after)!.off)).toBeLessThan(1e-6);
-      }),
+      fc.property(
+        coordinate,
+        coordinate,
+        fc.double({ min: 0, max: 2 * Math.PI, noNaN: true }),
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        (e, n, angle, length) => {
+          const [from, to] = [at('a', e, n), at('b', e + length * Math.sin(angle), n + length * Math.cos(angle))];
+          const hubs = lineEndHubs([from, to], 2);
+          if (!hubs.ok) throw new Error(hubs.error.code);
+          const [before, after] = [hubs.value[0]!.place, hubs.value[1]!.place];
+          expect(planDistance(before, after)).toBeCloseTo(length + 4, 6);
+          for (const end of [from, to]) expect(Math.abs(alongOff(end, before, after)!.off)).toBeLessThan(1e-6);
+        },
+      ),
     );
   });
 

@@ -68,3 +68,18 @@ export function formatFeetInches(length: Metres, unit: LengthUnit, denominator =
   const fraction = numerator > 0 ? ` ${numerator}/${divisor}` : '';
   return `${length < 0 && ticks > 0 ? '−' : ''}${feet}′ ${inches}${fraction}″`;
 }
+
+/**
+ * How many characters of a written length a reading of that noise carries: digits worth less than half its
+ * standard deviation only flicker. Never cuts before the first decimal.
+ *
+ * @param text as `formatLength` writes it
+ * @param noise standard deviation, metres
+ */
+export function steadyDigits(text: string, noise: Metres, unit: LengthUnit): number {
+  const point = text.indexOf('.');
+  if (point < 0) return text.length;
+  const decimals = text.length - point - 1;
+  const carried = Math.floor(-Math.log10(Math.max(lengthFromMetres(noise, unit) / 2, 1e-12)) + 1e-9);
+  return point + 1 + Math.min(decimals, Math.max(1, carried));
+}

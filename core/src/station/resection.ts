@@ -349,3 +349,13 @@ export const stationOfResection = (result: ResectionResult): Station => ({
   covariance: result.covariance,
   sdTrunnionZ: result.height?.sdTrunnionZ ?? null,
 });
+
+/** Largest |w| of a point's directions, distances and heights: how improbable its misfit is. Null when nothing of it is checked. */
+export function largestRatio(result: ResectionResult, point: string): number | null {
+  const ratios = result.observations
+    .filter((each) => each.reduced.point === point)
+    .flatMap((each) => [each.direction?.standardisedResidual, each.distance?.standardisedResidual, each.height?.standardisedResidual])
+    .filter((w) => w !== null && w !== undefined)
+    .map(Math.abs);
+  return ratios.length === 0 ? null : Math.max(...ratios);
+}

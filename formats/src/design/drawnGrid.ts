@@ -86,10 +86,7 @@ export function gridFromLines(layer: string, lines: readonly DrawnLine[], texts:
     first: firstNames,
     second: secondNames,
     corners: [crossing(0, 0), crossing(lastI, 0), crossing(lastI, lastJ), crossing(0, lastJ)],
-    lineEnds: [
-      ...first.flatMap((_, i) => [crossing(i, 0), crossing(i, lastJ)]),
-      ...second.flatMap((_, j) => [crossing(0, j), crossing(lastI, j)]),
-    ],
+    lineEnds: [...first.flatMap((_, i) => [crossing(i, 0), crossing(i, lastJ)]), ...second.flatMap((_, j) => [crossing(0, j), crossing(lastI, j)])],
     crossings: first.flatMap((_, i) => second.map((__, j) => crossing(i, j))),
   });
 }

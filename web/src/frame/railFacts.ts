@@ -1,4 +1,5 @@
 import type { Fact } from '@idle-marker/contract';
+import { proofAge, type ProofAge } from '@idle-marker/records';
 import { useSite } from '../site/SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
 
@@ -7,21 +8,10 @@ export interface RailFact {
   readonly tone?: 'ochre' | 'brick';
 }
 
-/** Minutes since the last proof of the station in force, or since it was accepted. */
-export function useProofAge(): { minutes: number; due: 'CLOCK' | 'EVENT' | null; proven: boolean; failed: boolean; lastProof: Fact<'proof'> | null } | null {
+/** How old the last proof of the station in force is; null when there is no station. */
+export function useProofAge(): ProofAge | null {
   const { state, trust, inForce, now } = useSite();
-  if (!inForce) return null;
-  const standing = trust.solutions.find((each) => each.id === inForce.fact.id)!;
-  const lastProof = state.proofs.findLast((proof) => proof.body.solution === inForce.fact.id) ?? null;
-  const good = [standing.lastGoodPlan, standing.lastGoodHeight].filter((id) => id !== null);
-  const since = state.proofs.filter((proof) => good.includes(proof.id)).at(-1)?.at ?? inForce.decision.at;
-  return {
-    minutes: Math.max(0, Math.floor((now.getTime() - Date.parse(since)) / 60_000)),
-    due: standing.due,
-    proven: standing.plan === 'proven',
-    failed: [standing.plan, standing.height].some((part) => part === 'failed' || part === 'disagree'),
-    lastProof,
-  };
+  return proofAge(state, trust, inForce, now);
 }
 
 /** One live fact a place, so that a glance along the rail says what is due. */

@@ -8,10 +8,12 @@ import { currentLink, useLinkState } from './linkStore.ts';
 
 const decimalsOf = (text: string): number => /[.,](\d+)/.exec(text)?.[1]?.length ?? 0;
 
-/** A reading keyed in from any instrument: circle, zenith, slope, and the target height confirmed each time. */
-export function TypedReading({ title, open, onCancel }: { title: string; open: boolean; onCancel(): void }) {
+/** A reading keyed in from any instrument: circle, zenith, slope, and the target height confirmed each time. Opens when the typed link waits for one. */
+export function TypedReading({ title }: { title: string }) {
   const units = useUnits();
   const link = useLinkState();
+  const open = link?.kind === 'typed' && link.busy === 'measuring';
+  const onCancel = () => currentLink()?.cancel();
   const [circle, setCircle] = useState('');
   const [zenith, setZenith] = useState('');
   const [slope, setSlope] = useState('');

@@ -63,8 +63,8 @@ export function Place() {
               </p>
               {work.body.items.map((item) => (
                 <p key={item.name} className="mt-1">
-                  {item.name}: {item.rule === 'outline' ? `${item.corners.length} corners` : `${item.corners.length / 2} lines`}, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}.{' '}
-                  <span className="text-ink2">Source: {item.source}</span>
+                  {item.name}: {item.rule === 'outline' ? `${item.corners.length} corners` : `${item.corners.length / 2} lines`}, {MEANING[item.meaning]},
+                  height {units.length(item.designZ)} {units.unit}. <span className="text-ink2">Source: {item.source}</span>
                 </p>
               ))}
               <table className={`${TABLE} mt-2`}>

@@ -55,7 +55,12 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [tried, setTried] = useState(false);
   const offsetRead = units.readLength(offset);
   const read = useMemo(
-    () => items.map((item) => ({ item, corners: readCorners(item.corners, units, item.rule === 'lineEnds'), z: item.height.trim() === '' ? null : units.readLength(item.height) })),
+    () =>
+      items.map((item) => ({
+        item,
+        corners: readCorners(item.corners, units, item.rule === 'lineEnds'),
+        z: item.height.trim() === '' ? null : units.readLength(item.height),
+      })),
     [items, units],
   );
   const built = useMemo((): Item[] | null => {
@@ -181,7 +186,8 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
               }
             />
             <label className="mt-2 block text-[13px] text-ink2" htmlFor={`corners-${i}`}>
-              {item.rule === 'outline' ? 'Corners in order round the outline' : 'Ends of the lines, from and to'}, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
+              {item.rule === 'outline' ? 'Corners in order round the outline' : 'Ends of the lines, from and to'}, one a line: name,{' '}
+              {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
             </label>
             <textarea
               id={`corners-${i}`}

@@ -10,11 +10,12 @@ import { tryNow } from '../../ledger/ledger.ts';
 import { stamp } from '../../ledger/storage.ts';
 import { useLedger } from '../../ledger/useLedger.ts';
 import { newId } from '../../ledger/uuid.ts';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
-import { Card, Empty } from '../../ui/Slip.tsx';
+import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { CutFill } from '../mark/CutFill.tsx';
@@ -78,16 +79,9 @@ export function Place() {
   };
   if (!work || !preview) {
     return (
-      <Empty
-        title="Nothing to hand over yet"
-        action={
-          <Link to={`/sites/${id}/design`} className="font-semibold text-spruce underline">
-            Make a work package
-          </Link>
-        }
-      >
+      <EmptyTo title="Nothing to hand over yet" place="design" label="Make a work package">
         A cut sheet is made from the marks of a work package.
-      </Empty>
+      </EmptyTo>
     );
   }
   const nothing = preview.rows.length === 0 && preview.withheld.length === 0;

@@ -42,10 +42,10 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
         <path d={`M${CX - HALF} ${CY}H${CX + HALF}M${CX} ${CY - HALF}V${CY + HALF}`} />
       </g>
       <g fill="var(--ink2)" fontSize="14">
-        <text x={CX - HALF} y={CY - HALF + 4}>
+        <text x={CX - HALF + 20} y={CY - HALF + 4}>
           {words.up}
         </text>
-        <text x={CX - HALF} y={CY + HALF - 4}>
+        <text x={CX - HALF + 20} y={CY + HALF - 4}>
           {words.down}
         </text>
         {ahead !== null && (

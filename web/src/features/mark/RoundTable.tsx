@@ -1,17 +1,20 @@
-import type { Standing } from '@idle-marker/core';
-import type { Fact, FactBody } from '@idle-marker/contract';
+import type { RoundStop } from '@idle-marker/records';
 import { STANDING } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
-export interface RoundRow {
-  readonly plan: FactBody<'package'>['plans'][number];
-  readonly mark: Fact<'mark'> | null;
-  readonly standing: Standing | null;
-  readonly walk: number;
-}
+type RoundRow = RoundStop & { readonly walk: number };
 
 const STATE = { rough: 'rough', set: 'set', confirmed: 'confirmed' } as const;
+
+function stateWords({ mark, standing, outdated, obstruction }: RoundRow): { text: string; tone: string } {
+  if (obstruction) return { text: `blocked: ${obstruction.body.what}`, tone: 'text-ochre' };
+  if (!mark) return { text: 'to set', tone: 'text-ink2' };
+  if (mark.body.state === 'rough') return { text: 'rough', tone: 'text-ink2' };
+  if (outdated) return { text: 'of an earlier plan', tone: 'font-semibold text-brick' };
+  const text = standing ? `${STATE[mark.body.state]}, ${STANDING[standing]}` : STATE[mark.body.state];
+  return { text, tone: standing === 'inDoubt' ? 'font-semibold text-brick' : 'text-good' };
+}
 
 /** All marks of the package in walking order. */
 export function RoundTable({ rows, chosen, onChoose }: { rows: readonly RoundRow[]; chosen: string; onChoose(key: string): void }) {
@@ -26,23 +29,21 @@ export function RoundTable({ rows, chosen, onChoose }: { rows: readonly RoundRow
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ plan, mark, standing, walk }) => (
-          <tr key={plan.key} className={plan.key === chosen ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
-            <td className={TD_WORD}>
-              <button type="button" className="min-h-11 w-full text-left font-semibold" aria-current={plan.key === chosen} onClick={() => onChoose(plan.key)}>
-                {plan.name}
-              </button>
-            </td>
-            <td className={TD}>{units.length(walk, 1)}</td>
-            <td className={`${TD} ${standing === 'inDoubt' ? 'font-semibold text-brick' : mark ? 'text-good' : 'text-ink2'}`}>
-              {mark
-                ? `${STATE[mark.body.state]}${standing && mark.body.state !== 'rough' ? `, ${STANDING[standing]}` : ''}`
-                : plan.key === chosen
-                  ? 'now'
-                  : 'to set'}
-            </td>
-          </tr>
-        ))}
+        {rows.map((row) => {
+          const { key, name } = row.plan;
+          const { text, tone } = stateWords(row);
+          return (
+            <tr key={key} className={key === chosen ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
+              <td className={TD_WORD}>
+                <button type="button" className="min-h-11 w-full text-left font-semibold" aria-current={key === chosen} onClick={() => onChoose(key)}>
+                  {name}
+                </button>
+              </td>
+              <td className={TD}>{units.length(row.walk, 1)}</td>
+              <td className={`${TD} ${tone}`}>{row.mark === null && row.obstruction === null && key === chosen ? 'now' : text}</td>
+            </tr>
+          );
+        })}
       </tbody>
     </table>
   );

@@ -1,35 +1,34 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
-import { checkJson, type Fact } from '@idle-marker/contract';
-import { judgeProof, usedBy, type ControlMark, type ProofJudgement } from '@idle-marker/records';
-import { PROOF_OUTCOME, proofSentence, proofVerdict, stationErrorSentence } from '@idle-marker/words';
+import type { Fact } from '@idle-marker/contract';
+import { PROOF_OUTCOME, proofSentence, proofVerdict } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
-import { useShooting } from '../../link/takeSight.ts';
+import { useLinkState } from '../../link/linkStore.ts';
+import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, marksScene, outlineScene } from '../../plan/siteScene.ts';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Card, Empty, Slip, Workspace } from '../../ui/Slip.tsx';
-import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { clockTime } from '../../ui/time.ts';
+import { Card, Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
+import { CandidateTable } from './CandidateTable.tsx';
 import { ProofTable } from './ProofTable.tsx';
+import { useProving } from './useProving.ts';
 
 /** Is it still true? A sight to a known mark that the station did not use. */
 export function Place() {
   const { id, state, trust, inForce, say } = useSite();
   const units = useUnits();
   const link = useLinkState();
-  const shooting = useShooting();
+  const proving = useProving();
+  const { shooting, target, last, fault, prove } = proving;
+  const chosen = target?.id ?? null;
   const age = useProofAge();
-  const [chosen, setChosen] = useState<string | null>(null);
-  const [last, setLast] = useState<{ mark: ControlMark; judged: ProofJudgement; independent: boolean } | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const scene = useMemo(() => {
     if (!inForce) return joinScenes(outlineScene(state.packages), controlScene(state.control, null));
@@ -43,67 +42,16 @@ export function Place() {
       controlScene(state.control, chosen),
     );
   }, [state, inForce, link, chosen, standings]);
-  const target = state.control.find((mark) => mark.id === chosen) ?? null;
-
-  const prove = async (mark: ControlMark) => {
-    if (!inForce) return;
-    setChosen(mark.id);
-    setLast(null);
-    setFault(null);
-    const sight = await shooting.shoot('proof', { kind: 'control', mark: mark.id }, { name: mark.revision.body.name });
-    if (!sight) return;
-    const asked = state.settings.classes.find((each) => each.id === inForce.fact.body.class) ?? state.settings.classes[0]!;
-    const judged = judgeProof(state, inForce, mark, sight, asked);
-    if (!judged.ok) {
-      setFault(stationErrorSentence(judged.error));
-      return;
-    }
-    const { plan, height, check } = judged.value;
-    // Sighting the same mark again after a poor proof takes its place; sighting something else never does.
-    const earlier = state.proofs.findLast((proof) => proof.body.solution === inForce.fact.id && proof.body.control === mark.id);
-    const poor = earlier && [earlier.body.plan, earlier.body.height].some((part) => part === 'outside' || part === 'moreThanChance');
-    await say({
-      type: 'proof',
-      body: {
-        solution: inForce.fact.id,
-        sight: sight.id,
-        control: mark.id,
-        revision: mark.revision.id,
-        class: asked.id,
-        plan,
-        height,
-        result: checkJson(check),
-        supersedes: poor ? earlier.id : null,
-      },
-    });
-    const used = usedBy(inForce, mark.id);
-    setLast({ mark, judged: judged.value, independent: (plan !== 'notMeasured' && !used.plan) || (height !== 'notMeasured' && !used.height) });
-  };
   useKey('a', target && !shooting.doing ? () => void prove(target) : null);
 
   if (!inForce) {
     return (
-      <Empty
-        title="No station to prove"
-        action={
-          <Link to={`/sites/${id}/station`} className="font-semibold text-spruce underline">
-            Go to Station
-          </Link>
-        }
-      >
+      <EmptyTo title="No station to prove" place="station" label="Go to Station">
         A proof compares a known mark with what the accepted station measures. Station the instrument first.
-      </Empty>
+      </EmptyTo>
     );
   }
   const verdict = last && proofVerdict(last.judged.plan, last.judged.height, last.independent);
-  const candidates = state.control
-    .filter((mark) => mark.revision.body.condition !== 'lost' && (mark.revision.body.usePlan || mark.revision.body.useHeight))
-    .map((mark) => ({ mark, used: usedBy(inForce, mark.id) }))
-    .sort(
-      (a, b) =>
-        Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) ||
-        Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof),
-    );
   const proofs = state.proofs.filter((proof) => proof.body.solution === inForce.fact.id);
   return (
     <>
@@ -112,7 +60,7 @@ export function Place() {
           <Board
             scene={scene}
             description={`Plan with station ${inForce.fact.body.name}, the control marks and the marks set`}
-            onPick={(picked) => state.control.some((mark) => mark.id === picked) && setChosen(picked)}
+            onPick={(picked) => state.control.some((mark) => mark.id === picked) && proving.choose(picked)}
             fitKey={inForce.fact.id}
           />
         }
@@ -165,52 +113,15 @@ export function Place() {
                 <p className="mt-1">{verdict.text}</p>
               </Card>
             )}
-            <table className={TABLE}>
-              <thead>
-                <tr>
-                  <th className={TH_WORD}>Mark</th>
-                  <th className={TH_WORD}>For the station it is</th>
-                  <th className={TH_WORD}>Last sighted</th>
-                  <th className={TH} />
-                </tr>
-              </thead>
-              <tbody>
-                {candidates.map(({ mark, used }) => {
-                  const before = proofs.findLast((proof) => proof.body.control === mark.id);
-                  return (
-                    <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
-                      <td className={TD_WORD}>
-                        <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => setChosen(mark.id)}>
-                          {mark.revision.body.name}
-                        </button>
-                      </td>
-                      <td className={TD_WORD}>
-                        {used.plan && used.height ? (
-                          'used: a repeat'
-                        ) : used.plan ? (
-                          'used in plan'
-                        ) : used.height ? (
-                          'used in height'
-                        ) : (
-                          <strong>unused: a proof</strong>
-                        )}
-                      </td>
-                      <td className={TD_WORD}>{before ? clockTime(before.at) : '–'}</td>
-                      <td className={TD}>
-                        <Button
-                          className="my-0.5 px-3 text-[14px]"
-                          disabled={shooting.doing !== null}
-                          onClick={() => void prove(mark)}
-                          aria-label={`Prove on ${mark.revision.body.name}`}
-                        >
-                          Sight
-                        </Button>
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
+            <MisnamedCard doubt={proving.misnamed.doubt} onRename={() => void proving.rename()} onKeep={() => void proving.keepName()} />
+            <CandidateTable
+              solution={inForce}
+              proofs={proofs}
+              chosen={chosen}
+              busy={shooting.doing !== null}
+              onChoose={proving.choose}
+              onProve={(mark) => void prove(mark)}
+            />
             {proofs.length > 0 && (
               <ProofTable
                 proofs={proofs}
@@ -221,11 +132,7 @@ export function Place() {
           </Slip>
         }
       />
-      <TypedReading
-        title={target ? `Reading to ${target.revision.body.name}` : 'Reading'}
-        open={link?.kind === 'typed' && link.busy === 'measuring'}
-        onCancel={() => currentLink()?.cancel()}
-      />
+      <TypedReading title={target ? `Reading to ${target.revision.body.name}` : 'Reading'} />
     </>
   );
 }

@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import type { Judgement, Obstacle, ResectionResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { solutionBody, type StationDraft, type UseFlags } from '@idle-marker/records';
+import { solutionBody, stationMark, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { obstacleWords } from '@idle-marker/words';
+import type { Said } from '../../ledger/ledger.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Field } from '../../ui/Field.tsx';
+import { Field, Tick } from '../../ui/Field.tsx';
 
 interface AcceptDialogProps {
   readonly open: boolean;
@@ -29,14 +30,21 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
   const naming = useNaming();
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
+  const [keep, setKeep] = useState(false);
   const provisional = obstacles.length > 0;
+  const known = state.control.some((mark) => mark.revision.body.name === occupation.body.name);
   const decide = async (verdict: 'accepted' | 'provisional' | 'refused') => {
     setTried(true);
     if (verdict !== 'accepted' && reason.trim() === '') return;
     const solution = newId();
     const previous = inForce?.occupation.id === occupation.id ? inForce.fact.id : null;
     const body = solutionBody(state, occupation, draft, result, asked.id, usageOf, previous);
-    await say({ type: 'solution', id: solution, body }, { type: 'decision', body: { solution, verdict, reason: reason.trim() } });
+    const facts: Said[] = [
+      { type: 'solution', id: solution, body },
+      { type: 'decision', body: { solution, verdict, reason: reason.trim() } },
+    ];
+    if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, result) });
+    await say(...facts);
     onAccepted();
   };
   return (
@@ -81,6 +89,16 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
         onChange={(event) => setReason(event.target.value)}
         error={tried && reason.trim() === '' ? 'Say why: provisional and refused stations carry their reason.' : null}
       />
+      {!known && (
+        <>
+          <Tick label={`Keep the place of ${occupation.body.name} as a mark, too`} checked={keep} onChange={setKeep} />
+          {keep && (
+            <p className="text-[13px] text-ink2">
+              Only if the ground under the instrument is marked. It is listed as usable, for proofs alone, with the precision it has here.
+            </p>
+          )}
+        </>
+      )}
     </Dialog>
   );
 }

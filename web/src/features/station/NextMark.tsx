@@ -1,12 +1,15 @@
+import { useMemo } from 'react';
 import { azimuth, planDistance, type PlanPoint } from '@idle-marker/core';
-import type { ControlMark } from '@idle-marker/records';
+import { nextSights, type ControlMark, type StationDraft } from '@idle-marker/records';
+import { ADDS, smallLength } from '@idle-marker/words';
+import { usePoleSet } from '../../link/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 interface NextMarkProps {
-  readonly sighted: ReadonlySet<string>;
+  readonly draft: StationDraft;
   readonly chosen: string | null;
   onChoose(mark: string): void;
   onSight(mark: string): void;
@@ -18,23 +21,35 @@ interface NextMarkProps {
 const CONDITION = { secure: '', usable: 'usable', doubtful: 'doubtful', lost: 'lost' } as const;
 
 /** Marks still to be sighted; those kept for proofs last, lost ones not at all. */
-export function NextMark({ sighted, chosen, onChoose, onSight, busy, at }: NextMarkProps) {
+export function NextMark({ draft, chosen, onChoose, onSight, busy, at }: NextMarkProps) {
   const { state } = useSite();
   const units = useUnits();
+  const pole = usePoleSet();
+  const adds = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
+  const sighted = new Set(draft.groups.map((group) => group.mark));
+  const rank = (mark: ControlMark) => adds.findIndex((each) => each.name === mark.id);
   const open = state.control
     .filter((mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost')
-    .sort((a, b) => Number(a.revision.body.forProof) - Number(b.revision.body.forProof));
+    .sort((a, b) => Number(rank(a) < 0) - Number(rank(b) < 0) || rank(a) - rank(b) || Number(a.revision.body.forProof) - Number(b.revision.body.forProof));
+  const best = adds[0];
   if (open.length === 0) return <p className="mt-3 text-ink2">Every usable mark has been sighted.</p>;
   return (
     <section className="mt-4">
       <h2 className="mb-1 text-[15px]">Marks to sight</h2>
+      {best && (
+        <p className="mb-1">
+          <strong>Best next: {state.control.find((mark) => mark.id === best.name)!.revision.body.name}.</strong> With it the station is good to{' '}
+          {smallLength(best.radius95, units.lengthUnit)} (95 %), and {ADDS[best.checkability]}.
+        </p>
+      )}
       <table className={TABLE}>
         <thead>
           <tr>
             <th className={TH_WORD}>Mark</th>
             <th className={TH_WORD}>For</th>
             <th className={TH}>Distance</th>
-            <th className={TH}>Direction</th>
+            <th className={TH}>Azimuth</th>
+            <th className={TH}>With it</th>
             <th className={TH} />
           </tr>
         </thead>
@@ -52,6 +67,7 @@ export function NextMark({ sighted, chosen, onChoose, onSight, busy, at }: NextM
                 <td className={`${TD_WORD} text-[13px] text-ink2`}>{purpose(mark)}</td>
                 <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
                 <td className={TD}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
+                <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>
                 <td className={TD}>
                   <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onSight(mark.id)} aria-label={`Sight ${body.name}`}>
                     Sight

@@ -1,4 +1,4 @@
-import { lengthFromMetres, formatSigned, type ResectionResult } from '@idle-marker/core';
+import { formatSigned, largestRatio, lengthFromMetres, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import type { SightGroup, UseFlags } from '@idle-marker/records';
 import { smallLength, smallUnit } from '@idle-marker/words';
@@ -14,16 +14,6 @@ interface SightTableProps {
   onChoose(mark: string): void;
   usageOf(sight: Fact<'sight'>): UseFlags;
   setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
-}
-
-/** Largest |w| of a mark's direction, distance and height: how improbable its misfit is. */
-function ratioOf(result: ResectionResult, mark: string): number | null {
-  const values = result.observations
-    .filter((each) => each.reduced.point === mark)
-    .flatMap((each) => [each.direction?.standardisedResidual, each.distance?.standardisedResidual, each.height?.standardisedResidual])
-    .filter((w): w is number => w !== null && w !== undefined)
-    .map(Math.abs);
-  return values.length === 0 ? null : Math.max(...values);
 }
 
 export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse }: SightTableProps) {
@@ -57,7 +47,7 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
             const inPlan = sights.some((sight) => usageOf(sight).plan);
             const inHeight = sights.some((sight) => usageOf(sight).height);
             const body = names.get(mark);
-            const ratio = result && ratioOf(result, mark);
+            const ratio = result && largestRatio(result, mark);
             const off = offMarks.has(mark);
             const slope = own[0]!.observation.slope;
             const spread = own.find((group) => group.spread)?.spread;

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { obstaclesTo, RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { stationErrorSentence } from '@idle-marker/words';
-import { useShooting } from '../../link/takeSight.ts';
+import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { currentLink, useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -20,6 +20,7 @@ import { NextMark } from './NextMark.tsx';
 import { SightTable } from './SightTable.tsx';
 import { EXAGGERATION, stationScene } from './stationScene.ts';
 import { useDraft } from './useDraft.ts';
+import { useSighting } from './useSighting.ts';
 import { smallLength } from '@idle-marker/words';
 
 interface StationWorkProps {
@@ -35,12 +36,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const { state } = useSite();
   const units = useUnits();
   const link = useLinkState();
-  const shooting = useShooting();
   const draft = useDraft(occupation);
-  const [chosen, setChosen] = useState<string | null>(null);
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
   const [accepting, setAccepting] = useState(false);
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
+  const { shooting, chosen, choose, sight, misnamed, rename } = useSighting(occupation, draft, solved?.result ?? null);
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
   const obstacles = solved ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, true) : [];
   const offMarks = useMemo(
@@ -63,18 +63,6 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     [state, solved, chosen, occupation.body.name, facing, offInPlan],
   );
   const target = state.control.find((mark) => mark.id === chosen) ?? null;
-  const sight = async (markId: string) => {
-    const mark = state.control.find((each) => each.id === markId);
-    if (!mark) return;
-    setChosen(markId);
-    const taken = await shooting.shoot('station', { kind: 'control', mark: markId }, { name: mark.revision.body.name });
-    // A sight that is taken again counts like the one before: what was left out stays out.
-    if (taken) {
-      const before = draft.groups.find((group) => group.mark === markId)?.sights[0];
-      if (before) draft.setUse([taken], draft.usageOf(before));
-      setChosen(null);
-    }
-  };
   const leaveOut = (markId: string, part: 'plan' | 'height') =>
     draft.setUse(
       draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
@@ -90,7 +78,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           <Board
             scene={scene}
             description={`Plan with ${state.control.length} control marks and the sights taken. The list beside it does the same.`}
-            onPick={(id) => state.control.some((mark) => mark.id === id) && setChosen(id)}
+            onPick={(id) => state.control.some((mark) => mark.id === id) && choose(id)}
             fitKey={occupation.id}
           >
             {solved && (
@@ -149,6 +137,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 </Card>
               )}
             </div>
+            <MisnamedCard doubt={misnamed.doubt} onRename={() => void rename()} onKeep={misnamed.keep} />
             {draft.outcome && !draft.outcome.ok && (
               <Card tone="brick" title="No station yet">
                 {stationErrorSentence(draft.outcome.error)}
@@ -169,16 +158,16 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 result={solved?.result ?? null}
                 offMarks={offMarks}
                 chosen={chosen}
-                onChoose={setChosen}
+                onChoose={choose}
                 usageOf={draft.usageOf}
                 setUse={draft.setUse}
               />
             )}
             {sights === 1 && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
             <NextMark
-              sighted={new Set(draft.groups.map((group) => group.mark))}
+              draft={draft}
               chosen={chosen}
-              onChoose={setChosen}
+              onChoose={choose}
               onSight={(mark) => void sight(mark)}
               busy={shooting.doing !== null}
               at={solved?.result ?? null}
@@ -197,11 +186,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           </Slip>
         }
       />
-      <TypedReading
-        title={target ? `Reading to ${target.revision.body.name}` : 'Reading'}
-        open={link?.kind === 'typed' && link.busy === 'measuring'}
-        onCancel={() => currentLink()?.cancel()}
-      />
+      <TypedReading title={target ? `Reading to ${target.revision.body.name}` : 'Reading'} />
       {solved && (
         <AcceptDialog
           open={accepting}

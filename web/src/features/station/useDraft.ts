@@ -6,10 +6,13 @@ import { useSite } from '../../site/SiteContext.tsx';
 
 type Flags = Readonly<Record<string, UseFlags>>;
 
+export interface Draft extends StationDraft {
+  usageOf(sight: Fact<'sight'>): UseFlags;
+  setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
+}
+
 /** The station in work. What each sight is used for is working state of this device; the sights themselves are facts. */
-export function useDraft(
-  occupation: Fact<'occupation'>,
-): StationDraft & { usageOf(sight: Fact<'sight'>): UseFlags; setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void } {
+export function useDraft(occupation: Fact<'occupation'>): Draft {
   const { state } = useSite();
   const [flags, setFlags] = useState<Flags>({});
   const key = `use ${occupation.id}`;
@@ -26,5 +29,5 @@ export function useDraft(
     },
     [flags, key, usageOf],
   );
-  return { ...draft, usageOf, setUse };
+  return useMemo(() => ({ ...draft, usageOf, setUse }), [draft, usageOf, setUse]);
 }

@@ -1,0 +1,55 @@
+/** The round of a work package: its marks in walking order, with what became of each. */
+import { nearestFirst, planDistance, type PlanPoint, type Standing, type TrustResult } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { isForPlan } from './packagePlans.ts';
+import { markKey, packageRoots, type SiteState } from './state.ts';
+
+export interface RoundStop {
+  readonly plan: FactBody<'package'>['plans'][number];
+  /** The mark that stands for this plan; null while there is none. */
+  readonly mark: Fact<'mark'> | null;
+  readonly standing: Standing | null;
+  /** The mark stands for another place or height than the plan asks for by now. */
+  readonly outdated: boolean;
+  readonly obstruction: Fact<'obstruction'> | null;
+}
+
+/** Stops in walking order from `start`; in the package's own order when that is null. */
+export function roundOf(state: SiteState, trust: TrustResult, work: Fact<'package'>, start: PlanPoint | null): RoundStop[] {
+  const { plans } = work.body;
+  const order = start ?? plans[0]?.place ?? null;
+  if (order === null) return [];
+  const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)!;
+  const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
+  const walked = nearestFirst(
+    order,
+    plans.map((plan) => plan.place),
+  );
+  return walked.map((i) => {
+    const plan = plans[i]!;
+    const key = markKey(root, plan.key);
+    const mark = state.marks.get(key) ?? null;
+    return {
+      plan,
+      mark,
+      standing: mark && (standings.get(mark.id) ?? null),
+      outdated: mark !== null && !isForPlan(mark.body, plan),
+      obstruction: state.obstructions.get(key) ?? null,
+    };
+  });
+}
+
+/** Whether a stop waits to be set: no mark, or one that nobody should build from; and nothing in the way. */
+export const isOpen = ({ mark, standing, outdated, obstruction }: RoundStop): boolean =>
+  obstruction === null && (mark === null || mark.body.state === 'rough' || outdated || standing === 'inDoubt');
+
+/** The next open stop after `key`, going round; null when none is left. */
+export function nextOpen(round: readonly RoundStop[], key: string | null): RoundStop | null {
+  const from = round.findIndex((stop) => stop.plan.key === key);
+  return [...round.slice(from + 1), ...round.slice(0, Math.max(from, 0))].find(isOpen) ?? null;
+}
+
+/** What is still open first, in walking order; then what is blocked or done. `walk` is metres from the pole. */
+export function roundRows(round: readonly RoundStop[], pole: PlanPoint): readonly (RoundStop & { readonly walk: number })[] {
+  return round.map((stop) => ({ ...stop, walk: planDistance(pole, stop.plan.place) })).sort((a, b) => Number(!isOpen(a)) - Number(!isOpen(b)));
+}

@@ -1,0 +1,47 @@
+import type { Metres } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import type { RoundStop } from '@idle-marker/records';
+import { HEIGHT_REFERENCE } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { CutFill } from './CutFill.tsx';
+import { StakePicture } from './StakePicture.tsx';
+
+/** Hub or ground against what the crew builds to, and the stake as it is written. */
+export function MarkHeights({ work, stop, groundZ, stands }: { work: Fact<'package'>; stop: RoundStop; groundZ: Metres | null; stands: boolean }) {
+  const { settings } = useSite().state;
+  const units = useUnits();
+  const { plan, mark } = stop;
+  const hubZ = stands ? (mark?.body.hubZ ?? null) : null;
+  const from = hubZ ?? groundZ;
+  const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
+  return (
+    <div className="flex gap-4">
+      <dl className="min-w-[130px] flex-none">
+        <dt className="text-[13px] text-ink2">{hubZ === null ? 'Ground here' : 'Hub'}</dt>
+        <dd>
+          <Figure metres={from} className="figures text-[22px] font-medium" />
+        </dd>
+        <dt className="mt-1 text-[13px] text-ink2 first-letter:uppercase">{HEIGHT_REFERENCE[work.body.heightReference]}</dt>
+        <dd>
+          <Figure metres={plan.designZ} className="figures text-[22px] font-medium" />
+          {settings.siteZero !== null && plan.designZ !== null && (
+            <span className="block text-[13px] text-ink2">{units.length(plan.designZ - settings.siteZero)} against site zero</span>
+          )}
+        </dd>
+        <dd className="mt-2">
+          {cutFill === null ? (
+            <span className="text-ink2">{plan.designZ === null ? 'No design height' : 'Cut or fill after the first shot'}</span>
+          ) : (
+            <>
+              <CutFill cutFill={cutFill} />
+              <span className="text-[13px] text-ink2">{hubZ === null ? 'from the ground; the stake gets it from the hub' : 'from the hub'}</span>
+            </>
+          )}
+        </dd>
+      </dl>
+      {stands && mark && <StakePicture lines={mark.body.stakeText} />}
+    </div>
+  );
+}

@@ -1,0 +1,185 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
+import { MEANING, moveWords, paceWords, smallLength, STANDING } from '@idle-marker/words';
+import { useProofAge } from '../../frame/railFacts.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Field.tsx';
+import { Card, Slip } from '../../ui/Slip.tsx';
+import { clockTime } from '../../ui/time.ts';
+import { useKey } from '../../ui/useKey.ts';
+import { BlockedDialog } from './BlockedDialog.tsx';
+import { MarkHeights } from './MarkHeights.tsx';
+import { RoundTable } from './RoundTable.tsx';
+import { TurnLine } from './TurnLine.tsx';
+import type { Round } from './useRound.ts';
+import type { Due, Staking } from './useStaking.ts';
+
+const DUE_LABEL: Readonly<Record<Due, string>> = { set: 'Set mark', shootHub: 'Shoot hub', next: 'Next mark', shoot: 'Shoot' };
+
+interface MarkSlipProps {
+  readonly work: Fact<'package'>;
+  readonly stop: RoundStop;
+  readonly round: Round;
+  readonly staking: Staking;
+  readonly solution: AcceptedSolution;
+  readonly viewpoint: Viewpoint;
+  readonly lineAzimuth: number;
+  readonly groundZ: Metres | null;
+  readonly pole: PlanPoint;
+}
+
+/** The slip of one mark: what it is, what was shot, what is due, and the round it belongs to. */
+export function MarkSlip({ work, stop, round, staking, solution, viewpoint, lineAzimuth, groundZ, pole }: MarkSlipProps) {
+  const { state, who } = useSite();
+  const units = useUnits();
+  const [blocking, setBlocking] = useState(false);
+  const { due, shot, shooting, tolerance } = staking;
+  const { plan, mark } = stop;
+  const busy = shooting.doing !== null;
+  const stands = due === 'next' || due === 'shootHub';
+  useKey('n', busy ? null : round.next);
+  useKey('b', busy ? null : () => setBlocking(true));
+  useKey(' ', busy ? null : staking.act);
+  const pace = paceOf(state, solution.fact.id, who);
+  return (
+    <>
+      <Slip
+        topic={`${plan.key} ${mark?.id ?? ''} ${shot?.sight.id ?? ''}`}
+        head={
+          <>
+            <h1 className="text-xl">
+              {work.body.name} · {plan.name}{' '}
+              <span className="ml-1 text-[15px] font-normal text-ink2">
+                {round.stops.indexOf(stop) + 1} of {round.stops.length}
+              </span>
+            </h1>
+            <p className="text-ink2">
+              Offset hub, {units.length(plan.offset)} {units.unit} {plan.offFace ? `off ${plan.offFace.join('–')}` : `beyond ${plan.corner}`}
+              {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : plan.onLine ? `, on the line ${plan.onLine.join('–')}` : ''}, {MEANING[plan.meaning]}
+            </p>
+          </>
+        }
+        foot={
+          <>
+            <span className="flex flex-wrap gap-2">
+              {busy && <Button onClick={shooting.cancel}>Cancel</Button>}
+              {!busy && !shot && due !== 'next' && (
+                <Button hint="N" onClick={round.next}>
+                  Skip
+                </Button>
+              )}
+              {!busy && due === 'shoot' && !shot && (
+                <Button hint="B" onClick={() => setBlocking(true)}>
+                  Blocked…
+                </Button>
+              )}
+              {!busy && due === 'shootHub' && <Button onClick={staking.pull}>Set it anew</Button>}
+              {!busy && shot && <Button onClick={() => void staking.set('rough')}>Rough mark</Button>}
+            </span>
+            <span className="flex gap-2">
+              {!busy && (due === 'set' || due === 'next') && <Button onClick={() => void staking.shoot()}>Shoot again</Button>}
+              <Button look="primary" hint="Space" disabled={busy} onClick={staking.act}>
+                {DUE_LABEL[due]}
+              </Button>
+            </span>
+          </>
+        }
+      >
+        {(shooting.trouble ?? staking.fault) && (
+          <Card
+            tone="brick"
+            title={staking.fault ? 'Outside the tolerance' : 'Nothing was stored'}
+            actions={<Button onClick={() => (staking.fault ? staking.clear() : shooting.clear())}>Close</Button>}
+          >
+            {staking.fault ?? shooting.trouble}
+          </Card>
+        )}
+        <Standing stop={stop} stands={stands} onOthers={() => setBlocking(true)} />
+        {shot && (
+          <Card tone={due === 'set' ? 'good' : 'ochre'} title={due === 'set' ? `Inside ${smallLength(tolerance, units.lengthUnit)}: set it` : 'Not there yet'}>
+            Shot {shot.shots}: {moveWords(moveFor(viewpoint, shot.stake, lineAzimuth), viewpoint, units.lengthUnit)}.
+          </Card>
+        )}
+        <MarkHeights work={work} stop={stop} groundZ={groundZ ?? mark?.body.groundZ ?? null} stands={stands} />
+        {due !== 'next' && <TurnLine solution={solution} plan={plan} />}
+        {stands && mark && (
+          <p className="mt-2 text-[13px] text-ink2">
+            {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(mark.body.dEMm / 1000, units.lengthUnit)}{' '}
+            {mark.body.dEMm >= 0 ? 'east' : 'west'}, {smallLength(mark.body.dNMm / 1000, units.lengthUnit)} {mark.body.dNMm >= 0 ? 'north' : 'south'} ·{' '}
+            {stop.standing ? STANDING[stop.standing] : ''} · {mark.body.shots} {mark.body.shots === 1 ? 'shot' : 'shots'}
+          </p>
+        )}
+        <ProofDue />
+        {state.packages.length > 1 && (
+          <Choice
+            className="my-2"
+            label="Work package"
+            value={work.id}
+            options={state.packages.map((each) => [each.id, each.body.name] as const)}
+            onChange={round.chooseWork}
+          />
+        )}
+        <RoundTable rows={roundRows(round.stops, pole)} chosen={plan.key} onChoose={round.choose} />
+        {pace && <p className="mt-2 text-[13px] text-ink2">{paceWords(pace.marks, pace.shotsPerMark)}</p>}
+      </Slip>
+      {blocking && <BlockedDialog work={work} stop={stop} onClose={() => setBlocking(false)} onLeave={round.next} />}
+    </>
+  );
+}
+
+/** What is the matter with the mark's place, or with the mark that stands there. */
+function Standing({ stop, stands, onOthers }: { stop: RoundStop; stands: boolean; onOthers(): void }) {
+  const { say } = useSite();
+  const { obstruction, mark, outdated, plan } = stop;
+  if (obstruction) {
+    const free = () => say({ type: 'withdrawal', body: { record: obstruction.id, occupation: null, reason: `${plan.name}: the place is free again` } });
+    return (
+      <Card
+        tone="ochre"
+        title={`Blocked: ${obstruction.body.what}`}
+        actions={
+          <>
+            <Button onClick={() => void free()}>It is free again</Button>
+            <Button onClick={onOthers}>Other offsets…</Button>
+          </>
+        }
+      >
+        Seen at {clockTime(obstruction.at)}. The round goes past it.
+      </Card>
+    );
+  }
+  if (!mark || mark.body.state === 'rough' || stands) return null;
+  if (outdated)
+    return (
+      <Card tone="brick" title="Set for an earlier plan">
+        The package asks for another place or height by now. Pull the hub and set it anew.
+      </Card>
+    );
+  if (stop.standing === 'inDoubt')
+    return (
+      <Card tone="brick" title="The mark that stands is in doubt">
+        Nobody should build from it. Pull the hub and set it anew from here.
+      </Card>
+    );
+  return null;
+}
+
+function ProofDue() {
+  const { id } = useSite();
+  const proof = useProofAge();
+  if (!proof || (proof.due === null && proof.proven && !proof.failed)) return null;
+  const said = proof.failed ? 'A proof of this station failed.' : proof.proven ? `${proof.minutes} min since the last proof.` : 'This station is unproven.';
+  return (
+    <p className={`my-3 border-l-4 pl-3 ${proof.failed ? 'border-brick' : 'border-ochre'}`}>
+      <strong>{said}</strong> {proof.failed ? 'What is set now is in doubt.' : 'Sight an unused mark before the next one.'}{' '}
+      <Link className="font-semibold text-spruce underline" to={`/sites/${id}/prove`}>
+        Prove now
+      </Link>
+    </p>
+  );
+}

@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { TAPE_UNDER, tapeAdvised, VIEWPOINTS, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
+import { GRADE_WORD, moveParts, moveWords, tapeWords, VIEWPOINT_NAME } from '@idle-marker/words';
+import { useUnits } from '../../site/useUnits.ts';
+import { useLinkState } from '../../link/linkStore.ts';
+import { Steady } from '../../ui/Steady.tsx';
+import { useKey } from '../../ui/useKey.ts';
+import { CallingDialog } from './CallingDialog.tsx';
+import type { Due } from './useStaking.ts';
+import { useSpokenMove } from './useSpokenMove.ts';
+
+interface MoveHeadProps {
+  readonly name: string;
+  readonly due: Due;
+  readonly doing: string | null;
+  readonly move: Move | null;
+  readonly distance: number | null;
+  readonly grade: MoveGrade | null;
+  readonly tolerance: number;
+  /** Standard deviation of the reading that the figures come from, metres. */
+  readonly noise: number;
+  readonly stale: boolean;
+  readonly viewpoint: Viewpoint;
+  onViewpoint(next: Viewpoint): void;
+}
+
+/** The sentence for the person at the pole: one figure for each way, and what to do about it. */
+export function MoveHead({ name, due, doing, move, distance, grade, tolerance, noise, stale, viewpoint, onViewpoint }: MoveHeadProps) {
+  const units = useUnits();
+  const link = useLinkState();
+  const [calling, setCalling] = useState(false);
+  const simulated = link?.kind === 'simulator';
+  const isDone = due === 'next';
+  const spoken = useSpokenMove(move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null, distance !== null && distance <= tolerance && !stale);
+  const turn = () => onViewpoint(VIEWPOINTS[(VIEWPOINTS.indexOf(viewpoint) + 1) % VIEWPOINTS.length]!);
+  useKey('v', turn);
+  const advice = (): string => {
+    if (doing) return doing;
+    if (grade === null) return simulated ? 'Send the pole on its way and search for it.' : 'Each shot is keyed in; the figures are those of the last one.';
+    if (isDone) return `${name} is confirmed. Write the stake, then go on to the next.`;
+    if (grade === 'hold')
+      return due === 'shootHub' ? 'The hub is driven. Shoot it for its height and place.' : 'Now look at the bubble. Hold, plumb the pole, shoot once.';
+    if (move && distance !== null && tapeAdvised(distance, tolerance)) return tapeWords(move, viewpoint, units.lengthUnit);
+    const left = `${GRADE_WORD[grade]}: ${units.length(distance, distance !== null && distance < 1 ? 3 : 1)} ${units.unit} to go.`;
+    return distance !== null && distance > TAPE_UNDER ? `${left} The tape takes over at the end.` : left;
+  };
+  return (
+    <div className="min-h-[148px] border-b border-ink px-6 py-4 max-lg:min-h-0 max-lg:px-4 max-lg:py-2">
+      <div className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
+        <button type="button" className="flex min-h-9 items-center gap-2 underline decoration-dotted" onClick={turn}>
+          {VIEWPOINT_NAME[viewpoint]}{' '}
+          <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline">
+            V
+          </kbd>
+        </button>
+        {spoken.can && (
+          <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-9 underline decoration-dotted">
+            {spoken.on ? 'Speaking' : 'Speak'}
+          </button>
+        )}
+        <button type="button" onClick={() => setCalling(true)} className="min-h-9 underline decoration-dotted">
+          Signs and lights
+        </button>
+        {link?.lock === 'lost' && <strong className="text-brick">Lock lost: the figures are old</strong>}
+      </div>
+      <div aria-live="polite" aria-atomic="true">
+        <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
+          {isDone && !move ? (
+            `${name} is confirmed`
+          ) : move ? (
+            <MoveFigures move={move} viewpoint={viewpoint} noise={noise} />
+          ) : simulated ? (
+            'No reading of the pole'
+          ) : (
+            'Shoot to get the first figure'
+          )}
+        </p>
+        <p className="text-[17px] leading-snug">{advice()}</p>
+      </div>
+      <CallingDialog open={calling} onClose={() => setCalling(false)} />
+    </div>
+  );
+}
+
+function MoveFigures({ move, viewpoint, noise }: { move: Move; viewpoint: Viewpoint; noise: number }) {
+  const units = useUnits();
+  const parts = moveParts(move, viewpoint, units.lengthUnit);
+  if (parts.length === 0) return 'On the spot';
+  return parts.map(({ figure, way }, i) => (
+    <span key={way}>
+      {i > 0 && ', '}
+      <Steady text={figure} noise={noise} unit={units.lengthUnit} /> {way}
+    </span>
+  ));
+}

@@ -1,0 +1,106 @@
+import { useEffect, useState } from 'react';
+import type { StakeResult } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { markBody, readingOf, stakeAt, toleranceOf } from '@idle-marker/records';
+import { hubOutsideWords, stationErrorSentence } from '@idle-marker/words';
+import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { useShooting, type Shooting } from '../../link/takeSight.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import type { Round } from './useRound.ts';
+
+export interface Shot {
+  readonly sight: Fact<'sight'>;
+  readonly stake: StakeResult;
+  readonly shots: number;
+}
+
+/** What comes next at this mark: shoot the pole, set the mark, shoot the driven hub, or go on. */
+export type Due = 'shoot' | 'set' | 'shootHub' | 'next';
+
+export interface Staking {
+  readonly due: Due;
+  readonly tolerance: number;
+  readonly shot: Shot | null;
+  /** Why the last step came to nothing, or that the hub is out. */
+  readonly fault: string | null;
+  readonly shooting: Shooting;
+  clear(): void;
+  shoot(): Promise<void>;
+  set(as: 'rough' | 'set'): Promise<void>;
+  /** The hub that stands is pulled; its place is looked for again. */
+  pull(): void;
+  /** Does what is due. */
+  act(): void;
+}
+
+/** The steps of one mark, from the first shot to the hub that was shot after driving. */
+export function useStaking({ work, stop, choose, next }: Round): Staking {
+  const { state, inForce, say } = useSite();
+  const units = useUnits();
+  const link = useLinkState();
+  const shooting = useShooting();
+  const [shot, setShot] = useState<Shot | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [pulled, setPulled] = useState(false);
+  const plan = stop?.plan ?? null;
+  const mark = stop?.mark ?? null;
+  useEffect(() => {
+    setShot(null);
+    setFault(null);
+    setPulled(false);
+  }, [plan?.key, inForce?.fact.id]);
+  const tolerance = work ? toleranceOf(state, work) : 0;
+  const shotWithin = shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= tolerance;
+  // What nobody should build from is set again, not shot again.
+  const stands = mark !== null && mark.body.state !== 'rough' && !pulled && !stop!.outdated && stop!.standing !== 'inDoubt';
+  const due: Due = shotWithin ? 'set' : shot || !stands ? 'shoot' : mark.body.state === 'confirmed' ? 'next' : 'shootHub';
+
+  const shoot = async () => {
+    if (!inForce || !plan || !work) return;
+    setFault(null);
+    const hub = due === 'shootHub' ? mark : null;
+    const target = { kind: 'plan', package: work.id, key: plan.key } as const;
+    const sight = await shooting.shoot(hub ? 'driven' : 'mark', target, hub && link?.kind === 'simulator' ? { name: plan.name } : null);
+    if (!sight) return;
+    const result = stakeAt(state, inForce, plan, readingOf(sight.body));
+    if (!result.ok) setFault(stationErrorSentence(result.error));
+    else if (hub) await confirm(sight, result.value, hub);
+    else setShot({ sight, stake: result.value, shots: (shot?.shots ?? 0) + 1 });
+  };
+  const set = async (as: 'rough' | 'set') => {
+    if (!shot || !plan || !work || !inForce) return;
+    const current = currentLink();
+    if (as === 'set' && current?.kind === 'simulator') current.driveHub(plan.name);
+    const setting = { solution: inForce, work, plan, sight: shot.sight, stake: shot.stake, hubZ: null, groundZ: shot.stake.measured.z, shots: shot.shots };
+    await say({ type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) });
+    choose(plan.key);
+    setShot(null);
+    setPulled(false);
+    if (as === 'rough') next();
+  };
+  const confirm = async (sight: Fact<'sight'>, stake: StakeResult, hub: Fact<'mark'>) => {
+    const off = Math.hypot(stake.deltaE, stake.deltaN);
+    const within = off <= tolerance;
+    choose(plan!.key);
+    const { groundZ, shots } = hub.body;
+    const setting = { solution: inForce!, work: work!, plan: plan!, sight, stake, hubZ: stake.measured.z, groundZ, shots: shots + 1 };
+    await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }) });
+    if (!within) setFault(hubOutsideWords(off, tolerance, units.lengthUnit));
+  };
+  return {
+    due,
+    tolerance,
+    shot,
+    fault,
+    shooting,
+    clear: () => setFault(null),
+    shoot,
+    set,
+    pull: () => {
+      setPulled(true);
+      setFault(null);
+    },
+    act: () => void (due === 'set' ? set('set') : due === 'next' ? next() : shoot()),
+  };
+}

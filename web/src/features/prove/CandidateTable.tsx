@@ -1,0 +1,64 @@
+import type { Fact } from '@idle-marker/contract';
+import { usedBy, type AcceptedSolution, type ControlMark } from '@idle-marker/records';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { clockTime } from '../../ui/time.ts';
+
+interface CandidateTableProps {
+  readonly solution: AcceptedSolution;
+  readonly proofs: readonly Fact<'proof'>[];
+  readonly chosen: string | null;
+  readonly busy: boolean;
+  onChoose(mark: string): void;
+  onProve(mark: ControlMark): void;
+}
+
+const USE = { both: 'used: a repeat', plan: 'used in plan', height: 'used in height' } as const;
+
+/** Marks to prove on: what the station did not use first, and of these the ones kept for it. */
+export function CandidateTable({ solution, proofs, chosen, busy, onChoose, onProve }: CandidateTableProps) {
+  const { state } = useSite();
+  const candidates = state.control
+    .filter(({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || body.useHeight))
+    .map((mark) => ({ mark, used: usedBy(solution, mark.id) }))
+    .sort(
+      (a, b) =>
+        Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) ||
+        Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof),
+    );
+  return (
+    <table className={TABLE}>
+      <thead>
+        <tr>
+          <th className={TH_WORD}>Mark</th>
+          <th className={TH_WORD}>For the station it is</th>
+          <th className={TH_WORD}>Last sighted</th>
+          <th className={TH} />
+        </tr>
+      </thead>
+      <tbody>
+        {candidates.map(({ mark, used }) => {
+          const before = proofs.findLast((proof) => proof.body.control === mark.id);
+          const use = used.plan && used.height ? 'both' : used.plan ? 'plan' : used.height ? 'height' : null;
+          return (
+            <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
+              <td className={TD_WORD}>
+                <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(mark.id)}>
+                  {mark.revision.body.name}
+                </button>
+              </td>
+              <td className={TD_WORD}>{use === null ? <strong>unused: a proof</strong> : USE[use]}</td>
+              <td className={TD_WORD}>{before ? clockTime(before.at) : '–'}</td>
+              <td className={TD}>
+                <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onProve(mark)} aria-label={`Prove on ${mark.revision.body.name}`}>
+                  Sight
+                </Button>
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
