@@ -11,7 +11,7 @@ export {
   type Radians,
 } from './quantity/unit.ts';
 export { angleFromRadians, angleToRadians, formatAngle, parseAngle, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
-export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, steadyDigits } from './quantity/length.ts';
+export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './quantity/length.ts';
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, signedArea } from './plane/polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
@@ -64,6 +64,7 @@ export {
 } from './proof/trust.ts';
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
+export { pointMarks, type PointsError } from './layout/pointMarks.ts';
 export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
 export { nearestFirst } from './layout/round.ts';
 export {

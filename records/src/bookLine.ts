@@ -52,7 +52,7 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       const { name, instrument, temperatureC, pressureHPa, ppm } = fact.body;
       return {
         topic: 'station',
-        text: `${name} set up: ${instrument.name}, ${temperatureC} °C, ${pressureHPa} hPa, ${ppm.toFixed(1)} ppm, on ${fact.body.ground}`,
+        text: `${name} set up: ${instrument.name}, ${temperatureC} °C, ${pressureHPa} hPa, ${ppm.toFixed(1)} ppm, on ${fact.body.ground}${fact.body.windy ? ', windy' : ''}`,
       };
     }
     case 'sight': {

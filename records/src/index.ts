@@ -28,3 +28,7 @@ export { proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';
 export { likelierMark, nextSights } from './nextSight.ts';
 export { promiseFor, type Promised } from './promise.ts';
+export { alikeName } from './names.ts';
+export { isUnsteady, proofInterval } from './proofInterval.ts';
+export { factsOfOccupation, setupPage, type SetupPage, type UsedMark } from './setupPage.ts';
+export { controlSources, progressOf, type PackageProgress } from './progress.ts';

@@ -6,12 +6,14 @@ import {
   offsetHubs,
   ok,
   otherOffsets,
+  pointMarks,
   planDistance,
   type LengthUnit,
   type LineEndsError,
   type Metres,
   type OtherOffset,
   type OutlineError,
+  type PointsError,
   type PlanPoint,
   type Radians,
   type Result,
@@ -25,9 +27,9 @@ type Plan = Package['plans'][number];
 const COMPASS_LETTERS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 const compassLetters = (direction: Radians): string => COMPASS_LETTERS[Math.round(direction / (Math.PI / 4)) % 8]!;
 
-export type PlanError = (OutlineError | LineEndsError) & { readonly item: string };
+export type PlanError = (OutlineError | LineEndsError | PointsError) & { readonly item: string };
 
-const RULES = { outline: offsetHubs, lineEnds: lineEndHubs } as const;
+const RULES = { outline: offsetHubs, lineEnds: lineEndHubs, points: pointMarks } as const;
 
 /** Hubs for every item by its rule. `prefix` goes before each mark's name. */
 export function hubPlans(items: Package['items'], offset: Metres, prefix: string): Result<Package['plans'], PlanError> {
@@ -39,7 +41,7 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
     for (const hub of hubs.value) {
       plans.push({
         key: `${item.name}/${hub.key}`,
-        name: freeName(`${prefix}-${hub.corner} ${compassLetters(hub.direction)}`, taken),
+        name: freeName(hub.offset === 0 ? `${prefix}-${hub.corner}` : `${prefix}-${hub.corner} ${compassLetters(hub.direction)}`, taken),
         place: hub.place,
         design: hub.designPlace,
         corner: hub.corner,
@@ -64,11 +66,12 @@ function freeName(wanted: string, taken: Set<string>): string {
   return name;
 }
 
-/** An item as it is drawn: one closed outline, or its lines. */
-export const shapesOf = ({ rule, corners }: Pick<Item, 'rule' | 'corners'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] =>
-  rule === 'outline'
-    ? [{ closed: true, points: corners }]
-    : corners.flatMap((from, i) => (i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : []));
+/** An item as it is drawn: one closed outline, or its lines; points are drawn by their marks. */
+export function shapesOf({ rule, corners }: Pick<Item, 'rule' | 'corners'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
+  if (rule === 'points') return [];
+  if (rule === 'outline') return [{ closed: true, points: corners }];
+  return corners.flatMap((from, i) => (i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : []));
+}
 
 const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 1, foot: 3 * METRES_PER_UNIT.foot, usSurveyFoot: 3 * METRES_PER_UNIT.usSurveyFoot };
 

@@ -10,6 +10,8 @@ const SITE: FactBody<'site'> = {
   angleUnit: 'dms',
   axisOrder: 'EN',
   siteZero: 6.25,
+  coordinateSystem: 'site grid',
+  heightDatum: '',
   combinedScaleFactor: 1,
   proofIntervalMinutes: 60,
   classes: [{ id: 'grid', name: 'Building grid', planMm: 6, heightMm: 5, leastMarks: 3 }],
@@ -58,6 +60,7 @@ const OCCUPATION: FactBody<'occupation'> = {
   pressureHPa: 1013,
   ppm: 0,
   ground: 'gravel',
+  windy: false,
   link: 'typed',
 };
 const sightBody = (occupation: string, mark: string, circle: number, slope: number, change: Partial<FactBody<'sight'>> = {}): FactBody<'sight'> => ({

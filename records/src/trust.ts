@@ -1,6 +1,7 @@
 /** From the facts of a site to the records that the standing of marks is judged by. */
 import { judgeTrust, type TrustRecord, type TrustResult } from '@idle-marker/core';
 import type { AnyFact } from '@idle-marker/contract';
+import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
 
 export function trustRecords(state: SiteState): TrustRecord[] {
@@ -59,7 +60,7 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
 
 /** Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it. */
 export function trustOf(state: SiteState, now: string): TrustResult {
-  const result = judgeTrust({ now, intervalMinutes: state.settings.proofIntervalMinutes, records: trustRecords(state) });
+  const result = judgeTrust({ now, intervalMinutes: proofInterval(state), records: trustRecords(state) });
   const rough = new Set(state.timeline.filter((fact) => fact.type === 'mark' && fact.body.state === 'rough').map((fact) => fact.id));
   return { ...result, marks: result.marks.filter((mark) => !rough.has(mark.id)) };
 }

@@ -50,6 +50,7 @@ describe('the ledger', () => {
       pressureHPa: 1013,
       ppm: 6,
       ground: 'gravel',
+      windy: false,
       link: 'typed',
     });
     const close = make('close', { occupation: occupation.id, note: '' });

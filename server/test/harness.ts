@@ -31,6 +31,8 @@ export const SITE_BODY = {
   angleUnit: 'dms',
   axisOrder: 'EN',
   siteZero: null,
+  coordinateSystem: 'site grid',
+  heightDatum: '',
   combinedScaleFactor: 1,
   proofIntervalMinutes: 60,
   classes: [{ id: 'grid', name: 'Building grid', planMm: 6, heightMm: 5, leastMarks: 3 }],

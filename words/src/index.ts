@@ -10,7 +10,7 @@ export {
   UNIT_ABBREVIATION,
   UNIT_NAME,
 } from './vocabulary.ts';
-export { cutFillWords, stakeWords, type StakeConvention } from './stakeLines.ts';
+export { cutFillWords, hubPlaceWords, stakeWords, type StakeConvention } from './stakeLines.ts';
 export { CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit } from './small.ts';
 export { count, obstacleWords, reasonWords, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';

@@ -1,10 +1,14 @@
-import type { LineEndsError, OutlineError } from '@idle-marker/core';
+import type { LineEndsError, OutlineError, PointsError } from '@idle-marker/core';
 
 /** Why corners can't be an outline, and what to do. */
-export function outlineErrorWords(error: OutlineError | LineEndsError): string {
+export function outlineErrorWords(error: OutlineError | LineEndsError | PointsError): string {
   switch (error.code) {
     case 'OFFSET_NOT_POSITIVE':
       return 'The offset must be over 0.';
+    case 'NO_POINTS':
+      return 'No points are given.';
+    case 'POINT_NAMED_TWICE':
+      return `${error.name} is named twice: every point needs a name of its own.`;
     case 'LINE_WITHOUT_END':
       return `Lines are given by their two ends: ${error.name} stands alone at the end of the list.`;
     case 'LINE_TOO_SHORT':

@@ -1,4 +1,4 @@
-import { formatLength, type LengthUnit, type StakeLine } from '@idle-marker/core';
+import { formatLength, type CornerMeaning, type LengthUnit, type StakeLine } from '@idle-marker/core';
 import { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export type StakeConvention = 'plainWords' | 'shortForms';
@@ -10,9 +10,10 @@ export function stakeWords(lines: readonly StakeLine[], convention: StakeConvent
   return lines.map((line) => {
     switch (line.line) {
       case 'offset':
+        if (line.offset === 0) return 'no offset';
         return short ? `${length(line.offset)} O/S` : `${length(line.offset)} offset`;
       case 'to':
-        return `to ${line.to}, ${MEANING[line.meaning]}`;
+        return `${line.on ? 'on' : 'to'} ${line.to}, ${MEANING[line.meaning]}`;
       case 'cut':
       case 'fill':
         return `${line.line.toUpperCase()} ${length(line.by)} to ${short ? HEIGHT_REFERENCE_SHORT[line.heightReference] : HEIGHT_REFERENCE[line.heightReference]}`;
@@ -32,4 +33,22 @@ export function cutFillWords(cutFill: number | null, unit: LengthUnit): string {
   const figure = formatLength(Math.abs(cutFill), unit, LENGTH_DECIMALS);
   if (Number(Math.abs(cutFill).toFixed(LENGTH_DECIMALS)) === 0) return 'ON GRADE';
   return `${cutFill > 0 ? 'CUT' : 'FILL'} ${figure}`;
+}
+
+interface HubPlace {
+  readonly offset: number;
+  readonly corner: string;
+  readonly meaning: CornerMeaning;
+  readonly offFace: readonly string[] | null;
+  readonly alsoOffFace: readonly string[] | null;
+  readonly onLine: readonly string[] | null;
+}
+
+/** Where a mark stands against what it leads to: "Offset hub, 2.000 m off C5–A5, on the line A5–A1, outside face". */
+export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, onLine }: HubPlace, unit: LengthUnit): string {
+  const what = MEANING[meaning];
+  if (offset === 0) return `On ${corner} itself, ${what}`;
+  const off = offFace ? `off ${offFace.join('–')}` : `beyond ${corner}`;
+  const and = alsoOffFace ? ` and ${alsoOffFace.join('–')}` : onLine ? `, on the line ${onLine.join('–')}` : '';
+  return `Offset hub, ${formatLength(offset, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]} ${off}${and}, ${what}`;
 }

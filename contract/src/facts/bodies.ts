@@ -35,6 +35,10 @@ export const SiteBody = closed({
   axisOrder: Words('EN', 'NE'),
   /** True height that the site calls zero; null when heights are true heights. */
   siteZero: NullableCoordinate,
+  /** System and zone of the plan coordinates, and what heights are counted from, as people name them. */
+  coordinateSystem: Type.String({ maxLength: 120 }),
+  heightDatum: Type.String({ maxLength: 120 }),
+  /** Grid distance over horizontal distance: 1 where coordinates are ground distances. */
   combinedScaleFactor: Type.Number({ minimum: 0.9, maximum: 1.1 }),
   proofIntervalMinutes: Type.Integer({ minimum: 5, maximum: 480 }),
   classes: Type.Array(ToleranceClassBody, { minItems: 1, maxItems: 40 }),
@@ -80,6 +84,7 @@ export const OccupationBody = closed({
   /** Correction of distances that follows from the weather. */
   ppm: Type.Number({ minimum: -500, maximum: 500 }),
   ground: Type.String({ maxLength: 200 }),
+  windy: Type.Boolean(),
   link: Words('simulator', 'typed'),
 });
 
@@ -204,8 +209,8 @@ export const PackageBody = closed({
       name: Name,
       meaning: MeaningWord,
       designZ: NullableCoordinate,
-      /** What the corners are: one closed outline in order, or ends of lines two by two. */
-      rule: Words('outline', 'lineEnds'),
+      /** What the corners are: one closed outline in order, ends of lines two by two, or points to mark themselves. */
+      rule: Words('outline', 'lineEnds', 'points'),
       corners: Type.Array(closed({ name: Name, e: Coordinate, n: Coordinate }), { minItems: 1, maxItems: 2000 }),
       source: Type.String({ maxLength: 200 }),
     }),

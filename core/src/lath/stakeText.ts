@@ -21,7 +21,7 @@ export interface StakeContent {
 
 export type StakeLine =
   | { readonly line: 'offset'; readonly offset: Metres }
-  | { readonly line: 'to'; readonly to: string; readonly meaning: CornerMeaning }
+  | { readonly line: 'to'; readonly to: string; readonly meaning: CornerMeaning; /** The mark stands on it. */ readonly on: boolean }
   | { readonly line: 'cut' | 'fill' | 'grade'; readonly by: Metres; readonly heightReference: HeightReference }
   | { readonly line: 'noHeight' }
   | { readonly line: 'name'; readonly name: string };
@@ -30,7 +30,7 @@ export type StakeLine =
 export function stakeLines(content: StakeContent, decimals = 3): StakeLine[] {
   const lines: StakeLine[] = [
     { line: 'offset', offset: content.offset },
-    { line: 'to', to: content.to, meaning: content.meaning },
+    { line: 'to', to: content.to, meaning: content.meaning, on: content.offset === 0 },
   ];
   if (content.cutFill === null) lines.push({ line: 'noHeight' });
   else {

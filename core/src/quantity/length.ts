@@ -83,3 +83,19 @@ export function steadyDigits(text: string, noise: Metres, unit: LengthUnit): num
   const carried = Math.floor(-Math.log10(Math.max(lengthFromMetres(noise, unit) / 2, 1e-12)) + 1e-9);
   return point + 1 + Math.min(decimals, Math.max(1, carried));
 }
+
+/** Coordinates from here on are long enough to be shortened, and are shortened by whole multiples of this. */
+const LONG_COORDINATE = 100_000;
+const LEAD_STEP = 10_000;
+
+/**
+ * The leading part that all of some coordinates share and that can be left away in a list, in the given unit;
+ * 0 when they are short or share none.
+ */
+export function sharedLead(values: readonly Metres[], unit: LengthUnit): number {
+  const numbers = values.map((value) => lengthFromMetres(value, unit));
+  if (numbers.length === 0 || !numbers.some((value) => Math.abs(value) >= LONG_COORDINATE)) return 0;
+  const least = Math.min(...numbers);
+  const lead = Math.floor(least / LEAD_STEP) * LEAD_STEP;
+  return Math.max(...numbers) - lead < LONG_COORDINATE ? lead : 0;
+}

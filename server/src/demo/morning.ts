@@ -117,7 +117,7 @@ class Player {
     this.#simulator = setPole(setUpInstrument(this.#simulator, this.#options.truth, place, 1.6), { targetHeight: 1.5, legs: true });
     return this.#say(
       'occupation',
-      { name, instrument: SIMULATED_INSTRUMENT, instrumentHeight: 1.6, instrumentHeightSdMm: 1, temperatureC, pressureHPa: 1013, ppm: ppmOf(temperatureC), ground: 'gravel', link: 'simulator' },
+      { name, instrument: SIMULATED_INSTRUMENT, instrumentHeight: 1.6, instrumentHeightSdMm: 1, temperatureC, pressureHPa: 1013, ppm: ppmOf(temperatureC), ground: 'gravel', windy: false, link: 'simulator' },
       6,
     );
   }

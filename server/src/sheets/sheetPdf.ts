@@ -168,10 +168,15 @@ function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
   if (example) drawExample(page, example, sheet.lengthUnit, MARGIN, y);
   write(page, 'How to read these hubs', textX, y, 'bold', 10, INKS.ink);
   const reading = example
-    ? `Every figure starts at the nail in the hub. From the nail go up (FILL) or down (CUT) by the figure, then level ${length(example.offset, sheet.lengthUnit)} ${UNIT_ABBREVIATION[sheet.lengthUnit]} square to the face: that is the ${MEANING[example.meaning]} at ${HEIGHT_REFERENCE[sheet.heightReference]}.`
+    ? `Every figure starts at the nail in the hub. From the nail go up (FILL) or down (CUT) by the figure${thenLevel(example, sheet.lengthUnit)}: that is the ${MEANING[example.meaning]} at ${HEIGHT_REFERENCE[sheet.heightReference]}.`
     : 'The hubs give the place only: no height was measured.';
   const used = paragraph(page, reading, textX, y + 14, width, 'regular', 8.5, INKS.ink);
   paragraph(page, CAUTIONS.join(' '), textX, y + 20 + used, width, 'regular', 8, INKS.ink2);
+}
+
+function thenLevel({ reach, offset }: CutSheetRow, unit: LengthUnit): string {
+  if (reach === 'on') return '';
+  return `, then level ${length(offset, unit)} ${UNIT_ABBREVIATION[unit]} ${reach === 'face' ? 'square to the face' : 'straight along the line to the hub at its other end'}`;
 }
 
 function drawExample(page: Page, row: CutSheetRow, unit: LengthUnit, x: number, y: number): void {

@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { controlSources } from '@idle-marker/records';
 import { UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useKey } from '../ui/useKey.ts';
@@ -87,6 +88,8 @@ export function Frame() {
         <span className="truncate font-semibold">{settings.name}</span>
         <span className="truncate text-ink2 max-rail:hidden">
           {UNIT_NAME[settings.lengthUnit]} · {ANGLES[settings.angleUnit]} · {ORDERS[settings.axisOrder]}
+          {state.control.length > 0 && ` · control: ${controlSources(state).join(', ')}`}
+          {state.packages.length > 0 && ` · work: ${state.packages.length === 1 ? state.packages[0]!.body.name : `${state.packages.length} packages`}`}
         </span>
         <span className="ml-auto flex items-center gap-3">
           <FindOrDo />

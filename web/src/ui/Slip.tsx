@@ -28,6 +28,9 @@ export function Workspace({ board, slip }: { board: ReactNode; slip: ReactNode }
   );
 }
 
+/** Says that nothing here has a height. */
+export const PlanOnlyBadge = () => <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">Plan only</strong>;
+
 /** A few figures with their names above them. */
 export function Figures({ items }: { items: readonly (readonly [string, ReactNode, string?])[] }) {
   return (

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { lengthToMetres, sharedLead } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -45,6 +46,18 @@ export function Place() {
   useKey('n', () => setEditing('new'));
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan && !mark.revision.body.forProof).length;
   const [first, second] = units.axes;
+  const [short, setShort] = useState(false);
+  const leads = useMemo(() => {
+    const lead = (axis: 'e' | 'n') =>
+      sharedLead(
+        state.control.map((mark) => mark.revision.body[axis]).filter((value) => value !== null),
+        units.lengthUnit,
+      );
+    return { e: lead('e'), n: lead('n') };
+  }, [state.control, units.lengthUnit]);
+  const coordinate = (value: number | null, axis: 'e' | 'n') =>
+    units.length(value === null || !short ? value : value - lengthToMetres(leads[axis], units.lengthUnit));
+  const leadWords = (axis: 'e' | 'n') => (short && leads[axis] !== 0 ? ` − ${leads[axis]}` : '');
   const name = { e: 'East', n: 'North' } as const;
   return (
     <div className="flex h-full min-h-0 flex-col lg:flex-row">
@@ -75,7 +88,12 @@ export function Place() {
               {usable < 2 ? ': two are needed' : usable < 3 ? ': nothing checks them' : usable < 4 ? ': a mistake would show' : ': one bad mark can be named'}
             </p>
           </div>
-          <span className="flex gap-2">
+          <span className="flex flex-wrap gap-2">
+            {(leads.e !== 0 || leads.n !== 0) && (
+              <Button aria-pressed={short} onClick={() => setShort(!short)}>
+                {short ? 'Whole coordinates' : 'Short coordinates'}
+              </Button>
+            )}
             <Button onClick={() => setImporting(true)}>Import CSV…</Button>
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
               Add mark…
@@ -98,10 +116,12 @@ export function Place() {
               <tr>
                 <th className={TH_WORD}>Mark</th>
                 <th className={TH}>
-                  {name[first]}, {units.unit}
+                  {name[first]}
+                  {leadWords(first)}, {units.unit}
                 </th>
                 <th className={TH}>
-                  {name[second]}, {units.unit}
+                  {name[second]}
+                  {leadWords(second)}, {units.unit}
                 </th>
                 <th className={TH}>Height</th>
                 <th className={TH}>sd, mm</th>
@@ -127,8 +147,8 @@ export function Place() {
                       </button>
                       {mark.revisions.length > 1 && <span className="text-[12px] text-ink2"> r{mark.revisions.length}</span>}
                     </td>
-                    <td className={TD}>{units.length(body[first])}</td>
-                    <td className={TD}>{units.length(body[second])}</td>
+                    <td className={TD}>{coordinate(body[first], first)}</td>
+                    <td className={TD}>{coordinate(body[second], second)}</td>
                     <td className={TD}>{units.length(body.z)}</td>
                     <td className={TD}>
                       {body.sdHMm ?? '–'} / {body.sdZMm ?? '–'}

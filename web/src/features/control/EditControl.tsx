@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { planDistance } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { sameName, TWIN_DISTANCE } from '@idle-marker/formats';
-import type { ControlMark } from '@idle-marker/records';
+import { TWIN_DISTANCE } from '@idle-marker/formats';
+import { alikeName, type ControlMark } from '@idle-marker/records';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -57,12 +57,16 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
         )
       : undefined;
   const notNumber = (text: string, value: number | null) => (text.trim() !== '' && value === null ? `“${text}” is not a length in ${units.unit}.` : null);
+  const alike = alikeName(
+    name,
+    others.map((each) => each.revision.body.name),
+  );
   const errors = {
     name:
       name.trim() === ''
         ? 'Give the mark its name.'
-        : others.some((each) => sameName(each.revision.body.name) === sameName(name))
-          ? `${name.trim()} is on the list already.`
+        : alike !== null
+          ? `${alike} is on the list already${alike === name.trim() ? '' : ': two names that look alike get mixed up'}.`
           : null,
     e: notNumber(places.e, place.e) ?? (place.e === null && place.n !== null ? 'Give both coordinates, or neither.' : null),
     n: notNumber(places.n, place.n) ?? (place.n === null && place.e !== null ? 'Give both coordinates, or neither.' : null),

@@ -11,7 +11,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
-import { LENGTH_CHOICES } from '../sites/NewSite.tsx';
+import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
 import { PreviewTable, type PreviewRow } from './PreviewTable.tsx';
 
 interface Picked {

@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
-import type { Fact } from '@idle-marker/contract';
+import { useNavigate } from 'react-router';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { markKey, packageRoots } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MEANING } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -13,7 +15,9 @@ import { EditPackage } from './EditPackage.tsx';
 
 /** What is to be marked, for whom, and how good it has to be. */
 export function Place() {
-  const { state, trust } = useSite();
+  const { id, state, trust } = useSite();
+  const navigate = useNavigate();
+  const roots = useMemo(() => packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')), [state]);
   const units = useUnits();
   const [editing, setEditing] = useState<Fact<'package'> | 'new' | null>(null);
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
@@ -21,11 +25,23 @@ export function Place() {
     () => joinScenes(outlineScene(state.packages), controlScene(state.control, null), marksScene(state, state.packages, standings, null)),
     [state, standings],
   );
+  const goTo = (key: string) => {
+    const found = state.packages.flatMap((work) => {
+      const plan = work.body.plans.find((each) => markKey(roots.get(work.id)!, each.key) === key);
+      return plan ? [{ work, plan }] : [];
+    })[0];
+    if (found) void navigate(`/sites/${id}/mark?package=${found.work.id}&mark=${encodeURIComponent(found.plan.key)}`);
+  };
   return (
     <div className="flex h-full min-h-0 flex-col lg:flex-row">
       <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
         {state.packages.length > 0 || state.control.length > 0 ? (
-          <Board scene={scene} description="Plan with the outlines and the marks asked for" fitKey={`design ${state.packages.length}`} />
+          <Board
+            scene={scene}
+            description="Plan with the outlines and the marks asked for. Picking a mark goes to it."
+            onPick={goTo}
+            fitKey={`design ${state.packages.length}`}
+          />
         ) : (
           <Empty title="Nothing is asked for yet">Outlines of what is to be built, and the hubs that lead to them, are drawn here.</Empty>
         )}
@@ -63,8 +79,8 @@ export function Place() {
               </p>
               {work.body.items.map((item) => (
                 <p key={item.name} className="mt-1">
-                  {item.name}: {item.rule === 'outline' ? `${item.corners.length} corners` : `${item.corners.length / 2} lines`}, {MEANING[item.meaning]},
-                  height {units.length(item.designZ)} {units.unit}. <span className="text-ink2">Source: {item.source}</span>
+                  {item.name}: {sizeOf(item)}, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}.{' '}
+                  <span className="text-ink2">Source: {item.source}</span>
                 </p>
               ))}
               <table className={`${TABLE} mt-2`}>
@@ -84,7 +100,7 @@ export function Place() {
                       <td className={TD}>{units.length(plan.place.e)}</td>
                       <td className={TD}>{units.length(plan.place.n)}</td>
                       <td className={TD_WORD}>
-                        {plan.offFace?.join('–') ?? `beyond ${plan.corner}`}
+                        {plan.offset === 0 ? 'on the point' : (plan.offFace?.join('–') ?? `beyond ${plan.corner}`)}
                         {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : ''}
                       </td>
                       <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>
@@ -100,3 +116,6 @@ export function Place() {
     </div>
   );
 }
+
+const sizeOf = ({ rule, corners }: FactBody<'package'>['items'][number]): string =>
+  rule === 'outline' ? `${corners.length} corners` : rule === 'points' ? `${corners.length} points` : `${corners.length / 2} lines`;

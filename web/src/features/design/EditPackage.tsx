@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { hubPlans, keepMoved } from '@idle-marker/records';
+import { alikeName, hubPlans, keepMoved } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MEANING, outlineErrorWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -27,7 +27,10 @@ interface DraftItem {
 const RULES = [
   ['outline', 'round the outline'],
   ['lineEnds', 'beyond both ends of lines'],
+  ['points', 'on the points themselves'],
 ] as const;
+
+const LISTED = { outline: 'Corners in order round the outline', lineEnds: 'Ends of the lines, from and to', points: 'Points to mark' } as const;
 
 const EMPTY_ITEM: DraftItem = { name: '', meaning: 'outsideFace', rule: 'outline', height: '', corners: '', source: 'typed' };
 
@@ -75,12 +78,16 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     }));
   }, [read]);
   const plans = built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M') : null;
+  const alike = alikeName(
+    name,
+    state.packages.filter((each) => each.id !== work?.id).map((each) => each.body.name),
+  );
   const errors = {
     name:
       name.trim() === ''
         ? 'Give the package a name.'
-        : state.packages.some((each) => each.id !== work?.id && each.body.name.toLowerCase() === name.trim().toLowerCase())
-          ? 'A package of this name exists.'
+        : alike !== null
+          ? `There is a package “${alike}” already: two names that look alike get mixed up.`
           : null,
     prefix: prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
     crew: crew.trim() === '' ? 'Say who asked for it.' : null,
@@ -186,8 +193,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
               }
             />
             <label className="mt-2 block text-[13px] text-ink2" htmlFor={`corners-${i}`}>
-              {item.rule === 'outline' ? 'Corners in order round the outline' : 'Ends of the lines, from and to'}, one a line: name,{' '}
-              {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
+              {LISTED[item.rule]}, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
             </label>
             <textarea
               id={`corners-${i}`}

@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { BOOK_TOPICS, bookLine, memberName, type BookTopic } from '@idle-marker/records';
+import { BOOK_TOPICS, bookLine, factsOfOccupation, memberName, type BookTopic } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
-import { dayAndTime } from '../../ui/time.ts';
+import { clockTime, dayAndTime } from '../../ui/time.ts';
+import { SetupPageCard } from './SetupPageCard.tsx';
 
 const TOPIC: Readonly<Record<BookTopic, string>> = {
   site: 'Site',
@@ -17,6 +18,7 @@ const TOPIC: Readonly<Record<BookTopic, string>> = {
   note: 'Notes',
 };
 const PAGE = 200;
+const ALL = 'all';
 
 /** Everything that was said and measured, in order; nothing can be taken away. */
 export function Place() {
@@ -26,10 +28,14 @@ export function Place() {
   const [search, setSearch] = useState(query.get('find') ?? '');
   const [text, setText] = useState('');
   const [shown, setShown] = useState(PAGE);
+  const [setUp, setSetUp] = useState(ALL);
+  const occupation = state.occupations.find((each) => each.id === setUp) ?? null;
   const lines = useMemo(
     () =>
-      [...state.timeline].reverse().map((fact) => ({ fact, line: bookLine(state, fact), who: memberName(state, fact.type === 'member' ? fact.id : fact.by) })),
-    [state],
+      [...(occupation ? factsOfOccupation(state, occupation.id) : state.timeline)]
+        .reverse()
+        .map((fact) => ({ fact, line: bookLine(state, fact), who: memberName(state, fact.type === 'member' ? fact.id : fact.by) })),
+    [state, occupation],
   );
   const wanted = search.trim().toLowerCase();
   const found = lines.filter(
@@ -80,16 +86,25 @@ export function Place() {
             {TOPIC[topic]}
           </button>
         ))}
+        <span className="ml-auto flex items-center gap-2">
+          <Choice
+            label="Set-up"
+            value={setUp}
+            options={[[ALL, 'Every set-up'], ...[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const)]}
+            onChange={setSetUp}
+          />
+        </span>
         <input
           type="search"
           aria-label="Find in the book"
           placeholder="Find…"
           value={search}
           onChange={(event) => setSearch(event.target.value)}
-          className="ml-auto min-h-11 w-56 rounded-sm border border-ink2 bg-sheet px-3"
+          className="min-h-11 w-56 self-end rounded-sm border border-ink2 bg-sheet px-3"
         />
       </div>
       <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label="Entries">
+        {occupation && <SetupPageCard occupation={occupation} />}
         <table className={TABLE}>
           <thead className="sticky top-0 bg-sheet">
             <tr>

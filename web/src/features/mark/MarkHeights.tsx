@@ -8,8 +8,18 @@ import { Figure } from '../../ui/Figure.tsx';
 import { CutFill } from './CutFill.tsx';
 import { StakePicture } from './StakePicture.tsx';
 
+interface MarkHeightsProps {
+  readonly work: Fact<'package'>;
+  readonly stop: RoundStop;
+  readonly groundZ: Metres | null;
+  /** The mark that is there counts. */
+  readonly stands: boolean;
+  /** The station in force has a height. */
+  readonly hasHeight: boolean;
+}
+
 /** Hub or ground against what the crew builds to, and the stake as it is written. */
-export function MarkHeights({ work, stop, groundZ, stands }: { work: Fact<'package'>; stop: RoundStop; groundZ: Metres | null; stands: boolean }) {
+export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeightsProps) {
   const { settings } = useSite().state;
   const units = useUnits();
   const { plan, mark } = stop;
@@ -32,7 +42,9 @@ export function MarkHeights({ work, stop, groundZ, stands }: { work: Fact<'packa
         </dd>
         <dd className="mt-2">
           {cutFill === null ? (
-            <span className="text-ink2">{plan.designZ === null ? 'No design height' : 'Cut or fill after the first shot'}</span>
+            <span className="text-ink2">
+              {plan.designZ === null ? 'No design height' : hasHeight ? 'Cut or fill after the first shot' : 'The station has no height: the stake gets none'}
+            </span>
           ) : (
             <>
               <CutFill cutFill={cutFill} />

@@ -3,13 +3,13 @@ import { Link } from 'react-router';
 import { moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
-import { MEANING, moveWords, paceWords, smallLength, STANDING } from '@idle-marker/words';
+import { hubPlaceWords, moveWords, paceWords, smallLength, STANDING } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
-import { Card, Slip } from '../../ui/Slip.tsx';
+import { Card, PlanOnlyBadge, Slip } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { BlockedDialog } from './BlockedDialog.tsx';
@@ -57,11 +57,9 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
               <span className="ml-1 text-[15px] font-normal text-ink2">
                 {round.stops.indexOf(stop) + 1} of {round.stops.length}
               </span>
+              {(plan.designZ === null || solution.fact.body.result.z === null) && <PlanOnlyBadge />}
             </h1>
-            <p className="text-ink2">
-              Offset hub, {units.length(plan.offset)} {units.unit} {plan.offFace ? `off ${plan.offFace.join('–')}` : `beyond ${plan.corner}`}
-              {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : plan.onLine ? `, on the line ${plan.onLine.join('–')}` : ''}, {MEANING[plan.meaning]}
-            </p>
+            <p className="text-ink2">{hubPlaceWords(plan, units.lengthUnit)}</p>
           </>
         }
         foot={
@@ -105,7 +103,7 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
             Shot {shot.shots}: {moveWords(moveFor(viewpoint, shot.stake, lineAzimuth), viewpoint, units.lengthUnit)}.
           </Card>
         )}
-        <MarkHeights work={work} stop={stop} groundZ={groundZ ?? mark?.body.groundZ ?? null} stands={stands} />
+        <MarkHeights work={work} stop={stop} groundZ={groundZ ?? mark?.body.groundZ ?? null} stands={stands} hasHeight={solution.fact.body.result.z !== null} />
         {due !== 'next' && <TurnLine solution={solution} plan={plan} />}
         {stands && mark && (
           <p className="mt-2 text-[13px] text-ink2">

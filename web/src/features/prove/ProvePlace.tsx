@@ -22,7 +22,7 @@ import { useProving } from './useProving.ts';
 
 /** Is it still true? A sight to a known mark that the station did not use. */
 export function Place() {
-  const { id, state, trust, inForce, say } = useSite();
+  const { id, state, trust, inForce } = useSite();
   const units = useUnits();
   const link = useLinkState();
   const proving = useProving();

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
-import { leftOut, type AcceptedSolution } from '@idle-marker/records';
+import { isUnsteady, leftOut, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -12,7 +12,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
-import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
+import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { Promise95 } from './Promise95.tsx';
@@ -68,6 +68,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               <>
                 <h1 className="text-xl">
                   Station {name} <span className="ml-1 text-[15px] font-normal text-ink2">in force since {clockTime(solution.decision.at)}</span>
+                  {result.z === null && <PlanOnlyBadge />}
                 </h1>
                 <Figures
                   items={[
@@ -116,7 +117,10 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               <dt className="text-ink2">Left out</dt>
               <dd>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
               <dt className="text-ink2">Ground</dt>
-              <dd>{solution.occupation.body.ground}</dd>
+              <dd>
+                {solution.occupation.body.ground}
+                {isUnsteady(solution.occupation.body) && ': a proof lasts 30 minutes at most'}
+              </dd>
             </dl>
             <Promise95 solution={solution} />
             <h2 className="mt-5 mb-2 text-[15px]">Something happened?</h2>

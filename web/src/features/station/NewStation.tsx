@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { atmosphericCorrection, formatSigned, SIMULATED_INSTRUMENT, SIMULATED_REFERENCE, type PlanPoint } from '@idle-marker/core';
-import { nextStationName } from '@idle-marker/records';
+import { alikeName, isUnsteady, nextStationName } from '@idle-marker/records';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, rememberOccupation, useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -9,9 +9,10 @@ import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
+import { instrumentOf, PrecisionFields, precisionDraft, precisionError } from './PrecisionFields.tsx';
 
 const HPA_PER_INCH = 33.8639;
 
@@ -34,6 +35,8 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   const [temperature, setTemperature] = useState(before ? String(celsius ? before.temperatureC : Math.round(before.temperatureC * 1.8 + 32)) : '');
   const [pressure, setPressure] = useState(before ? String(before.pressureHPa) : '1013');
   const [ground, setGround] = useState('gravel');
+  const [windy, setWindy] = useState(false);
+  const [precision, setPrecision] = useState(() => precisionDraft(state.occupations.findLast((each) => each.body.link === 'typed')?.body.instrument));
   const [place, setPlace] = useState<PlanPoint | null>(() => {
     const hubs = state.packages.flatMap((each) => each.body.plans.map((plan) => plan.place));
     const middle = usualPlace(
@@ -55,15 +58,23 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   const pressureRead = Number(pressure.replace(',', '.'));
   const pressureHPa = pressureRead > 50 ? pressureRead : pressureRead * HPA_PER_INCH;
   const heightRead = units.readLength(height);
-  const taken = state.occupations.some((each) => each.body.name.toLowerCase() === name.trim().toLowerCase());
+  const alike = alikeName(
+    name,
+    state.occupations.map((each) => each.body.name),
+  );
   const errors = {
     name:
-      name.trim() === '' ? 'Give the station a name.' : taken ? `${name.trim()} is used already: every placing of the instrument has a name of its own.` : null,
+      name.trim() === ''
+        ? 'Give the station a name.'
+        : alike !== null
+          ? `${alike} is used already: every placing of the instrument has a name of its own that looks like no other.`
+          : null,
     height:
       heightRead === null || heightRead < 0 || heightRead > 10
         ? 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.'
         : null,
     temperature: temperature.trim() === '' || !(temperatureC > -60 && temperatureC < 70) ? 'Give the air temperature.' : null,
+    precision: link?.kind === 'simulator' ? null : precisionError(precision),
     pressure: !(pressureHPa > 300 && pressureHPa < 1100) ? 'Give the pressure in hPa, or in inches of mercury.' : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null);
@@ -79,13 +90,14 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
       id: fresh,
       body: {
         name: name.trim(),
-        instrument: { name: current?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : 'instrument read by hand', angleSdSec: 1, distSdMm: 1, distSdPpm: 1.5 },
+        instrument: current?.kind === 'simulator' ? SIMULATED_INSTRUMENT : instrumentOf(precision),
         instrumentHeight: heightRead!,
         instrumentHeightSdMm: 1,
         temperatureC: Math.round(temperatureC * 10) / 10,
         pressureHPa: Math.round(pressureHPa * 10) / 10,
         ppm: Math.round(ppm * 100) / 100,
         ground,
+        windy,
         link: current?.kind ?? 'typed',
       },
     });
@@ -171,8 +183,10 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
                 ['deck', 'Deck: bounces'],
               ]}
               onChange={setGround}
-              help={ground === 'asphalt' || ground === 'deck' ? 'Prove every 30 minutes here.' : undefined}
             />
+            <Tick label="Windy" checked={windy} onChange={setWindy} />
+            {isUnsteady({ ground, windy }) && <p className="text-[13px] text-ochre">The tripod moves sooner here: a proof is due every 30 minutes.</p>}
+            {link?.kind !== 'simulator' && <PrecisionFields draft={precision} onChange={setPrecision} error={errors.precision} />}
           </div>
         </Slip>
       }

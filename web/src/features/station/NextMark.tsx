@@ -1,15 +1,17 @@
-import { useMemo } from 'react';
-import { azimuth, planDistance, type PlanPoint } from '@idle-marker/core';
-import { nextSights, type ControlMark, type StationDraft } from '@idle-marker/records';
+import { useState } from 'react';
+import { azimuth, planDistance, type AddedSight, type PlanPoint } from '@idle-marker/core';
+import type { ControlMark } from '@idle-marker/records';
 import { ADDS, smallLength } from '@idle-marker/words';
-import { usePoleSet } from '../../link/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
+import { EditControl } from '../control/EditControl.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 interface NextMarkProps {
-  readonly draft: StationDraft;
+  readonly sighted: ReadonlySet<string>;
+  /** What each open mark would add to the station, the best first. */
+  readonly adds: readonly AddedSight[];
   readonly chosen: string | null;
   onChoose(mark: string): void;
   onSight(mark: string): void;
@@ -21,12 +23,10 @@ interface NextMarkProps {
 const CONDITION = { secure: '', usable: 'usable', doubtful: 'doubtful', lost: 'lost' } as const;
 
 /** Marks still to be sighted; those kept for proofs last, lost ones not at all. */
-export function NextMark({ draft, chosen, onChoose, onSight, busy, at }: NextMarkProps) {
+export function NextMark({ sighted, adds, chosen, onChoose, onSight, busy, at }: NextMarkProps) {
   const { state } = useSite();
   const units = useUnits();
-  const pole = usePoleSet();
-  const adds = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
-  const sighted = new Set(draft.groups.map((group) => group.mark));
+  const [adding, setAdding] = useState(false);
   const rank = (mark: ControlMark) => adds.findIndex((each) => each.name === mark.id);
   const open = state.control
     .filter((mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost')
@@ -78,6 +78,10 @@ export function NextMark({ draft, chosen, onChoose, onSight, busy, at }: NextMar
           })}
         </tbody>
       </table>
+      <Button look="quiet" onClick={() => setAdding(true)}>
+        A mark that is not listed…
+      </Button>
+      {adding && <EditControl mark={null} onClose={() => setAdding(false)} />}
     </section>
   );
 }

@@ -14,9 +14,11 @@ interface SightTableProps {
   onChoose(mark: string): void;
   usageOf(sight: Fact<'sight'>): UseFlags;
   setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
+  /** Heights are not shown. */
+  readonly planOnly: boolean;
 }
 
-export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse }: SightTableProps) {
+export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse, planOnly }: SightTableProps) {
   const units = useUnits();
   const { state } = useSite();
   const small = smallUnit(units.lengthUnit);
@@ -33,7 +35,7 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
             <th className={TH}>Distance</th>
             <th className={TH}>{units.axes[0] === 'e' ? 'East' : 'North'}</th>
             <th className={TH}>{units.axes[0] === 'e' ? 'North' : 'East'}</th>
-            <th className={TH}>Height</th>
+            {!planOnly && <th className={TH}>Height</th>}
             <th className={TH}>Ratio</th>
             <th className={TH}>Use</th>
           </tr>
@@ -69,7 +71,7 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
                 </td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dE : point?.dN)}</td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dN : point?.dE)}</td>
-                <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">not used</span>}</td>
+                {!planOnly && <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">not used</span>}</td>}
                 <td className={TD}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
                 <td className={`${TD} whitespace-nowrap`}>
                   <UseToggle label={`${body?.name} in plan`} text="plan" used={inPlan} can={body?.e !== null} onChange={(plan) => setUse(sights, { plan })} />
@@ -77,7 +79,7 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
                     label={`${body?.name} in height`}
                     text="ht"
                     used={inHeight}
-                    can={body?.z !== null && slope !== null}
+                    can={!planOnly && body?.z !== null && slope !== null}
                     onChange={(height) => setUse(sights, { height })}
                   />
                 </td>

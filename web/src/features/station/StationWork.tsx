@@ -3,15 +3,17 @@ import { obstaclesTo, RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { useLinkState } from '../../link/linkStore.ts';
+import { usePoleSet } from '../../link/usePoleSet.ts';
+import { nextSights } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Choice } from '../../ui/Field.tsx';
-import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
+import { Choice, Tick } from '../../ui/Field.tsx';
+import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { AcceptDialog } from './AcceptDialog.tsx';
@@ -35,6 +37,7 @@ interface StationWorkProps {
 export function StationWork({ occupation, onDone, onNew, reopened }: StationWorkProps) {
   const { state } = useSite();
   const units = useUnits();
+  const pole = usePoleSet();
   const link = useLinkState();
   const draft = useDraft(occupation);
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
@@ -42,7 +45,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
   const { shooting, chosen, choose, sight, misnamed, rename } = useSighting(occupation, draft, solved?.result ?? null);
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
-  const obstacles = solved ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, true) : [];
+  const obstacles = solved
+    ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly)
+    : [];
   const offMarks = useMemo(
     () =>
       new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' || reason.code === 'MARK_OFF_HEIGHT' ? [reason.name] : [])) ?? []),
@@ -62,7 +67,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
       ),
     [state, solved, chosen, occupation.body.name, facing, offInPlan],
   );
-  const target = state.control.find((mark) => mark.id === chosen) ?? null;
+  const best = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
+  const target = state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? null;
   const leaveOut = (markId: string, part: 'plan' | 'height') =>
     draft.setUse(
       draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
@@ -102,12 +108,13 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                         ? 'no sight yet'
                         : `free station from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}
                   </span>
+                  {draft.planOnly && <PlanOnlyBadge />}
                 </h1>
                 {solved && (
                   <Figures
                     items={[
                       ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(solved.result[axis])] as const),
-                      ['Height', units.length(solved.result.height?.z ?? null)],
+                      ...(draft.planOnly ? [] : [['Height', units.length(solved.result.height?.z ?? null)] as const]),
                       ['Good to (95 %)', smallLength(solved.result.ellipse95.a, units.lengthUnit), obstacles.length > 0 ? 'text-ochre' : 'text-good'],
                     ]}
                   />
@@ -161,11 +168,13 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 onChoose={choose}
                 usageOf={draft.usageOf}
                 setUse={draft.setUse}
+                planOnly={draft.planOnly}
               />
             )}
             {sights === 1 && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
             <NextMark
-              draft={draft}
+              sighted={new Set(draft.groups.map((group) => group.mark))}
+              adds={best}
               chosen={chosen}
               onChoose={choose}
               onSight={(mark) => void sight(mark)}
@@ -179,6 +188,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
               options={state.settings.classes.map((each) => [each.id, `${each.name}: plan ${each.planMm} mm, height ${each.heightMm} mm`] as const)}
               onChange={setClassId}
             />
+            <Tick label="Plan only: heights are not used" checked={draft.planOnly} onChange={draft.setPlanOnly} />
             <div className="mt-4 flex gap-2">
               {reopened && <Button onClick={onDone}>Back to the accepted station</Button>}
               <Button onClick={onNew}>New station…</Button>

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { defaultUse, stationDraft, type StationDraft, type UseFlags } from '@idle-marker/records';
+import { defaultUse, stationDraft, stationSights, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 
@@ -9,6 +9,9 @@ type Flags = Readonly<Record<string, UseFlags>>;
 export interface Draft extends StationDraft {
   usageOf(sight: Fact<'sight'>): UseFlags;
   setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
+  /** Heights are neither used nor shown. */
+  readonly planOnly: boolean;
+  setPlanOnly(on: boolean): void;
 }
 
 /** The station in work. What each sight is used for is working state of this device; the sights themselves are facts. */
@@ -19,15 +22,31 @@ export function useDraft(occupation: Fact<'occupation'>): Draft {
   useEffect(() => {
     void readSetting<Flags>(key).then((kept) => kept && setFlags(kept));
   }, [key]);
-  const draft = useMemo(() => stationDraft(state, occupation, flags), [state, occupation, flags]);
-  const usageOf = useCallback((sight: Fact<'sight'>) => flags[sight.id] ?? defaultUse(state, sight), [flags, state]);
+  const [planOnly, choosePlanOnly] = useState(false);
+  const planOnlyKey = `plan only ${occupation.id}`;
+  useEffect(() => {
+    void readSetting<boolean>(planOnlyKey).then((kept) => choosePlanOnly(kept === true));
+  }, [planOnlyKey]);
+  const chosenUse = useCallback((sight: Fact<'sight'>) => flags[sight.id] ?? defaultUse(state, sight), [flags, state]);
+  const usageOf = useCallback((sight: Fact<'sight'>) => (planOnly ? { ...chosenUse(sight), height: false } : chosenUse(sight)), [chosenUse, planOnly]);
+  const draft = useMemo(() => {
+    const used = Object.fromEntries(stationSights(state, occupation.id).map((sight) => [sight.id, usageOf(sight)]));
+    return stationDraft(state, occupation, used);
+  }, [state, occupation, usageOf]);
+  const setPlanOnly = useCallback(
+    (on: boolean) => {
+      choosePlanOnly(on);
+      void writeSetting(planOnlyKey, on);
+    },
+    [planOnlyKey],
+  );
   const setUse = useCallback(
     (sights: readonly Fact<'sight'>[], use: Partial<UseFlags>) => {
-      const next = { ...flags, ...Object.fromEntries(sights.map((sight) => [sight.id, { ...usageOf(sight), ...use }])) };
+      const next = { ...flags, ...Object.fromEntries(sights.map((sight) => [sight.id, { ...chosenUse(sight), ...use }])) };
       setFlags(next);
       void writeSetting(key, next);
     },
-    [flags, key, usageOf],
+    [flags, key, chosenUse],
   );
-  return useMemo(() => ({ ...draft, usageOf, setUse }), [draft, usageOf, setUse]);
+  return useMemo(() => ({ ...draft, usageOf, setUse, planOnly, setPlanOnly }), [draft, usageOf, setUse, planOnly, setPlanOnly]);
 }

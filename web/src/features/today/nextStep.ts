@@ -1,7 +1,8 @@
 /** What to do next, as one sentence with its button, from the state of everything. */
 import { count } from '@idle-marker/words';
 import type { OpenSite } from '../../site/SiteContext.tsx';
-import type { useProofAge } from '../../frame/railFacts.ts';
+import type { Fact } from '@idle-marker/contract';
+import type { ProofAge } from '@idle-marker/records';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -13,8 +14,10 @@ export interface NextStep {
   readonly tone: 'spruce' | 'ochre' | 'brick';
 }
 
-export function nextStep(site: OpenSite, proof: ReturnType<typeof useProofAge>, doubtful: number, toSet: number): NextStep {
+export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: readonly Fact<'mark'>[], toSet: number): NextStep {
   const { state, inForce, occupation } = site;
+  const doubtful = doubtfulMarks.length;
+  const first = doubtfulMarks[0]?.body;
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan).length;
   if (usable < 2) {
     return {
@@ -45,7 +48,7 @@ export function nextStep(site: OpenSite, proof: ReturnType<typeof useProofAge>, 
         }
       : {
           title: 'Station the instrument',
-          text: `${toSet} marks wait. First it must be known where the instrument stands.`,
+          text: `${toSet} ${toSet === 1 ? 'mark waits' : 'marks wait'}. First it must be known where the instrument stands.`,
           to: 'station',
           button: 'To Station',
           tone: 'spruce',
@@ -81,7 +84,7 @@ export function nextStep(site: OpenSite, proof: ReturnType<typeof useProofAge>, 
     return {
       title: doubtful === 1 ? 'One mark is in doubt' : `${capital(count(doubtful))} marks are in doubt`,
       text: `Nobody should build from ${doubtful === 1 ? 'it' : 'them'}. ${name} is proven: set ${doubtful === 1 ? 'it' : 'them'} again from there.`,
-      to: 'mark',
+      to: first ? `mark?package=${first.package}&mark=${encodeURIComponent(first.key)}` : 'mark',
       button: 'To Mark',
       tone: 'brick',
     };

@@ -1,0 +1,18 @@
+/** Names that a hurried eye takes for each other: apart only in case, blanks and signs, or in figures that look like letters. */
+const LOOKS: readonly (readonly [RegExp, string])[] = [
+  [/[^\p{L}\p{N}]/gu, ''],
+  [/0/g, 'o'],
+  [/[1l|]/g, 'i'],
+  [/5/g, 's'],
+  [/8/g, 'b'],
+];
+
+const looks = (name: string): string => LOOKS.reduce((text, [shape, as]) => text.replace(shape, as), name.toLowerCase());
+
+/** The first of the taken names that looks like `name`; null when none does. Two that differ in a figure only are told apart. */
+export function alikeName(name: string, taken: readonly string[]): string | null {
+  if (name.trim() === '') return null;
+  const wanted = looks(name);
+  // K1 and KI look alike, K1 and K7 do not, and neither do K5 and K8: signs are compared as they look.
+  return taken.find((other) => looks(other) === wanted) ?? null;
+}

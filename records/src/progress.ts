@@ -1,0 +1,36 @@
+/** How far the work packages are: what is set, held and in doubt. */
+import type { Standing, TrustResult } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { markKey, packageRoots, type SiteState } from './state.ts';
+
+export interface PackageProgress {
+  readonly work: Fact<'package'>;
+  readonly marks: number;
+  /** Marks set, rough ones not counted; those held and in doubt are among them. */
+  readonly set: number;
+  readonly held: number;
+  readonly inDoubt: number;
+  readonly blocked: number;
+}
+
+export function progressOf(state: SiteState, trust: TrustResult): PackageProgress[] {
+  const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
+  const roots = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package'));
+  return state.packages.map((work) => {
+    const keys = work.body.plans.map((plan) => markKey(roots.get(work.id)!, plan.key));
+    const marks = keys.flatMap((key) => state.marks.get(key) ?? []).filter((mark) => mark.body.state !== 'rough');
+    const of = (standing: Standing) => marks.filter((mark) => standings.get(mark.id) === standing).length;
+    return {
+      work,
+      marks: keys.length,
+      set: marks.length,
+      held: of('held'),
+      inDoubt: of('inDoubt'),
+      blocked: keys.filter((key) => state.obstructions.has(key)).length,
+    };
+  });
+}
+
+/** From where the control in force came: files and other sources, each once. */
+export const controlSources = (state: SiteState): string[] =>
+  [...new Set(state.control.map((mark) => mark.revision.body.source.replace(/, row \d+$/, '')))].filter((source) => source !== '');

@@ -1,0 +1,95 @@
+import { formatSigned } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { memberName, setupPage } from '@idle-marker/records';
+import { PROOF_OUTCOME, smallLength, smallUnit } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { clockTime, dayAndTime } from '../../ui/time.ts';
+
+const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
+
+/** One set-up as a page of a field book: who, with what, in what weather, on which marks, how it fitted, and what came of it. */
+export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }) {
+  const { state } = useSite();
+  const units = useUnits();
+  const page = setupPage(state, occupation);
+  const { name, instrument, temperatureC, pressureHPa, ppm, ground, windy, instrumentHeight } = occupation.body;
+  const result = page.solution?.fact.body.result ?? null;
+  const withdrawn = page.solution?.withdrawn ?? false;
+  const names = (marks: readonly { readonly body: { readonly name: string } }[]) => [...new Set(marks.map((mark) => mark.body.name))].join(', ');
+  const nameOf = (id: string) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? '?';
+  const small = smallUnit(units.lengthUnit);
+  const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
+  const lines: readonly (readonly [string, string])[] = [
+    ['Who', memberName(state, occupation.by)],
+    ['When', `${dayAndTime(page.from)} to ${clockTime(page.to)}${page.closed ? ', closed' : ''}`],
+    [
+      'Instrument',
+      `${instrument.name}, ${instrument.angleSdSec}″, ${instrument.distSdMm} mm + ${instrument.distSdPpm} ppm, ${units.length(instrumentHeight)} ${units.unit} above ground`,
+    ],
+    ['Weather', `${temperatureC} °C, ${pressureHPa} hPa: ${formatSigned(ppm, 1)} ppm${windy ? ', windy' : ''}; on ${ground}`],
+    [
+      'Station',
+      result
+        ? `${units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(result[axis])}`).join(', ')}, height ${units.length(result.z)}; 95 %: ${smallLength(result.ellipse95.aMm / 1000, units.lengthUnit)}`
+        : 'not decided',
+    ],
+    [
+      'Decision',
+      page.solution
+        ? `${withdrawn ? 'withdrawn; was ' : ''}${VERDICT[page.solution.decision.body.verdict]}${page.solution.decision.body.reason ? `: ${page.solution.decision.body.reason}` : ''}`
+        : 'none yet',
+    ],
+    ['Left out', page.leftOut.join(', ') || 'nothing'],
+    [
+      'Proofs',
+      page.proofs
+        .map(
+          (proof) => `${clockTime(proof.at)} ${nameOf(proof.body.control)}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`,
+        )
+        .join('; ') || 'none',
+    ],
+    ['Marks set', names(page.marks) || 'none'],
+  ];
+  return (
+    <section className="border-b-2 border-ink py-3" aria-label={`Page of ${name}`}>
+      <h2 className="mb-1 text-xl">Set-up {name}</h2>
+      <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[1fr_auto]">
+        <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-1">
+          {lines.map(([what, text]) => (
+            <div key={what} className="contents">
+              <dt className="text-ink2">{what}</dt>
+              <dd className="figures">{text}</dd>
+            </div>
+          ))}
+        </dl>
+        {page.used.length > 0 && (
+          <table className={`${TABLE} w-auto self-start`}>
+            <caption className="text-left text-[13px] text-ink2">Measured minus listed, {small.name}</caption>
+            <thead>
+              <tr>
+                <th className={TH_WORD}>Mark</th>
+                <th className={TH}>East</th>
+                <th className={TH}>North</th>
+                <th className={TH}>Height</th>
+                <th className={TH_WORD}>Used in</th>
+              </tr>
+            </thead>
+            <tbody>
+              {page.used.map((mark) => (
+                <tr key={mark.name}>
+                  <td className={TD_WORD}>{mark.name}</td>
+                  <td className={TD}>{off(mark.dEMm)}</td>
+                  <td className={TD}>{off(mark.dNMm)}</td>
+                  <td className={TD}>{off(mark.dZMm)}</td>
+                  <td className={TD_WORD}>{[mark.plan && 'plan', mark.height && 'height'].filter(Boolean).join(', ') || 'nothing'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </div>
+    </section>
+  );
+}

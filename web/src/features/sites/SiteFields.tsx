@@ -1,0 +1,95 @@
+import type { ReactNode } from 'react';
+import type { AngleUnit } from '@idle-marker/core';
+import { UNIT_ABBREVIATION } from '@idle-marker/words';
+import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { ClassTable } from './ClassTable.tsx';
+import type { siteErrors, SiteDraft } from './siteDraft.ts';
+
+const ANGLE_CHOICES: readonly (readonly [AngleUnit, string])[] = [
+  ['dms', 'Degrees, minutes, seconds'],
+  ['degree', 'Decimal degrees'],
+  ['gon', 'Gon'],
+];
+const ORDER_CHOICES = [
+  ['EN', 'Easting, then northing'],
+  ['NE', 'Northing, then easting'],
+] as const;
+const CONVENTION_CHOICES = [
+  ['plainWords', 'Plain words, with units'],
+  ['shortForms', 'Short forms (O/S, FFL)'],
+] as const;
+
+interface SiteFieldsProps {
+  readonly draft: SiteDraft;
+  readonly errors: ReturnType<typeof siteErrors>;
+  readonly tried: boolean;
+  onChange(change: Partial<SiteDraft>): void;
+  /** Stands beside the name. */
+  readonly children?: ReactNode;
+}
+
+/** The fields of a site's settings, the same for a new site and for a change. */
+export function SiteFields({ draft, errors, tried, onChange, children }: SiteFieldsProps) {
+  return (
+    <>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field
+          label="Name of the site"
+          value={draft.name}
+          maxLength={80}
+          onChange={(event) => onChange({ name: event.target.value })}
+          error={tried || draft.name !== '' ? errors.name : null}
+          autoFocus
+        />
+        {children}
+        <Choice label="Lengths" value={draft.lengthUnit} options={LENGTH_CHOICES} onChange={(lengthUnit) => onChange({ lengthUnit })} />
+        <Choice label="Angles" value={draft.angleUnit} options={ANGLE_CHOICES} onChange={(angleUnit) => onChange({ angleUnit })} />
+        <Choice label="Order of coordinates" value={draft.axisOrder} options={ORDER_CHOICES} onChange={(axisOrder) => onChange({ axisOrder })} />
+        <Choice label="What is written on stakes" value={draft.convention} options={CONVENTION_CHOICES} onChange={(convention) => onChange({ convention })} />
+        <Field
+          label="Coordinate system and zone"
+          value={draft.coordinateSystem}
+          maxLength={120}
+          placeholder="such as: site grid"
+          onChange={(event) => onChange({ coordinateSystem: event.target.value })}
+        />
+        <Field
+          label="Grid distance over ground distance"
+          value={draft.scale}
+          inputMode="decimal"
+          onChange={(event) => onChange({ scale: event.target.value })}
+          error={errors.scale}
+          help="1 where coordinates are ground distances."
+        />
+        <Field
+          label="Heights are counted from"
+          value={draft.heightDatum}
+          maxLength={120}
+          placeholder="such as: benchmark at the gate"
+          onChange={(event) => onChange({ heightDatum: event.target.value })}
+        />
+        <Field
+          label="True height of site zero (empty: heights are true heights)"
+          unit={UNIT_ABBREVIATION[draft.lengthUnit]}
+          value={draft.zero}
+          onChange={(event) => onChange({ zero: event.target.value })}
+          error={errors.zero}
+          inputMode="decimal"
+        />
+        <Field
+          label="A proof lasts"
+          unit="min"
+          value={draft.interval}
+          inputMode="numeric"
+          onChange={(event) => onChange({ interval: event.target.value })}
+          error={errors.interval}
+          help="On asphalt, on a deck and in wind 30 at most."
+        />
+      </div>
+      <h3 className="mt-5 mb-1 text-[17px]">Tolerance classes</h3>
+      <ClassTable classes={draft.classes} onChange={(classes) => onChange({ classes: [...classes] })} />
+      {errors.classes && <p className="mt-1 text-[13px] font-medium text-brick">{errors.classes}</p>}
+    </>
+  );
+}

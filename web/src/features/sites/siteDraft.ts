@@ -1,0 +1,77 @@
+/** Settings of a site while they are typed: text as it stands in the fields, and what it reads as. */
+import { lengthFromMetres, parseLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { alikeName } from '@idle-marker/records';
+import { DEFAULT_CLASSES } from './defaultClasses.ts';
+
+type Site = FactBody<'site'>;
+
+export interface SiteDraft {
+  readonly name: string;
+  readonly lengthUnit: LengthUnit;
+  readonly angleUnit: AngleUnit;
+  readonly axisOrder: Site['axisOrder'];
+  readonly convention: Site['convention'];
+  readonly zero: string;
+  readonly coordinateSystem: string;
+  readonly heightDatum: string;
+  readonly scale: string;
+  readonly interval: string;
+  readonly classes: Site['classes'];
+  readonly practiceGround: string | null;
+}
+
+export const EMPTY_SITE: SiteDraft = {
+  name: '',
+  lengthUnit: 'metre',
+  angleUnit: 'dms',
+  axisOrder: 'EN',
+  convention: 'plainWords',
+  zero: '',
+  coordinateSystem: '',
+  heightDatum: '',
+  scale: '1',
+  interval: '60',
+  classes: DEFAULT_CLASSES,
+  practiceGround: null,
+};
+
+export const draftOf = ({ siteZero, combinedScaleFactor, proofIntervalMinutes, ...site }: Site): SiteDraft => ({
+  ...site,
+  zero: siteZero === null ? '' : String(Number(lengthFromMetres(siteZero, site.lengthUnit).toFixed(4))),
+  scale: String(combinedScaleFactor),
+  interval: String(proofIntervalMinutes),
+});
+
+const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
+
+/** What is wrong with the draft, by field; null where nothing is. */
+export function siteErrors(draft: SiteDraft, taken: readonly string[]) {
+  const alike = alikeName(draft.name, taken);
+  const scale = number(draft.scale);
+  const interval = number(draft.interval);
+  return {
+    name:
+      draft.name.trim() === ''
+        ? 'Give the site a name.'
+        : alike !== null
+          ? `There is a site “${alike}” already: two names that look alike get mixed up.`
+          : null,
+    zero: draft.zero.trim() !== '' && parseLength(draft.zero, draft.lengthUnit) === null ? 'Give a height such as 6.250, or leave it empty.' : null,
+    scale: scale >= 0.9 && scale <= 1.1 ? null : 'Give a factor near 1, such as 0.999871; 1 when coordinates are ground distances.',
+    interval: Number.isInteger(interval) && interval >= 5 && interval <= 480 ? null : 'Give whole minutes from 5 to 480.',
+    classes: draft.classes.some((each) => !(each.planMm > 0) || !(each.heightMm > 0)) ? 'Every class needs a plan and a height figure over 0.' : null,
+  };
+}
+
+/** The settings as they are kept. Only for a draft without errors. */
+export const siteBody = ({ zero, scale, interval, classes, ...draft }: SiteDraft): Site => ({
+  ...draft,
+  name: draft.name.trim(),
+  coordinateSystem: draft.coordinateSystem.trim(),
+  heightDatum: draft.heightDatum.trim(),
+  siteZero: zero.trim() === '' ? null : parseLength(zero, draft.lengthUnit),
+  combinedScaleFactor: number(scale),
+  proofIntervalMinutes: number(interval),
+  classes: [...classes],
+});

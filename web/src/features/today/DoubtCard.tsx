@@ -1,0 +1,40 @@
+import { Link } from 'react-router';
+import type { MarkStanding } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { STANDING_REASON } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+
+const SHOWN = 12;
+
+/** Marks that nobody should build from, why, and the way to set each again. */
+export function DoubtCard({ marks, standings }: { marks: readonly Fact<'mark'>[]; standings: ReadonlyMap<string, MarkStanding> }) {
+  const { id, state } = useSite();
+  if (marks.length === 0) return null;
+  return (
+    <section className="border-[1.5px] border-brick bg-sheet p-[18px]">
+      <h2 className="mb-2 text-xl text-brick">In doubt</h2>
+      <ul className="flex flex-col">
+        {marks.slice(0, SHOWN).map((mark) => {
+          const standing = standings.get(mark.id)!;
+          const part = standing.plan.standing === 'inDoubt' ? standing.plan : standing.height;
+          const station = state.accepted.find((each) => each.fact.id === mark.body.solution)?.fact.body.name ?? 'its station';
+          return (
+            <li key={mark.id} className="flex flex-wrap items-center gap-x-6 border-b border-rule py-1">
+              <strong className="min-w-28 text-brick">{mark.body.name}</strong>
+              <span>
+                Set from {station}: {STANDING_REASON[part.because[0]!]}.
+              </span>
+              <Link
+                className="ml-auto inline-flex min-h-9 items-center font-semibold whitespace-nowrap text-spruce underline"
+                to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}
+              >
+                Set it again
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+      {marks.length > SHOWN && <p className="mt-2 text-ink2">And {marks.length - SHOWN} more.</p>}
+    </section>
+  );
+}

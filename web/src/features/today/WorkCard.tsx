@@ -1,0 +1,72 @@
+import { Link } from 'react-router';
+import type { PackageProgress } from '@idle-marker/records';
+import { useSite } from '../../site/SiteContext.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+
+/** What each crew asked for and how far it is. */
+export function WorkCard({ progress }: { progress: readonly PackageProgress[] }) {
+  const { id, state } = useSite();
+  const sum = (pick: (each: PackageProgress) => number) => progress.reduce((total, each) => total + pick(each), 0);
+  const blocked = sum((each) => each.blocked);
+  return (
+    <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
+      <div className="mb-2 flex items-baseline justify-between">
+        <h2 className="text-xl">Work asked for</h2>
+        <span className="text-ink2">
+          {sum((each) => each.set)} of {sum((each) => each.marks)} set{blocked > 0 && `, ${blocked} blocked`}
+        </span>
+      </div>
+      {progress.length === 0 ? (
+        <p className="text-ink2">
+          Nothing is asked for yet.{' '}
+          <Link className="font-semibold text-spruce underline" to={`/sites/${id}/design`}>
+            Make a work package
+          </Link>
+        </p>
+      ) : (
+        <table className={TABLE}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>For</th>
+              <th className={TH_WORD}>What</th>
+              <th className={TH}>Within, mm</th>
+              <th className={TH_WORD}>Held · set · in doubt</th>
+              <th className={TH}>To set</th>
+            </tr>
+          </thead>
+          <tbody>
+            {progress.map(({ work, marks, set, held, inDoubt }) => (
+              <tr key={work.id}>
+                <td className={TD_WORD}>{work.body.crew}</td>
+                <td className={TD_WORD}>
+                  <Link className="inline-flex min-h-8 items-center font-medium underline decoration-dotted" to={`/sites/${id}/mark?package=${work.id}`}>
+                    {work.body.name}
+                  </Link>
+                </td>
+                <td className={TD}>{state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? '–'}</td>
+                <td className={TD_WORD}>
+                  <ProgressBar held={held} set={set - held - inDoubt} inDoubt={inDoubt} total={marks} />
+                  <span className="sr-only">
+                    {held} held, {set - held - inDoubt} set and not held yet, {inDoubt} in doubt
+                  </span>
+                </td>
+                <td className={TD}>{marks - set}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+function ProgressBar({ held, set, inDoubt, total }: { held: number; set: number; inDoubt: number; total: number }) {
+  const part = (n: number) => `${total === 0 ? 0 : (100 * n) / total}%`;
+  return (
+    <span className="flex h-3 w-full min-w-32 border border-ink bg-paper" aria-hidden="true">
+      <span className="bg-good" style={{ width: part(held) }} />
+      <span className="bg-good opacity-45" style={{ width: part(set) }} />
+      <span style={{ width: part(inDoubt), background: 'repeating-linear-gradient(45deg, var(--brick) 0 3px, var(--sheet) 3px 6px)' }} />
+    </span>
+  );
+}
