@@ -18,8 +18,7 @@ test('marks set while the database is away wait through a closed tab, and are st
   const names: string[] = [];
   try {
     await place(page, 'Mark').click();
-    await page.getByLabel('Work package').selectOption('Ticket hall grid');
-    // The far end of the round, where no mark is set.
+    await page.getByLabel('Work package').selectOption('Gangway piles');
     for (let i = 0; i < 5; i++) {
       await page
         .getByRole('row', { name: /to set|now/ })
@@ -36,7 +35,7 @@ test('marks set while the database is away wait through a closed tab, and are st
     const later = await context.newPage();
     await later.goto(`/sites/${site}/mark`);
     await expect(later.getByRole('button', { name: /^Database away · \d+ waiting$/ })).toBeVisible();
-    await later.getByLabel('Work package').selectOption('Ticket hall grid');
+    await later.getByLabel('Work package').selectOption('Gangway piles');
     for (const name of names) await expect(later.getByRole('row', { name: new RegExp(`^${name} .*confirmed`) })).toBeVisible();
   } finally {
     database('start');

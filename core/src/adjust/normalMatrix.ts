@@ -9,15 +9,17 @@ export interface Solved {
   readonly reciprocalCondition: number;
 }
 
+/** Room to work in for up to four unknowns, kept so that an inversion makes no garbage; nothing is kept in it between calls. */
+const ROOM = { scale: new Float64Array(4), scaled: new Float64Array(16), lower: new Float64Array(16), column: new Float64Array(4) };
+
 /** Inverts a positive definite matrix; null when it is not (numerically) positive definite. */
 export function invertNormal(matrix: Float64Array, size: number): Solved | null {
-  const scale = new Float64Array(size);
+  const { scale, scaled } = ROOM;
   for (let i = 0; i < size; i++) {
     const diagonal = matrix[i * size + i]!;
     if (!(diagonal > 0)) return null;
     scale[i] = 1 / Math.sqrt(diagonal);
   }
-  const scaled = new Float64Array(size * size);
   for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) scaled[i * size + j] = matrix[i * size + j]! * scale[i]! * scale[j]!;
   const inverse = invertCholesky(scaled, size);
   if (!inverse) return null;
@@ -37,7 +39,7 @@ function oneNorm(matrix: Float64Array, size: number): number {
 }
 
 function invertCholesky(matrix: Float64Array, size: number): Float64Array | null {
-  const lower = new Float64Array(size * size);
+  const { lower, column } = ROOM;
   for (let i = 0; i < size; i++) {
     for (let j = 0; j <= i; j++) {
       let sum = matrix[i * size + j]!;
@@ -49,7 +51,6 @@ function invertCholesky(matrix: Float64Array, size: number): Float64Array | null
     }
   }
   const inverse = new Float64Array(size * size);
-  const column = new Float64Array(size);
   for (let c = 0; c < size; c++) {
     for (let i = 0; i < size; i++) {
       let sum = i === c ? 1 : 0;

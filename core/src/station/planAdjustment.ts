@@ -106,14 +106,19 @@ function formNormals(sights: readonly PlanSight[], x: Unknowns, size: number, no
   return sum;
 }
 
+/** Room for the normal equations of up to four unknowns, kept so that an adjustment makes little garbage; nothing is kept in it between calls. */
+const ROOM = {
+  normal: new Float64Array(16),
+  right: new Float64Array(4),
+  step: new Float64Array(4),
+  lower: new Float64Array(16),
+  scale: new Float64Array(4),
+};
+
 function iterate(sights: readonly PlanSight[], start: Unknowns, size: number): Result<PlanSolution, Undetermined> {
   let x = start;
   let next: Unknowns = Float64Array.from(start);
-  const normal = new Float64Array(size * size);
-  const right = new Float64Array(size);
-  const step = new Float64Array(size);
-  const lower = new Float64Array(size * size);
-  const scale = new Float64Array(size);
+  const { normal, right, step, lower, scale } = ROOM;
   let sum = formNormals(sights, x, size, normal, right);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
     if (!solveNormal(normal, right, size, step, lower, scale)) return fail('rank');
@@ -192,7 +197,7 @@ function rigidStart(sights: readonly PlanSight[]): Unknowns | null {
   let spread = 0;
   for (const sight of sights) {
     if (Number.isNaN(sight.distance)) continue;
-    spread = Math.max(spread, Math.hypot(sight.e - e, sight.n - n));
+    spread = Math.max(spread, Math.sqrt((sight.e - e) ** 2 + (sight.n - n) ** 2));
     const u = sight.distance * Math.sin(sight.hz) - localE;
     const v = sight.distance * Math.cos(sight.hz) - localN;
     along += u * (sight.e - e) + v * (sight.n - n);

@@ -124,16 +124,17 @@ function sightOf(problem: Problem, observation: ReducedObservation): PlanSight {
 
 /** Whether the used observations could give a station at all; `null` when they could. */
 function countError(problem: Problem, used: readonly ReducedObservation[]): StationError | null {
-  const names = [...new Set(used.map((observation) => observation.point))];
-  const places = names.map((name) => {
-    const point = problem.byName.get(name)!;
-    return { name, e: point.e!, n: point.n! };
-  });
+  const places: { name: string; e: Metres; n: Metres }[] = [];
+  let given = 0;
+  for (const observation of used) {
+    given += observation.slope === null ? 1 : 2;
+    // A station has a handful of marks: looking through the list costs less than a set.
+    if (!places.some((place) => place.name === observation.point)) places.push(problem.byName.get(observation.point)! as (typeof places)[number]);
+  }
   const coincident = coincidentPoints(places);
   if (coincident) return coincident;
-  if (names.length < 2) return { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: names.length, needed: 2 };
+  if (places.length < 2) return { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: places.length, needed: 2 };
   const unknownCount = problem.input.freeScale ? 4 : 3;
-  const given = used.reduce((sum, observation) => sum + (observation.slope === null ? 1 : 2), 0);
   return given < unknownCount ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given, needed: unknownCount } : null;
 }
 
@@ -143,14 +144,13 @@ function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoin
   return invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidObservation(input.observations) ?? missingCoordinates(input.observations, byName);
 }
 
-const covarianceOf = (solution: PlanSolution): StationCovariance => {
-  const c = (i: number, j: number) => solution.inverse[i * solution.size + j]!;
+function covarianceOf({ inverse: c, size }: PlanSolution): StationCovariance {
   return [
-    [c(0, 0), c(0, 1), c(0, 2)],
-    [c(1, 0), c(1, 1), c(1, 2)],
-    [c(2, 0), c(2, 1), c(2, 2)],
+    [c[0]!, c[1]!, c[2]!],
+    [c[size]!, c[size + 1]!, c[size + 2]!],
+    [c[2 * size]!, c[2 * size + 1]!, c[2 * size + 2]!],
   ];
-};
+}
 
 function directionResidual(sight: PlanSight, solution: PlanSolution): DirectionResidual {
   const de = sight.e - solution.e;
@@ -178,7 +178,7 @@ function distanceResidual(sight: PlanSight, solution: PlanSolution): DistanceRes
   if (Number.isNaN(sight.distance)) return null;
   const de = sight.e - solution.e;
   const dn = sight.n - solution.n;
-  const length = Math.hypot(de, dn);
+  const length = Math.sqrt(de * de + dn * dn);
   const scaled = length * solution.scale;
   const variance = sight.varRadial + sight.varPlace;
   const residual = length / solution.scale - sight.distance;
@@ -194,29 +194,28 @@ function distanceResidual(sight: PlanSight, solution: PlanSolution): DistanceRes
   };
 }
 
-/** a (A'PA)⁻¹ a' for one row of the design matrix. */
-function quadratic(solution: PlanSolution, a0: number, a1: number, a2: number, a3: number): number {
-  const { inverse, size } = solution;
-  const a = [a0, a1, a2, a3];
-  let sum = 0;
-  for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) sum += a[i]! * inverse[i * size + j]! * a[j]!;
-  return sum;
+/** a (A'PA)⁻¹ a' for one row of the design matrix; `a3` counts with a free scale only. Written out: it runs for every observation. */
+function quadratic({ inverse: c, size }: PlanSolution, a0: number, a1: number, a2: number, a3: number): number {
+  const plan = a0 * a0 * c[0]! + a1 * a1 * c[size + 1]! + a2 * a2 * c[2 * size + 2]! + 2 * (a0 * a1 * c[1]! + a0 * a2 * c[2]! + a1 * a2 * c[size + 2]!);
+  return size === 3 ? plan : plan + a3 * a3 * c[15]! + 2 * a3 * (a0 * c[3]! + a1 * c[7]! + a2 * c[11]!);
 }
 
 /** Mean difference measured - listed of a point over its observations with slope, from a solution. */
 function differenceAt(problem: Problem, observations: readonly ReducedObservation[], name: string, solution: PlanSolution) {
   const point = problem.byName.get(name)!;
-  const measured = observations.filter((observation) => observation.point === name && observation.gridDistance !== null);
-  if (measured.length === 0 || point.e === null || point.n === null) return null;
+  if (point.e === null || point.n === null) return null;
+  let count = 0;
   let dE = 0;
   let dN = 0;
-  for (const observation of measured) {
+  for (const observation of observations) {
+    if (observation.point !== name || observation.gridDistance === null) continue;
+    count++;
     const t = solution.orientation + observation.hz;
-    const distance = solution.scale * observation.gridDistance!;
+    const distance = solution.scale * observation.gridDistance;
     dE += solution.e + distance * Math.sin(t) - (point.e - problem.originE);
     dN += solution.n + distance * Math.cos(t) - (point.n - problem.originN);
   }
-  return { dE: dE / measured.length, dN: dN / measured.length };
+  return count === 0 ? null : { dE: dE / count, dN: dN / count };
 }
 
 function leaveOut(problem: Problem, name: string): PlanLeaveOneOut | null {
@@ -278,10 +277,14 @@ function predictionCovariance(solution: PlanSolution, own: readonly ReducedObser
 function heightDifferenceAt(problem: Problem, name: string, height: HeightSolution | null): Metres | null {
   const z = problem.byName.get(name)!.z;
   if (!height || z === null) return null;
-  const heights = problem.reduced
-    .filter((observation) => observation.point === name && observation.heightDifference !== null)
-    .map((o) => height.z + problem.input.setup.instrumentHeight + o.heightDifference! - o.targetHeight - z);
-  return heights.length === 0 ? null : heights.reduce((sum, each) => sum + each, 0) / heights.length;
+  let count = 0;
+  let sum = 0;
+  for (const observation of problem.reduced) {
+    if (observation.point !== name || observation.heightDifference === null) continue;
+    count++;
+    sum += height.z + problem.input.setup.instrumentHeight + observation.heightDifference - observation.targetHeight - z;
+  }
+  return count === 0 ? null : sum / count;
 }
 
 /** Solves a free station. Errors carry the path of the element in `input`. */
@@ -302,7 +305,9 @@ export function resection(input: ResectionInput, options: ResectionOptions = { l
   const solution = adjusted.value;
   const height = adjustHeight(reduced, byName, input.setup);
   const observationCount = countObservations(sights);
-  const sightByObservation = new Map(used.map((observation, i) => [observation, sights[i]!]));
+  const precision = planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! });
+  // The sights stand in the order of the observations that are used in plan.
+  let nextSight = 0;
   return ok({
     e: solution.e + problem.originE,
     n: solution.n + problem.originN,
@@ -311,14 +316,17 @@ export function resection(input: ResectionInput, options: ResectionOptions = { l
     sdScale: input.freeScale ? Math.sqrt(solution.inverse[15]!) : null,
     covariance: covarianceOf(solution),
     sdOrientation: Math.sqrt(solution.inverse[2 * solution.size + 2]!),
-    ...planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! }),
+    sdE: precision.sdE,
+    sdN: precision.sdN,
+    ellipse: precision.ellipse,
+    ellipse95: precision.ellipse95,
     observationCount,
     unknownCount: solution.size,
     fit: fitOf(solution.sumOfSquares, observationCount - solution.size),
     sumOfSquares: solution.sumOfSquares,
     height,
     observations: reduced.map((observation, i) => {
-      const sight = sightByObservation.get(observation);
+      const sight = observation.usePlan ? sights[nextSight++]! : null;
       return {
         reduced: observation,
         direction: sight ? directionResidual(sight, solution) : null,

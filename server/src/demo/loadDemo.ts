@@ -5,7 +5,7 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { Corner, GroundTruth } from '@idle-marker/core';
-import { gridFromLines, namedCorners, readDxf, type Drawing } from '@idle-marker/formats';
+import { gridFromLines, namedCorners, readControlCsv, readDxf, type Drawing } from '@idle-marker/formats';
 import { hubPlans } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { v5 } from '../control/nameUuid.ts';
@@ -25,7 +25,7 @@ interface DemoSite {
 type Package = FactBody<'package'>;
 type DemoPackage = Omit<Package, 'plans' | 'supersedes' | 'items'> & { readonly prefix: string; readonly items: readonly DemoItem[] };
 type DemoItem = Omit<Package['items'][number], 'corners' | 'source' | 'rule'> & {
-  readonly drawing: { readonly file: string; readonly layer: string; readonly kind: 'outline' | 'grid' | 'gridLines' };
+  readonly drawing: { readonly file: string; readonly layer: string; readonly kind: 'outline' | 'grid' | 'gridLines' | 'points' };
 };
 
 /** The demo's last record is this old when it is loaded, and its office work was done the day before. */
@@ -67,16 +67,25 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
 async function packageBody(folder: string, { prefix, items, ...asked }: DemoPackage): Promise<Package> {
   const drawn: Package['items'] = [];
   for (const { drawing, ...item } of items) {
-    const read = readDxf(await readFile(join(folder, drawing.file), 'utf8'), 'metre');
-    if (!read.ok) throw new Error(`${drawing.file}: ${read.error.code}`);
-    drawn.push({ ...item, rule: drawing.kind === 'gridLines' ? 'lineEnds' : 'outline', corners: [...cornersOf(read.value, drawing)], source: drawing.file });
+    const text = await readFile(join(folder, drawing.file), 'utf8');
+    drawn.push({ ...item, rule: RULE[drawing.kind], corners: [...cornersOf(text, drawing)], source: drawing.file });
   }
   const plans = hubPlans(drawn, asked.offset, prefix);
   if (!plans.ok) throw new Error(`${asked.name}, ${plans.error.item}: ${plans.error.code}`);
   return { ...asked, items: drawn, plans: plans.value, supersedes: null };
 }
 
-function cornersOf(drawing: Drawing, { layer, kind }: DemoItem['drawing']): readonly Corner[] {
+const RULE = { outline: 'outline', grid: 'outline', gridLines: 'lineEnds', points: 'points' } as const;
+
+function cornersOf(text: string, { file, layer, kind }: DemoItem['drawing']): readonly Corner[] {
+  if (kind === 'points') {
+    const list = readControlCsv(text, { unit: 'metre', xIsNorth: false });
+    if (!list.ok) throw new Error(`${file}: ${list.error.code}`);
+    return list.value.rows.map(({ name, e, n }) => ({ name, e: e!, n: n! }));
+  }
+  const read = readDxf(text, 'metre');
+  if (!read.ok) throw new Error(`${file}: ${read.error.code}`);
+  const drawing: Drawing = read.value;
   if (kind !== 'outline') {
     const grid = gridFromLines(layer, drawing.lines, drawing.texts);
     if (!grid.ok) throw new Error(`${layer}: ${grid.error.code}`);

@@ -1,0 +1,109 @@
+import { describe, expect, it } from '@jest/globals';
+import { listed, observe, PRECISION, REDUCTION, SETUP, type TrueStation } from '../../test/perfect.ts';
+import { checkability, obstaclesTo } from './acceptance.ts';
+import { judgeResection } from './judgement.ts';
+import { addedSight } from './nextSight.ts';
+import { largestRatio, resection, type ResectionInput } from './resection.ts';
+
+const PLACES = {
+  A: { e: 4042, n: 8038, z: 4.2 },
+  B: { e: 4118, n: 8021, z: 4.6 },
+  C: { e: 4236, n: 8033, z: 5.0 },
+  D: { e: 4268, n: 8152, z: 5.9 },
+  E: { e: 4096, n: 8168, z: 5.7 },
+} as const;
+type Name = keyof typeof PLACES;
+const STATION: TrueStation = { e: 4187, n: 8099, z: 5.8, orientation: 2.5 };
+const POLE = { targetHeight: 1.5, targetHeightSd: 0.001, targetCentringSd: 0.001 };
+
+const input = (names: readonly Name[], moved: Partial<Record<Name, number>> = {}): ResectionInput => ({
+  instrument: PRECISION,
+  setup: SETUP,
+  reduction: REDUCTION,
+  freeScale: false,
+  points: names.map((name) => listed(name, { ...PLACES[name], e: PLACES[name].e + (moved[name] ?? 0) })),
+  observations: names.map((name) => observe(STATION, name, PLACES[name])),
+});
+const solve = (from: ResectionInput) => {
+  const result = resection(from);
+  if (!result.ok) throw new Error(result.error.code);
+  return result.value;
+};
+
+describe('what one more sight would add', () => {
+  it('is what it adds once it is taken', () => {
+    const two = input(['A', 'B']);
+    for (const name of ['C', 'D', 'E'] as const) {
+      const told = addedSight(two, solve(two), listed(name, PLACES[name]), POLE)!;
+      const taken = solve(input(['A', 'B', name]));
+      expect(told.radius95).toBeCloseTo(taken.ellipse95.a, 6);
+      expect(told.checkability).toBe(checkability(taken));
+    }
+  });
+
+  it('is more from the far side than from between two marks', () => {
+    const two = input(['A', 'B']);
+    const result = solve(two);
+    const between = addedSight(two, result, listed('M', { e: 4080, n: 8030, z: 4.4 }), POLE)!;
+    const across = addedSight(two, result, listed('D', PLACES.D), POLE)!;
+    expect(across.radius95).toBeLessThan(between.radius95);
+  });
+
+  it('is nothing for a benchmark without a place', () => {
+    const two = input(['A', 'B']);
+    expect(addedSight(two, solve(two), { ...listed('BM', PLACES.C), e: null, n: null }, POLE)).toBeNull();
+  });
+});
+
+describe('whether a station may be accepted', () => {
+  const GRID = { plan: 0.006, height: 0.005, leastMarks: 3 };
+
+  it('depends on how many marks it uses', () => {
+    expect(obstaclesTo(solve(input(['A', 'C'])), GRID, true)).toContainEqual({ code: 'TOO_FEW_MARKS', used: 2, needed: 3 });
+    expect(obstaclesTo(solve(input(['A', 'C', 'D', 'E'])), GRID, true)).toEqual([]);
+  });
+
+  it('depends on every mark that is still used', () => {
+    const obstacles = obstaclesTo(solve(input(['A', 'B', 'C', 'D', 'E'], { D: 0.04 })), GRID, true);
+    expect(obstacles.map((each) => each.code)).toContain('MARK_MISFIT');
+    expect(obstacles.find((each) => each.code === 'MARK_MISFIT')).toMatchObject({ name: 'D' });
+  });
+
+  it('asks for a height only where heights are needed', () => {
+    const three = input(['A', 'C', 'D', 'E']);
+    const planOnly = solve({ ...three, observations: three.observations.map((each) => ({ ...each, useHeight: false })) });
+    expect(obstaclesTo(planOnly, GRID, true)).toEqual([{ code: 'NO_HEIGHT' }]);
+    expect(obstaclesTo(planOnly, GRID, false)).toEqual([]);
+  });
+
+  it('grows from unchecked over checked to traceable', () => {
+    expect(checkability(solve(input(['A', 'C'])))).toBe('unchecked');
+    expect(checkability(solve(input(['A', 'C', 'D'])))).toBe('checked');
+    expect(checkability(solve(input(['A', 'C', 'D', 'E'])))).toBe('traceable');
+  });
+});
+
+describe('the judgement of a station', () => {
+  const codes = (result: ReturnType<typeof solve>, repeated: readonly string[] = []) =>
+    judgeResection(result, new Set(repeated)).because.map((each) => each.code);
+
+  it('names the mark that moved', () => {
+    const result = solve(input(['A', 'B', 'C', 'D', 'E'], { B: 0.03 }));
+    expect(judgeResection(result, new Set()).because).toContainEqual(expect.objectContaining({ code: 'MARK_OFF_PLAN', name: 'B' }));
+    expect(largestRatio(result, 'B')!).toBeGreaterThan(3.3);
+  });
+
+  it('says of two marks that nothing would catch a mistake', () => {
+    expect(codes(solve(input(['A', 'C'])))).toContain('TWO_MARKS');
+  });
+
+  it('does not name one of three', () => {
+    const result = solve(input(['A', 'C', 'D'], { D: 0.03 }));
+    expect(judgeResection(result, new Set()).because.some((each) => each.code === 'MARK_OFF_PLAN')).toBe(false);
+  });
+
+  it('finds nothing to say against perfect sights', () => {
+    expect(codes(solve(input(['A', 'B', 'C', 'D', 'E'])))).toEqual(['FITS']);
+    expect(largestRatio(solve(input(['A', 'C', 'D'])), 'nobody')).toBeNull();
+  });
+});
