@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { accept, DEMO, enter, expect, hurry, newStation, noSeriousFault, place, prove, setMark, sight, stored, test } from './site.ts';
-import { pdfText } from './pdfText.ts';
+import { pdfPieces, pdfRows, textOf } from './pdfText.ts';
 
 test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await enter(page);
@@ -56,23 +56,43 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   const [csvDownload] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).first().click()]);
   const [pdfDownload] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'PDF' }).first().click()]);
   const csv = readFileSync(await csvDownload.path(), 'utf8');
-  const pdf = await pdfText(await pdfDownload.path());
+  const pieces = await pdfPieces(await pdfDownload.path());
+  const pdf = textOf(pieces);
   const [header, ...rows] = csv
     .trim()
     .split('\r\n')
-    .map((line) => line.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/));
+    .map((line) => line.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/).map((cell) => cell.replace(/"/g, '')));
   expect(rows).toHaveLength(11);
-  const column = (row: string[], name: string) => row[header!.indexOf(name)]!.replace(/"/g, '');
+  const column = (row: string[], name: string) => row[header!.indexOf(name)]!;
+  const onPdf = pdfRows(
+    pieces,
+    rows.map((row) => row[0]!),
+  );
+  const signed = (text: string) => (Number(text) > 0 ? `+${text}` : text.replace('-', '−'));
   for (const row of rows) {
-    for (const name of ['Mark', 'Offset to', 'Offset m', 'Hub height m', 'Design height m', 'Cut or fill', 'Station', 'Standing'])
-      expect(pdf).toContain(column(row, name));
-    for (const name of ['East off mm', 'North off mm']) expect(pdf).toContain(column(row, name).replace('-', '−'));
+    // The row of the one, cell by cell, is the row of the other, and nothing else stands in it.
+    const cells = ['Mark', 'Offset to', 'Offset m', 'Ground height m', 'Hub height m', 'Design height m', 'Cut or fill'].map((name) => column(row, name));
+    const off = `${signed(column(row, 'East off mm'))} / ${signed(column(row, 'North off mm'))}`;
+    const proofs = `${column(row, 'Proof before')} / ${column(row, 'Proof after')}`;
+    expect(onPdf.get(column(row, 'Mark'))).toBe([...cells, off, column(row, 'Station'), column(row, 'Set at'), proofs, column(row, 'Standing')].join(' '));
+    // What holds for the whole sheet stands in its head and foot.
+    expect(pdf).toContain(`Station ${column(row, 'Station')}: `);
+    expect(pdf).toContain(`95 %: ${column(row, 'Station 95 %')}`);
+    expect(pdf).toContain(column(row, 'Set on'));
+    expect(pdf).toContain(`within ${column(row, 'Within mm plan')} mm plan, ${column(row, 'Within mm height')} mm height`);
+    expect(pdf).toContain(`Site zero, 0.000, is ${column(row, 'Site zero m')} m`);
+    expect(pdf).toContain(`Design: ${column(row, 'Design')}`);
+    expect(pdf).toContain(`Cut sheet ${column(row, 'Sheet')}, revision ${column(row, 'Revision')}`);
+    // The stake says the same as the sheet.
+    expect(column(row, 'Stake text')).toContain(column(row, 'Cut or fill'));
+    expect(column(row, 'Stake text')).toContain(`${column(row, 'Offset m')} m offset`);
     // The figure on the sheet is the hub's height against the floor.
     const [word, figure] = column(row, 'Cut or fill').split(' ');
     const difference = Number(column(row, 'Hub height m')) - Number(column(row, 'Design height m'));
     expect(word).toBe(difference > 0 ? 'CUT' : 'FILL');
     expect(Math.abs(Number(figure) - Math.abs(difference))).toBeLessThan(0.0011);
   }
+  expect(onPdf.size).toBe(rows.length);
   for (const name of names) expect(rows.some((row) => column(row, 'Mark') === name)).toBe(true);
   expect(pdf).toContain(DEMO);
   expect(pdf).toContain('Have buried services located before digging');

@@ -1,13 +1,44 @@
 import { readFileSync } from 'node:fs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-/** Text of a PDF as another reader sees it. */
-export async function pdfText(path: string): Promise<string> {
+/** One piece of text of a PDF, as another reader sees it. Points from the page's lower left corner. */
+export interface PdfPiece {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  readonly page: number;
+}
+
+export async function pdfPieces(path: string): Promise<PdfPiece[]> {
   const document = await getDocument({ data: new Uint8Array(readFileSync(path)), useSystemFonts: true, verbosity: 0 }).promise;
-  const pages: string[] = [];
-  for (let i = 1; i <= document.numPages; i++) {
-    const { items } = await (await document.getPage(i)).getTextContent();
-    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
+  const pieces: PdfPiece[] = [];
+  for (let page = 1; page <= document.numPages; page++) {
+    const { items } = await (await document.getPage(page)).getTextContent();
+    for (const item of items) {
+      if (!('str' in item) || item.str.trim() === '') continue;
+      const [, , , , x, y] = item.transform as number[];
+      pieces.push({ text: item.str.trim(), x: x!, y: y!, page });
+    }
   }
-  return pages.join('\n').replace(/\s+/g, ' ');
+  return pieces;
+}
+
+export const textOf = (pieces: readonly PdfPiece[]): string =>
+  pieces
+    .map((piece) => piece.text)
+    .join(' ')
+    .replace(/\s+/g, ' ');
+
+/** The table's rows by their first cell: the pieces that stand at its height or, gone on in a second line, just under it. */
+export function pdfRows(pieces: readonly PdfPiece[], names: readonly string[]): Map<string, string> {
+  const left = Math.min(...pieces.map((piece) => piece.x));
+  const starts = pieces.filter((piece) => names.includes(piece.text) && piece.x - left < 2).sort((a, b) => a.page - b.page || b.y - a.y);
+  return new Map(
+    starts.map((start, i) => {
+      const below = starts[i + 1];
+      const end = below && below.page === start.page ? below.y + 1 : start.y - 20;
+      const row = pieces.filter((piece) => piece.page === start.page && piece.y <= start.y + 1 && piece.y > end);
+      return [start.text, textOf(row.sort((a, b) => Math.round(b.y - a.y) || a.x - b.x))];
+    }),
+  );
 }

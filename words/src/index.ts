@@ -21,3 +21,4 @@ export { controlFileWords, controlRowWords, listRemarkWords } from './controlLis
 export { outlineErrorWords } from './outline.ts';
 export { drawingWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
+export { sheetClock, type SheetClock } from './sheetClock.ts';

@@ -74,6 +74,9 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'mark':
       refs.push(fact.body.package, fact.body.solution, fact.body.sight, fact.body.supersedes);
       break;
+    case 'obstruction':
+      refs.push(fact.body.package);
+      break;
     case 'handover':
       refs.push(fact.body.package, ...fact.body.marks, ...fact.body.withheld);
       break;

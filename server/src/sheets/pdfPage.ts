@@ -11,7 +11,7 @@ const FONTS = {
 export type Font = keyof typeof FONTS;
 
 /** Points. */
-export const MARGIN = 40;
+export const MARGIN = 34;
 export const INKS = { ink: '#16262a', ink2: '#435050', rule: '#dad3c0', pencil: '#5a3d98', brick: '#8f1d15', hub: '#c9a35b', tint: '#fbefe9' } as const;
 
 export type Page = PDFKit.PDFDocument;

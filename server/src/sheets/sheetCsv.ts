@@ -1,28 +1,36 @@
 import { lengthFromMetres } from '@idle-marker/core';
 import { csvText, type CsvCell } from '@idle-marker/formats';
 import type { NumberedSheet } from '@idle-marker/records';
-import { cutFillWords, HEIGHT_REFERENCE, LENGTH_DECIMALS, MEANING, STANDING, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { cutFillWords, HEIGHT_REFERENCE, LENGTH_DECIMALS, MEANING, sheetClock, smallLength, STANDING, UNIT_ABBREVIATION } from '@idle-marker/words';
 
 /** The sheet's rows as CSV, figures in the site's unit. */
 export function sheetCsv(sheet: NumberedSheet): string {
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
   const length = (metres: number | null): CsvCell => (metres === null ? null : lengthFromMetres(metres, sheet.lengthUnit).toFixed(LENGTH_DECIMALS));
+  const clock = sheetClock(sheet.timeZone, sheet.setFrom);
+  const stations = new Map(sheet.stations.map((station) => [station.name, station]));
   const header = [
     'Mark',
     'Offset to',
     `Offset ${unit}`,
+    `Ground height ${unit}`,
     `Hub height ${unit}`,
-    'To',
+    'Design',
     `Design height ${unit}`,
     'Cut or fill',
-    `Ground height ${unit}`,
     'East off mm',
     'North off mm',
     'Station',
-    'Standing',
+    'Station 95 %',
+    'Set on',
     'Set at',
     'Proof before',
     'Proof after',
+    'Time zone',
+    'Standing',
+    'Within mm plan',
+    'Within mm height',
+    `Site zero ${unit}`,
     'Stake text',
     'Sheet',
     'Revision',
@@ -33,18 +41,24 @@ export function sheetCsv(sheet: NumberedSheet): string {
       row.name,
       `${row.corner}, ${MEANING[row.meaning]}`,
       length(row.offset),
+      length(row.groundZ),
       length(row.hubZ),
       HEIGHT_REFERENCE[sheet.heightReference],
       length(row.designZ),
       cutFillWords(row.cutFill, sheet.lengthUnit),
-      length(row.groundZ),
       Math.round(row.dEMm),
       Math.round(row.dNMm),
       row.provisional ? `${row.station} (provisional)` : row.station,
+      smallLength((stations.get(row.station)?.radius95Mm ?? 0) / 1000, sheet.lengthUnit),
+      clock.day(row.setAt),
+      clock.time(row.setAt),
+      clock.time(row.proofBefore),
+      clock.time(row.proofAfter),
+      sheet.timeZone,
       STANDING[row.standing],
-      row.setAt,
-      row.proofBefore,
-      row.proofAfter,
+      sheet.planMm,
+      sheet.heightMm,
+      length(sheet.siteZero),
       row.stakeText.join(' | '),
       sheet.number,
       sheet.revision,

@@ -8,46 +8,40 @@ import {
   LENGTH_DECIMALS,
   MEANING,
   smallLength,
+  sheetClock,
   STANDING,
   WITHHELD_REASON,
   UNIT_ABBREVIATION,
+  type SheetClock,
 } from '@idle-marker/words';
-import { bottomOf, finish, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from './pdfPage.ts';
+import { bottomOf, finish, INKS, MARGIN, newDocument, paragraph, printable, rule, widthOf, write, type Page } from './pdfPage.ts';
 import { drawSketch } from './sketch.ts';
-
-/** Times of the sheet, in the time zone of the place where it was issued. */
-interface Clock {
-  time(at: string | null): string;
-  day(at: string): string;
-}
-
-function clockOf(timeZone: string): Clock {
-  const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone });
-  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone });
-  return { time: (at) => (at === null ? 'none' : time.format(new Date(at))), day: (at) => day.format(new Date(at)) };
-}
 
 interface Column {
   readonly title: string;
   readonly width: number;
   readonly align: 'left' | 'right';
-  text(row: CutSheetRow, unit: LengthUnit, clock: Clock): string;
+  text(row: CutSheetRow, unit: LengthUnit, clock: SheetClock): string;
 }
 
 const length = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'none' : formatLength(metres, unit, LENGTH_DECIMALS));
 
+/** Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a second line. */
 const COLUMNS: readonly Column[] = [
-  { title: 'Mark', width: 60, align: 'left', text: (row) => row.name },
-  { title: 'Offset to', width: 82, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
-  { title: 'Offset', width: 34, align: 'right', text: (row, unit) => length(row.offset, unit) },
-  { title: 'Hub', width: 36, align: 'right', text: (row, unit) => length(row.hubZ, unit) },
-  { title: 'Design', width: 36, align: 'right', text: (row, unit) => length(row.designZ, unit) },
-  { title: 'Cut / fill', width: 60, align: 'right', text: (row, unit) => cutFillWords(row.cutFill, unit) },
-  { title: 'E / N off, mm', width: 54, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
-  { title: 'Station', width: 36, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
-  { title: 'Proofs', width: 74, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
-  { title: 'Standing', width: 43, align: 'left', text: (row) => STANDING[row.standing] },
+  { title: 'Mark', width: 54, align: 'left', text: (row) => row.name },
+  { title: 'Offset to', width: 66, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
+  { title: 'Offset', width: 32, align: 'right', text: (row, unit) => length(row.offset, unit) },
+  { title: 'Ground', width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
+  { title: 'Hub', width: 34, align: 'right', text: (row, unit) => length(row.hubZ, unit) },
+  { title: 'Design', width: 34, align: 'right', text: (row, unit) => length(row.designZ, unit) },
+  { title: 'Cut / fill', width: 55, align: 'right', text: (row, unit) => cutFillWords(row.cutFill, unit) },
+  { title: 'E / N off, mm', width: 50, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
+  { title: 'Station', width: 37, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
+  { title: 'Set', width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
+  { title: 'Proofs', width: 60, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
+  { title: 'Standing', width: 38, align: 'left', text: (row) => STANDING[row.standing] },
 ];
+const ROW_SIZE = 7.8;
 
 export async function sheetPdf(sheet: NumberedSheet): Promise<Buffer> {
   const page = newDocument(`Cut sheet ${sheet.number}, revision ${sheet.revision}: ${sheet.package}`);
@@ -61,7 +55,7 @@ export async function sheetPdf(sheet: NumberedSheet): Promise<Buffer> {
 }
 
 function drawHead(page: Page, sheet: NumberedSheet): number {
-  const clock = clockOf(sheet.timeZone);
+  const clock = sheetClock(sheet.timeZone, sheet.setFrom);
   const right = (text: string, y: number, bold = false) =>
     write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
   write(page, `Cut sheet ${sheet.number}, revision ${sheet.revision}`, MARGIN, MARGIN, 'bold', 20, INKS.ink);
@@ -104,7 +98,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, top: number): number {
 }
 
 function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
-  const clock = clockOf(sheet.timeZone);
+  const clock = sheetClock(sheet.timeZone, sheet.setFrom);
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
   const heads = () => {
     write(
@@ -117,41 +111,52 @@ function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
       INKS.ink2,
     );
     y += 13;
-    drawRow(page, y, (column) => column.title, 'bold');
-    y += 13;
+    y += drawRow(page, y, (column) => column.title, 'bold') + 2;
     rule(page, y, INKS.ink);
     y += 4;
   };
   let y = top;
   heads();
   for (const row of sheet.rows) {
-    if (y > bottomOf(page) - 14) {
+    const text = (column: Column) => column.text(row, sheet.lengthUnit, clock);
+    if (y + rowHeight(page, text) > bottomOf(page)) {
       page.addPage();
       y = MARGIN;
       heads();
     }
-    drawRow(page, y, (column) => column.text(row, sheet.lengthUnit, clock), 'regular');
-    y += 13;
+    y += drawRow(page, y, text, 'regular') + 3;
     rule(page, y, INKS.rule, 0.5);
     y += 3;
   }
   return y;
 }
 
-function drawRow(page: Page, y: number, text: (column: Column) => string, font: 'regular' | 'bold'): void {
+const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font === 'bold' || title === 'Cut / fill' || title === 'Mark';
+/** Words after a column of figures start a little apart from them. */
+const indentOf = (column: Column): number => (column.align === 'left' && column !== COLUMNS[0] ? 4 : 0);
+
+function rowHeight(page: Page, text: (column: Column) => string, font: 'regular' | 'bold' = 'regular'): number {
+  const heights = COLUMNS.map((column) => {
+    page.font(isBold(column, font) ? 'bold' : 'regular').fontSize(ROW_SIZE);
+    return page.heightOfString(printable(text(column)), { width: column.width - 4 - indentOf(column) });
+  });
+  return Math.max(...heights);
+}
+
+/** Draws one row and gives the height that it took. */
+function drawRow(page: Page, y: number, text: (column: Column) => string, font: 'regular' | 'bold'): number {
+  const height = rowHeight(page, text, font);
   let x = MARGIN;
   for (const column of COLUMNS) {
-    // Words after a column of figures start a little apart from them.
-    const indent = column.align === 'left' && x > MARGIN ? 4 : 0;
-    const bold = font === 'bold' || column.title === 'Cut / fill' || column.title === 'Mark';
-    write(page, text(column), x + indent, y, bold ? 'bold' : 'regular', 7.8, INKS.ink, {
+    const indent = indentOf(column);
+    write(page, text(column), x + indent, y, isBold(column, font) ? 'bold' : 'regular', ROW_SIZE, INKS.ink, {
       width: column.width - 4 - indent,
       align: column.align,
-      ellipsis: true,
-      height: 11,
+      lineBreak: true,
     });
     x += column.width;
   }
+  return height;
 }
 
 /** How to read the hubs, drawn and in words, and the cautions. */
@@ -212,7 +217,7 @@ function drawExample(page: Page, row: CutSheetRow, unit: LengthUnit, x: number, 
 }
 
 function numberPages(page: Page, sheet: NumberedSheet): void {
-  const clock = clockOf(sheet.timeZone);
+  const clock = sheetClock(sheet.timeZone, sheet.setFrom);
   const { start, count } = page.bufferedPageRange();
   const zero = sheet.siteZero;
   const heights =
