@@ -1,0 +1,14 @@
+/** What a browser has and jsdom lacks. */
+import { TextDecoder, TextEncoder } from 'node:util';
+
+globalThis.TextEncoder ??= TextEncoder;
+globalThis.TextDecoder ??= TextDecoder;
+globalThis.structuredClone ??= (value) => JSON.parse(JSON.stringify(value));
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
+globalThis.Element.prototype.scrollTo ??= () => undefined;
+globalThis.Element.prototype.scrollIntoView ??= () => undefined;
+globalThis.Element.prototype.hasPointerCapture ??= () => false;

@@ -1,0 +1,164 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { screen, waitFor, within } from '@testing-library/react';
+import { roundOf, roundRows } from '@idle-marker/records';
+import { BlockedDialog } from '../src/features/mark/BlockedDialog.tsx';
+import { CallingDialog } from '../src/features/mark/CallingDialog.tsx';
+import { CutFill } from '../src/features/mark/CutFill.tsx';
+import { GuidanceBoard } from '../src/features/mark/GuidanceBoard.tsx';
+import { MarkHeights } from '../src/features/mark/MarkHeights.tsx';
+import { RoundTable } from '../src/features/mark/RoundTable.tsx';
+import { StakePicture } from '../src/features/mark/StakePicture.tsx';
+import { begin, said, show, Story } from './page.tsx';
+
+beforeEach(begin);
+
+function day() {
+  const story = new Story().control();
+  const work = story.work();
+  const solution = story.station('S1');
+  story.prove(solution, 'P1');
+  story.set(solution, work, 0);
+  story.prove(solution, 'P2');
+  const round = () => roundOf(story.state, story.trust(), work, null);
+  return { story, work, solution, round };
+}
+
+describe('cut and fill', () => {
+  it.each([
+    [0.1234, 'CUT 0.123'],
+    [-0.332, 'FILL 0.332'],
+    [0.0002, 'ON GRADE'],
+    [null, 'no height'],
+  ])('of %p is said as %s, never as a bare sign', (cutFill, words) => {
+    show(new Story(), <CutFill cutFill={cutFill} />);
+    expect(screen.getByText(words)).toBeTruthy();
+  });
+
+  it('carry a wedge only where there is a way to go', () => {
+    const { container } = show(new Story(), <CutFill cutFill={-0.3} />);
+    expect(container.querySelectorAll('svg path')).toHaveLength(1);
+    expect(show(new Story(), <CutFill cutFill={0} />).container.querySelectorAll('svg')).toHaveLength(0);
+  });
+});
+
+describe('the round', () => {
+  it('says of each mark what became of it', () => {
+    const { story, work, solution, round } = day();
+    const plans = work.body.plans;
+    story.set(solution, work, 1, { as: 'rough' });
+    story.say('obstruction', { package: work.id, key: plans[2]!.key, name: plans[2]!.name, place: plans[2]!.place, what: 'Fence' });
+    show(story, <RoundTable rows={roundRows(round(), { e: 4030, n: 8000 })} chosen={plans[3]!.key} onChoose={() => undefined} />);
+    const row = (i: number) => within(screen.getByRole('row', { name: new RegExp(`^${plans[i]!.name} `) }));
+    expect(row(0).getByText('confirmed, held')).toBeTruthy();
+    expect(row(1).getByText('rough')).toBeTruthy();
+    expect(row(2).getByText('blocked: Fence')).toBeTruthy();
+    expect(row(3).getByText('now')).toBeTruthy();
+    expect(row(4).getByText('to set')).toBeTruthy();
+  });
+
+  it('chooses the mark that is pressed', async () => {
+    const { story, work, round } = day();
+    let chosen = '';
+    const { user } = show(story, <RoundTable rows={roundRows(round(), { e: 0, n: 0 })} chosen="" onChoose={(key) => (chosen = key)} />);
+    await user.click(screen.getByRole('button', { name: work.body.plans[4]!.name }));
+    expect(chosen).toBe(work.body.plans[4]!.key);
+  });
+});
+
+describe('heights at a mark', () => {
+  it('are counted from the hub once it stands, against the floor and site zero', () => {
+    const { story, work, round } = day();
+    const stop = round().find((each) => each.mark !== null)!;
+    show(story, <MarkHeights work={work} stop={stop} groundZ={5.8} stands hasHeight />);
+    expect(screen.getByText('Hub')).toBeTruthy();
+    expect(screen.getByText('FILL 0.350')).toBeTruthy();
+    expect(screen.getByText('from the hub')).toBeTruthy();
+    expect(screen.getByText('0.000 against site zero')).toBeTruthy();
+    expect(screen.getByRole('img', { name: /FILL 0.350 m to finished floor/ })).toBeTruthy();
+  });
+
+  it('are counted from the ground before that, and the stake is not shown yet', () => {
+    const { story, work, round } = day();
+    const stop = round().find((each) => each.mark === null)!;
+    show(story, <MarkHeights work={work} stop={stop} groundZ={6.5} stands={false} hasHeight />);
+    expect(screen.getByText('CUT 0.250')).toBeTruthy();
+    expect(screen.queryByRole('img', { name: /Stake text/ })).toBeNull();
+  });
+
+  it('are none from a plan-only station', () => {
+    const { story, work, round } = day();
+    const stop = round().find((each) => each.mark === null)!;
+    show(story, <MarkHeights work={work} stop={stop} groundZ={null} stands={false} hasHeight={false} />);
+    expect(screen.getByText('The station has no height: the stake gets none')).toBeTruthy();
+  });
+
+  it('tell themselves in feet and inches when they are pressed', async () => {
+    const { story, work, round } = day();
+    const { user } = show(story, <MarkHeights work={work} stop={round()[0]!} groundZ={1.5} stands={false} hasHeight />);
+    await user.click(screen.getByRole('button', { name: '1.500' }));
+    const box = within(await screen.findByRole('dialog', { name: 'The same in other units' }));
+    expect(box.getByText('4′ 11 1/16″')).toBeTruthy();
+    expect(box.getByText('4.9213 ft')).toBeTruthy();
+  });
+});
+
+describe('a blocked mark', () => {
+  it('wants to know what stands there before anything is said', async () => {
+    const { story, work, round } = day();
+    let left = false;
+    const { user } = show(story, <BlockedDialog work={work} stop={round()[4]!} onClose={() => undefined} onLeave={() => (left = true)} />);
+    await user.click(screen.getByRole('button', { name: 'Leave it for now' }));
+    expect(screen.getByText('Say what stands there, so that the next one knows.')).toBeTruthy();
+    expect(left).toBe(false);
+    await user.click(screen.getByRole('button', { name: 'Water' }));
+    await user.click(screen.getByRole('button', { name: 'Leave it for now' }));
+    await waitFor(() => expect(left).toBe(true));
+    await waitFor(() => expect(said()).toMatchObject([{ type: 'obstruction', body: { what: 'Water' } }]));
+  });
+
+  it('is offered other offsets on its line, and moving it revises the package', async () => {
+    const { story, work, round } = day();
+    const stop = round()[4]!;
+    const { user } = show(story, <BlockedDialog work={work} stop={stop} onClose={() => undefined} onLeave={() => undefined} />);
+    await user.type(screen.getByLabelText('What is in the way'), 'Skip');
+    await user.click(screen.getByRole('button', { name: /^4\.000 m off/ }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    const revised = said()[1]!;
+    if (revised.type !== 'package') throw new Error(revised.type);
+    expect(revised.body.supersedes).toBe(work.id);
+    expect(revised.body.plans.filter((plan) => plan.offset === 4).map((plan) => plan.key)).toEqual([stop.plan.key]);
+  });
+});
+
+describe('guidance', () => {
+  const board = (stale: boolean) => (
+    <GuidanceBoard
+      move={{ up: 0.6, right: -0.1 }}
+      trail={[]}
+      viewpoint="facingInstrument"
+      tolerance={0.006}
+      toleranceWords="within 6 mm"
+      ahead="S1, 30 m ahead of you"
+      stale={stale}
+    />
+  );
+
+  it('says what the top of the board is, how near is near enough, and that an old figure is old', () => {
+    show(new Story(), board(true));
+    expect(screen.getByText('toward instrument')).toBeTruthy();
+    expect(screen.getByText('within 6 mm')).toBeTruthy();
+    expect(screen.getByText('pole, old')).toBeTruthy();
+    show(new Story(), board(false));
+    expect(screen.getByText('pole')).toBeTruthy();
+  });
+
+  it('can be called out with arms', () => {
+    show(new Story(), <CallingDialog open onClose={() => undefined} />);
+    for (const sign of ['Look here.', 'Go that way.', 'Hold.', 'Good.', 'Come.']) expect(screen.getByText(sign)).toBeTruthy();
+  });
+
+  it('writes the stake line by line', () => {
+    show(new Story(), <StakePicture lines={['2.000 m offset', 'to A, outside face', 'TH-A N']} />);
+    expect(screen.getByRole('img', { name: 'Stake text: 2.000 m offset; to A, outside face; TH-A N' })).toBeTruthy();
+  });
+});

@@ -1,0 +1,68 @@
+/** Renders parts of the interface over a site that a story tells, in a page without a browser. */
+import 'fake-indexeddb/auto';
+import { jest } from '@jest/globals';
+import type { ReactNode } from 'react';
+import { cleanup, render, type RenderResult } from '@testing-library/react';
+import { userEvent, type UserEvent } from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router';
+import type { AnyFact } from '@idle-marker/contract';
+import { Story } from '../../records/test/story.ts';
+import { openSite } from '../src/ledger/ledger.ts';
+import { SiteProvider } from '../src/site/SiteContext.tsx';
+
+export const SITE_ID = '11111111-1111-4111-8111-111111111111';
+
+/** A server that keeps what it is sent, and can be away. */
+export class Server {
+  readonly stored: AnyFact[] = [];
+  readonly refused = new Map<string, { readonly status: number; readonly body: object }>();
+  away = false;
+
+  readonly fetch = (input: string | URL | Request, init?: RequestInit): Promise<Response> => {
+    const url = typeof input === 'string' ? input : input instanceof URL ? input.href : input.url;
+    if (this.away) return Promise.reject(new TypeError('no server'));
+    if (init?.method === 'PUT') {
+      const fact = JSON.parse(init.body as string) as AnyFact;
+      const refusal = this.refused.get(fact.type);
+      if (refusal) return Promise.resolve(answer(refusal.body, refusal.status));
+      if (!this.stored.some((each) => each.id === fact.id)) this.stored.push(fact);
+      return Promise.resolve(answer({}, 201));
+    }
+    const after = Number(/after=(\d+)/.exec(url)?.[1] ?? 0);
+    return Promise.resolve(answer({ facts: this.stored.slice(after), cursor: this.stored.length, more: false, ledger: 'one' }));
+  };
+}
+
+const answer = (body: object, status = 200): Response => ({ ok: status < 400, status, json: () => Promise.resolve(body) }) as Partial<Response> as Response;
+
+export const server = new Server();
+globalThis.fetch = server.fetch;
+
+interface Shown extends RenderResult {
+  readonly user: UserEvent;
+}
+
+/** Shows `children` as the person of the story would see them. */
+export function show(story: Story, children: ReactNode): Shown {
+  const page = (node: ReactNode) => (
+    <MemoryRouter>
+      <SiteProvider id={SITE_ID} state={story.state} who={story.who}>
+        {node}
+      </SiteProvider>
+    </MemoryRouter>
+  );
+  return { ...render(page(children)), user: userEvent.setup() };
+}
+
+/** Facts that the interface said since the site was opened. */
+export const said = (): readonly AnyFact[] => server.stored;
+
+export async function begin(): Promise<void> {
+  cleanup();
+  server.stored.length = 0;
+  server.refused.clear();
+  server.away = false;
+  await openSite(SITE_ID);
+}
+
+export { jest, Story };
