@@ -100,7 +100,7 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
-    files: ['**/*.test.{ts,tsx}', 'e2e/**/*.ts'],
+    files: ['**/*.test.{ts,tsx}', '**/test/**/*.{ts,tsx}', 'e2e/**/*.ts'],
     rules: {
       '@typescript-eslint/no-unsafe-member-access': 'off',
       '@typescript-eslint/no-unsafe-argument': 'off',
@@ -122,9 +122,12 @@ export default tseslint.config(
         document: 'readonly',
         MutationObserver: 'readonly',
         performance: 'readonly',
+        globalThis: 'readonly',
       },
     },
   },
   ...boundaries,
+  // The interface's tests tell their sites with the story of the records' tests.
+  { files: ['web/test/**'], rules: { 'no-restricted-imports': 'off' } },
   ...coreLayers,
 );

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 
 const ROOMS = [
-  'web/tsconfig.app.json',
+  'web/tsconfig.test.json',
   'server',
   'e2e',
   'contract',

@@ -12,3 +12,4 @@ globalThis.ResizeObserver ??= class {
 globalThis.Element.prototype.scrollTo ??= () => undefined;
 globalThis.Element.prototype.scrollIntoView ??= () => undefined;
 globalThis.Element.prototype.hasPointerCapture ??= () => false;
+globalThis.document.fonts ??= { ready: Promise.resolve() };

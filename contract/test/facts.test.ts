@@ -1,0 +1,263 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { canonicalJson, compute, digestOf, FACT_TYPES, invalidFact, referencesOf, type AnyFact, type FactType } from '../src/index.ts';
+
+let made = 0;
+const id = (): string => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
+const PLACE = { e: 4000, n: 8000 };
+const PLAN = {
+  key: 'Hall/A/in',
+  name: 'H-A N',
+  place: PLACE,
+  design: PLACE,
+  corner: 'A',
+  item: 'Hall',
+  meaning: 'outsideFace',
+  offset: 2,
+  offFace: ['A', 'B'],
+  alsoOffFace: null,
+  onLine: null,
+  designZ: 6.25,
+};
+
+/** One good body of every type, with the ids that it refers to. */
+function bodies(): { readonly [T in FactType]: { readonly body: object; readonly refs: readonly string[] } } {
+  const [a, b, c, d] = [id(), id(), id(), id()];
+  return {
+    site: {
+      body: {
+        name: 'Quay',
+        lengthUnit: 'metre',
+        angleUnit: 'dms',
+        axisOrder: 'EN',
+        siteZero: null,
+        coordinateSystem: '',
+        heightDatum: '',
+        combinedScaleFactor: 1,
+        proofIntervalMinutes: 60,
+        classes: [{ id: 'grid', name: 'Grid', planMm: 6, heightMm: 5, leastMarks: 3 }],
+        convention: 'plainWords',
+        practiceGround: null,
+      },
+      refs: [],
+    },
+    member: { body: { name: 'Mara' }, refs: [] },
+    control: {
+      body: {
+        mark: id(),
+        name: 'K1',
+        ...PLACE,
+        z: null,
+        sdHMm: 2,
+        sdZMm: null,
+        kind: 'pin',
+        usePlan: true,
+        useHeight: false,
+        forProof: false,
+        condition: 'secure',
+        note: '',
+        source: 'typed',
+        supersedes: a,
+      },
+      refs: [a],
+    },
+    occupation: {
+      body: {
+        name: 'S1',
+        instrument: { name: 'i', angleSdSec: 1, distSdMm: 1, distSdPpm: 1.5 },
+        instrumentHeight: 1.6,
+        instrumentHeightSdMm: 1,
+        temperatureC: 16,
+        pressureHPa: 1013,
+        ppm: 0,
+        ground: 'gravel',
+        windy: false,
+        link: 'typed',
+      },
+      refs: [],
+    },
+    sight: {
+      body: {
+        occupation: a,
+        purpose: 'mark',
+        target: { kind: 'plan', package: b, key: 'k' },
+        face: 1,
+        read: { circle: 1, zenith: 90, slope: 10, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 4, lengthDecimals: 3, keyed: null },
+        targetHeight: 1.5,
+        targetHeightSdMm: 1,
+        targetCentringSdMm: 1,
+        prismConstantMm: 0,
+        ppm: 0,
+      },
+      refs: [a, b],
+    },
+    solution: {
+      body: {
+        occupation: a,
+        name: 'S1',
+        method: 'resection',
+        class: 'grid',
+        uses: [{ sight: b, control: id(), revision: c, plan: true, height: true }],
+        result: {},
+        inputDigest: 'a'.repeat(64),
+        coreVersion: '1',
+        supersedes: d,
+      },
+      refs: [a, d, b, c],
+    },
+    decision: { body: { solution: a, verdict: 'accepted', reason: '' }, refs: [a] },
+    proof: {
+      body: { solution: a, sight: b, control: id(), revision: c, class: 'grid', plan: 'good', height: 'outside', result: {}, supersedes: null },
+      refs: [a, b, c],
+    },
+    event: { body: { occupation: a, kind: 'bump', note: '' }, refs: [a] },
+    close: { body: { occupation: a, note: '' }, refs: [a] },
+    package: {
+      body: {
+        name: 'Hall',
+        crew: 'Formwork',
+        class: 'grid',
+        heightReference: 'finishedFloor',
+        offset: 2,
+        items: [{ name: 'Hall', meaning: 'gridLine', designZ: null, rule: 'points', corners: [{ name: 'A', ...PLACE }], source: 'typed' }],
+        plans: [PLAN],
+        supersedes: null,
+      },
+      refs: [],
+    },
+    mark: {
+      body: {
+        package: a,
+        key: 'k',
+        name: 'H-A N',
+        solution: b,
+        sight: c,
+        state: 'set',
+        class: 'grid',
+        needs: { plan: true, height: true },
+        measured: { plan: true, height: false },
+        planned: PLACE,
+        place: { ...PLACE, z: null },
+        dEMm: 1,
+        dNMm: -1,
+        within: true,
+        hubZ: null,
+        groundZ: null,
+        designZ: 6.25,
+        cutFill: null,
+        stakeText: ['x'],
+        shots: 2,
+        note: '',
+        supersedes: d,
+      },
+      refs: [a, b, c, d],
+    },
+    obstruction: { body: { package: a, key: 'k', name: 'H-A N', place: PLACE, what: 'Fence' }, refs: [a] },
+    handover: { body: { sheet: id(), number: 1, revision: 1, package: a, marks: [b], withheld: [c] }, refs: [a, b, c] },
+    withdrawal: { body: { record: a, occupation: b, reason: '' }, refs: [a, b] },
+    note: { body: { text: 'x' }, refs: [] },
+  };
+}
+
+const fact = (type: FactType, body: object, change: object = {}): AnyFact =>
+  ({ id: id(), type, at: '2031-05-06T08:00:00.000Z', device: 'tablet', seq: 0, by: null, body, ...change }) as AnyFact;
+
+describe.each(FACT_TYPES)('a fact of type %s', (type) => {
+  const { body, refs } = bodies()[type];
+
+  it('is taken as it should be', () => {
+    expect(invalidFact(fact(type, body))).toBeNull();
+  });
+
+  it('is refused with a field that is not known, and without any of its own', () => {
+    expect(invalidFact(fact(type, { ...body, extra: 1 }))).toMatchObject({ path: '/body/extra', message: 'extra is not a field here: leave it out' });
+    for (const field of Object.keys(body)) {
+      const rest = Object.fromEntries(Object.entries(body).filter(([name]) => name !== field));
+      expect(invalidFact(fact(type, rest))).toMatchObject({ path: `/body/${field}` });
+    }
+  });
+
+  it('is refused with a number that is none', () => {
+    for (const [field, value] of Object.entries(body)) {
+      if (typeof value !== 'number') continue;
+      expect(invalidFact(fact(type, { ...body, [field]: 'NaN' }))).toMatchObject({ code: 'INVALID_NUMBER', path: `/body/${field}` });
+    }
+  });
+
+  it('tells every id that it can’t be understood without, once', () => {
+    expect(referencesOf(fact(type, body)).sort()).toEqual([...new Set(refs)].sort());
+    const by = id();
+    expect(referencesOf(fact(type, body, { by }))).toContain(by);
+  });
+});
+
+describe('an envelope', () => {
+  it.each([
+    [{ at: '2031-02-30T08:00:00Z' }, '/at'],
+    [{ at: 'yesterday' }, '/at'],
+    [{ at: '2031-05-06T08:00:00+02:00' }, '/at'],
+    [{ id: '7' }, '/id'],
+    [{ seq: -1 }, '/seq'],
+    [{ seq: 1.5 }, '/seq'],
+    [{ device: '' }, '/device'],
+    [{ type: 'rumour' }, '/type'],
+    [{ more: 1 }, '/more'],
+  ])('with %j is refused at %s', (change, path) => {
+    expect(invalidFact({ ...fact('note', { text: 'x' }), ...change })).toMatchObject({ path });
+  });
+
+  it('is refused when it is no object', () => {
+    for (const document of [null, 'x', 7, []]) expect(invalidFact(document)).not.toBeNull();
+  });
+});
+
+describe('canonical JSON', () => {
+  const json = fc.jsonValue();
+
+  it('says the same whatever order the fields came in', () => {
+    const turned = (value: unknown): unknown => {
+      if (Array.isArray(value)) return value.map(turned);
+      if (value !== null && typeof value === 'object')
+        return Object.fromEntries(
+          Object.entries(value)
+            .reverse()
+            .map(([name, each]) => [name, turned(each)]),
+        );
+      return value;
+    };
+    fc.assert(
+      fc.property(json, (value) => {
+        expect(canonicalJson(turned(value))).toBe(canonicalJson(value));
+        expect(JSON.parse(canonicalJson(value))).toEqual(JSON.parse(JSON.stringify(value)));
+      }),
+    );
+  });
+
+  it('leaves out what is not defined', () => {
+    expect(canonicalJson({ b: 1, a: undefined })).toBe('{"b":1}');
+  });
+
+  it('has the published digest of the empty object', () => {
+    // SHA-256 of the two bytes {}.
+    expect(digestOf({})).toBe('44136fa355b3678a1146ad16f7e8649e94fb4fc21fe77e8310c060f61caaff8a');
+  });
+});
+
+describe('computing a case', () => {
+  it.each([
+    [null, null, 'INVALID_INPUT', ''],
+    [{ kind: 'stake', input: {} }, null, 'INVALID_INPUT', '/id'],
+    [{ id: 'x', kind: 'stake' }, 'x', 'INVALID_INPUT', '/input'],
+    [{ id: 'x', kind: 'toString', input: {} }, 'x', 'UNKNOWN_KIND', '/kind'],
+    [{ id: 'x', kind: 'guess', input: {} }, 'x', 'UNKNOWN_KIND', '/kind'],
+    [{ id: 7, kind: 'stake', input: {} }, null, 'INVALID_INPUT', '/id'],
+  ])('%j fails with its id, code and place', (document, known, code, path) => {
+    expect(compute(document)).toMatchObject({ id: known, ok: false, error: { code, path } });
+  });
+
+  it('tells the known kinds to somebody who asks for another', () => {
+    const outcome = compute({ id: 'x', kind: 'guess', input: {} });
+    for (const kind of ['resection', 'knownStation', 'height', 'check', 'stake', 'propagate', 'traverse'])
+      expect(outcome.ok ? '' : outcome.error.message).toContain(kind);
+  });
+});

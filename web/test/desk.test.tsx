@@ -1,0 +1,375 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { act, screen, waitFor, within } from '@testing-library/react';
+import { progressOf } from '@idle-marker/records';
+import { EditControl } from '../src/features/control/EditControl.tsx';
+import { Place as ControlList } from '../src/features/control/ControlPlace.tsx';
+import { readCorners, writeCorners } from '../src/features/design/cornerText.ts';
+import { EditPackage } from '../src/features/design/EditPackage.tsx';
+import { Place as FieldBook } from '../src/features/fieldbook/FieldBookPlace.tsx';
+import { CandidateTable } from '../src/features/prove/CandidateTable.tsx';
+import { ProofTable } from '../src/features/prove/ProofTable.tsx';
+import { EditSite } from '../src/features/sites/EditSite.tsx';
+import { draftOf, EMPTY_SITE, siteBody, siteErrors } from '../src/features/sites/siteDraft.ts';
+import { DoubtCard } from '../src/features/today/DoubtCard.tsx';
+import { nextStep } from '../src/features/today/nextStep.ts';
+import { SiteCard } from '../src/features/today/SiteCard.tsx';
+import { WorkCard } from '../src/features/today/WorkCard.tsx';
+import { currentLink, openTyped } from '../src/link/linkStore.ts';
+import { TypedReading } from '../src/link/TypedReading.tsx';
+import { indexScene, visibleSymbols } from '../src/plan/visible.ts';
+import { EMPTY_SCENE, joinScenes, sceneExtent } from '../src/plan/scene.ts';
+import { useSite, type OpenSite } from '../src/site/SiteContext.tsx';
+import { unitsOf } from '../src/site/useUnits.ts';
+import { SITE } from '../../records/test/story.ts';
+import { begin, said, show, SITE_ID, Story } from './page.tsx';
+
+beforeEach(begin);
+
+const METRES = unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' });
+const FEET = unitsOf({ lengthUnit: 'usSurveyFoot', angleUnit: 'degree', axisOrder: 'NE' });
+
+describe('corners as text', () => {
+  it('are written and read in the order and the unit of the site', () => {
+    const corners = [
+      { name: 'A', e: 1200, n: 600 },
+      { name: 'B', e: 0, n: 1200 },
+    ];
+    expect(writeCorners(corners, METRES)).toBe('A, 1200, 600\nB, 0, 1200');
+    expect(writeCorners(corners, FEET)).toBe('A, 1968.5, 3937\nB, 3937, 0');
+    for (const units of [METRES, FEET]) {
+      const read = readCorners(writeCorners(corners, units), units, false);
+      if (!read.ok) throw new Error(read.error);
+      expect(read.value.map((corner) => [corner.name, Math.round(corner.e), Math.round(corner.n)])).toEqual([
+        ['A', 1200, 600],
+        ['B', 0, 1200],
+      ]);
+    }
+  });
+
+  it.each([
+    ['', 'No corners yet.'],
+    ['A, 1', 'Line 1, “A, 1”, is not a name and two coordinates.'],
+    ['A, 1, 2\nB, x, 3', 'Line 2, “B, x, 3”, is not a name and two coordinates.'],
+    ['A, 1, 2\nA, 3, 4', 'Line 2: A is named twice.'],
+  ])('%j is refused by its line', (text, error) => {
+    expect(readCorners(text, METRES, false)).toEqual({ ok: false, error });
+  });
+
+  it('of lines may share their ends', () => {
+    expect(readCorners('A1, 0, 0\nA5, 0, 9\nA1, 0, 0\nD1, 9, 0', METRES, true)).toMatchObject({ ok: true });
+  });
+});
+
+describe('settings of a site', () => {
+  it('come back from the fields as they were', () => {
+    expect(siteBody(draftOf(SITE))).toEqual(SITE);
+    const feet = { ...SITE, lengthUnit: 'usSurveyFoot' as const, siteZero: (412 * 1200) / 3937, combinedScaleFactor: 0.999871 };
+    expect(siteBody(draftOf(feet)).siteZero).toBeCloseTo(feet.siteZero, 9);
+    expect(siteBody(draftOf(feet)).combinedScaleFactor).toBe(0.999871);
+  });
+
+  it.each([
+    [{ name: '' }, 'name'],
+    [{ name: 'Quay Extensi0n' }, 'name'],
+    [{ name: 'x', zero: 'abc' }, 'zero'],
+    [{ name: 'x', scale: '2' }, 'scale'],
+    [{ name: 'x', scale: '' }, 'scale'],
+    [{ name: 'x', interval: '0' }, 'interval'],
+    [{ name: 'x', interval: '12.5' }, 'interval'],
+  ] as const)('%j are refused by their field', (change, field) => {
+    const errors = siteErrors({ ...EMPTY_SITE, ...change }, ['Quay extension']);
+    expect(
+      Object.entries(errors)
+        .filter(([, error]) => error !== null)
+        .map(([name]) => name),
+    ).toEqual([field]);
+  });
+
+  it('are changed by a new entry', async () => {
+    const story = new Story();
+    const { user } = show(story, <EditSite onClose={() => undefined} />);
+    const interval = screen.getByLabelText(/^A proof lasts/);
+    await user.clear(interval);
+    await user.type(interval, '45');
+    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await waitFor(() => expect(said()).toMatchObject([{ type: 'site', body: { proofIntervalMinutes: 45, name: 'Quay extension' } }]));
+  });
+});
+
+describe('a control mark', () => {
+  it('is refused when its name looks like another, when half its place is missing, or when nothing is given', async () => {
+    const story = new Story().control(['K1']);
+    const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
+    await user.type(screen.getByLabelText('Name'), 'Kl');
+    await user.type(screen.getByLabelText('Easting, m'), '4000');
+    await user.click(screen.getByRole('button', { name: 'Add mark' }));
+    expect(screen.getByText(/K1 is on the list already: two names that look alike get mixed up/)).toBeTruthy();
+    expect(screen.getAllByText('Give both coordinates, or neither.').length).toBeGreaterThan(0);
+    expect(said()).toEqual([]);
+  });
+
+  it('that stands next to another is pointed out, and is kept when that is wanted', async () => {
+    const story = new Story().control(['K1']);
+    const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
+    await user.type(screen.getByLabelText('Name'), 'N7');
+    await user.type(screen.getByLabelText('Easting, m'), '3950.4');
+    await user.type(screen.getByLabelText('Northing, m'), '7960.1');
+    expect(screen.getByText(/Less than 1 m from K1/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Add mark' }));
+    await waitFor(() =>
+      expect(said()).toMatchObject([{ type: 'control', body: { name: 'N7', e: 3950.4, n: 7960.1, z: null, sdZMm: null, supersedes: null } }]),
+    );
+  });
+
+  it('is changed by a new revision that knows the one before', async () => {
+    const story = new Story().control(['K1']);
+    const mark = story.state.control[0]!;
+    const { user } = show(story, <EditControl mark={mark} onClose={() => undefined} />);
+    await user.selectOptions(screen.getByLabelText('Condition'), 'Doubtful');
+    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await waitFor(() => expect(said()).toMatchObject([{ body: { mark: mark.id, condition: 'doubtful', supersedes: mark.revision.id, e: 3950 } }]));
+  });
+});
+
+describe('the control list', () => {
+  it('says what the marks are good for, and is empty with a way to fill it', () => {
+    show(new Story(), <ControlList />);
+    expect(screen.getByText('0 usable in plan: two are needed')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Import CSV…' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Short coordinates' })).toBeNull();
+  });
+
+  it('shortens large coordinates when asked, and says by how much', async () => {
+    const story = new Story().control(['K1'], { e: 451_203.118, n: 5_433_870.25 });
+    story.control(['K2'], { e: 451_380.5, n: 5_433_900.125 });
+    const { user } = show(story, <ControlList />);
+    await user.click(screen.getByRole('button', { name: 'Short coordinates' }));
+    expect(screen.getByRole('columnheader', { name: 'East − 450000, m' })).toBeTruthy();
+    expect(within(screen.getByRole('button', { name: 'Edit K1' }).closest('tr')!).getByText(/^1.203\.118$/)).toBeTruthy();
+    expect(within(screen.getByRole('button', { name: 'Edit K2' }).closest('tr')!).getByText(/^3.900\.125$/)).toBeTruthy();
+  });
+});
+
+describe('a work package', () => {
+  it('is made from typed points, with marks on the points themselves', async () => {
+    const story = new Story();
+    const { user } = show(story, <EditPackage work={null} onClose={() => undefined} />);
+    await user.type(screen.getByLabelText('Name'), 'Piles');
+    await user.type(screen.getByLabelText('Crew'), 'Piling');
+    await user.type(screen.getByLabelText('Marks begin with'), 'PL');
+    await user.type(screen.getByLabelText('Name of the outline'), 'Row A');
+    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
+    await user.type(screen.getByLabelText(/^Points to mark/), '1, 4000, 8000{Enter}2, 4005, 8000');
+    expect(screen.getByText('2 hubs')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Make package' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ body: { plans: [{ name: 'PL-1', offset: 0, place: { e: 4000, n: 8000 } }, { name: 'PL-2' }] } });
+  });
+
+  it('says what is wrong with an outline before anything is kept', async () => {
+    const { user } = show(new Story(), <EditPackage work={null} onClose={() => undefined} />);
+    await user.type(screen.getByLabelText('Name of the outline'), 'Hall');
+    await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0');
+    expect(screen.getByText('Hall: An outline needs at least three corners; 2 are given.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Make package' }));
+    expect(said()).toEqual([]);
+  });
+});
+
+describe('Today', () => {
+  /** The site as the interface has it, to ask for the next step. */
+  function site(story: Story): OpenSite {
+    let open: OpenSite | null = null;
+    const Look = () => {
+      open = useSite();
+      return null;
+    };
+    show(story, <Look />);
+    return open!;
+  }
+  const age = { minutes: 10, due: null, proven: true, failed: false, lastProof: null };
+
+  it('leads from an empty site to a held mark, one sentence at a time', () => {
+    const story = new Story();
+    const titles: string[] = [];
+    const ask = (proof: Parameters<typeof nextStep>[1] = null, toSet = 8) => titles.push(nextStep(site(story), proof, [], toSet).title);
+    ask();
+    story.control();
+    ask();
+    const work = story.work();
+    ask();
+    const occupation = story.occupy('S1');
+    ask();
+    for (const name of ['K1', 'K2', 'K3', 'K4'] as const) story.sight(occupation, name);
+    const solution = story.decide(occupation);
+    ask({ ...age, proven: false });
+    ask({ ...age, due: 'CLOCK', minutes: 61 });
+    ask({ ...age, failed: true });
+    ask(age);
+    ask(age, 0);
+    const mark = story.set(solution, work, 0);
+    titles.push(nextStep(site(story), age, [mark], 7).title);
+    expect(titles).toEqual([
+      'List the control marks',
+      'Say what is to be marked',
+      'Station the instrument',
+      'Finish stationing S1',
+      'Prove S1 before the first mark',
+      'Prove S1 before the next mark',
+      'Stop: a proof of S1 failed',
+      'Go on marking: 8 to set',
+      'Everything asked for is set',
+      'One mark is in doubt',
+    ]);
+    expect(nextStep(site(story), age, [mark], 7).to).toBe(`mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`);
+  });
+
+  it('counts what is set, held, blocked and in doubt', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const solution = story.station('S1');
+    story.prove(solution, 'P1');
+    const first = story.set(solution, work, 0);
+    const plan = work.body.plans[3]!;
+    story.say('obstruction', { package: work.id, key: plan.key, name: plan.name, place: plan.place, what: 'Fence' });
+    story.prove(solution, 'P2', { e: 0.04 });
+    const trust = story.trust();
+    show(story, <WorkCard progress={progressOf(story.state, trust)} />);
+    expect(screen.getByText('1 of 8 set, 1 blocked')).toBeTruthy();
+    expect(screen.getByText('0 held, 0 set and not held yet, 1 in doubt')).toBeTruthy();
+    show(story, <DoubtCard marks={[first]} standings={new Map(trust.marks.map((mark) => [mark.id, mark]))} />);
+    expect(screen.getByText(/^Set from S1: a proof after it failed|Set from S1:/)).toBeTruthy();
+  });
+
+  it('tells where control and work come from and what figures refer to', () => {
+    const story = new Story({ combinedScaleFactor: 0.9998 }).control();
+    story.work();
+    show(story, <SiteCard />);
+    expect(screen.getByText('list.csv: 6 marks')).toBeTruthy();
+    expect(screen.getByText('site grid, metres, grid distances, factor 0.9998')).toBeTruthy();
+    expect(screen.getByText('benchmark at the gate; site zero is 6.250 m')).toBeTruthy();
+  });
+});
+
+describe('Prove', () => {
+  it('offers what the station did not use before what it did', () => {
+    const story = new Story().control();
+    const solution = story.station('S1', ['K1', 'K2', 'K3']);
+    show(story, <CandidateTable solution={solution} proofs={[]} chosen={null} busy={false} onChoose={() => undefined} onProve={() => undefined} />);
+    const names = screen
+      .getAllByRole('row')
+      .slice(1)
+      .map((row) => within(row).getAllByRole('button')[0]!.textContent);
+    expect(names).toEqual(['P1', 'P2', 'K4', 'K1', 'K2', 'K3']);
+    expect(screen.getAllByText('unused: a proof')).toHaveLength(3);
+    expect(screen.getAllByText('used: a repeat')).toHaveLength(3);
+  });
+
+  it('lists proofs with signed millimetres and says which failed', () => {
+    const story = new Story().control();
+    const solution = story.station('S1');
+    const proofs = [story.prove(solution, 'P1'), story.prove(solution, 'P2', { e: 0.04 })];
+    show(story, <ProofTable proofs={proofs} nameOf={() => 'P'} outcomeWords={() => ''} />);
+    expect(screen.getByText('outside')).toBeTruthy();
+    expect(screen.getByText('+40')).toBeTruthy();
+  });
+});
+
+describe('the field book', () => {
+  it('is filtered by topic, by words and by set-up, and takes notes', async () => {
+    const story = new Story().control();
+    const work = story.work();
+    const solution = story.station('S1');
+    story.set(solution, work, 0);
+    story.station('S2');
+    const { user } = show(story, <FieldBook />);
+    const all = story.facts.length;
+    expect(screen.getByText(new RegExp(`^${all} entries, newest first`))).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Marks' }));
+    expect(screen.getByText(new RegExp(`^2 of ${all} entries`))).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Marks' }));
+    await user.type(screen.getByLabelText('Find in the book'), 'S2 set up');
+    expect(screen.getByText(new RegExp(`^1 of ${all} entries`))).toBeTruthy();
+    await user.clear(screen.getByLabelText('Find in the book'));
+    await user.selectOptions(screen.getByLabelText('Set-up'), solution.occupation.id);
+    const page = within(screen.getByRole('region', { name: 'Page of S1' }));
+    expect(page.getByText('instrument 7, 1″, 1 mm + 1.5 ppm, 1.600 m above ground')).toBeTruthy();
+    expect(page.getByText(work.body.plans[0]!.name)).toBeTruthy();
+    await user.type(screen.getByLabelText('Add a note'), ' Crew told. ');
+    await user.click(screen.getByRole('button', { name: 'Write' }));
+    await waitFor(() => expect(said()).toMatchObject([{ type: 'note', body: { text: 'Crew told.' } }]));
+  });
+});
+
+describe('a typed reading', () => {
+  async function asked() {
+    const story = new Story();
+    openTyped(SITE_ID);
+    const shown = show(story, <TypedReading title="Reading to K1" />);
+    const link = currentLink()!;
+    let reading: unknown = null;
+    act(() => {
+      link.measure(new AbortController().signal).then(
+        (read) => (reading = read),
+        () => (reading = 'cancelled'),
+      );
+    });
+    await screen.findByRole('dialog', { name: 'Reading to K1' });
+    return { ...shown, reading: () => reading };
+  }
+
+  it('is taken once the target height is confirmed', async () => {
+    const { user, reading } = await asked();
+    await user.type(screen.getByLabelText('Circle'), '143 27 08');
+    await user.type(screen.getByLabelText('Zenith angle'), '89 51 40');
+    await user.type(screen.getByLabelText('Slope distance, m'), '93.006');
+    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    expect(screen.getByText(/it was carried over from the last sight/)).toBeTruthy();
+    await user.click(screen.getByLabelText(/target height is still the one/));
+    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await waitFor(() => expect(reading()).toMatchObject({ slope: 93.006, angleUnit: 'dms', keyed: { circle: '143 27 08', slope: '93.006' } }));
+  });
+
+  it('says which field is wrong', async () => {
+    const { user, reading } = await asked();
+    await user.type(screen.getByLabelText('Circle'), '361');
+    await user.type(screen.getByLabelText('Zenith angle'), '0');
+    await user.type(screen.getByLabelText('Slope distance, m'), '0');
+    expect(screen.getByText(/Give the circle reading from 0 to 360/)).toBeTruthy();
+    expect(screen.getByText(/A sight straight up or down has no direction/)).toBeTruthy();
+    expect(screen.getByText(/A slope distance of 0 can’t be measured/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Cancel' }));
+    await waitFor(() => expect(reading()).toBe('cancelled'));
+  });
+});
+
+describe('what is painted', () => {
+  const scene = (count: number) =>
+    joinScenes({
+      symbols: Array.from({ length: count }, (_, i) => ({
+        id: String(i),
+        at: { e: i % 200, n: Math.floor(i / 200) },
+        symbol: 'toSet' as const,
+        chosen: i === 5,
+      })),
+    });
+
+  it('is all of a small scene, and what is in view of a large one', () => {
+    expect(visibleSymbols(indexScene(scene(50)), [0, 0, 10, 10], 1).symbols).toHaveLength(50);
+    const large = visibleSymbols(indexScene(scene(1000)), [0, 0, 9.5, 9.5], 0.1);
+    expect(large).toMatchObject({ crowded: false });
+    expect(large.symbols).toHaveLength(50);
+  });
+
+  it('is thinned where symbols lie too thick, the chosen one never', () => {
+    const { symbols, crowded } = visibleSymbols(indexScene(scene(20_000)), [-1, -1, 200, 100], 1);
+    expect(crowded).toBe(true);
+    expect(symbols.length).toBeLessThan(200);
+    expect(symbols.some((symbol) => symbol.id === '5')).toBe(true);
+  });
+
+  it('fits the view to everything that has a place', () => {
+    expect(sceneExtent(EMPTY_SCENE)).toBeNull();
+    expect(sceneExtent(joinScenes(scene(3), { instruments: [{ at: { e: -7, n: 40 }, label: 'S1', facing: null }] }))).toEqual([-7, 0, 2, 40]);
+  });
+});

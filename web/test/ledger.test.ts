@@ -1,0 +1,71 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { waitFor } from '@testing-library/react';
+import { dismissRefused, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
+import { forgetFacts, keptCursor, waiting } from '../src/ledger/storage.ts';
+import { begin, server, SITE_ID } from './page.tsx';
+
+const note = (text: string) => ({ type: 'note' as const, body: { text } });
+
+beforeEach(async () => {
+  await begin();
+  await waitFor(async () => expect(await waiting()).toEqual([]));
+  await forgetFacts(SITE_ID);
+});
+
+describe('the outbox', () => {
+  it('shows facts at once, sends them in order, and counts on in its sequence', async () => {
+    const [first] = await say(SITE_ID, null, [note('one')]);
+    const [second] = await say(SITE_ID, null, [note('two')]);
+    expect(snapshot().facts.map((fact) => fact.id)).toEqual(expect.arrayContaining([first!.id, second!.id]));
+    expect(second!.seq).toBe(first!.seq + 1);
+    expect(second!.device).toBe(first!.device);
+    await waitFor(() => expect(server.stored.map((fact) => fact.id)).toEqual([first!.id, second!.id]));
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, awaySince: null }));
+  });
+
+  it('keeps a group whole, in one order', async () => {
+    const group = await say(SITE_ID, null, [note('a'), note('b'), note('c')]);
+    expect(group.map((fact) => fact.seq - group[0]!.seq)).toEqual([0, 1, 2]);
+    await waitFor(() => expect(server.stored).toHaveLength(3));
+  });
+
+  it('waits while the server is away, says so, and sends each fact once when it is back', async () => {
+    server.away = true;
+    await say(SITE_ID, null, [note('while away')]);
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 1 }));
+    await waitFor(() => expect(snapshot().awaySince).not.toBeNull());
+    expect(await waiting()).toHaveLength(1);
+    server.away = false;
+    tryNow();
+    tryNow();
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, awaySince: null }));
+    expect(server.stored).toHaveLength(1);
+  });
+
+  it('keeps what the server refuses for good until somebody has seen it', async () => {
+    server.refused.set('note', { status: 422, body: { code: 'INVALID_INPUT', detail: 'text is too long' } });
+    await say(SITE_ID, null, [note('x')]);
+    await waitFor(() => expect(snapshot().refused).toMatchObject([{ reason: 'text is too long' }]));
+    expect(snapshot().waiting).toBe(0);
+    await dismissRefused(snapshot().refused[0]!.key);
+    expect(snapshot().refused).toEqual([]);
+  });
+
+  it('tries again what refers to something that has not arrived yet', async () => {
+    server.refused.set('note', { status: 409, body: { code: 'MISSING_REFERENCE', detail: 'not there' } });
+    await say(SITE_ID, null, [note('early')]);
+    await waitFor(() => expect(snapshot().waiting).toBe(1));
+    server.refused.clear();
+    await waitFor(() => expect(server.stored).toHaveLength(1), { timeout: 4000 });
+    expect(snapshot().refused).toEqual([]);
+  });
+
+  it('reads what others said, from where it stopped', async () => {
+    const [own] = await say(SITE_ID, null, [note('mine')]);
+    await waitFor(() => expect(server.stored).toHaveLength(1));
+    server.stored.push({ ...own!, id: '22222222-2222-4222-8222-222222222222', device: 'another', body: { text: 'theirs' } } as never);
+    tryNow();
+    await waitFor(() => expect(snapshot().facts.some((fact) => fact.device === 'another')).toBe(true));
+    await waitFor(async () => expect(await keptCursor(SITE_ID)).toBe(2));
+  });
+});
