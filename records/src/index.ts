@@ -18,7 +18,7 @@ export {
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export { alternativesFor, hubPlans, isForPlan, keepMoved, shapesOf, withOffset, type PlanError } from './packagePlans.ts';
 export { defaultUse, stationDraft, stationSights, type StationDraft } from './stationDraft.ts';
-export { judgeProof, usedBy, type ProofJudgement } from './proving.ts';
+export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';

@@ -1,7 +1,7 @@
 /** From a check sight to the proof that is kept. */
 import { checkPoint, type CheckResult, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { controlPointOf, precisionOf, readingOf, reductionOf, setupOf, stationOfSolution } from './observations.ts';
+import { controlPointOf, precisionOf, readingOf, reductionOf, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 
 export interface ProofJudgement {
@@ -49,3 +49,25 @@ export const usedBy = (solution: AcceptedSolution, mark: string): { plan: boolea
   const uses = solution.fact.body.uses.filter((use) => use.control === mark);
   return { plan: uses.some((use) => use.plan), height: uses.some((use) => use.height) };
 };
+
+export interface ProofCandidate {
+  readonly mark: ControlMark;
+  readonly used: UseFlags;
+  /** The last proof on it of this solution; null when there is none. */
+  readonly last: Fact<'proof'> | null;
+}
+
+/** Marks to prove on, the best first: what the solution did not use, of these the ones kept for it, of these the longest not sighted. */
+export function proofCandidates(state: SiteState, solution: AcceptedSolution): ProofCandidate[] {
+  const proofs = state.proofs.filter((proof) => proof.body.solution === solution.fact.id);
+  return state.control
+    .filter(({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || body.useHeight))
+    .map((mark) => ({ mark, used: usedBy(solution, mark.id), last: proofs.findLast((proof) => proof.body.control === mark.id) ?? null }))
+    .sort(
+      (a, b) =>
+        Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) ||
+        Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof) ||
+        Number(b.mark.revision.body.usePlan) - Number(a.mark.revision.body.usePlan) ||
+        (a.last?.at ?? '').localeCompare(b.last?.at ?? ''),
+    );
+}

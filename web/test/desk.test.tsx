@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { act, screen, waitFor, within } from '@testing-library/react';
-import { progressOf } from '@idle-marker/records';
+import { progressOf, proofCandidates } from '@idle-marker/records';
 import { EditControl } from '../src/features/control/EditControl.tsx';
 import { Place as ControlList } from '../src/features/control/ControlPlace.tsx';
 import { readCorners, writeCorners } from '../src/features/design/cornerText.ts';
@@ -255,7 +255,10 @@ describe('Prove', () => {
   it('offers what the station did not use before what it did', () => {
     const story = new Story().control();
     const solution = story.station('S1', ['K1', 'K2', 'K3']);
-    show(story, <CandidateTable solution={solution} proofs={[]} chosen={null} busy={false} onChoose={() => undefined} onProve={() => undefined} />);
+    show(
+      story,
+      <CandidateTable candidates={proofCandidates(story.state, solution)} chosen={null} busy={false} onChoose={() => undefined} onProve={() => undefined} />,
+    );
     const names = screen
       .getAllByRole('row')
       .slice(1)

@@ -71,7 +71,8 @@ function problemOf(error: unknown): ProblemError {
     return new ProblemError('UNSUPPORTED_TYPE', 'Send UTF-8 text, not compressed. Nothing was written.');
   // A file that is not served, or an address that is no text: nothing that the log has to know.
   const status = (error as { status?: number } | null)?.status;
-  if (status === 404 || status === 403) return new ProblemError('NOT_FOUND', 'There is no such file here. Load the page anew: it may be of an earlier version.');
+  if (status === 404 || status === 403)
+    return new ProblemError('NOT_FOUND', 'There is no such file here. Load the page anew: it may be of an earlier version.');
   if (status === 400) return new ProblemError('INVALID_ID', 'The address can’t be read: check its % signs.');
   if (isDatabaseAway(error))
     return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');

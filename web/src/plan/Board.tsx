@@ -10,7 +10,7 @@ import type { FrameState } from 'ol/Map.js';
 import { apply } from 'ol/transform.js';
 import type { PlanPoint } from '@idle-marker/core';
 import { paintScene, SYMBOL_RADIUS_PX, type Palette } from './paint.ts';
-import { sceneExtent, type Scene } from './scene.ts';
+import { EMPTY_SCENE, sceneExtent, type Scene } from './scene.ts';
 import { indexScene, visibleSymbols, type SceneIndex } from './visible.ts';
 
 const SITE_GRID = new Projection({ code: 'site grid', units: 'm' });
@@ -24,6 +24,8 @@ export interface BoardProps {
   readonly onPlace?: (point: PlanPoint) => void;
   /** View fits the scene again when this changes. */
   readonly fitKey?: string;
+  /** What it then fits to; the whole scene otherwise. */
+  readonly fitTo?: readonly PlanPoint[];
   readonly children?: React.ReactNode;
 }
 
@@ -131,12 +133,14 @@ function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[
   context.globalAlpha = 1;
 }
 
-export function Board({ scene, description, onPick, onPlace, fitKey, children }: BoardProps) {
+export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, children }: BoardProps) {
   const holder = useRef<HTMLDivElement>(null);
   const parts = useRef<{ map: Map; layer: SceneLayer } | null>(null);
   const handlers = useRef({ onPick, onPlace });
   const [resolution, setResolution] = useState(1);
   handlers.current = { onPick, onPlace };
+  const about = useRef(fitTo);
+  about.current = fitTo;
 
   useEffect(() => {
     const layer = new SceneLayer(scene);
@@ -182,7 +186,10 @@ export function Board({ scene, description, onPick, onPlace, fitKey, children }:
   const hasExtent = extent !== null;
   useEffect(() => {
     if (!parts.current || !hasExtent) return;
-    fit(parts.current.map, parts.current.layer.scene);
+    fit(
+      parts.current.map,
+      about.current && about.current.length > 0 ? { ...EMPTY_SCENE, lines: [{ points: about.current, ink: 'ink' }] } : parts.current.layer.scene,
+    );
   }, [fitKey, hasExtent]);
 
   const zoom = (factor: number) => {

@@ -1,6 +1,6 @@
 /** Paints a scene on a canvas. `toPixel` places site metres; sizes are CSS pixels. */
 import type { PlanPoint } from '@idle-marker/core';
-import type { Ink, Scene, SceneEllipse, SceneInstrument, SceneLine, SceneSymbol } from './scene.ts';
+import type { Ink, Scene, SceneEllipse, SceneInstrument, SceneLine, SceneSymbol, SymbolName } from './scene.ts';
 import { SYMBOLS, type PathStep } from './symbols.ts';
 import type { Visible } from './visible.ts';
 
@@ -26,11 +26,28 @@ export function paintScene(painter: Painter, whole: Scene, visible: Visible): vo
   for (const each of scene.lines) paintLine(painter, each);
   for (const each of scene.ellipses) paintEllipse(painter, each);
   for (const each of scene.arrows) paintArrow(painter, each.from, each.to, painter.palette[each.ink]);
+  const huddled = visible.crowded ? new Set<SceneSymbol>() : huddledMarks(painter, scene.symbols);
   if (visible.crowded) paintCrowd(painter, scene.symbols);
-  else for (const each of scene.symbols) paintSymbol(painter, each);
+  else for (const each of scene.symbols) paintSymbol(painter, each, huddled.has(each) ? HUDDLED_RADIUS_PX : SYMBOL_RADIUS_PX);
   for (const each of scene.instruments) paintInstrument(painter, each);
   for (const each of scene.texts) paintText(painter, each.at, each.text, painter.palette[each.ink], 'center');
-  paintLabels(painter, visible.crowded ? { ...scene, symbols: scene.symbols.filter((each) => each.chosen) } : scene);
+  paintLabels(painter, { ...scene, symbols: scene.symbols.filter((each) => each.chosen || !(visible.crowded || huddled.has(each))) });
+}
+
+/** Stakes nearer to each other than this are drawn small and without names: large ones would only be a blot. */
+const HUDDLE_PX = 24;
+const HUDDLED_RADIUS_PX = 4;
+const MARKS: ReadonlySet<SymbolName> = new Set(['toSet', 'set', 'confirmed', 'held', 'inDoubt']);
+
+function huddledMarks({ toPixel }: Painter, symbols: readonly SceneSymbol[]): ReadonlySet<SceneSymbol> {
+  const marks = symbols.filter((each) => MARKS.has(each.symbol)).map((each) => ({ each, at: toPixel(each.at) }));
+  const huddled = new Set<SceneSymbol>();
+  for (const { each, at } of marks) {
+    const near = marks.filter((other) => Math.abs(other.at[0] - at[0]) < HUDDLE_PX && Math.abs(other.at[1] - at[1]) < HUDDLE_PX);
+    // Two hubs of one corner stand close; three in one place are a huddle.
+    if (near.length > 2 && !each.chosen) huddled.add(each);
+  }
+  return huddled;
 }
 
 /** Many symbols at once: one path for all of a kind and ink. Details that nobody could make out are left away. */
@@ -128,9 +145,12 @@ function trace(context: CanvasRenderingContext2D, path: readonly PathStep[], x: 
   }
 }
 
-function paintSymbol({ context, palette, toPixel }: Painter, { at, symbol, ink = 'ink', dashed, struck, chosen }: SceneSymbol): void {
+function paintSymbol(
+  { context, palette, toPixel }: Painter,
+  { at, symbol, ink = 'ink', dashed, struck, chosen }: SceneSymbol,
+  radius = SYMBOL_RADIUS_PX,
+): void {
   const [x, y] = toPixel(at);
-  const radius = SYMBOL_RADIUS_PX;
   const colour = palette[ink];
   if (chosen) {
     context.beginPath();
@@ -143,7 +163,7 @@ function paintSymbol({ context, palette, toPixel }: Painter, { at, symbol, ink =
     context.strokeStyle = palette.spruce;
     context.stroke();
   }
-  context.lineWidth = 2;
+  context.lineWidth = radius < SYMBOL_RADIUS_PX ? 1.2 : 2;
   context.strokeStyle = colour;
   const first = SYMBOLS[symbol][0]!;
   // A halo of paper keeps the symbol readable over lines.

@@ -25,6 +25,7 @@ export function Place() {
     () => joinScenes(outlineScene(state.packages), controlScene(state.control, null), marksScene(state, state.packages, standings, null)),
     [state, standings],
   );
+  const marked = useMemo(() => state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place)), [state.packages]);
   const goTo = (key: string) => {
     const found = state.packages.flatMap((work) => {
       const plan = work.body.plans.find((each) => markKey(roots.get(work.id)!, each.key) === key);
@@ -40,6 +41,7 @@ export function Place() {
             scene={scene}
             description="Plan with the outlines and the marks asked for. Picking a mark goes to it."
             onPick={goTo}
+            fitTo={marked}
             fitKey={`design ${state.packages.length}`}
           />
         ) : (

@@ -1,13 +1,10 @@
-import type { Fact } from '@idle-marker/contract';
-import { usedBy, type AcceptedSolution, type ControlMark } from '@idle-marker/records';
-import { useSite } from '../../site/SiteContext.tsx';
+import type { ControlMark, ProofCandidate } from '@idle-marker/records';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
 
 interface CandidateTableProps {
-  readonly solution: AcceptedSolution;
-  readonly proofs: readonly Fact<'proof'>[];
+  readonly candidates: readonly ProofCandidate[];
   readonly chosen: string | null;
   readonly busy: boolean;
   onChoose(mark: string): void;
@@ -17,16 +14,7 @@ interface CandidateTableProps {
 const USE = { both: 'used: a repeat', plan: 'used in plan', height: 'used in height' } as const;
 
 /** Marks to prove on: what the station did not use first, and of these the ones kept for it. */
-export function CandidateTable({ solution, proofs, chosen, busy, onChoose, onProve }: CandidateTableProps) {
-  const { state } = useSite();
-  const candidates = state.control
-    .filter(({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || body.useHeight))
-    .map((mark) => ({ mark, used: usedBy(solution, mark.id) }))
-    .sort(
-      (a, b) =>
-        Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) ||
-        Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof),
-    );
+export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: CandidateTableProps) {
   return (
     <table className={TABLE}>
       <thead>
@@ -38,8 +26,7 @@ export function CandidateTable({ solution, proofs, chosen, busy, onChoose, onPro
         </tr>
       </thead>
       <tbody>
-        {candidates.map(({ mark, used }) => {
-          const before = proofs.findLast((proof) => proof.body.control === mark.id);
+        {candidates.map(({ mark, used, last }) => {
           const use = used.plan && used.height ? 'both' : used.plan ? 'plan' : used.height ? 'height' : null;
           return (
             <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
@@ -49,7 +36,7 @@ export function CandidateTable({ solution, proofs, chosen, busy, onChoose, onPro
                 </button>
               </td>
               <td className={TD_WORD}>{use === null ? <strong>unused: a proof</strong> : USE[use]}</td>
-              <td className={TD_WORD}>{before ? clockTime(before.at) : '–'}</td>
+              <td className={TD_WORD}>{last ? clockTime(last.at) : '–'}</td>
               <td className={TD}>
                 <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onProve(mark)} aria-label={`Prove on ${mark.revision.body.name}`}>
                   Sight

@@ -115,8 +115,7 @@ export function Place() {
             )}
             <MisnamedCard doubt={proving.misnamed.doubt} onRename={() => void proving.rename()} onKeep={() => void proving.keepName()} />
             <CandidateTable
-              solution={inForce}
-              proofs={proofs}
+              candidates={proving.candidates}
               chosen={chosen}
               busy={shooting.doing !== null}
               onChoose={proving.choose}

@@ -1,6 +1,15 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { checkJson, type Fact } from '@idle-marker/contract';
-import { judgeProof, stationOfSolution, usedBy, type AcceptedSolution, type ControlMark, type ProofJudgement } from '@idle-marker/records';
+import {
+  judgeProof,
+  proofCandidates,
+  stationOfSolution,
+  usedBy,
+  type AcceptedSolution,
+  type ControlMark,
+  type ProofCandidate,
+  type ProofJudgement,
+} from '@idle-marker/records';
 import { stationErrorSentence } from '@idle-marker/words';
 import { useMisnamed, type Misnamed } from '../../link/useMisnamed.ts';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
@@ -14,6 +23,9 @@ export interface Proven {
 
 export interface Proving {
   readonly shooting: Shooting;
+  /** Marks to prove on, the best first. */
+  readonly candidates: readonly ProofCandidate[];
+  /** The chosen one, else the best. */
   readonly target: ControlMark | null;
   choose(mark: string): void;
   readonly last: Proven | null;
@@ -85,5 +97,6 @@ export function useProving(): Proving {
     misnamed.keep();
     if (inForce && doubt && mark) await judge(inForce, mark, doubt.sight);
   };
-  return { shooting, target: markOf(chosen), choose, last, fault, misnamed, prove, rename, keepName };
+  const candidates = useMemo(() => (inForce ? proofCandidates(state, inForce) : []), [state, inForce]);
+  return { shooting, candidates, target: markOf(chosen) ?? candidates[0]?.mark ?? null, choose, last, fault, misnamed, prove, rename, keepName };
 }
