@@ -16,5 +16,8 @@ const project = (room, environment = 'node', extra = {}) => ({
 });
 
 export default {
-  projects: [...['core', 'words', 'contract', 'records', 'formats', 'cli', 'server'].map((room) => project(room)), project('web', 'jsdom', { setupFiles: [`${import.meta.dirname}/web/test/browser.mjs`] })],
+  projects: [
+    ...['core', 'words', 'contract', 'records', 'formats', 'cli', 'server'].map((room) => project(room)),
+    project('web', 'jsdom', { setupFiles: [`${import.meta.dirname}/web/test/browser.mjs`] }),
+  ],
 };
