@@ -125,13 +125,15 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
       to={`${base}/${place.path}`}
       title={fact ? `${place.name}: ${fact.text}` : place.name}
       className={({ isActive }) =>
-        `flex min-h-[42px] items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[72px] ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
+        `flex min-h-[42px] items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[68px] max-md:border-t-4 max-md:border-l-0 ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
       }
     >
       <svg className="hidden h-5 w-5 max-rail:block" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
         <path d={place.icon} />
       </svg>
-      <span className="text-[15px] font-medium max-rail:text-[13px]">{place.name}</span>
+      <span className="text-[15px] font-medium whitespace-nowrap max-rail:text-[13px] max-rail:whitespace-normal max-rail:text-center max-md:whitespace-nowrap">
+        {place.name}
+      </span>
       {fact && <span className={`figures ml-auto text-[13px] max-rail:ml-0 max-md:hidden ${tone}`}>{fact.text}</span>}
     </NavLink>
   );

@@ -52,7 +52,7 @@ export function Place() {
     setText('');
   };
   return (
-    <div className="flex h-full flex-col gap-3 overflow-hidden p-5 max-md:p-3">
+    <div className="flex h-full flex-col gap-3 overflow-hidden max-md:gap-2 p-5 max-md:p-3">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <div>
           <h1 className="text-2xl">Field book</h1>
@@ -74,7 +74,11 @@ export function Place() {
           </Button>
         </form>
       </div>
-      <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Show">
+      <div
+        className="flex flex-wrap items-end gap-2 max-md:-mx-3 max-md:flex-none max-md:flex-nowrap max-md:overflow-x-auto max-md:px-3"
+        role="group"
+        aria-label="Show"
+      >
         {BOOK_TOPICS.map((topic) => (
           <button
             key={topic}
@@ -109,8 +113,8 @@ export function Place() {
           <thead className="sticky top-0 bg-sheet">
             <tr>
               <th className={TH_WORD}>At</th>
-              <th className={TH_WORD}>Who</th>
-              <th className={TH_WORD}>About</th>
+              <th className={`${TH_WORD} max-md:hidden`}>Who</th>
+              <th className={`${TH_WORD} max-md:hidden`}>About</th>
               <th className={TH_WORD}>Entry</th>
             </tr>
           </thead>
@@ -119,9 +123,12 @@ export function Place() {
               const withdrawn = state.withdrawn.has(fact.id);
               return (
                 <tr key={fact.id} className={withdrawn ? 'text-ink2 line-through' : ''}>
-                  <td className={`${TD_WORD} figures whitespace-nowrap`}>{dayAndTime(fact.at)}</td>
-                  <td className={`${TD_WORD} whitespace-nowrap`}>{who}</td>
-                  <td className={`${TD_WORD} text-ink2`}>{TOPIC[line.topic]}</td>
+                  <td className={`${TD_WORD} figures whitespace-nowrap max-md:align-top`}>
+                    {dayAndTime(fact.at)}
+                    <span className="block text-ink2 md:hidden">{who}</span>
+                  </td>
+                  <td className={`${TD_WORD} whitespace-nowrap max-md:hidden`}>{who}</td>
+                  <td className={`${TD_WORD} text-ink2 max-md:hidden`}>{TOPIC[line.topic]}</td>
                   <td className={`${TD_WORD} figures w-full`}>{line.text}</td>
                 </tr>
               );

@@ -86,7 +86,7 @@ export function Place() {
   }
   const nothing = preview.rows.length === 0 && preview.withheld.length === 0;
   return (
-    <div className="grid h-full grid-cols-1 gap-4 overflow-y-auto p-5 max-md:p-3 lg:grid-cols-[1fr_270px]">
+    <div className="grid h-full grid-cols-1 gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-[1fr_250px]">
       <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Sheet to issue">
         <div className="flex flex-wrap items-start justify-between gap-3 border-b-2 border-ink pb-3">
           <div>
@@ -180,7 +180,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
   const units = useUnits();
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the sheet">
-      <table className={TABLE}>
+      <table className={`${TABLE} min-w-[680px]`}>
         <thead>
           <tr>
             <th className={TH_WORD}>Mark</th>
@@ -199,7 +199,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
           {sheet.rows.map((row) => (
             <tr key={row.mark}>
               <td className={`${TD_WORD} font-semibold whitespace-nowrap`}>{row.name}</td>
-              <td className={`${TD_WORD} whitespace-nowrap`}>
+              <td className={TD_WORD}>
                 {row.corner}, {MEANING[row.meaning]}
               </td>
               <td className={TD}>{units.length(row.offset)}</td>

@@ -27,31 +27,38 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
   const from = hubZ ?? groundZ;
   const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
   return (
-    <div className="flex gap-4">
-      <dl className="min-w-[130px] flex-none">
-        <dt className="text-[13px] text-ink2">{hubZ === null ? 'Ground here' : 'Hub'}</dt>
-        <dd>
-          <Figure metres={from} className="figures text-[22px] font-medium" />
-        </dd>
-        <dt className="mt-1 text-[13px] text-ink2 first-letter:uppercase">{HEIGHT_REFERENCE[work.body.heightReference]}</dt>
-        <dd>
-          <Figure metres={plan.designZ} className="figures text-[22px] font-medium" />
-          {settings.siteZero !== null && plan.designZ !== null && (
-            <span className="block text-[13px] text-ink2">{units.length(plan.designZ - settings.siteZero)} against site zero</span>
-          )}
-        </dd>
-        <dd className="mt-2">
-          {cutFill === null ? (
-            <span className="text-ink2">
-              {plan.designZ === null ? 'No design height' : hasHeight ? 'Cut or fill after the first shot' : 'The station has no height: the stake gets none'}
-            </span>
-          ) : (
-            <>
-              <CutFill cutFill={cutFill} />
-              <span className="text-[13px] text-ink2">{hubZ === null ? 'from the ground; the stake gets it from the hub' : 'from the hub'}</span>
-            </>
-          )}
-        </dd>
+    <div className="flex gap-4 max-md:flex-col">
+      <dl className="flex min-w-[130px] flex-none flex-wrap gap-x-6 gap-y-1 md:flex-col">
+        <div>
+          <dt className="text-[13px] text-ink2">{hubZ === null ? 'Ground here' : 'Hub'}</dt>
+          <dd>
+            <Figure metres={from} className="figures text-[22px] font-medium" />
+          </dd>
+        </div>
+        <div>
+          <dt className="text-[13px] text-ink2 first-letter:uppercase">{HEIGHT_REFERENCE[work.body.heightReference]}</dt>
+          <dd>
+            <Figure metres={plan.designZ} className="figures text-[22px] font-medium" />
+            {settings.siteZero !== null && plan.designZ !== null && (
+              <span className="block text-[13px] text-ink2">{units.length(plan.designZ - settings.siteZero)} against site zero</span>
+            )}
+          </dd>
+        </div>
+        <div className="md:mt-1">
+          <dt className="sr-only">Cut or fill</dt>
+          <dd>
+            {cutFill === null ? (
+              <span className="text-ink2">
+                {plan.designZ === null ? 'No design height' : hasHeight ? 'Cut or fill after the first shot' : 'The station has no height: the stake gets none'}
+              </span>
+            ) : (
+              <>
+                <CutFill cutFill={cutFill} />
+                <span className="text-[13px] text-ink2">{hubZ === null ? 'from the ground; the stake gets it from the hub' : 'from the hub'}</span>
+              </>
+            )}
+          </dd>
+        </div>
       </dl>
       {stands && mark && <StakePicture lines={mark.body.stakeText} />}
     </div>

@@ -45,20 +45,20 @@ export function MoveHead({ name, due, doing, move, distance, grade, tolerance, n
     return distance !== null && distance > TAPE_UNDER ? `${left} The tape takes over at the end.` : left;
   };
   return (
-    <div className="min-h-[148px] border-b border-ink px-6 py-4 max-lg:min-h-0 max-lg:px-4 max-lg:py-2">
+    <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4 max-lg:py-1">
       <div className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
-        <button type="button" className="flex min-h-9 items-center gap-2 underline decoration-dotted" onClick={turn}>
+        <button type="button" className="flex min-h-11 items-center gap-2 underline decoration-dotted" onClick={turn}>
           {VIEWPOINT_NAME[viewpoint]}{' '}
-          <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline">
+          <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden">
             V
           </kbd>
         </button>
         {spoken.can && (
-          <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-9 underline decoration-dotted">
+          <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 underline decoration-dotted">
             {spoken.on ? 'Speaking' : 'Speak'}
           </button>
         )}
-        <button type="button" onClick={() => setCalling(true)} className="min-h-9 underline decoration-dotted">
+        <button type="button" onClick={() => setCalling(true)} className="min-h-11 underline decoration-dotted">
           Signs and lights
         </button>
         {link?.lock === 'lost' && <strong className="text-brick">Lock lost: the figures are old</strong>}

@@ -35,15 +35,15 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
   if (!simulated) return null;
   return (
     <div className="flex items-center gap-2 overflow-x-auto border-t border-rule px-4 py-2 max-lg:py-1">
-      <Button hint="W" disabled={busy} onClick={onWalk}>
+      <Button hint="W" className="flex-none whitespace-nowrap max-md:px-3" disabled={busy} onClick={onWalk}>
         Walk near
       </Button>
-      <Button hint="L" onClick={() => currentLink()?.search()}>
+      <Button hint="L" className="max-md:px-3" onClick={() => currentLink()?.search()}>
         Search
       </Button>
       <span className="ml-auto flex gap-1" role="group" aria-label="Move the pole, seen facing the instrument">
         {ARROWS.map(([sign, label, , toward, right]) => (
-          <Button key={sign} aria-label={label} className="px-3.5" onClick={step(toward, right)}>
+          <Button key={sign} aria-label={label} className="px-3.5 max-md:px-3" onClick={step(toward, right)}>
             {sign}
           </Button>
         ))}
