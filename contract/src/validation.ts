@@ -49,6 +49,10 @@ function invalidOf(error: ErrorObject): Invalid {
       message: `${field} must be a finite number, but is ${JSON.stringify(error.data)?.slice(0, 60)}`,
     };
   }
+  if (error.keyword === 'minimum' && (error.params as { limit: number }).limit === 0)
+    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must not be negative` };
+  if (error.keyword === 'exclusiveMinimum' && (error.params as { limit: number }).limit === 0)
+    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be more than zero` };
   return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message ?? 'is not valid'}` };
 }
 

@@ -81,6 +81,8 @@ describe('what the command line says of bad input', () => {
     ['/input/observations', 'none', 'INVALID_INPUT'],
     ['/input/observations/0/face', 3, 'INVALID_INPUT'],
     ['/input/observations/0/useH', 'yes', 'INVALID_INPUT'],
+    ['/input/instrument/angleSdSec', -1, 'INVALID_INPUT'],
+    ['/input/reduction/combinedScaleFactor', 0, 'INVALID_INPUT'],
     ['/kind', 'levelling', 'UNKNOWN_KIND'],
   ])('%s = %s gives %s there', (path, value, code) => {
     expect(compute(changed(path, value))).toMatchObject({ id: good.id, ok: false, error: { code, path } });

@@ -3,6 +3,7 @@ import { formatLength, type StationError } from '@idle-marker/core';
 const REASON = {
   rank: 'these sights leave the station free to move: sight a mark in another direction, or with a distance',
   divergence: 'these sights contradict each other too much to find one place: check the names of the marks',
+  unweighted: 'every standard deviation is zero, so nothing can be weighed: give those of the instrument',
   imprecise: 'the station would be uncertain by more than 10 m: the instrument stands on the circle through the marks, sight another one',
 } as const;
 

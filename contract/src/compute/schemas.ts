@@ -3,17 +3,22 @@ import { NullableNumber, Type, type Static, type TSchema } from '../schema.ts';
 
 const Face = Type.Unsafe<1 | 2>({ type: 'number', enum: [1, 2] });
 
-const Instrument = Type.Object({ angleSdSec: Type.Number(), distSdMm: Type.Number(), distSdPpm: Type.Number() });
-const Setup = Type.Object({ instrumentHeight: Type.Number(), instrumentHeightSdMm: Type.Number() });
+/** A standard deviation; a negative one would be squared and pass for a good one. */
+const Deviation = Type.Number({ minimum: 0 });
+const NullableDeviation = Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0 });
+const Positive = Type.Number({ exclusiveMinimum: 0 });
+
+const Instrument = Type.Object({ angleSdSec: Deviation, distSdMm: Deviation, distSdPpm: Deviation });
+const Setup = Type.Object({ instrumentHeight: Type.Number(), instrumentHeightSdMm: Deviation });
 const CentredSetup = Type.Object({
   instrumentHeight: Type.Number(),
-  instrumentHeightSdMm: Type.Number(),
-  instrumentCentringSdMm: Type.Number(),
+  instrumentHeightSdMm: Deviation,
+  instrumentCentringSdMm: Deviation,
 });
 const Reduction = Type.Object({
-  combinedScaleFactor: Type.Number(),
+  combinedScaleFactor: Positive,
   refraction: Type.Number(),
-  earthRadius: Type.Number(),
+  earthRadius: Positive,
   prismConstantMm: Type.Number(),
   ppm: Type.Number(),
 });
@@ -22,8 +27,8 @@ const Point = Type.Object({
   e: Type.Optional(NullableNumber),
   n: Type.Optional(NullableNumber),
   z: Type.Optional(NullableNumber),
-  sdHMm: Type.Optional(NullableNumber),
-  sdZMm: Type.Optional(NullableNumber),
+  sdHMm: Type.Optional(NullableDeviation),
+  sdZMm: Type.Optional(NullableDeviation),
 });
 const readingFields = {
   face: Face,
@@ -31,8 +36,8 @@ const readingFields = {
   zenithDeg: Type.Number(),
   slope: Type.Optional(NullableNumber),
   targetHeight: Type.Number(),
-  targetHeightSdMm: Type.Number(),
-  targetCentringSdMm: Type.Number(),
+  targetHeightSdMm: Deviation,
+  targetCentringSdMm: Deviation,
 };
 const Reading = Type.Object(readingFields);
 const PointReading = Type.Object({ point: Type.String(), ...readingFields });
@@ -46,15 +51,15 @@ const Station = Type.Object({
   z: NullableNumber,
   orientationDeg: Type.Number(),
   covariance: Covariance,
-  sdTrunnionZMm: NullableNumber,
+  sdTrunnionZMm: NullableDeviation,
 });
 const OccupiedMark = Type.Object({
   name: Type.String(),
   e: Type.Number(),
   n: Type.Number(),
   z: Type.Optional(NullableNumber),
-  sdHMm: Type.Number(),
-  sdZMm: Type.Optional(NullableNumber),
+  sdHMm: Deviation,
+  sdZMm: Type.Optional(NullableDeviation),
 });
 const DesignPoint = Type.Object({ name: Type.String(), e: Type.Number(), n: Type.Number(), z: Type.Optional(NullableNumber) });
 const Points = Type.Array(Point);
@@ -99,7 +104,7 @@ export const PropagateSchema = Type.Object({
   station: Station,
   setup: Setup,
   reduction: Reduction,
-  pole: Type.Object({ targetHeight: Type.Number(), targetCentringSdMm: Type.Number(), targetHeightSdMm: Type.Number() }),
+  pole: Type.Object({ targetHeight: Type.Number(), targetCentringSdMm: Deviation, targetHeightSdMm: Deviation }),
   designPoints: Type.Array(DesignPoint),
 });
 export const TraverseSchema = Type.Object({
@@ -111,8 +116,8 @@ export const TraverseSchema = Type.Object({
   foresight: PointReading,
   nextSetup: Type.Object({
     instrumentHeight: Type.Number(),
-    instrumentHeightSdMm: Type.Number(),
-    instrumentCentringSdMm: Type.Number(),
+    instrumentHeightSdMm: Deviation,
+    instrumentCentringSdMm: Deviation,
     backsight: PointReading,
   }),
 });

@@ -22,6 +22,7 @@ export function heightStation(input: Omit<ResectionInput, 'freeScale'>): Result<
   const reduced = reduceObservations(observations, input.instrument, input.reduction);
   const height = adjustHeight(reduced, byName, input.setup);
   if (!height) return fail({ code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 });
+  if (!Number.isFinite(height.z)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
   return ok({
     height,
     observations: reduced.map((observation, i) => ({ reduced: observation, height: height.residuals[i] ?? null })),

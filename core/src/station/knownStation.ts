@@ -124,6 +124,7 @@ export function knownStation(input: KnownStationInput): Result<KnownStationResul
     .filter((observation) => observation.usePlan)
     .map((observation) => sighted(input, observation, byName.get(observation.point)!, varAxis));
   const weights = backsights.reduce((sum, each) => sum + 1 / each.variance, 0);
+  if (!Number.isFinite(weights)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
   const first = backsights[0]!.orientation;
   // Differences from the first backsight, so that the mean holds across the 0/360 jump.
   const mean = backsights.reduce((sum, each) => sum + wrapHalfTurn(each.orientation - first) / each.variance, 0) / weights;

@@ -300,6 +300,7 @@ export function resection(input: ResectionInput, options: ResectionOptions = { l
   const tooFew = countError(problem, used);
   if (tooFew) return fail(tooFew);
   const sights = used.map((observation) => sightOf(problem, observation));
+  if (sights.some((sight) => sight.varDirection + sight.varPlace === 0)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
   const adjusted = adjustPlan(sights, input.freeScale);
   if (!adjusted.ok) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: adjusted.error });
   const solution = adjusted.value;

@@ -5,6 +5,7 @@ import { exactStation, listed, observe, perfectReading, PRECISION, REDUCTION, SE
 import { wrapHalfTurn } from '../quantity/angle.ts';
 import { heightStation } from './heightStation.ts';
 import { knownStation, type KnownStationInput } from './knownStation.ts';
+import { resection } from './resection.ts';
 import { traverse, type TraverseInput } from './traverse.ts';
 
 const MARKS = [
@@ -42,6 +43,21 @@ describe('a station over a known mark', () => {
         }
       }),
     );
+  });
+
+  it('is refused when nothing has a standard deviation, since nothing could be weighed', () => {
+    const input = known({ e: 4150, n: 8090, z: 5, orientation: 1 });
+    const exact: KnownStationInput = {
+      ...input,
+      instrument: { angleSd: 0, distanceSd: 0, distanceSdRatio: 0 },
+      station: { ...input.station, sdPlan: 0 },
+      setup: { ...input.setup, instrumentCentringSd: 0 },
+      points: input.points.map((point) => ({ ...point, sdPlan: 0, sdHeight: 0 })),
+      observations: input.observations.map((each) => ({ ...each, targetCentringSd: 0, targetHeightSd: 0 })),
+    };
+    expect(knownStation(exact)).toMatchObject({ ok: false, error: { code: 'UNDETERMINED', reason: 'unweighted' } });
+    expect(heightStation(exact)).toMatchObject({ ok: false, error: { code: 'UNDETERMINED', reason: 'unweighted' } });
+    expect(resection({ ...exact, freeScale: false })).toMatchObject({ ok: false, error: { code: 'UNDETERMINED', reason: 'unweighted' } });
   });
 
   it('is oriented better by three backsights than by one', () => {
