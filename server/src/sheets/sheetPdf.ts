@@ -29,7 +29,7 @@ const length = (metres: number | null, unit: LengthUnit): string => (metres === 
 /** Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a second line. */
 const COLUMNS: readonly Column[] = [
   { title: 'Mark', width: 54, align: 'left', text: (row) => row.name },
-  { title: 'Offset to', width: 66, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
+  { title: 'Offset to', width: 62, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
   { title: 'Offset', width: 32, align: 'right', text: (row, unit) => length(row.offset, unit) },
   { title: 'Ground', width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
   { title: 'Hub', width: 34, align: 'right', text: (row, unit) => length(row.hubZ, unit) },
@@ -38,8 +38,8 @@ const COLUMNS: readonly Column[] = [
   { title: 'E / N off, mm', width: 50, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
   { title: 'Station', width: 37, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
   { title: 'Set', width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
-  { title: 'Proofs', width: 60, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
-  { title: 'Standing', width: 38, align: 'left', text: (row) => STANDING[row.standing] },
+  { title: 'Proofs', width: 56, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
+  { title: 'Standing', width: 46, align: 'left', text: (row) => STANDING[row.standing] },
 ];
 const ROW_SIZE = 7.8;
 

@@ -70,7 +70,7 @@ export function LinkMenu() {
             inputMode="decimal"
           />
           <Tick
-            label="The pole stands on legs (plumb to 1.5′; by hand 4′)"
+            label="The pole stands on legs (plumb to 1.5 arc minutes; by hand 4)"
             checked={link?.pole.legs ?? true}
             onChange={(legs) => currentLink()?.setPole({ legs })}
           />

@@ -8,7 +8,8 @@ import { defaults as defaultControls } from 'ol/control/defaults.js';
 import { defaults as defaultInteractions } from 'ol/interaction/defaults.js';
 import type { FrameState } from 'ol/Map.js';
 import { apply } from 'ol/transform.js';
-import type { PlanPoint } from '@idle-marker/core';
+import { METRES_PER_UNIT, type Metres, type PlanPoint } from '@idle-marker/core';
+import { useUnits } from '../site/useUnits.ts';
 import { paintScene, SYMBOL_RADIUS_PX, type Palette } from './paint.ts';
 import { EMPTY_SCENE, sceneExtent, type Scene } from './scene.ts';
 import { indexScene, visibleSymbols, type SceneIndex } from './visible.ts';
@@ -49,6 +50,8 @@ function readPalette(element: HTMLElement): Palette {
 class SceneLayer extends Layer {
   #index: SceneIndex;
   #palette: Palette | null = null;
+  /** The site's unit of length, which the grid keeps step with. */
+  unit: Metres = 1;
   readonly canvas = document.createElement('canvas');
 
   constructor(scene: Scene) {
@@ -94,7 +97,7 @@ class SceneLayer extends Layer {
       scale: 1 / frame.viewState.resolution,
       rotation: frame.viewState.rotation,
     };
-    paintGrid(painter, frame, width, height);
+    paintGrid(painter, frame, width, height, this.unit);
     const { extent, viewState } = frame;
     const margin = 40 * viewState.resolution;
     const view = extent ? [extent[0]! - margin, extent[1]! - margin, extent[2]! + margin, extent[3]! + margin] : [-Infinity, -Infinity, Infinity, Infinity];
@@ -107,14 +110,15 @@ class SceneLayer extends Layer {
 }
 
 /** Round steps of the grid that lies under everything and of the scale bar. */
-const STEPS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
-export const stepFor = (resolution: number, pixels: number): number => STEPS_M.find((step) => step / resolution >= pixels) ?? 2000;
+const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
+/** The smallest round number of units that is at least so many pixels long; `resolution` in metres a pixel. */
+const stepFor = (resolution: number, pixels: number, unit: Metres): number => STEPS.find((step) => (step * unit) / resolution >= pixels) ?? 2000;
 
 /** Paint times stay readable for whoever measures, but do not pile up. */
 const KEPT_MEASURES = 2000;
 
-function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[0], frame: FrameState, width: number, height: number): void {
-  const step = stepFor(frame.viewState.resolution, 40);
+function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[0], frame: FrameState, width: number, height: number, unit: Metres): void {
+  const step = stepFor(frame.viewState.resolution, 40, unit) * unit;
   const [e, n] = frame.viewState.center as [number, number];
   const reach = (Math.hypot(width, height) / 2) * frame.viewState.resolution;
   context.lineWidth = 1;
@@ -139,11 +143,14 @@ export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, chil
   const handlers = useRef({ onPick, onPlace });
   const [resolution, setResolution] = useState(1);
   handlers.current = { onPick, onPlace };
+  const units = useUnits();
+  const unit = METRES_PER_UNIT[units.lengthUnit];
   const about = useRef(fitTo);
   about.current = fitTo;
 
   useEffect(() => {
     const layer = new SceneLayer(scene);
+    layer.unit = unit;
     const view = new View({ projection: SITE_GRID, center: [0, 0], resolution: 1, minResolution: 0.0005, maxResolution: 500, constrainResolution: false });
     const map = new Map({
       target: holder.current!,
@@ -179,8 +186,9 @@ export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, chil
 
   useEffect(() => {
     if (!parts.current) return;
+    parts.current.layer.unit = unit;
     parts.current.layer.scene = scene;
-  }, [scene]);
+  }, [scene, unit]);
 
   const extent = sceneExtent(scene);
   const hasExtent = extent !== null;
@@ -196,15 +204,17 @@ export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, chil
     const view = parts.current?.map.getView();
     view?.animate({ resolution: (view.getResolution() ?? 1) * factor, duration: 150 });
   };
-  const bar = stepFor(resolution, 70);
+  const bar = stepFor(resolution, 70, unit);
   return (
     <div className="relative h-full w-full overflow-hidden bg-paper">
       <div ref={holder} className="absolute inset-0 touch-none" role="img" aria-label={description} tabIndex={0} />
       {children}
       <div className="pointer-events-none absolute right-4 bottom-3 flex items-end gap-4 text-[13px] text-ink2">
         <div className="flex flex-col items-center" aria-hidden="true">
-          <span>{bar < 1 ? `${bar} m` : `${bar} m`}</span>
-          <span className="mt-0.5 block h-2 border-x border-b border-ink2" style={{ width: bar / resolution }} />
+          <span>
+            {bar} {units.unit}
+          </span>
+          <span className="mt-0.5 block h-2 border-x border-b border-ink2" style={{ width: (bar * unit) / resolution }} />
         </div>
         <svg width="16" height="34" viewBox="0 0 16 34" aria-label="North is up" role="img">
           <path d="M8 22V3M3 9l5-7 5 7" fill="none" stroke="currentColor" strokeWidth="1.5" />

@@ -48,6 +48,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const obstacles = solved
     ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly)
     : [];
+  // What the evidence speaks against is never the button that stands out.
+  const isReady = solved !== null && obstacles.length === 0;
   const offMarks = useMemo(
     () =>
       new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' || reason.code === 'MARK_OFF_HEIGHT' ? [reason.name] : [])) ?? []),
@@ -88,7 +90,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             fitKey={occupation.id}
           >
             {solved && (
-              <p className="absolute bottom-3 left-4 text-[13px] text-ink2">
+              <p className="pointer-events-none absolute bottom-3 left-4 max-w-[150px] text-[13px] leading-tight text-ink2 md:max-w-none">
                 Residual arrows ×{EXAGGERATION} · ellipse ×{EXAGGERATION} (95 %)
               </p>
             )}
@@ -126,12 +128,12 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 {shooting.doing ? (
                   <Button onClick={shooting.cancel}>Cancel</Button>
                 ) : (
-                  <Button look={solved ? 'plain' : 'primary'} hint="A" disabled={!target} onClick={() => target && void sight(target.id)}>
+                  <Button look={isReady ? 'plain' : 'primary'} hint="A" disabled={!target} onClick={() => target && void sight(target.id)}>
                     {target ? `Sight ${target.revision.body.name}` : 'Choose a mark'}
                   </Button>
                 )}
-                <Button look="primary" hint="Enter" disabled={!solved || shooting.doing !== null} onClick={() => setAccepting(true)}>
-                  Accept station
+                <Button look={isReady ? 'primary' : 'plain'} hint="Enter" disabled={!solved || shooting.doing !== null} onClick={() => setAccepting(true)}>
+                  {solved && !isReady ? 'Accept or refuse…' : 'Accept station'}
                 </Button>
               </>
             }
