@@ -97,6 +97,21 @@ describe('what to sight next', () => {
     expect(asked).toEqual([adds[0]!.name]);
   });
 
+  it('takes a mark that was missing from the list on the spot', async () => {
+    const story = new Story().control(['K1']);
+    const { user } = show(
+      story,
+      <NextMark sighted={new Set()} adds={[]} chosen={null} onChoose={() => undefined} onSight={() => undefined} busy={false} at={null} />,
+    );
+    await user.click(screen.getByRole('button', { name: 'A mark that is not listed…' }));
+    const dialog = within(screen.getByRole('dialog'));
+    await user.type(dialog.getByLabelText('Name'), 'N9');
+    await user.type(dialog.getByLabelText(/^Easting/), '4100');
+    await user.type(dialog.getByLabelText(/^Northing/), '8100');
+    await user.click(dialog.getByRole('button', { name: 'Add mark' }));
+    await waitFor(() => expect(said()).toMatchObject([{ type: 'control', body: { name: 'N9', e: 4100, n: 8100 } }]));
+  });
+
   it('says when every usable mark has been sighted', () => {
     const story = new Story().control(['K1']);
     show(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { formatAngle, parseAngle, wrapHalfTurn, wrapTurn } from './angle.ts';
-import { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength } from './length.ts';
+import { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './length.ts';
 import { METRES_PER_UNIT, RADIANS_PER_DEGREE } from './unit.ts';
 
 describe('lengths', () => {
@@ -49,6 +49,26 @@ describe('lengths', () => {
     expect(formatFeetInches(lengthToMetres(4 + 11.0625 / 12, 'foot'), 'foot')).toBe('4′ 11 1/16″');
     expect(formatFeetInches(lengthToMetres(-1.5, 'foot'), 'foot')).toBe('−1′ 6″');
     expect(formatFeetInches(lengthToMetres(11.999 / 12, 'foot'), 'foot')).toBe('1′ 0″');
+  });
+
+  it.each([
+    ['0.059', 0.0004, 'metre', 5],
+    ['0.059', 0.005, 'metre', 4],
+    ['0.059', 0.3, 'metre', 3],
+    ['12', 0.005, 'metre', 2],
+    // A millimetre is 0.003 ft: the third decimal of a foot still means something, that of four millimetres does not.
+    ['1.234', 0.001, 'usSurveyFoot', 4],
+    ['1.234', 0.0005, 'usSurveyFoot', 5],
+  ] as const)('of %s with a noise of %f m in %s, the first %d characters mean something', (text, noise, unit, characters) => {
+    expect(steadyDigits(text, noise, unit)).toBe(characters);
+  });
+
+  it('share what can be left away in a list of large ones, and only then', () => {
+    expect(sharedLead([4042.3, 4118.9], 'metre')).toBe(0);
+    expect(sharedLead([584_042.3, 591_118.9], 'metre')).toBe(580_000);
+    expect(sharedLead([584_042.3, 991_118.9], 'metre')).toBe(0);
+    expect(sharedLead([lengthToMetres(2_000_250, 'usSurveyFoot')], 'usSurveyFoot')).toBe(2_000_000);
+    expect(sharedLead([], 'metre')).toBe(0);
   });
 });
 
