@@ -16,6 +16,8 @@ const project = (room, environment = 'node', extra = {}) => ({
 });
 
 export default {
+  // A page without a browser is slow to search by role on a busy machine; nothing here measures time.
+  testTimeout: 30_000,
   projects: [
     ...['core', 'words', 'contract', 'records', 'formats', 'cli', 'server'].map((room) => project(room)),
     project('web', 'jsdom', { setupFiles: [`${import.meta.dirname}/web/test/browser.mjs`] }),
