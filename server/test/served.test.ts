@@ -185,4 +185,15 @@ describe('a sheet', () => {
       expect(pdf.subarray(-6).toString()).toContain('%%EOF');
     }
   });
+
+  it('as PDF takes a font that has the letters of a name, and only then', async () => {
+    const fontsOf = async (name: string) =>
+      (await sheetPdf({ ...sheet, crew: name }))
+        .toString('latin1')
+        .match(/\/BaseFont \/\S+/g)!
+        .join(' ');
+    expect(await fontsOf('Schälung Müller')).not.toContain('DejaVu');
+    expect(await fontsOf('Żuraw Łódź')).toContain('DejaVu');
+    expect(await fontsOf('Бригада')).toContain('DejaVu');
+  });
 });

@@ -14,7 +14,7 @@ import {
   UNIT_ABBREVIATION,
   type SheetClock,
 } from '@idle-marker/words';
-import { bottomOf, finish, INKS, MARGIN, newDocument, paragraph, printable, rule, widthOf, write, type Page } from './pdfPage.ts';
+import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from './pdfPage.ts';
 import { drawSketch } from './sketch.ts';
 
 interface Column {
@@ -89,8 +89,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, top: number): number {
   if (open.length > 0) notices.push(`Not held by a proof after setting: ${open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', ')}.`);
   if (notices.length === 0) return top;
   const width = widthOf(page) - 20;
-  page.font('medium').fontSize(9);
-  const height = notices.reduce((sum, notice) => sum + page.heightOfString(notice, { width }) + 3, 10);
+  const height = notices.reduce((sum, notice) => sum + heightOf(page, notice, width, 'medium', 9) + 3, 10);
   page.rect(MARGIN, top, widthOf(page), height).lineWidth(1).fillAndStroke(INKS.tint, INKS.brick);
   let y = top + 6;
   for (const notice of notices) y += paragraph(page, notice, MARGIN + 10, y, width, 'medium', 9, INKS.brick) + 3;
@@ -136,10 +135,9 @@ const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font ==
 const indentOf = (column: Column): number => (column.align === 'left' && column !== COLUMNS[0] ? 4 : 0);
 
 function rowHeight(page: Page, text: (column: Column) => string, font: 'regular' | 'bold' = 'regular'): number {
-  const heights = COLUMNS.map((column) => {
-    page.font(isBold(column, font) ? 'bold' : 'regular').fontSize(ROW_SIZE);
-    return page.heightOfString(printable(text(column)), { width: column.width - 4 - indentOf(column) });
-  });
+  const heights = COLUMNS.map((column) =>
+    heightOf(page, text(column), column.width - 4 - indentOf(column), isBold(column, font) ? 'bold' : 'regular', ROW_SIZE),
+  );
   return Math.max(...heights);
 }
 

@@ -1,7 +1,7 @@
 /** The sheet's sketch: outlines, hubs with their names, the offset as a dashed line, north and a scale bar. */
 import { planDistance, type PlanPoint } from '@idle-marker/core';
 import type { NumberedSheet } from '@idle-marker/records';
-import { INKS, printable, write, type Page } from './pdfPage.ts';
+import { INKS, widthOfText, write, type Page } from './pdfPage.ts';
 
 interface Frame {
   readonly x: number;
@@ -83,8 +83,7 @@ function drawSides(page: Page, corners: readonly PlanPoint[], x: (p: PlanPoint) 
 
 /** A hub's label goes away from its corner first, so that it does not lie on the outline. */
 function labelHub(page: Page, name: string, px: number, py: number, isLeft: boolean, taken: Box[]): void {
-  page.font('bold').fontSize(8);
-  const w = page.widthOfString(printable(name));
+  const w = widthOfText(page, name, 'bold', 8);
   const h = 10;
   const places = [
     [px + 6, py - 5],
@@ -112,8 +111,7 @@ function labelCorner(
 ): void {
   const middle = { e: corners.reduce((sum, each) => sum + each.e, 0) / corners.length, n: corners.reduce((sum, each) => sum + each.n, 0) / corners.length };
   const length = Math.max(planDistance(corner, middle), 1e-6);
-  page.font('medium').fontSize(8);
-  const w = page.widthOfString(printable(name));
+  const w = widthOfText(page, name, 'medium', 8);
   const bx = x(corner) + ((middle.e - corner.e) / length) * 14 - w / 2;
   const by = y(corner) - ((middle.n - corner.n) / length) * 14 - 5;
   if (taken.some((other) => touches({ x: bx, y: by, w, h: 10 }, other))) return;
