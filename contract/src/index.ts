@@ -7,5 +7,5 @@ export { canonicalJson, digestOf } from './canonical.ts';
 export { LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, PROBLEM_TYPE, type Problem } from './problem.ts';
 export { FACT_BODIES, FACT_TYPES, type FactBody, type FactType, type SolutionResult } from './facts/bodies.ts';
 export { FactEnvelope, invalidFact, referencesOf, type AnyFact, type Fact, type StoredFact } from './facts/fact.ts';
-export { closed, Uuid } from './facts/parts.ts';
+export { closed, Device, Instant, Sequence, Uuid } from './facts/parts.ts';
 export { resectionInputOf } from './compute/kinds.ts';

@@ -10,6 +10,7 @@ export interface Invalid {
 
 // One instance: schemas are compiled once. `verbose` gives the schema of a missing property, to tell a missing number.
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, allowUnionTypes: true });
+ajv.addFormat('date-time', { type: 'string', validate: isInstant });
 const compiled = new WeakMap<object, ValidateFunction>();
 
 function validatorOf(schema: TSchema): ValidateFunction {
@@ -19,6 +20,12 @@ function validatorOf(schema: TSchema): ValidateFunction {
     compiled.set(schema, validate);
   }
   return validate;
+}
+
+/** A calendar rolls the 31st of February over into March; here it does not exist. */
+function isInstant(text: string): boolean {
+  const instant = Date.parse(text);
+  return !Number.isNaN(instant) && new Date(instant).toISOString().slice(0, 19) === text.slice(0, 19);
 }
 
 const acceptsNumber = (schema: unknown): boolean => {
@@ -49,6 +56,7 @@ function invalidOf(error: ErrorObject): Invalid {
       message: `${field} must be a finite number, but is ${JSON.stringify(error.data)?.slice(0, 60)}`,
     };
   }
+  if (error.keyword === 'format') return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} is not a date and time that exists` };
   if (error.keyword === 'minimum' && (error.params as { limit: number }).limit === 0)
     return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must not be negative` };
   if (error.keyword === 'exclusiveMinimum' && (error.params as { limit: number }).limit === 0)
@@ -56,10 +64,27 @@ function invalidOf(error: ErrorObject): Invalid {
   return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message ?? 'is not valid'}` };
 }
 
+/** A text that no database keeps: with a null character, or with half of a character. */
+const UNWRITABLE = /\0|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
+
+function unwritable(value: unknown, path: string): Invalid | null {
+  if (typeof value === 'string') {
+    if (!UNWRITABLE.test(value)) return null;
+    const field = path.split('/').pop() || 'the document';
+    return { code: 'INVALID_INPUT', path, message: `${field} holds a character that can not be kept: type it anew` };
+  }
+  if (typeof value !== 'object' || value === null) return null;
+  for (const [name, part] of Object.entries(value)) {
+    const found = unwritable(part, `${path}/${pointerPart(name)}`);
+    if (found) return found;
+  }
+  return null;
+}
+
 /** Checks a document against a schema. Null when it fits; numbers that are none are told before anything else. */
 export function invalidAgainst(schema: TSchema, document: unknown): Invalid | null {
   const validate = validatorOf(schema);
-  if (validate(document)) return null;
+  if (validate(document)) return unwritable(document, '');
   const found = (validate.errors ?? []).map(invalidOf);
   return found.find((each) => each.code === 'INVALID_NUMBER') ?? found[0] ?? { code: 'INVALID_INPUT', path: '', message: 'the document is not valid' };
 }

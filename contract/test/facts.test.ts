@@ -202,6 +202,9 @@ describe('an envelope', () => {
     [{ device: '' }, '/device'],
     [{ type: 'rumour' }, '/type'],
     [{ more: 1 }, '/more'],
+    [{ body: { text: 'a\u0000b' } }, '/body/text'],
+    [{ body: { text: 'half of a \ud83d' } }, '/body/text'],
+    [{ device: '\udc00' }, '/device'],
   ])('with %j is refused at %s', (change, path) => {
     expect(invalidFact({ ...fact('note', { text: 'x' }), ...change })).toMatchObject({ path });
   });

@@ -80,6 +80,12 @@ describe('control lists', () => {
     expect((await send(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 1, 2])).expect(422)).body.detail).toMatch(/not UTF-8 text/);
   });
 
+  it('are refused at a time that does not exist', async () => {
+    await freshSite();
+    expect((await send('name,E,N\nK1,10,20\n', { at: '2031-02-30T08:00:00Z' }).expect(422)).body.field).toBe('/options/at');
+    expect(await controls()).toEqual([]);
+  });
+
   it('can leave rows out and exchange coordinates', async () => {
     await freshSite();
     await send('name,E,N\nK1,10,20\nK2,abc,5\nK3,7,8\n', { skipRows: [3], swapRows: [4] }).expect(200);

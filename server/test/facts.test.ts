@@ -117,6 +117,8 @@ describe('bad bodies', () => {
     ['an unknown field', { extra: 1 }, 'INVALID_INPUT', '/body/extra'],
     ['a missing field', { text: undefined }, 'INVALID_INPUT', '/body/text'],
     ['an empty text', { text: '' }, 'INVALID_INPUT', '/body/text'],
+    ['a text that no database keeps', { text: 'a\u0000b' }, 'INVALID_INPUT', '/body/text'],
+    ['half of a character', { text: 'a\ud800b' }, 'INVALID_INPUT', '/body/text'],
   ])('%s is refused by field', async (_what, change, code, field) => {
     const { site, make } = await newSite();
     const note = make('note', { text: 'x', ...change });

@@ -92,6 +92,14 @@ describe('sheets', () => {
     expect(body.detail).toMatch(/Nothing was issued/);
   });
 
+  it('are refused at a time that does not exist, and the same id gives the same sheet', async () => {
+    const order = { package: work().id, fact: id(), at: '2031-02-30T08:00:00Z', device: 'office tablet', seq: 900, by: lead(), timeZone: 'Europe/Lisbon' };
+    expect((await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${id()}`).send(order).expect(422)).body.field).toBe('/at');
+    const taken = id();
+    await issue(taken, work().id).expect(201);
+    expect((await issue(taken, work().id).expect(200)).body.number).toBe(1);
+  });
+
   it('come as CSV and PDF with names of their own', async () => {
     const sheet = id();
     await issue(sheet, work().id).expect(201);

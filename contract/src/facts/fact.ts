@@ -1,6 +1,6 @@
 import { invalidAgainst, type Invalid } from '../validation.ts';
 import { FACT_BODIES, FACT_TYPES, type FactBody, type FactType } from './bodies.ts';
-import { closed, Instant, NullableUuid, Type, Uuid } from './parts.ts';
+import { closed, Device, Instant, NullableUuid, Sequence, Type, Uuid } from './parts.ts';
 
 /** One thing that was said or measured on a site, kept for ever as it was. */
 export interface Fact<T extends FactType = FactType> {
@@ -24,8 +24,8 @@ export const FactEnvelope = closed({
   id: Uuid,
   type: Type.Unsafe<FactType>({ type: 'string', enum: [...FACT_TYPES] }),
   at: Instant,
-  device: Type.String({ minLength: 1, maxLength: 60 }),
-  seq: Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER }),
+  device: Device,
+  seq: Sequence,
   by: NullableUuid,
   body: Type.Object({}),
 });
@@ -35,15 +35,8 @@ export function invalidFact(document: unknown): Invalid | null {
   const invalid = invalidAgainst(FactEnvelope, document);
   if (invalid) return invalid;
   const fact = document as AnyFact;
-  if (!isInstant(fact.at)) return { code: 'INVALID_INPUT', path: '/at', message: 'at is not a date and time that exists' };
   const inBody = invalidAgainst(FACT_BODIES[fact.type], fact.body);
   return inBody && { ...inBody, path: `/body${inBody.path}` };
-}
-
-/** A calendar rolls the 31st of February over into March; here it does not exist. */
-function isInstant(text: string): boolean {
-  const instant = Date.parse(text);
-  return !Number.isNaN(instant) && new Date(instant).toISOString().slice(0, 19) === text.slice(0, 19);
 }
 
 /** Ids of facts that this one can't be understood without. */

@@ -5,7 +5,11 @@ export const closed = <P extends Parameters<typeof Type.Object>[0]>(properties: 
 
 export const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
 export const NullableUuid = Type.Unsafe<string | null>({ type: ['string', 'null'], pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
-export const Instant = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' });
+/** An instant in UTC, to the millisecond at most. */
+export const Instant = Type.String({ format: 'date-time', pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' });
+/** What a device calls itself, and how many facts it has made on a site. */
+export const Device = Type.String({ minLength: 1, maxLength: 60 });
+export const Sequence = Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER });
 
 /** A name that people say: trimmed, on one line, not empty. */
 export const Name = Type.String({ minLength: 1, maxLength: 80, pattern: '^\\S([^\\r\\n\\t]*\\S)?$' });

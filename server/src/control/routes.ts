@@ -1,6 +1,6 @@
 import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { closed, invalidAgainst, LARGEST_UPLOAD_BYTES, Type, Uuid, Words } from '@idle-marker/contract';
+import { closed, Instant, invalidAgainst, LARGEST_UPLOAD_BYTES, Type, Uuid, Words } from '@idle-marker/contract';
 import { textOf } from '@idle-marker/formats';
 import { ProblemError } from '../http/problems.ts';
 import { uuidOf } from '../facts/routes.ts';
@@ -9,7 +9,7 @@ import { importControl, type ControlImport } from './controlImport.ts';
 const RowNumbers = Type.Array(Type.Integer({ minimum: 1 }), { maxItems: 50_000 });
 
 export const ControlImportSchema = closed({
-  at: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' }),
+  at: Instant,
   by: Uuid,
   fileName: Type.String({ minLength: 1, maxLength: 120 }),
   unit: Words('metre', 'foot', 'usSurveyFoot'),

@@ -58,6 +58,9 @@ export function isDatabaseAway(error: unknown): boolean {
   return false;
 }
 
+/** SQLSTATE of a key that is there already. */
+const UNIQUE_VIOLATION = '23505';
+
 function problemOf(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   const type = (error as { type?: string } | null)?.type;
@@ -76,6 +79,8 @@ function problemOf(error: unknown): ProblemError {
   if (status === 400) return new ProblemError('INVALID_ID', 'The address can’t be read: check its % signs.');
   if (isDatabaseAway(error))
     return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
+  if ((error as { code?: unknown } | null)?.code === UNIQUE_VIOLATION)
+    return new ProblemError('CONFLICT', 'This id is used already, on this site or another. Nothing was written: take a new one.');
   return new ProblemError('INTERNAL', 'Nothing was written. The server’s log says more.');
 }
 

@@ -1,6 +1,6 @@
 import { Router, type Response } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { closed, invalidAgainst, Type, Uuid } from '@idle-marker/contract';
+import { closed, Device, Instant, invalidAgainst, Sequence, Type, Uuid } from '@idle-marker/contract';
 import type { NumberedSheet } from '@idle-marker/records';
 import { ProblemError } from '../http/problems.ts';
 import { uuidOf } from '../facts/routes.ts';
@@ -11,9 +11,9 @@ import { sheetPdf } from './sheetPdf.ts';
 export const IssueSchema = closed({
   package: Uuid,
   fact: Uuid,
-  at: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' }),
-  device: Type.String({ minLength: 1, maxLength: 60 }),
-  seq: Type.Integer({ minimum: 0 }),
+  at: Instant,
+  device: Device,
+  seq: Sequence,
   by: Uuid,
   timeZone: Type.String({ minLength: 1, maxLength: 60, pattern: '^[A-Za-z0-9_+/-]+$' }),
 });
