@@ -28,8 +28,8 @@ const length = (metres: number | null, unit: LengthUnit): string => (metres === 
 
 /** Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a second line. */
 const COLUMNS: readonly Column[] = [
-  { title: 'Mark', width: 54, align: 'left', text: (row) => row.name },
-  { title: 'Offset to', width: 62, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
+  { title: 'Mark', width: 50, align: 'left', text: (row) => row.name },
+  { title: 'Offset to', width: 66, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
   { title: 'Offset', width: 32, align: 'right', text: (row, unit) => length(row.offset, unit) },
   { title: 'Ground', width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
   { title: 'Hub', width: 34, align: 'right', text: (row, unit) => length(row.hubZ, unit) },

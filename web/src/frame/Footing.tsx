@@ -34,7 +34,7 @@ export function Footing() {
   const zenith = (live?.zenithDeg ?? link?.zenithDeg ?? 90) * RADIANS_PER_DEGREE;
   return (
     <footer
-      className="col-span-full flex h-10 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-4"
+      className="col-span-full flex h-11 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-4"
       aria-label="Instrument and station"
     >
       <LinkMenu />

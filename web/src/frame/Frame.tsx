@@ -69,7 +69,7 @@ export function Frame() {
   useKey('p', () => void navigate(`/sites/${id}/prove`));
   useKey('t', () => void navigate(`/sites/${id}/today`));
   return (
-    <div className="grid h-dvh grid-cols-[auto_1fr] grid-rows-[44px_1fr_auto] max-md:grid-cols-1 max-md:grid-rows-[44px_1fr_auto_auto]">
+    <div className="grid h-dvh grid-cols-[auto_1fr] grid-rows-[48px_1fr_auto] max-md:grid-cols-1 max-md:grid-rows-[48px_1fr_auto_auto]">
       <a href="#place" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         Skip to the place
       </a>
@@ -82,7 +82,7 @@ export function Frame() {
         <span className="text-base max-rail:hidden">Idle Marker</span>
       </NavLink>
       <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4">
-        <NavLink to="/" aria-label="All sites" className="md:hidden">
+        <NavLink to="/" aria-label="All sites" className="flex min-h-11 min-w-11 items-center justify-center md:hidden">
           <Logo />
         </NavLink>
         <span className="truncate font-semibold">{settings.name}</span>
@@ -125,7 +125,7 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
       to={`${base}/${place.path}`}
       title={fact ? `${place.name}: ${fact.text}` : place.name}
       className={({ isActive }) =>
-        `flex min-h-[42px] items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[68px] max-md:border-t-4 max-md:border-l-0 ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
+        `flex min-h-11 items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[68px] max-md:border-t-4 max-md:border-l-0 ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
       }
     >
       <svg className="hidden h-5 w-5 max-rail:block" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">

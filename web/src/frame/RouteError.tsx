@@ -1,5 +1,6 @@
 import { Link, useRouteError } from 'react-router';
 import { Empty } from '../ui/Slip.tsx';
+import { LINK } from '../ui/link.ts';
 
 export function RouteError() {
   const error = useRouteError();
@@ -7,7 +8,7 @@ export function RouteError() {
     <Empty
       title="This page could not be shown"
       action={
-        <Link to="/" className="font-semibold text-spruce underline">
+        <Link to="/" className={LINK}>
           Back to the sites
         </Link>
       }

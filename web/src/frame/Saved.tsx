@@ -15,13 +15,8 @@ export function Saved() {
   const tone = ledger.refused.length > 0 ? 'border-brick text-brick' : away ? 'border-ochre text-ochre' : 'border-good text-good';
   return (
     <>
-      <button
-        type="button"
-        onClick={() => setOpen(true)}
-        className={`rounded-sm border px-2 py-1 text-[13px] font-semibold whitespace-nowrap ${tone}`}
-        aria-live="polite"
-      >
-        {text}
+      <button type="button" onClick={() => setOpen(true)} className="min-h-11" aria-live="polite">
+        <span className={`rounded-sm border px-2 py-1 text-[13px] font-semibold whitespace-nowrap ${tone}`}>{text}</span>
       </button>
       <Dialog open={open} onClose={() => setOpen(false)} title="What is stored" foot={<Button onClick={tryNow}>Try now</Button>}>
         {away ? (

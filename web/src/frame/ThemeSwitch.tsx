@@ -11,7 +11,12 @@ export function ThemeSwitch() {
   }, [theme]);
   const next = theme === 'paper' ? 'dusk' : 'paper';
   return (
-    <button type="button" onClick={() => setTheme(next)} className="min-h-11 px-2 text-[13px] font-medium text-ink2" title={`Change to the ${next} theme`}>
+    <button
+      type="button"
+      onClick={() => setTheme(next)}
+      className="min-h-11 min-w-11 px-2 text-[13px] font-medium text-ink2"
+      title={`Change to the ${next} theme`}
+    >
       {theme === 'paper' ? 'Dusk' : 'Paper'}
     </button>
   );

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../ui/Slip.tsx';
 import { useSite } from './SiteContext.tsx';
+import { LINK } from '../ui/link.ts';
 
 /** An empty place that says what goes there, and leads to the place where it is made. */
 export function EmptyTo({ title, place, label, children }: { title: string; place: string; label: string; children: ReactNode }) {
@@ -10,7 +11,7 @@ export function EmptyTo({ title, place, label, children }: { title: string; plac
     <Empty
       title={title}
       action={
-        <Link to={`/sites/${id}/${place}`} className="font-semibold text-spruce underline">
+        <Link to={`/sites/${id}/${place}`} className={LINK}>
           {label}
         </Link>
       }

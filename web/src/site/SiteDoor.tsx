@@ -9,6 +9,7 @@ import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
 import { Empty } from '../ui/Slip.tsx';
 import { SiteProvider, useSiteState, useWho } from './SiteContext.tsx';
+import { LINK } from '../ui/link.ts';
 
 /** Opens a site: waits for its facts, and asks who works before anything is said. */
 export function SiteDoor() {
@@ -23,7 +24,7 @@ export function SiteDoor() {
       <Empty
         title={loaded ? 'There is no such site' : 'The site can’t be read just now'}
         action={
-          <Link to="/" className="font-semibold text-spruce underline">
+          <Link to="/" className={LINK}>
             Back to the sites
           </Link>
         }

@@ -18,7 +18,7 @@ export function Button({ look = 'plain', hint, children, className = '', ...rest
     <button
       type="button"
       {...rest}
-      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-[1.5px] px-4 text-[15px] leading-tight font-semibold ${LOOKS[look]} ${className}`}
+      className={`inline-flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-sm border-[1.5px] px-4 text-[15px] leading-tight font-semibold ${LOOKS[look]} ${className}`}
     >
       {children}
       {hint && (

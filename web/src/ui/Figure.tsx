@@ -16,7 +16,10 @@ export function Figure({ metres, className = '' }: { metres: Metres | null; clas
   ] as const;
   return (
     <Popover.Root>
-      <Popover.Trigger className={`min-h-8 underline decoration-ink2 decoration-dotted decoration-1 underline-offset-4 ${className}`} title="In other units">
+      <Popover.Trigger
+        className={`min-h-11 min-w-11 text-left underline decoration-ink2 decoration-dotted decoration-1 underline-offset-4 ${className}`}
+        title="In other units"
+      >
         {units.length(metres)}
       </Popover.Trigger>{' '}
       <span className="text-[13px] text-ink2">{UNIT_ABBREVIATION[units.lengthUnit]}</span>

@@ -58,12 +58,12 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
               </td>
               <td className={`${TD} whitespace-nowrap`}>
                 {swap && (
-                  <Button className="min-h-9 px-2 text-[13px]" aria-pressed={turned.has(row.row)} onClick={() => onTurn(row.row)}>
+                  <Button className="px-2 text-[13px]" aria-pressed={turned.has(row.row)} onClick={() => onTurn(row.row)}>
                     {turned.has(row.row) ? 'Exchanged' : 'Exchange E and N'}
                   </Button>
                 )}{' '}
                 <Button
-                  className="min-h-9 px-2 text-[13px]"
+                  className="px-2 text-[13px]"
                   aria-pressed={skipped.has(row.row)}
                   onClick={() => onSkip(row.row)}
                   aria-label={`${skipped.has(row.row) ? 'Take' : 'Leave out'} row ${row.row}`}

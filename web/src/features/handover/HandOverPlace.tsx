@@ -19,6 +19,7 @@ import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { CutFill } from '../mark/CutFill.tsx';
+import { LINK } from '../../ui/link.ts';
 
 interface IssuedSheet {
   readonly id: string;
@@ -130,7 +131,7 @@ export function Place() {
         {nothing ? (
           <p className="py-8 text-ink2">
             No mark of this package is set yet.{' '}
-            <Link className="font-semibold text-spruce underline" to={`/sites/${id}/mark`}>
+            <Link className={LINK} to={`/sites/${id}/mark`}>
               Go and mark
             </Link>
           </p>
@@ -160,10 +161,10 @@ export function Place() {
                   <p className="mt-1 font-medium text-brick">Call it back: {inDoubt.map((each) => each.name).join(', ')} fell in doubt after it was issued.</p>
                 )}
                 <p className="mt-1 flex gap-4">
-                  <a className="font-semibold text-spruce underline" href={`/api/v1/sites/${id}/sheets/${sheet.id}/pdf`} download>
+                  <a className={LINK} href={`/api/v1/sites/${id}/sheets/${sheet.id}/pdf`} download>
                     PDF
                   </a>
-                  <a className="font-semibold text-spruce underline" href={`/api/v1/sites/${id}/sheets/${sheet.id}/csv`} download>
+                  <a className={LINK} href={`/api/v1/sites/${id}/sheets/${sheet.id}/csv`} download>
                     CSV
                   </a>
                 </p>

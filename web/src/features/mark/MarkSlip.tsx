@@ -18,6 +18,7 @@ import { RoundTable } from './RoundTable.tsx';
 import { TurnLine } from './TurnLine.tsx';
 import type { Round } from './useRound.ts';
 import type { Due, Staking } from './useStaking.ts';
+import { LINK } from '../../ui/link.ts';
 
 const DUE_LABEL: Readonly<Record<Due, string>> = { set: 'Set mark', shootHub: 'Shoot hub', next: 'Next mark', shoot: 'Shoot' };
 
@@ -175,7 +176,7 @@ function ProofDue() {
   return (
     <p className={`my-3 border-l-4 pl-3 ${proof.failed ? 'border-brick' : 'border-ochre'}`}>
       <strong>{said}</strong> {proof.failed ? 'What is set now is in doubt.' : 'Sight an unused mark before the next one.'}{' '}
-      <Link className="font-semibold text-spruce underline" to={`/sites/${id}/prove`}>
+      <Link className={LINK} to={`/sites/${id}/prove`}>
         Prove now
       </Link>
     </p>

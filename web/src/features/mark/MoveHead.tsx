@@ -54,11 +54,11 @@ export function MoveHead({ name, due, doing, move, distance, grade, tolerance, n
           </kbd>
         </button>
         {spoken.can && (
-          <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 underline decoration-dotted">
+          <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 min-w-11 underline decoration-dotted">
             {spoken.on ? 'Speaking' : 'Speak'}
           </button>
         )}
-        <button type="button" onClick={() => setCalling(true)} className="min-h-11 underline decoration-dotted">
+        <button type="button" onClick={() => setCalling(true)} className="min-h-11 min-w-11 underline decoration-dotted">
           Signs and lights
         </button>
         {link?.lock === 'lost' && <strong className="text-brick">Lock lost: the figures are old</strong>}

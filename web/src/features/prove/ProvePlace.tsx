@@ -19,6 +19,7 @@ import { useKey } from '../../ui/useKey.ts';
 import { CandidateTable } from './CandidateTable.tsx';
 import { ProofTable } from './ProofTable.tsx';
 import { useProving } from './useProving.ts';
+import { LINK } from '../../ui/link.ts';
 
 /** Is it still true? A sight to a known mark that the station did not use. */
 export function Place() {
@@ -101,7 +102,7 @@ export function Place() {
                 title={verdict.title}
                 actions={
                   verdict.tone === 'good' ? (
-                    <Link className="font-semibold text-spruce underline" to={`/sites/${id}/mark`}>
+                    <Link className={LINK} to={`/sites/${id}/mark`}>
                       On to the marks
                     </Link>
                   ) : (

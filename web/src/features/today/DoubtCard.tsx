@@ -3,6 +3,7 @@ import type { MarkStanding } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { STANDING_REASON } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
+import { LINK } from '../../ui/link.ts';
 
 const SHOWN = 12;
 
@@ -25,7 +26,7 @@ export function DoubtCard({ marks, standings }: { marks: readonly Fact<'mark'>[]
                 Set from {station}: {STANDING_REASON[part.because[0]!]}.
               </span>
               <Link
-                className="ml-auto inline-flex min-h-9 items-center font-semibold whitespace-nowrap text-spruce underline"
+                className={`${LINK} ml-auto whitespace-nowrap`}
                 to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}
               >
                 Set it again

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { PackageProgress } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { LINK } from '../../ui/link.ts';
 
 /** What each crew asked for and how far it is. */
 export function WorkCard({ progress }: { progress: readonly PackageProgress[] }) {
@@ -19,7 +20,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
       {progress.length === 0 ? (
         <p className="text-ink2">
           Nothing is asked for yet.{' '}
-          <Link className="font-semibold text-spruce underline" to={`/sites/${id}/design`}>
+          <Link className={LINK} to={`/sites/${id}/design`}>
             Make a work package
           </Link>
         </p>
@@ -39,7 +40,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
               <tr key={work.id}>
                 <td className={TD_WORD}>{work.body.crew}</td>
                 <td className={TD_WORD}>
-                  <Link className="inline-flex min-h-8 items-center font-medium underline decoration-dotted" to={`/sites/${id}/mark?package=${work.id}`}>
+                  <Link className="inline-flex min-h-11 items-center font-medium underline decoration-dotted" to={`/sites/${id}/mark?package=${work.id}`}>
                     {work.body.name}
                   </Link>
                 </td>
