@@ -91,8 +91,11 @@ describe('settings of a site', () => {
     const interval = screen.getByLabelText(/^A proof lasts/);
     await user.clear(interval);
     await user.type(interval, '45');
+    await user.selectOptions(screen.getByLabelText('Instrument'), 'A simulated one, on the ground of Ternhaven');
     await user.click(screen.getByRole('button', { name: 'Keep' }));
-    await waitFor(() => expect(said()).toMatchObject([{ type: 'site', body: { proofIntervalMinutes: 45, name: 'Quay extension' } }]));
+    await waitFor(() =>
+      expect(said()).toMatchObject([{ type: 'site', body: { proofIntervalMinutes: 45, name: 'Quay extension', practiceGround: 'ternhaven' } }]),
+    );
   });
 });
 

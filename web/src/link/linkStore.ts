@@ -67,7 +67,8 @@ export const rememberOccupation = (site: string, occupation: string): Promise<vo
 
 /** Opens the link a site was last used with. */
 export async function openUsualLink(site: string, ground: string | null): Promise<void> {
-  if (held?.site === site) return;
+  // A ground that was taken away from the site's settings takes the simulator with it.
+  if (held?.site === site && (ground !== null || held.link.kind === 'typed')) return;
   const kind = (await readSetting<'simulator' | 'typed'>(`link ${site}`)) ?? (ground === null ? 'typed' : 'simulator');
   if (kind === 'simulator' && ground !== null) await openSimulator(site, ground);
   else openTyped(site);

@@ -77,11 +77,13 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
                   Blocked…
                 </Button>
               )}
-              {!busy && due === 'shootHub' && <Button onClick={staking.pull}>Set it anew</Button>}
+              {!busy && stands && <Button onClick={staking.pull}>Set it anew</Button>}
               {!busy && shot && <Button onClick={() => void staking.set('rough')}>Rough mark</Button>}
             </span>
             <span className="flex gap-2">
-              {!busy && (due === 'set' || due === 'next') && <Button onClick={() => void staking.shoot()}>Shoot again</Button>}
+              {!busy && (due === 'set' || due === 'next') && (
+                <Button onClick={() => void staking.shoot()}>{due === 'next' ? 'Shoot hub again' : 'Shoot again'}</Button>
+              )}
               <Button look="primary" hint="Space" disabled={busy} onClick={staking.act}>
                 {DUE_LABEL[due]}
               </Button>
@@ -92,10 +94,10 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
         {(shooting.trouble ?? staking.fault) && (
           <Card
             tone="brick"
-            title={staking.fault ? 'Outside the tolerance' : 'Nothing was stored'}
+            title={staking.fault?.title ?? 'Nothing was stored'}
             actions={<Button onClick={() => (staking.fault ? staking.clear() : shooting.clear())}>Close</Button>}
           >
-            {staking.fault ?? shooting.trouble}
+            {staking.fault?.text ?? shooting.trouble}
           </Card>
         )}
         <Standing stop={stop} stands={stands} onOthers={() => setBlocking(true)} />

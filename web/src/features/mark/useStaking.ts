@@ -23,7 +23,7 @@ export interface Staking {
   readonly tolerance: number;
   readonly shot: Shot | null;
   /** Why the last step came to nothing, or that the hub is out. */
-  readonly fault: string | null;
+  readonly fault: { readonly title: string; readonly text: string } | null;
   readonly shooting: Shooting;
   clear(): void;
   shoot(): Promise<void>;
@@ -41,7 +41,7 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
   const link = useLinkState();
   const shooting = useShooting();
   const [shot, setShot] = useState<Shot | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Staking['fault']>(null);
   const [pulled, setPulled] = useState(false);
   const plan = stop?.plan ?? null;
   const mark = stop?.mark ?? null;
@@ -59,12 +59,13 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
   const shoot = async () => {
     if (!inForce || !plan || !work) return;
     setFault(null);
-    const hub = due === 'shootHub' ? mark : null;
+    // A hub that stands is shot as a hub, also when it was confirmed before: it may have been driven deeper since.
+    const hub = due === 'shootHub' || due === 'next' ? mark : null;
     const target = { kind: 'plan', package: work.id, key: plan.key } as const;
     const sight = await shooting.shoot(hub ? 'driven' : 'mark', target, hub && link?.kind === 'simulator' ? { name: plan.name } : null);
     if (!sight) return;
     const result = stakeAt(state, inForce, plan, readingOf(sight.body));
-    if (!result.ok) setFault(stationErrorSentence(result.error));
+    if (!result.ok) setFault({ title: 'The shot gives no place', text: stationErrorSentence(result.error) });
     else if (hub) await confirm(sight, result.value, hub);
     else setShot({ sight, stake: result.value, shots: (shot?.shots ?? 0) + 1 });
   };
@@ -86,7 +87,7 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
     const { groundZ, shots } = hub.body;
     const setting = { solution: inForce!, work: work!, plan: plan!, sight, stake, hubZ: stake.measured.z, groundZ, shots: shots + 1 };
     await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }) });
-    if (!within) setFault(hubOutsideWords(off, tolerance, units.lengthUnit));
+    if (!within) setFault({ title: 'Outside the tolerance', text: hubOutsideWords(off, tolerance, units.lengthUnit) });
   };
   return {
     due,

@@ -20,6 +20,12 @@ const CONVENTION_CHOICES = [
   ['shortForms', 'Short forms (O/S, FFL)'],
 ] as const;
 
+/** Grounds that the simulated instrument knows; their truth is in its worker alone. */
+const GROUND_CHOICES = [
+  ['', 'A real one: readings are typed in'],
+  ['ternhaven', 'A simulated one, on the ground of Ternhaven'],
+] as const;
+
 interface SiteFieldsProps {
   readonly draft: SiteDraft;
   readonly errors: ReturnType<typeof siteErrors>;
@@ -85,6 +91,12 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           onChange={(event) => onChange({ interval: event.target.value })}
           error={errors.interval}
           help="On asphalt, on a deck and in wind 30 at most."
+        />
+        <Choice
+          label="Instrument"
+          value={draft.practiceGround ?? ''}
+          options={GROUND_CHOICES}
+          onChange={(ground) => onChange({ practiceGround: ground === '' ? null : ground })}
         />
       </div>
       <h3 className="mt-5 mb-1 text-[17px]">Tolerance classes</h3>
