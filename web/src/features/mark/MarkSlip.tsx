@@ -77,13 +77,15 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
                   Blocked…
                 </Button>
               )}
-              {!busy && stands && <Button onClick={staking.pull}>Set it anew</Button>}
+              {!busy && stands && (
+                <Button look={due === 'next' ? 'quiet' : 'plain'} onClick={staking.pull}>
+                  Set it anew
+                </Button>
+              )}
               {!busy && shot && <Button onClick={() => void staking.set('rough')}>Rough mark</Button>}
             </span>
             <span className="flex gap-2">
-              {!busy && (due === 'set' || due === 'next') && (
-                <Button onClick={() => void staking.shoot()}>{due === 'next' ? 'Shoot hub again' : 'Shoot again'}</Button>
-              )}
+              {!busy && (due === 'set' || due === 'next') && <Button onClick={() => void staking.shoot()}>Shoot again</Button>}
               <Button look="primary" hint="Space" disabled={busy} onClick={staking.act}>
                 {DUE_LABEL[due]}
               </Button>

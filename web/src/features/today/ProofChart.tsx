@@ -7,6 +7,9 @@ export function ProofChart({ proofs, limitMm }: { proofs: readonly Fact<'proof'>
   const points = proofs
     .filter((proof) => typeof proof.body.result['horizontalMm'] === 'number')
     .map((proof) => ({ at: Date.parse(proof.at), misfit: Number((proof.body.result['horizontalMm'] as number).toFixed(1)) }));
+  const label = (at: number) => clockTime(new Date(at));
+  // Ticks at the proofs themselves, one a minute: an axis that says 13:10 five times tells nothing.
+  const ticks = points.map(({ at }) => at).filter((at, i, all) => i === 0 || label(at) !== label(all[i - 1]!));
   return (
     <figure className="mt-3">
       <div className="h-[120px]">
@@ -16,12 +19,13 @@ export function ProofChart({ proofs, limitMm }: { proofs: readonly Fact<'proof'>
               dataKey="at"
               type="number"
               domain={['dataMin', 'dataMax']}
-              tickFormatter={(at: number) => clockTime(new Date(at))}
+              ticks={ticks}
+              tickFormatter={label}
               tick={{ fontSize: 12, fill: 'var(--ink2)' }}
               stroke="var(--ink2)"
             />
             <YAxis domain={[0, Math.ceil(limitMm * 1.3)]} tick={{ fontSize: 12, fill: 'var(--ink2)' }} stroke="var(--ink2)" width={58} />
-            <Tooltip labelFormatter={(at) => clockTime(new Date(Number(at)))} formatter={(value) => [`${String(value)} mm`, 'off in plan']} />
+            <Tooltip labelFormatter={(at) => label(Number(at))} formatter={(value) => [`${String(value)} mm`, 'off in plan']} />
             <ReferenceLine y={limitMm} stroke="var(--brick)" strokeDasharray="5 4" />
             <Line dataKey="misfit" stroke="var(--ink)" strokeWidth={1.5} dot={{ r: 4, fill: 'var(--ink)' }} isAnimationActive={false} />
           </LineChart>

@@ -6,7 +6,6 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { EditSite } from '../sites/EditSite.tsx';
-import { LINK } from '../../ui/link.ts';
 
 /** What everything here refers to: where control and work come from, what coordinates and heights mean. */
 export function SiteCard() {
@@ -30,7 +29,7 @@ export function SiteCard() {
         <dt className="text-ink2">Control from</dt>
         <dd>
           {control.length === 0 ? (
-            <Link className={LINK} to={`/sites/${id}/control`}>
+            <Link className="font-semibold text-spruce underline" to={`/sites/${id}/control`}>
               none yet: add it
             </Link>
           ) : (
