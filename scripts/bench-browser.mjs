@@ -32,6 +32,8 @@ async function siteWithMarks(count) {
     angleUnit: 'dms',
     axisOrder: 'EN',
     siteZero: null,
+    coordinateSystem: '',
+    heightDatum: '',
     combinedScaleFactor: 1,
     proofIntervalMinutes: 60,
     classes,

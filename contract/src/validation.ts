@@ -49,6 +49,8 @@ function invalidOf(error: ErrorObject): Invalid {
     return { code: 'INVALID_INPUT', path: `${error.instancePath}/${pointerPart(name)}`, message: `${name} is not a field here: leave it out` };
   }
   const field = error.instancePath.split('/').pop() || 'the document';
+  if (error.keyword === 'type' && error.schema === 'integer' && typeof error.data === 'number')
+    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be a whole number` };
   if (error.keyword === 'type' && acceptsNumber(error.parentSchema)) {
     return {
       code: 'INVALID_NUMBER',
