@@ -73,14 +73,12 @@ export function Frame() {
       <a href="#place" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         Skip to the place
       </a>
-      <NavLink
-        to="/"
-        aria-label="Idle Marker: all sites"
-        className="flex items-center gap-2 border-r border-b border-ink px-4 font-semibold max-rail:justify-center max-md:hidden"
-      >
-        <Logo />
-        <span className="text-base max-rail:hidden">Idle Marker</span>
-      </NavLink>
+      <nav aria-label="Sites" className="border-r border-b border-ink max-md:hidden">
+        <NavLink to="/" aria-label="Idle Marker: all sites" className="flex h-full items-center gap-2 px-4 font-semibold max-rail:justify-center">
+          <Logo />
+          <span className="text-base max-rail:hidden">Idle Marker</span>
+        </NavLink>
+      </nav>
       <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4">
         <NavLink to="/" aria-label="All sites" className="flex min-h-11 min-w-11 items-center justify-center md:hidden">
           <Logo />

@@ -8,9 +8,11 @@ interface DialogProps {
   readonly children: ReactNode;
   readonly foot?: ReactNode;
   readonly wide?: boolean;
+  /** Nothing in it can be focused: the text itself is, so that keys scroll it. */
+  readonly toRead?: boolean;
 }
 
-export function Dialog({ open, onClose, title, children, foot, wide }: DialogProps) {
+export function Dialog({ open, onClose, title, children, foot, wide, toRead }: DialogProps) {
   return (
     <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Radix.Portal>
@@ -25,7 +27,9 @@ export function Dialog({ open, onClose, title, children, foot, wide }: DialogPro
               ×
             </Radix.Close>
           </div>
-          <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4">{children}</div>
+          <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4" {...(toRead ? { tabIndex: 0, role: 'region', 'aria-label': title } : {})}>
+            {children}
+          </div>
           {foot && <div className="flex flex-wrap items-center justify-end gap-3 border-t border-ink px-5 py-3">{foot}</div>}
         </Radix.Content>
       </Radix.Portal>

@@ -40,7 +40,9 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
             <th className={TH}>North</th>
             <th className={TH}>Height</th>
             <th className={TH_WORD}>To look at</th>
-            <th className={TH} />
+            <th className={TH}>
+              <span className="sr-only">What to do with it</span>
+            </th>
           </tr>
         </thead>
         <tbody>

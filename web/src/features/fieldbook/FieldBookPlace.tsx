@@ -75,7 +75,7 @@ export function Place() {
         </form>
       </div>
       <div
-        className="flex flex-wrap items-end gap-2 max-md:-mx-3 max-md:flex-none max-md:flex-nowrap max-md:overflow-x-auto max-md:px-3"
+        className="flex flex-wrap items-end gap-2 max-md:-mx-3 max-md:flex-none max-md:flex-nowrap max-md:*:flex-none max-md:overflow-x-auto max-md:px-3"
         role="group"
         aria-label="Show"
       >

@@ -14,6 +14,7 @@ const SIGNS = [
 export function CallingDialog({ open, onClose }: { open: boolean; onClose(): void }) {
   return (
     <Dialog
+      toRead
       open={open}
       onClose={onClose}
       title="Signs and lights"

@@ -22,7 +22,9 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
           <th className={TH_WORD}>Mark</th>
           <th className={TH_WORD}>For the station it is</th>
           <th className={TH_WORD}>Last sighted</th>
-          <th className={TH} />
+          <th className={TH}>
+            <span className="sr-only">Sight it</span>
+          </th>
         </tr>
       </thead>
       <tbody>

@@ -50,7 +50,9 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, busy, at }:
             <th className={TH}>Distance</th>
             <th className={TH}>Azimuth</th>
             <th className={TH}>With it</th>
-            <th className={TH} />
+            <th className={TH}>
+              <span className="sr-only">Sight it</span>
+            </th>
           </tr>
         </thead>
         <tbody>

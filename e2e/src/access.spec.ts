@@ -1,0 +1,71 @@
+/** Every place and every dialog, by day on a tablet and at dusk on a phone: nothing that keeps somebody out. */
+import type { Page } from '@playwright/test';
+import { enter, expect, noSeriousFault, test } from './site.ts';
+
+const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
+  ['today', /^Settings…/],
+  ['today', /^(Linked|Typed)/],
+  ['today', /^Saved/],
+  ['control', /^Add mark…/],
+  ['control', /^Edit K1$/],
+  ['control', /^Import CSV…/],
+  ['design', /^New package…/],
+  ['design', /^Change…/],
+  ['station', /^Note an event…/],
+  ['station', /^Close the station…/],
+  ['mark', /^Signs and lights/],
+  ['mark', /^Blocked…/],
+];
+const PLACES = ['today', 'control', 'design', 'station', 'prove', 'mark', 'hand-over', 'field-book'];
+
+async function eachPlace(page: Page, look: (place: string) => Promise<void>): Promise<void> {
+  await expect(page).toHaveURL(/\/today$/);
+  const site = page.url().replace(/\/today$/, '');
+  for (const place of PLACES) {
+    await page.goto(`${site}/${place}`);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+    await look(place);
+  }
+}
+
+/** What is touched and smaller than a gloved thumb needs, by its words. Links within a sentence are as large as the sentence. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('button, select, input, nav a, [role=switch]')]
+      .filter((element) => {
+        const { width, height } = element.getBoundingClientRect();
+        return width > 0 && !element.closest('label') && (width < 44 || height < 44);
+      })
+      .map((element) => element.textContent || element.getAttribute('aria-label') || element.outerHTML),
+  );
+
+test('every screen by day', async ({ page }) => {
+  await page.goto('/');
+  await noSeriousFault(page);
+  await enter(page);
+  await eachPlace(page, async (place) => {
+    await noSeriousFault(page);
+    for (const [, button] of DIALOGS.filter(([where]) => where === place)) {
+      await page.getByRole('button', { name: button }).first().click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await noSeriousFault(page);
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('dialog')).toBeHidden();
+    }
+  });
+});
+
+test.describe('at dusk, on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('every screen', async ({ page }) => {
+    await enter(page);
+    await page.getByRole('button', { name: 'Dusk' }).click();
+    await page.goto(page.url());
+    await eachPlace(page, async () => {
+      expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dusk');
+      await noSeriousFault(page);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), 'what sticks out at the side').toBe(0);
+      expect(await tooSmall(page)).toEqual([]);
+    });
+  });
+});
