@@ -13,11 +13,15 @@ const place = (path: string, load: () => Promise<{ Place: () => React.ReactNode 
   errorElement: <RouteError />,
 });
 
+/** Stands there while the first place is fetched. */
+const Opening = () => <p className="p-6 text-ink2">Opening…</p>;
+
 const router = createBrowserRouter([
-  { ...place('/', () => import('./features/sites/SitesPlace.tsx')), errorElement: <RouteError /> },
+  { ...place('/', () => import('./features/sites/SitesPlace.tsx')), HydrateFallback: Opening },
   {
     path: '/sites/:site',
     lazy: async () => ({ Component: (await import('./site/SiteDoor.tsx')).SiteDoor }),
+    HydrateFallback: Opening,
     errorElement: <RouteError />,
     children: [
       { index: true, element: <Navigate to="today" replace /> },
