@@ -61,6 +61,9 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await expect(page.getByRole('button', { name: 'Edit P1' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Edit A / })).toContainText('2\u2009000\u2009100.000');
 
+  // The scale bar of the plan counts in the unit of the site.
+  await expect(page.getByText(/^\d+ US ft$/)).toBeVisible();
+
   // One more by hand, one that is probably listed twice.
   await page.getByRole('button', { name: 'Add mark…' }).click();
   await page.getByLabel('Name', { exact: true }).fill('B2');

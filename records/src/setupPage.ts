@@ -21,6 +21,8 @@ export interface SetupPage {
   readonly leftOut: readonly string[];
   readonly proofs: readonly Fact<'proof'>[];
   readonly marks: readonly Fact<'mark'>[];
+  /** What happened to the instrument, and what was noted down meanwhile. */
+  readonly remarks: readonly (Fact<'event'> | Fact<'note'>)[];
   readonly from: string;
   /** Instant of its close or of its last record. */
   readonly to: string;
@@ -65,6 +67,11 @@ export function setupPage(state: SiteState, occupation: Fact<'occupation'>): Set
   const decided = [...state.accepted, ...state.refused].filter((each) => each.occupation.id === occupation.id);
   const solution = decided.at(-1) ?? null;
   const close = of('close').at(-1);
+  const to = (close ?? facts.at(-1) ?? occupation).at;
+  // A note says nothing of a set-up by itself: those written meanwhile belong to it, while it is open all since its begin.
+  const noted = state.timeline.filter(
+    (fact): fact is Fact<'note'> => fact.type === 'note' && fact.at >= occupation.at && (!close || fact.at <= to) && !state.withdrawn.has(fact.id),
+  );
   return {
     occupation,
     solution,
@@ -72,8 +79,9 @@ export function setupPage(state: SiteState, occupation: Fact<'occupation'>): Set
     leftOut: solution ? leftOut(state, solution) : [],
     proofs: of('proof'),
     marks: of('mark').filter((mark) => mark.body.state !== 'rough'),
+    remarks: [...of('event'), ...noted].sort((a, b) => a.at.localeCompare(b.at)),
     from: occupation.at,
-    to: (close ?? facts.at(-1) ?? occupation).at,
+    to,
     closed: close !== undefined,
   };
 }

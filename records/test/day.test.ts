@@ -332,8 +332,11 @@ describe('the page of a set-up', () => {
   it('tells who, on which marks, how they fit, and what came of it', () => {
     const { story, solution, marks } = day();
     story.say('event', { occupation: solution.occupation.id, kind: 'plant', note: 'roller' });
+    story.say('note', { text: 'K2 stands low, sighted over the fence' });
     story.say('close', { occupation: solution.occupation.id, note: '' });
+    story.say('note', { text: 'rain after lunch' });
     const page = setupPage(story.state, solution.occupation);
+    expect(page.remarks.map((fact) => ('text' in fact.body ? fact.body.text : fact.body.note))).toEqual(['roller', 'K2 stands low, sighted over the fence']);
     expect(page).toMatchObject({ closed: true, leftOut: [], from: solution.occupation.at });
     expect(page.used.map((mark) => mark.name)).toEqual(['K1', 'K2', 'K3', 'K4']);
     for (const mark of page.used) expect(Math.abs(mark.dEMm!)).toBeLessThan(0.01);

@@ -1,9 +1,10 @@
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { memberName, setupPage } from '@idle-marker/records';
+import { bookLine, memberName, setupPage } from '@idle-marker/records';
 import { PROOF_OUTCOME, smallLength, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 
@@ -22,6 +23,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   const small = smallUnit(units.lengthUnit);
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const lines: readonly (readonly [string, string])[] = [
+    ['Site', state.settings.name],
     ['Who', memberName(state, occupation.by)],
     ['When', `${dayAndTime(page.from)} to ${clockTime(page.to)}${page.closed ? ', closed' : ''}`],
     [
@@ -51,10 +53,16 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         .join('; ') || 'none',
     ],
     ['Marks set', names(page.marks) || 'none'],
+    ['Remarks', page.remarks.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ') || 'none'],
   ];
   return (
-    <section className="border-b-2 border-ink py-3" aria-label={`Page of ${name}`}>
-      <h2 className="mb-1 text-xl">Set-up {name}</h2>
+    <section className="printed border-b-2 border-ink py-3" aria-label={`Page of ${name}`}>
+      <div className="flex items-center justify-between gap-3">
+        <h2 className="text-xl">Set-up {name}</h2>
+        <Button className="print:hidden" onClick={() => print()}>
+          Print this page
+        </Button>
+      </div>
       <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[1fr_auto]">
         <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-1">
           {lines.map(([what, text]) => (
@@ -90,6 +98,8 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
           </table>
         )}
       </div>
+      {/* On paper there is room to draw what no record holds. */}
+      <div className="sketch-paper mt-4 hidden h-[78mm] break-inside-avoid border border-ink p-2 text-[13px] text-ink2 print:block">Sketch</div>
     </section>
   );
 }
