@@ -40,8 +40,8 @@ async function siteWithMarks(count) {
     convention: 'plainWords',
     practiceGround: null,
   };
-  await fact('site', settings, null, 0);
-  await fact('member', { name: 'Bench' }, member, 1, member);
+  await fact('member', { name: 'Bench' }, member, 0, member);
+  await fact('site', settings, member, 1);
   const side = Math.ceil(Math.sqrt(count));
   const rows = Array.from({ length: count }, (_, i) => `M${i},${1000 + (i % side) * 3},${2000 + Math.floor(i / side) * 3},5`).join('\n');
   const options = { at, by: member, fileName: 'bench.csv', unit: 'metre', xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };

@@ -159,8 +159,9 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
   };
 }
 
+const BY = '00000000-0000-4000-8000-00000000000a';
 const fact = (type: FactType, body: object, change: object = {}): AnyFact =>
-  ({ id: id(), type, at: '2031-05-06T08:00:00.000Z', device: 'tablet', seq: 0, by: null, body, ...change }) as AnyFact;
+  ({ id: id(), type, at: '2031-05-06T08:00:00.000Z', device: 'tablet', seq: 0, by: BY, body, ...change }) as AnyFact;
 
 describe.each(FACT_TYPES)('a fact of type %s', (type) => {
   const { body, refs } = bodies()[type];
@@ -185,9 +186,10 @@ describe.each(FACT_TYPES)('a fact of type %s', (type) => {
   });
 
   it('tells every id that it can’t be understood without, once', () => {
-    expect(referencesOf(fact(type, body)).sort()).toEqual([...new Set(refs)].sort());
-    const by = id();
-    expect(referencesOf(fact(type, body, { by }))).toContain(by);
+    expect(referencesOf(fact(type, body)).sort()).toEqual([...new Set([...refs, BY])].sort());
+    // Who joins by himself refers to nobody.
+    const self = id();
+    expect(referencesOf(fact(type, body, { id: self, by: self }))).not.toContain(self);
   });
 });
 
@@ -197,6 +199,7 @@ describe('an envelope', () => {
     [{ at: 'yesterday' }, '/at'],
     [{ at: '2031-05-06T08:00:00+02:00' }, '/at'],
     [{ id: '7' }, '/id'],
+    [{ by: null }, '/by'],
     [{ seq: -1 }, '/seq'],
     [{ seq: 1.5 }, '/seq'],
     [{ device: '' }, '/device'],

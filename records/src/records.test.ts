@@ -19,6 +19,8 @@ const SITE: FactBody<'site'> = {
   practiceGround: null,
 };
 
+const MARA = '00000000-0000-4000-8000-00000000000a';
+
 /** A tablet that counts on. */
 function tablet(name = 'tablet') {
   let seq = 0;
@@ -28,7 +30,7 @@ function tablet(name = 'tablet') {
     at: new Date(Date.UTC(2031, 4, 6, 8, minute)).toISOString(),
     device: name,
     seq: seq++,
-    by: null,
+    by: MARA,
     body,
   });
 }

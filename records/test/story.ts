@@ -110,7 +110,7 @@ export class Story {
 
   say<T extends AnyFact['type']>(type: T, body: FactBody<T>, minutes = 1, id = newId()): Fact<T> {
     this.#minute += minutes;
-    const fact: Fact<T> = { id, type, at: this.instant(), device: this.#device, seq: this.#seq++, by: type === 'site' ? null : this.who, body };
+    const fact: Fact<T> = { id, type, at: this.instant(), device: this.#device, seq: this.#seq++, by: this.who, body };
     this.facts.push(fact as unknown as AnyFact);
     return fact;
   }

@@ -17,8 +17,8 @@ async function freshSite() {
   site = id();
   member = id();
   const make = device(member);
-  await put({ ...make('site', SITE_BODY), by: null }).expect(201);
   await put(make('member', { name: 'Mara' }, member)).expect(201);
+  await put(make('site', SITE_BODY)).expect(201);
 }
 
 const OPTIONS = {

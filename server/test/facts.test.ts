@@ -15,8 +15,8 @@ async function newSite() {
   const site = id();
   const member = id();
   const make = device(member);
-  await put(site, { ...make('site', SITE_BODY), by: null }).expect(201);
   await put(site, make('member', { name: 'Mara' }, member)).expect(201);
+  await put(site, make('site', SITE_BODY)).expect(201);
   return { site, make };
 }
 
@@ -130,7 +130,14 @@ describe('bad bodies', () => {
   it('refuses an envelope with unknown fields, a strange type, an impossible time, an unnamed author', async () => {
     const { site, make } = await newSite();
     const note = make('note', { text: 'x' });
-    for (const change of [{ verdict: 'held' }, { type: 'verdict' }, { at: '2031-02-31T08:00:00Z' }, { at: 'yesterday' }, { by: null }, { seq: -1 }]) {
+    for (const change of [
+      { verdict: 'held' },
+      { type: 'verdict' },
+      { at: '2031-02-31T08:00:00Z' },
+      { at: 'yesterday' },
+      { by: null as unknown as string },
+      { seq: -1 },
+    ]) {
       await put(site, { ...note, ...change } as AnyFact).expect(422);
     }
     const { body } = await request(harness.app).get(`/api/v1/sites/${site}/facts`);

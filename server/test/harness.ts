@@ -41,7 +41,7 @@ export const SITE_BODY = {
 } as const;
 
 /** Makes facts of one device in order. */
-export function device(by: string | null) {
+export function device(by: string) {
   let seq = 0;
   const name = `tablet ${id()}`;
   return (type: AnyFact['type'], body: object, factId = id()): AnyFact =>

@@ -76,8 +76,10 @@ describe('the server', () => {
 
   it('lists sites by the name they have now, the one worked on last first', async () => {
     const site = id();
-    const make = device(null);
+    const member = id();
+    const make = device(member);
     const put = (fact: AnyFact) => request(harness.app).put(`/api/v1/sites/${site}/facts/${fact.id}`).send(fact).expect(201);
+    await put(make('member', { name: 'Mara' }, member));
     await put(make('site', { ...SITE_BODY, name: 'First name' }));
     await put({ ...make('site', { ...SITE_BODY, name: 'Second name' }), at: '2031-05-06T11:00:00.000Z' });
     const { body } = await request(harness.app).get('/api/v1/sites').expect(200);

@@ -12,10 +12,12 @@ beforeEach(async () => {
   await forgetFacts(SITE_ID);
 });
 
+const MARA = '33333333-3333-4333-8333-333333333333';
+
 describe('the outbox', () => {
   it('shows facts at once, sends them in order, and counts on in its sequence', async () => {
-    const [first] = await say(SITE_ID, null, [note('one')]);
-    const [second] = await say(SITE_ID, null, [note('two')]);
+    const [first] = await say(SITE_ID, MARA, [note('one')]);
+    const [second] = await say(SITE_ID, MARA, [note('two')]);
     expect(snapshot().facts.map((fact) => fact.id)).toEqual(expect.arrayContaining([first!.id, second!.id]));
     expect(second!.seq).toBe(first!.seq + 1);
     expect(second!.device).toBe(first!.device);
@@ -24,14 +26,14 @@ describe('the outbox', () => {
   });
 
   it('keeps a group whole, in one order', async () => {
-    const group = await say(SITE_ID, null, [note('a'), note('b'), note('c')]);
+    const group = await say(SITE_ID, MARA, [note('a'), note('b'), note('c')]);
     expect(group.map((fact) => fact.seq - group[0]!.seq)).toEqual([0, 1, 2]);
     await waitFor(() => expect(server.stored).toHaveLength(3));
   });
 
   it('waits while the server is away, says so, and sends each fact once when it is back', async () => {
     server.away = true;
-    await say(SITE_ID, null, [note('while away')]);
+    await say(SITE_ID, MARA, [note('while away')]);
     await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 1 }));
     await waitFor(() => expect(snapshot().awaySince).not.toBeNull());
     expect(await waiting()).toHaveLength(1);
@@ -44,7 +46,7 @@ describe('the outbox', () => {
 
   it('keeps what the server refuses for good until somebody has seen it', async () => {
     server.refused.set('note', { status: 422, body: { code: 'INVALID_INPUT', detail: 'text is too long' } });
-    await say(SITE_ID, null, [note('x')]);
+    await say(SITE_ID, MARA, [note('x')]);
     await waitFor(() => expect(snapshot().refused).toMatchObject([{ reason: 'text is too long' }]));
     expect(snapshot().waiting).toBe(0);
     await dismissRefused(snapshot().refused[0]!.key);
@@ -53,7 +55,7 @@ describe('the outbox', () => {
 
   it('tries again what refers to something that has not arrived yet', async () => {
     server.refused.set('note', { status: 409, body: { code: 'MISSING_REFERENCE', detail: 'not there' } });
-    await say(SITE_ID, null, [note('early')]);
+    await say(SITE_ID, MARA, [note('early')]);
     await waitFor(() => expect(snapshot().waiting).toBe(1));
     server.refused.clear();
     await waitFor(() => expect(server.stored).toHaveLength(1), { timeout: 4000 });
@@ -61,7 +63,7 @@ describe('the outbox', () => {
   });
 
   it('reads what others said, from where it stopped', async () => {
-    const [own] = await say(SITE_ID, null, [note('mine')]);
+    const [own] = await say(SITE_ID, MARA, [note('mine')]);
     await waitFor(() => expect(server.stored).toHaveLength(1));
     server.stored.push({ ...own!, id: '22222222-2222-4222-8222-222222222222', device: 'another', body: { text: 'theirs' } } as never);
     tryNow();

@@ -1,6 +1,6 @@
 import { invalidAgainst, type Invalid } from '../validation.ts';
 import { FACT_BODIES, FACT_TYPES, type FactBody, type FactType } from './bodies.ts';
-import { closed, Device, Instant, NullableUuid, Sequence, Type, Uuid } from './parts.ts';
+import { closed, Device, Instant, Sequence, Type, Uuid } from './parts.ts';
 
 /** One thing that was said or measured on a site, kept for ever as it was. */
 export interface Fact<T extends FactType = FactType> {
@@ -10,8 +10,8 @@ export interface Fact<T extends FactType = FactType> {
   readonly at: string;
   readonly device: string;
   readonly seq: number;
-  /** Member who did it; null only for the facts that make a site and its first member. */
-  readonly by: string | null;
+  /** Member who did it. Who joins a site does so by himself or by somebody who is there. */
+  readonly by: string;
   readonly body: FactBody<T>;
 }
 
@@ -26,7 +26,7 @@ export const FactEnvelope = closed({
   at: Instant,
   device: Device,
   seq: Sequence,
-  by: NullableUuid,
+  by: Uuid,
   body: Type.Object({}),
 });
 

@@ -55,8 +55,8 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
   const lead = id(`member/${demo.members[0]}`);
   let seq = 0;
   const fact = (name: string, type: AnyFact['type'], body: object): AnyFact =>
-    validFact({ id: id(name), type, at, device: 'site office', seq: seq++, by: type === 'site' || type === 'member' ? null : lead, body });
-  const facts: AnyFact[] = [fact('site', 'site', demo.site), ...demo.members.map((name) => fact(`member/${name}`, 'member', { name }))];
+    validFact({ id: id(name), type, at, device: 'site office', seq: seq++, by: lead, body });
+  const facts: AnyFact[] = [...demo.members.map((name) => fact(`member/${name}`, 'member', { name })), fact('site', 'site', demo.site)];
   for (const asked of demo.packages) facts.push(fact(`package/${asked.name}`, 'package', await packageBody(folder, asked)));
   const list = await readFile(join(folder, demo.controlList), 'utf8');
   const options = { at, by: lead, fileName: demo.controlList, unit: demo.site.lengthUnit, xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };

@@ -167,7 +167,7 @@ export interface Said {
 }
 
 /** Keeps facts made here, shows them, and sends them on their way. Resolves when they are safe in the browser. */
-export async function say(site: string, by: string | null, facts: readonly Said[]): Promise<AnyFact[]> {
+export async function say(site: string, by: string, facts: readonly Said[]): Promise<AnyFact[]> {
   const at = now().toISOString();
   const stamped = await storage.post(
     site,

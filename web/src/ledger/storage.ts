@@ -81,7 +81,7 @@ export interface Unstamped {
   readonly id: string;
   readonly type: AnyFact['type'];
   readonly at: string;
-  readonly by: string | null;
+  readonly by: string;
   readonly body: object;
 }
 

@@ -181,7 +181,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
   const units = useUnits();
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the sheet">
-      <table className={`${TABLE} min-w-[680px]`}>
+      <table className={`${TABLE} min-w-[680px] max-md:min-w-[840px]`}>
         <thead>
           <tr>
             <th className={TH_WORD}>Mark</th>

@@ -26,9 +26,9 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
     if (noPerson || Object.values(errors).some((error) => error !== null)) return;
     const site = newId();
     const member = newId();
-    await say(site, null, [
-      { type: 'site', body: siteBody(draft) },
+    await say(site, member, [
       { type: 'member', id: member, body: { name: person.trim() } },
+      { type: 'site', body: siteBody(draft) },
     ]);
     await writeSetting(`who ${site}`, member);
     onMade(site);

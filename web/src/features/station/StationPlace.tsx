@@ -1,3 +1,4 @@
+import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { AcceptedStation } from './AcceptedStation.tsx';
 import { NewStation } from './NewStation.tsx';
@@ -6,9 +7,16 @@ import { useState } from 'react';
 
 /** Do I know where I am? Set up, sight, judge, accept. */
 export function Place() {
-  const { occupation, inForce } = useSite();
+  const { occupation, inForce, state } = useSite();
   const [again, setAgain] = useState<string | null>(null);
   const [fresh, setFresh] = useState(false);
+  if (!occupation && state.control.length === 0) {
+    return (
+      <EmptyTo title="Nothing to sight yet" place="control" label="List the control marks">
+        A station comes from sights to marks with known coordinates. Two give one, three check it, four can name a bad mark.
+      </EmptyTo>
+    );
+  }
   if (!occupation || fresh) return <NewStation onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />;
   const accepted = inForce?.occupation.id === occupation.id;
   if (accepted && again !== occupation.id) {

@@ -45,7 +45,7 @@ export function Place() {
           {step.button}
         </Button>
       </div>
-      <div className="grid items-start gap-5 lg:grid-cols-[3fr_2fr]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[3fr_2fr]">
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
           <DoubtCard marks={doubtful} standings={standings} />
