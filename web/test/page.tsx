@@ -4,6 +4,7 @@ import { jest } from '@jest/globals';
 import type { ReactNode } from 'react';
 import { cleanup, render, type RenderResult } from '@testing-library/react';
 import { userEvent, type UserEvent } from '@testing-library/user-event';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
 import type { AnyFact } from '@idle-marker/contract';
 import { Story } from '../../records/test/story.ts';
@@ -16,11 +17,20 @@ export const SITE_ID = '11111111-1111-4111-8111-111111111111';
 export class Server {
   readonly stored: AnyFact[] = [];
   readonly refused = new Map<string, { readonly status: number; readonly body: object }>();
+  /** Sheets that were issued before, and orders for new ones. */
+  readonly sheets: object[] = [];
+  readonly orders: Record<string, unknown>[] = [];
   away = false;
 
   readonly fetch = (input: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const url = typeof input === 'string' ? input : input instanceof URL ? input.href : input.url;
     if (this.away) return Promise.reject(new TypeError('no server'));
+    if (url.endsWith('/sheets')) return Promise.resolve(answer({ sheets: this.sheets }));
+    if (init?.method === 'PUT' && url.includes('/sheets/')) {
+      this.orders.push(JSON.parse(init.body as string) as Record<string, unknown>);
+      const refusal = this.refused.get('sheet');
+      return Promise.resolve(answer(refusal?.body ?? {}, refusal?.status ?? 201));
+    }
     if (init?.method === 'PUT') {
       const fact = JSON.parse(init.body as string) as AnyFact;
       const refusal = this.refused.get(fact.type);
@@ -44,12 +54,15 @@ interface Shown extends RenderResult {
 
 /** Shows `children` as the person of the story would see them. */
 export function show(story: Story, children: ReactNode): Shown {
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const page = (node: ReactNode) => (
-    <MemoryRouter>
-      <SiteProvider id={SITE_ID} state={story.state} who={story.who}>
-        {node}
-      </SiteProvider>
-    </MemoryRouter>
+    <QueryClientProvider client={queries}>
+      <MemoryRouter>
+        <SiteProvider id={SITE_ID} state={story.state} who={story.who}>
+          {node}
+        </SiteProvider>
+      </MemoryRouter>
+    </QueryClientProvider>
   );
   return { ...render(page(children)), user: userEvent.setup() };
 }
@@ -61,6 +74,8 @@ export async function begin(): Promise<void> {
   cleanup();
   server.stored.length = 0;
   server.refused.clear();
+  server.sheets.length = 0;
+  server.orders.length = 0;
   server.away = false;
   await openSite(SITE_ID);
 }
