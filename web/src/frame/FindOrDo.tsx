@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { bookLine } from '@idle-marker/records';
 import { currentLink } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
+import { RAIL } from './places.ts';
 
 interface Entry {
   readonly words: string;
@@ -36,18 +37,7 @@ export function FindOrDo() {
 
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places: Entry[] = (
-      [
-        ['Today', 'today'],
-        ['Control', 'control'],
-        ['Work', 'design'],
-        ['Station', 'station'],
-        ['Prove', 'prove'],
-        ['Mark', 'mark'],
-        ['Hand over', 'hand-over'],
-        ['Field book', 'field-book'],
-      ] as const
-    ).map(([words, path]) => ({ words, what: 'place', act: go(path) }));
+    const places = RAIL.flatMap(([, part]) => part.map(({ name, path }): Entry => ({ words: name, what: 'place', act: go(path) })));
     const actions: Entry[] = [
       { words: 'Search for the prism', what: 'action', act: () => currentLink()?.search() },
       { words: 'All sites', what: 'action', act: () => void navigate('/') },
