@@ -9,7 +9,7 @@ export interface Invalid {
 }
 
 // One instance: schemas are compiled once. `verbose` gives the schema of a missing property, to tell a missing number.
-const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, allowUnionTypes: true });
+const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictRequired: false, allowUnionTypes: true, discriminator: true });
 ajv.addFormat('date-time', { type: 'string', validate: isInstant });
 const compiled = new WeakMap<object, ValidateFunction>();
 
@@ -22,10 +22,14 @@ function validatorOf(schema: TSchema): ValidateFunction {
   return validate;
 }
 
-/** A calendar rolls the 31st of February over into March; here it does not exist. */
+const INSTANT = /^(\d{4}-\d{2}-\d{2}T\d{2}:\d{2})(:\d{2})?(\.\d{1,3})?(Z|[+-]\d{2}:\d{2})$/;
+
+/** With its zone. A calendar rolls the 31st of February over into March; here it does not exist. */
 function isInstant(text: string): boolean {
-  const instant = Date.parse(text);
-  return !Number.isNaN(instant) && new Date(instant).toISOString().slice(0, 19) === text.slice(0, 19);
+  const [, minute, second = ':00'] = INSTANT.exec(text) ?? [];
+  if (minute === undefined || Number.isNaN(Date.parse(text))) return false;
+  const local = Date.parse(`${minute}${second}Z`);
+  return !Number.isNaN(local) && new Date(local).toISOString().startsWith(minute + second);
 }
 
 const acceptsNumber = (schema: unknown): boolean => {

@@ -3,7 +3,7 @@ import { describe, expect, it } from '@jest/globals';
 import { compute } from '../src/index.ts';
 
 /** Every reference case with its own tolerances: a number, a matrix of tolerances, or none (then it must be equal). */
-const folder = `${import.meta.dirname}/reference/station/`;
+const folders = ['station', 'trust'].map((kind) => `${import.meta.dirname}/reference/${kind}/`);
 
 interface Case {
   readonly id: string;
@@ -15,9 +15,11 @@ interface Case {
   readonly tolerance?: Readonly<Record<string, number | number[][]>>;
 }
 
-const cases = readdirSync(folder)
-  .filter((file) => file.endsWith('.json'))
-  .map((file) => JSON.parse(readFileSync(folder + file, 'utf8')) as Case);
+const cases = folders.flatMap((folder) =>
+  readdirSync(folder)
+    .filter((file) => file.endsWith('.json'))
+    .map((file) => JSON.parse(readFileSync(folder + file, 'utf8')) as Case),
+);
 
 /** Where two values differ by more than their tolerance. */
 function differences(expected: unknown, got: unknown, tolerance: Case['tolerance'], path: string, cell: readonly number[] = []): string[] {
@@ -40,9 +42,9 @@ function differences(expected: unknown, got: unknown, tolerance: Case['tolerance
   return off <= limit * (1 + 1e-9) ? [] : [`${path}: ${String(got)} in place of ${expected}, allowed ${limit}`];
 }
 
-describe('reference cases of stationing', () => {
+describe('reference cases of stationing and of trust', () => {
   it('are all here', () => {
-    expect(cases.length).toBeGreaterThanOrEqual(33);
+    expect(cases.length).toBeGreaterThanOrEqual(49);
   });
 
   it.each(cases.map((each) => [each.id, each] as const))('%s', (_id, each) => {

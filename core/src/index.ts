@@ -48,20 +48,27 @@ export { checkability, marksUsedInPlan, obstaclesTo, type Checkability, type Obs
 export { judgeResection, type Judgement, type Reason, type Step } from './station/judgement.ts';
 export {
   inOrder,
-  judgeTrust,
+  PARTS,
   type Condition,
-  type MarkStanding,
+  type FindingEffect,
   type Part,
-  type PartStanding,
   type ProofOutcome,
+  type ProofTarget,
+  type TrustInput,
+  type TrustRecord,
+} from './proof/trust/records.ts';
+export type { Proposal, ProposedAction } from './proof/trust/proposals.ts';
+export {
+  type MarkNote,
+  type MarkStanding,
+  type PartStanding,
+  type ProofDue,
   type SolutionPartState,
   type SolutionStanding,
   type Standing,
   type StandingReason,
-  type TrustInput,
-  type TrustRecord,
-  type TrustResult,
-} from './proof/trust.ts';
+} from './proof/trust/standing.ts';
+export { judgeTrust, type SuspectTarget, type TrustResult } from './proof/trust/trust.ts';
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
 export { pointMarks, type PointsError } from './layout/pointMarks.ts';

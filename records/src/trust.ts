@@ -58,9 +58,13 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
   }
 }
 
+const MM = 1e-3;
+const classTolerances = (state: SiteState) =>
+  Object.fromEntries(state.settings.classes.map(({ id, planMm, heightMm }) => [id, { plan: planMm * MM, height: heightMm * MM }]));
+
 /** Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it. */
 export function trustOf(state: SiteState, now: string): TrustResult {
-  const result = judgeTrust({ now, intervalMinutes: proofInterval(state), records: trustRecords(state) });
+  const result = judgeTrust({ now, intervalMinutes: proofInterval(state), classes: classTolerances(state), records: trustRecords(state) });
   const rough = new Set(state.timeline.filter((fact) => fact.type === 'mark' && fact.body.state === 'rough').map((fact) => fact.id));
   return { ...result, marks: result.marks.filter((mark) => !rough.has(mark.id)) };
 }

@@ -2,6 +2,7 @@
 import {
   checkPoint,
   heightStation,
+  judgeTrust,
   knownStation,
   ok,
   predictAt,
@@ -13,8 +14,8 @@ import {
   type StationError,
 } from '@idle-marker/core';
 import { checkJson, heightStationJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
-import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema } from './schemas.ts';
-import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf } from './toCore.ts';
+import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema, TrustSchema } from './schemas.ts';
+import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf, trustInputOf } from './toCore.ts';
 import type { Static, TSchema } from '../schema.ts';
 
 export interface Kind {
@@ -117,4 +118,5 @@ export const KINDS: Readonly<Record<string, Kind>> = {
       (result) => traverseJson(result, input.foresight.point),
     ),
   ),
+  trust: kind(TrustSchema, (input) => ok(judgeTrust(trustInputOf(input)))),
 };

@@ -1,5 +1,5 @@
 /** Inputs of the command line's kinds: metres, decimal degrees, `Sec` arc-seconds, `Mm` millimetres, `ppm` 1e-6. */
-import { NullableNumber, Type, type Static, type TSchema } from '../schema.ts';
+import { NullableNumber, NullableString, Type, Words, type Static, type TSchema } from '../schema.ts';
 
 const Face = Type.Unsafe<1 | 2>({ type: 'number', enum: [1, 2] });
 
@@ -122,6 +122,70 @@ export const TraverseSchema = Type.Object({
   }),
 });
 
+const Outcome = Words('good', 'moreThanChance', 'outside', 'notMeasured');
+const PartFlags = Type.Object({ plan: Type.Boolean(), height: Type.Boolean() });
+/** An instant with its zone, to the millisecond at most. */
+const Instant = Type.String({ format: 'date-time' });
+const record = <T extends string, P extends Parameters<typeof Type.Object>[0]>(type: T, fields: P) =>
+  Type.Object({ type: Type.Unsafe<T>({ type: 'string', const: type }), id: Type.String(), at: Instant, device: Type.String(), seq: Type.Integer(), ...fields });
+
+const PROOF_TARGETS = [
+  Type.Object({ kind: Type.Unsafe<'control'>({ type: 'string', const: 'control' }), id: Type.String(), revision: Type.String() }),
+  Type.Object({ kind: Type.Unsafe<'direction'>({ type: 'string', const: 'direction' }), id: Type.String() }),
+] as const;
+const ProofTargetForm = Type.Unsafe<Static<(typeof PROOF_TARGETS)[0]> | Static<(typeof PROOF_TARGETS)[1]>>({
+  type: 'object',
+  required: ['kind'],
+  discriminator: { propertyName: 'kind' },
+  oneOf: PROOF_TARGETS,
+});
+
+/** One record of a site: each type with its own fields. */
+const TRUST_RECORDS = {
+  controlRevision: record('controlRevision', { control: Type.String(), condition: Words('secure', 'usable', 'doubtful', 'lost') }),
+  solution: record('solution', {
+    occupation: Type.String(),
+    instrument: Type.String(),
+    acceptedAs: Words('good', 'provisional'),
+    supersedes: NullableString,
+    uses: Type.Array(Type.Object({ control: Type.String(), revision: Type.String(), plan: Type.Boolean(), height: Type.Boolean() })),
+    directions: Type.Array(Type.String()),
+  }),
+  close: record('close', { occupation: Type.String() }),
+  event: record('event', { occupation: Type.String(), kind: Type.String() }),
+  proof: record('proof', {
+    solution: Type.String(),
+    target: ProofTargetForm,
+    plan: Outcome,
+    height: Outcome,
+    supersedes: NullableString,
+  }),
+  mark: record('mark', { solution: Type.String(), class: Type.String(), needs: PartFlags, measured: PartFlags, supersedes: NullableString }),
+  resight: record('resight', { solution: Type.String(), mark: Type.String(), plan: Outcome, height: Outcome, supersedes: NullableString }),
+  finding: record('finding', {
+    cause: Words('controlMoved', 'recomputed'),
+    revision: NullableString,
+    plan: Type.Boolean(),
+    height: Type.Boolean(),
+    effects: Type.Array(Type.Object({ mark: Type.String(), planMm: Type.Optional(NullableNumber), heightMm: Type.Optional(NullableNumber) })),
+    supersedes: NullableString,
+  }),
+  withdrawal: record('withdrawal', { record: NullableString, occupation: NullableString }),
+};
+export type TrustRecordJson = { [T in keyof typeof TRUST_RECORDS]: Static<(typeof TRUST_RECORDS)[T]> }[keyof typeof TRUST_RECORDS];
+const TrustRecordForm = Type.Unsafe<TrustRecordJson>({
+  type: 'object',
+  required: ['type'],
+  discriminator: { propertyName: 'type' },
+  oneOf: Object.values(TRUST_RECORDS),
+});
+export const TrustSchema = Type.Object({
+  now: Instant,
+  intervalMinutes: Type.Number({ exclusiveMinimum: 0 }),
+  classes: Type.Record(Type.String(), Type.Object({ planMm: Deviation, heightMm: Deviation })),
+  records: Type.Array(TrustRecordForm),
+});
+
 export type InstrumentJson = Static<typeof Instrument>;
 export type SetupJson = Static<typeof Setup>;
 export type ReductionJson = Static<typeof Reduction>;
@@ -130,4 +194,5 @@ export type ReadingJson = Static<typeof Reading>;
 export type ObservationJson = Static<typeof Observation>;
 export type StationJson = Static<typeof Station>;
 export type DesignPointJson = Static<typeof DesignPoint>;
+export type TrustJson = Static<typeof TrustSchema>;
 export type { TSchema };

@@ -11,8 +11,21 @@ import {
   type SitePoint,
   type Station,
   type StationCovariance,
+  type TrustInput,
+  type TrustRecord,
 } from '@idle-marker/core';
-import type { DesignPointJson, InstrumentJson, ObservationJson, PointJson, ReadingJson, ReductionJson, SetupJson, StationJson } from './schemas.ts';
+import type {
+  DesignPointJson,
+  InstrumentJson,
+  ObservationJson,
+  PointJson,
+  ReadingJson,
+  ReductionJson,
+  SetupJson,
+  StationJson,
+  TrustJson,
+  TrustRecordJson,
+} from './schemas.ts';
 
 const MM = 1e-3;
 export const mm = (value: number): number => value * MM;
@@ -73,3 +86,15 @@ export const stationOf = (json: StationJson): Station => ({
 });
 
 export const designPointOf = (json: DesignPointJson): SitePoint => ({ e: json.e, n: json.n, z: json.z ?? null });
+
+const trustRecordOf = (json: TrustRecordJson): TrustRecord =>
+  json.type === 'finding'
+    ? { ...json, effects: json.effects.map(({ mark, planMm, heightMm }) => ({ mark, plan: nullableMm(planMm), height: nullableMm(heightMm) })) }
+    : json;
+
+export const trustInputOf = (json: TrustJson): TrustInput => ({
+  now: json.now,
+  intervalMinutes: json.intervalMinutes,
+  classes: Object.fromEntries(Object.entries(json.classes).map(([id, { planMm, heightMm }]) => [id, { plan: mm(planMm), height: mm(heightMm) }])),
+  records: json.records.map(trustRecordOf),
+});

@@ -1,0 +1,122 @@
+/** What the standing of marks and stations is judged by: records of a site, in any order, late or twice. */
+import type { Metres } from '../../quantity/unit.ts';
+
+/** Plan and height are judged apart throughout. */
+export type Part = 'plan' | 'height';
+export const PARTS: readonly Part[] = ['plan', 'height'];
+
+/** How a sight to something known came out in one part. `moreThanChance` is inside the tolerance and counts as good. */
+export type ProofOutcome = 'good' | 'moreThanChance' | 'outside' | 'notMeasured';
+export type Condition = 'secure' | 'usable' | 'doubtful' | 'lost';
+
+export interface Stamped {
+  readonly id: string;
+  /** ISO 8601 instant of the field clock. */
+  readonly at: string;
+  readonly device: string;
+  readonly seq: number;
+}
+
+export interface ControlRevisionRecord extends Stamped {
+  readonly type: 'controlRevision';
+  readonly control: string;
+  readonly condition: Condition;
+}
+export interface SolutionRecord extends Stamped {
+  readonly type: 'solution';
+  readonly occupation: string;
+  readonly instrument: string;
+  readonly acceptedAs: 'good' | 'provisional';
+  readonly supersedes: string | null;
+  readonly uses: readonly { readonly control: string; readonly revision: string; readonly plan: boolean; readonly height: boolean }[];
+  /** Fixed directions first taken with it. */
+  readonly directions: readonly string[];
+}
+export interface CloseRecord extends Stamped {
+  readonly type: 'close';
+  readonly occupation: string;
+}
+export interface EventRecord extends Stamped {
+  readonly type: 'event';
+  readonly occupation: string;
+  readonly kind: string;
+}
+export type ProofTarget = { readonly kind: 'control'; readonly id: string; readonly revision: string } | { readonly kind: 'direction'; readonly id: string };
+export interface ProofRecord extends Stamped {
+  readonly type: 'proof';
+  readonly solution: string;
+  readonly target: ProofTarget;
+  readonly plan: ProofOutcome;
+  readonly height: ProofOutcome;
+  readonly supersedes: string | null;
+}
+export interface MarkRecord extends Stamped {
+  readonly type: 'mark';
+  readonly solution: string;
+  readonly class: string;
+  readonly needs: Readonly<Record<Part, boolean>>;
+  readonly measured: Readonly<Record<Part, boolean>>;
+  readonly supersedes: string | null;
+}
+/** A set mark sighted again from `solution`. */
+export interface ResightRecord extends Stamped {
+  readonly type: 'resight';
+  readonly solution: string;
+  readonly mark: string;
+  readonly plan: ProofOutcome;
+  readonly height: ProofOutcome;
+  readonly supersedes: string | null;
+}
+/** By how much a mark moves when its station is computed anew; the size counts. Null: not computable. */
+export interface FindingEffect {
+  readonly mark: string;
+  readonly plan: Metres | null;
+  readonly height: Metres | null;
+}
+export interface FindingRecord extends Stamped {
+  readonly type: 'finding';
+  readonly cause: 'controlMoved' | 'recomputed';
+  /** The revision found moved; null for `recomputed`. */
+  readonly revision: string | null;
+  /** In which parts. */
+  readonly plan: boolean;
+  readonly height: boolean;
+  readonly effects: readonly FindingEffect[];
+  readonly supersedes: string | null;
+}
+export interface WithdrawalRecord extends Stamped {
+  readonly type: 'withdrawal';
+  readonly record: string | null;
+  readonly occupation: string | null;
+}
+export type TrustRecord =
+  ControlRevisionRecord | SolutionRecord | CloseRecord | EventRecord | ProofRecord | MarkRecord | ResightRecord | FindingRecord | WithdrawalRecord;
+
+export interface TrustInput {
+  /** Instant for which `CLOCK` is asked, ISO 8601. */
+  readonly now: string;
+  readonly intervalMinutes: number;
+  /** Tolerance of each class. */
+  readonly classes: Readonly<Record<string, Readonly<Record<Part, Metres>>>>;
+  readonly records: readonly TrustRecord[];
+}
+
+export const codeUnits = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** The one order of a site: instant, device, sequence, id. */
+export function inOrder(a: Stamped, b: Stamped): number {
+  return Date.parse(a.at) - Date.parse(b.at) || codeUnits(a.device, b.device) || a.seq - b.seq || codeUnits(a.id, b.id);
+}
+
+/** Records by the site's order, each id once, with the instants of each in milliseconds. */
+export function ordered(records: readonly TrustRecord[]): { readonly records: TrustRecord[]; readonly times: number[] } {
+  const seen = new Set<string>();
+  const timed: { readonly record: TrustRecord; readonly time: number }[] = [];
+  for (const record of records) {
+    if (seen.has(record.id)) continue;
+    seen.add(record.id);
+    timed.push({ record, time: Date.parse(record.at) });
+  }
+  timed.sort((a, b) => a.time - b.time || inOrder(a.record, b.record));
+  return { records: timed.map(({ record }) => record), times: timed.map(({ time }) => time) };
+}
