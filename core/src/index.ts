@@ -37,6 +37,8 @@ export {
   type ResectionResult,
 } from './station/resection.ts';
 export { addedSight, type AddedSight } from './station/nextSight.ts';
+export { explainMisfit, shareOf, type Explained } from './station/explain/explain.ts';
+export type { Explanation, ExplanationCode, ExplanationFigures } from './station/explain/hypotheses.ts';
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
@@ -45,7 +47,9 @@ export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type Pole
 export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
 export { checkability, marksUsedInPlan, obstaclesTo, type Checkability, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
-export { judgeResection, type Judgement, type Reason, type Step } from './station/judgement.ts';
+export { judgeStation, type JudgedStation, type Judgement, type Reason, type Step, type TellApart, type Verdict } from './station/judgement.ts';
+export type { HeightTrend } from './station/heightTrend.ts';
+export type { SmallestNoticed } from './station/detectable.ts';
 export {
   inOrder,
   PARTS,

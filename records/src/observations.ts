@@ -86,6 +86,8 @@ export interface SightGroup {
 export interface UseFlags {
   readonly plan: boolean;
   readonly height: boolean;
+  /** False: of a sight used in plan only the distance counts. */
+  readonly direction?: boolean;
 }
 
 /**
@@ -113,6 +115,7 @@ export function groupSights(sights: readonly Fact<'sight'>[], flagsOf: (sight: F
       point: mark,
       usePlan: members.some((sight) => flagsOf(sight).plan),
       useHeight: members.some((sight) => flagsOf(sight).height),
+      useDirection: members.some((sight) => flagsOf(sight).direction ?? true),
     };
     return { mark, sights: list, observation, spread: spreadOf(readings) };
   });

@@ -1,7 +1,7 @@
 /** The station being worked on: sights so far, what they give, and what to think of it. */
-import { judgeResection, ok, resection, type Judgement, type ResectionInput, type ResectionResult, type Result, type StationError } from '@idle-marker/core';
+import { judgeStation, ok, resection, type Judgement, type ResectionInput, type ResectionResult, type Result, type StationError } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { groupSights, pointsOf, precisionOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
+import { controlPointOf, groupSights, pointsOf, precisionOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
 import type { SiteState } from './state.ts';
 
 export interface StationDraft {
@@ -9,6 +9,8 @@ export interface StationDraft {
   readonly input: ResectionInput;
   /** Null while fewer than two marks are sighted. */
   readonly outcome: Result<{ readonly result: ResectionResult; readonly judgement: Judgement }, StationError> | null;
+  /** What explains sights that, as they are, give no station. */
+  readonly contradiction: Judgement | null;
 }
 
 /** What a sight may be used for unless the person says otherwise: what its mark is trusted for. */
@@ -39,9 +41,13 @@ export function stationDraft(state: SiteState, occupation: Fact<'occupation'>, f
     observations: groups.map((group) => group.observation),
   };
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
-  if (inPlan.size < 2) return { groups, input, outcome: null };
+  if (inPlan.size < 2) return { groups, input, outcome: null, contradiction: null };
   const solved = resection(input);
-  if (!solved.ok) return { groups, input, outcome: solved };
-  const repeated = new Set(groups.filter((group) => group.sights.length > 1).map((group) => group.mark));
-  return { groups, input, outcome: ok({ result: solved.value, judgement: judgeResection(solved.value, repeated) }) };
+  const times = new Map<string, number>();
+  for (const { mark, sights: own } of groups) times.set(mark, (times.get(mark) ?? 0) + own.length);
+  // Every listed mark may be the one that was really sighted.
+  const judged = judgeStation({ ...input, points: state.control.map((mark) => controlPointOf(mark.revision.body)) }, times);
+  if (!solved.ok) return { groups, input, outcome: solved, contradiction: judged.ok ? judged.value.judgement : null };
+  if (!judged.ok) return { groups, input, outcome: judged, contradiction: null };
+  return { groups, input, outcome: ok({ result: solved.value, judgement: judged.value.judgement }), contradiction: null };
 }

@@ -133,6 +133,7 @@ describe('the judgement', () => {
         groups={draft.groups}
         onSight={() => done.push('sight')}
         onLeaveOut={(mark, part) => done.push(`${mark === story.markId('K2')} ${part}`)}
+        onRestate={() => undefined}
         busy={false}
       />,
     );

@@ -13,7 +13,7 @@ export {
 export { cutFillWords, hubPlaceWords, stakeWords, type StakeConvention } from './stakeLines.ts';
 export { CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit } from './small.ts';
-export { count, obstacleWords, reasonWords, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
+export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
 export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, tapeWords, VIEWPOINT_NAME, type MovePart } from './guidance.ts';
 export { troubleWords } from './link.ts';
 export { PROOF_OUTCOME, proofSentence, proofVerdict } from './proof.ts';

@@ -1,6 +1,19 @@
 /** Sentences of the judgement of a station. Marks are named by `nameOf`, since core knows them by id. */
-import { compassWord, type Judgement, type LengthUnit, type Obstacle, type Reason, type Step } from '@idle-marker/core';
+import {
+  azimuth,
+  compassWord,
+  formatLength,
+  RADIANS_PER_DEGREE,
+  type Explanation,
+  type LengthUnit,
+  type Obstacle,
+  type Reason,
+  type Step,
+  type TellApart,
+  type Verdict,
+} from '@idle-marker/core';
 import { smallLength } from './small.ts';
+import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export interface Naming {
   nameOf(mark: string): string;
@@ -15,39 +28,132 @@ function list(names: readonly string[]): string {
   return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }
 
-/** Title and explanation of one finding. */
-export function reasonWords(reason: Reason, naming: Naming): { readonly title: string; readonly text: string } {
+interface Said {
+  readonly title: string;
+  readonly text: string;
+}
+
+const degrees = (radians: number): string => {
+  const size = Math.abs(radians) / RADIANS_PER_DEGREE;
+  return size < 1 ? `${(size * 60).toFixed(size * 60 < 10 ? 1 : 0)}′` : `${size.toFixed(size < 10 ? 2 : 1)}°`;
+};
+
+/** An explanation as a claim, and what it rests on. */
+function explanationWords({ points, figures }: Explanation, naming: Naming): Said {
+  const [name = '', other = ''] = points.map((point) => naming.nameOf(point));
   const length = (metres: number) => smallLength(metres, naming.unit);
-  const names = 'names' in reason ? list(reason.names.map((name) => naming.nameOf(name))) : '';
+  switch (figures.code) {
+    case 'NONE':
+      return { title: 'Nothing is wrong', text: 'The sights fit as they are.' };
+    case 'MARK_MOVED_PLAN': {
+      const bearing = azimuth({ e: 0, n: 0 }, { e: figures.dE, n: figures.dN });
+      return {
+        title: `${name} has moved`,
+        text: `Left out, ${name} would sit ${length(Math.hypot(figures.dE, figures.dN))} ${compassWord(bearing)} of its listed place.`,
+      };
+    }
+    case 'MARK_MOVED_HEIGHT':
+      return {
+        title: `The height of ${name} does not fit`,
+        text: `It stands ${length(figures.dZ)} ${figures.dZ > 0 ? 'higher' : 'lower'} than listed. A heaved mark shifts the station’s height by its share; it tilts nothing.`,
+      };
+    case 'TARGET_HEIGHT':
+      return {
+        title: `The target height at ${name} is wrong`,
+        text: `It was taken ${metresOrFeet(figures.error, naming)} too ${figures.error > 0 ? 'high' : 'low'}: a round figure, and no other height disagrees.`,
+      };
+    case 'POINTS_SWAPPED':
+      return { title: `${name} and ${other} were exchanged`, text: 'With the two names the other way round everything fits.' };
+    case 'POINT_MISNAMED':
+      return { title: `This looks like ${other}, not ${name}`, text: `The sight named ${name} fits where ${other} is listed.` };
+    case 'PRISM_CONSTANT':
+      return {
+        title: `All distances are ${length(figures.constant)} too ${figures.constant > 0 ? 'short' : 'long'}`,
+        text: 'The same at every mark, near or far: the prism constant, or the kind of target, is set wrong.',
+      };
+    case 'LENGTH_UNIT':
+      return figures.factor < 1
+        ? { title: 'Distances in feet were taken for metres', text: 'Multiplied by 0.3048 everything fits.' }
+        : { title: 'Distances in metres were taken for feet', text: 'Divided by 0.3048 everything fits.' };
+    case 'SCALE':
+      return {
+        title: `Distances are ${Math.round(Math.abs(figures.ratio) * 1e6)} ppm too ${figures.ratio > 0 ? 'short' : 'long'}`,
+        text: 'The misfit grows with distance and turns nothing: grid and ground distances are mixed, or the scale factor is wrong. Heights do not mind.',
+      };
+    case 'DIRECTION_READING':
+      return {
+        title: `The direction to ${name} was misread`,
+        text: `It is off by ${degrees(figures.circleError)}; its distance fits.`,
+      };
+  }
+}
+
+const metresOrFeet = (metres: number, naming: Naming): string =>
+  `${formatLength(Math.abs(metres), naming.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[naming.unit]}`;
+
+/** What would tell two explanations apart. */
+function apartWords(apart: TellApart, naming: Naming): string {
+  switch (apart.by) {
+    case 'SIGHT_AGAIN':
+      return `Sighted again, a slip at ${naming.nameOf(apart.name)} would not repeat; a mark that moved would.`;
+    case 'CHECK_TARGET':
+      return `Look at the pole: is the target height at ${naming.nameOf(apart.name)} what was entered?`;
+    case 'OTHER_DISTANCE':
+      return 'A mark at a very different distance would tell: a constant is the same at all, a scale grows.';
+    case 'ANOTHER_MARK':
+      return 'Another mark, best in a direction that is still open, would tell.';
+  }
+}
+
+/** Title and explanation of one finding. */
+export function reasonWords(reason: Reason, naming: Naming): Said {
+  const length = (metres: number) => smallLength(metres, naming.unit);
   switch (reason.code) {
-    case 'TWO_MARKS':
+    case 'TWO_MARKS': {
+      const names = list(reason.names.map((name) => naming.nameOf(name)));
       return {
         title: 'Solvable, but unchecked',
         text: `Only the distance between ${names} is compared. If it is wrong, half of the error shows at each and neither can be blamed; a mark that moved across their line does not show at all.`,
       };
+    }
+    case 'NO_SURPLUS':
+      return { title: 'Solvable, but unchecked', text: 'There is no more measured than a station needs: a mistake would not show.' };
     case 'FITS':
       return {
         title: `${capital(count(reason.marks))} marks agree`,
-        text: `The largest difference is ${length(reason.largest)}.${reason.marks === 3 ? ' With three marks a mistake would show, but not whose it is; a fourth would name it.' : ''}`,
+        text: `The largest difference is ${length(reason.largest)}.${reason.marks === 3 ? ' With three marks a mistake would show, but not always whose it is; a fourth would name it.' : ''}`,
       };
-    case 'MARK_OFF_PLAN':
+    case 'EXPLAINED': {
+      const { explanation } = reason;
+      const { title: claim, text } = explanationWords(explanation, naming);
+      // A mark that stands against the others is not yet a mark that has moved: the pole may have leant.
+      const against = explanation.code === 'MARK_MOVED_PLAN' && reason.others > 0;
+      const title = against ? `${naming.nameOf(explanation.points[0]!)} does not fit the other ${count(reason.others)}` : claim;
+      const rest = reason.othersWithin === null ? '' : `The rest agree within ${length(reason.othersWithin)}. `;
+      return { title, text: `${rest}${text} That explains ${Math.round(reason.share * 100)} % of the misfit.` };
+    }
+    case 'CANNOT_TELL': {
+      const first = explanationWords(reason.first, naming);
+      const second = reason.second && explanationWords(reason.second, naming);
       return {
-        title: `${naming.nameOf(reason.name)} does not fit the other ${count(reason.others)}`,
-        text: `The rest agree within ${length(reason.othersWithin)}. Left out, ${naming.nameOf(reason.name)} would sit ${length(reason.distance)} ${compassWord(reason.bearing)} of its listed place.`,
+        title: 'Something does not fit, but it can’t be told what',
+        text: `Most likely: ${lower(first.title)}${second ? `; or ${lower(second.title)}` : ''}. ${apartWords(reason.apart, naming)}`,
       };
-    case 'MARK_OFF_HEIGHT':
-      return {
-        title: `The height of ${naming.nameOf(reason.name)} does not fit`,
-        text: `It stands ${length(reason.dZ)} ${reason.dZ > 0 ? 'higher' : 'lower'} than listed. The other ${count(reason.others)} agree within ${length(reason.othersWithin)}.`,
-      };
-    case 'CANNOT_TELL_PLAN':
-      return { title: 'Something does not fit, but it can’t be told what', text: `${names} do not agree, and leaving out one or another helps alike.` };
-    case 'CANNOT_TELL_HEIGHT':
-      return { title: 'The heights do not agree', text: `${names} differ by more than chance, and it can’t be told which is wrong.` };
+    }
     case 'NOISIER_THAN_STATED':
       return {
         title: 'Noisier than the instrument should be',
-        text: `The misfits are ${reason.s0.toFixed(1)} times what instrument, pole and marks should give, and no single mark explains it. Level the pole, check prism and weather, and the names of the marks.`,
+        text: `The misfits are ${reason.s0.toFixed(1)} times what instrument, pole and marks should give, and no single fault explains them. Level the pole, check prism and weather, and the names of the marks.`,
+      };
+    case 'HEIGHT_GROWS':
+      return {
+        title: 'The height misfit grows with distance',
+        text: `By ${length(reason.perMetre * 100)} in 100 m. A mark that moved would not do that: think of the level, the compensator, the index error.`,
+      };
+    case 'SIGHTED_OFTEN':
+      return {
+        title: `${naming.nameOf(reason.name)} was sighted ${count(reason.times)} times`,
+        text: 'All of them count together, as their mean. More of the same makes the figure prettier, not truer: a further mark would help.',
       };
     case 'NO_HEIGHT':
       return { title: 'No height yet', text: 'None of these marks gives a height. Sight one that has one, or work in plan alone.' };
@@ -57,29 +163,43 @@ export function reasonWords(reason: Reason, naming: Naming): { readonly title: s
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** A claim inside a sentence; names of marks keep their letters. */
+const lower = (text: string): string => text.replace(/^(The|All|This|Distances|Nothing)\b/, (word) => word.toLowerCase());
 
-/** What to do next, as the end of the judgement. */
+/** What to do next, in the order of action. */
 export function stepWords(step: Step, naming: Naming): string {
+  const name = 'name' in step ? naming.nameOf(step.name) : '';
   switch (step.code) {
+    case 'CHECK_NAME':
+      return step.other === null ? `Is it ${name} at all? Read its label.` : `Read the labels: ${name} or ${naming.nameOf(step.other)}?`;
+    case 'CHECK_TARGET':
+      return `Is the target at ${name}, and its height, what was entered?`;
+    case 'CHECK_PRISM':
+      return 'Set the target that is really on the pole; the sights are computed anew.';
+    case 'CHECK_UNIT':
+      return 'Set the unit in which the distances were read.';
+    case 'CHECK_SCALE':
+      return 'Ask whether the coordinates are grid or ground, and set the scale factor of the site.';
+    case 'LEVEL_POLE':
+      return `Hold the pole plumb on ${name}, prism low.`;
     case 'SIGHT_AGAIN':
-      return `Level the pole and sight ${naming.nameOf(step.name)} again.`;
+      return `Sight ${name} again.`;
     case 'LEAVE_OUT_PLAN':
-      return `If it repeats, leave ${naming.nameOf(step.name)} out of plan and tell whoever owns the control.`;
+      return `If it repeats, leave ${name} out of plan and tell whoever owns the control.`;
     case 'LEAVE_OUT_HEIGHT':
-      return `If it repeats, leave ${naming.nameOf(step.name)} out of height and tell whoever owns the control.`;
+      return `If it repeats, leave ${name} out of height and tell whoever owns the control.`;
+    case 'OTHER_CONTROL':
+      return 'Without it too few marks would be left to check anything: find other control.';
     case 'SIGHT_ANOTHER':
       return 'Sight another mark, best in a direction that is still open.';
+    case 'LEVEL_INSTRUMENT':
+      return 'Look at the level and the compensator, and take one mark in both faces.';
     case 'ACCEPT':
       return 'Nothing stands against going on.';
   }
 }
 
-export const VERDICT_TONE: Readonly<Record<Judgement['verdict'], 'good' | 'ochre' | 'brick'>> = {
-  good: 'good',
-  unchecked: 'ochre',
-  cannotTell: 'ochre',
-  misfit: 'brick',
-};
+export const VERDICT_TONE: Readonly<Record<Verdict, 'good' | 'ochre' | 'brick'>> = { checked: 'good', unchecked: 'ochre', refused: 'brick' };
 
 /** Why a station does not meet the terms of a class. */
 export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
@@ -102,4 +222,28 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
     case 'MARK_HEIGHT_MISFIT':
       return `${naming.nameOf(obstacle.name)} is ${length(obstacle.dZ)} off in height and still used`;
   }
+}
+
+/** What the button says that puts a faulty entry right. */
+export function restateButton({ points, figures }: Explanation, naming: Naming): string {
+  const [name = '', other = ''] = points.map((point) => naming.nameOf(point));
+  switch (figures.code) {
+    case 'POINT_MISNAMED':
+      return `It was ${other}`;
+    case 'POINTS_SWAPPED':
+      return `Exchange ${name} and ${other}`;
+    case 'PRISM_CONSTANT':
+      return `Correct all distances by ${smallLength(figures.constant, naming.unit)}`;
+    case 'TARGET_HEIGHT':
+      return `Correct the target height at ${name}`;
+    case 'LENGTH_UNIT':
+      return figures.factor < 1 ? 'They were read in feet' : 'They were read in metres';
+    default:
+      return '';
+  }
+}
+
+/** Why a sight was taken back and entered anew. */
+export function restatedReason(explanation: Explanation, naming: Naming): string {
+  return `${explanationWords(explanation, naming).title}: entered anew with what fits.`;
 }

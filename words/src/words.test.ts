@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { stakeLines, VIEWPOINTS } from '@idle-marker/core';
+import { stakeLines, VIEWPOINTS, type Explanation } from '@idle-marker/core';
 import {
   cutFillWords,
   DIRECTION_WORDS,
@@ -74,12 +74,29 @@ describe('stakes', () => {
 
 describe('judgements', () => {
   it('say what, why and what next', () => {
-    const off = reasonWords({ code: 'MARK_OFF_PLAN', name: 'k5', distance: 0.0243, bearing: Math.PI / 4, othersWithin: 0.002, others: 4 }, NAMING);
+    const explained = (explanation: Pick<Explanation, 'points' | 'figures'>, share = 0.97) =>
+      reasonWords(
+        { code: 'EXPLAINED', explanation: { ...explanation, code: explanation.figures.code } as Explanation, share, others: 4, othersWithin: 0.002 },
+        NAMING,
+      );
+    const off = explained({ points: ['k5'], figures: { code: 'MARK_MOVED_PLAN', dE: 0.0172, dN: 0.0172 } });
     expect(off.title).toBe('K5 does not fit the other four');
-    expect(off.text).toBe('The rest agree within 2 mm. Left out, K5 would sit 24 mm north-east of its listed place.');
-    expect(stepWords({ code: 'SIGHT_AGAIN', name: 'k5' }, NAMING)).toBe('Level the pole and sight K5 again.');
-    expect(reasonWords({ code: 'MARK_OFF_HEIGHT', name: 'k4', dZ: -0.014, othersWithin: 0.001, others: 3 }, NAMING).text).toMatch(
-      /^It stands 14 mm lower than listed/,
+    expect(off.text).toBe('The rest agree within 2 mm. Left out, K5 would sit 24 mm north-east of its listed place. That explains 97 % of the misfit.');
+    expect(stepWords({ code: 'LEVEL_POLE', name: 'k5' }, NAMING)).toBe('Hold the pole plumb on K5, prism low.');
+    expect(explained({ points: ['k4'], figures: { code: 'MARK_MOVED_HEIGHT', dZ: -0.014 } }).text).toMatch(/It stands 14 mm lower than listed/);
+    expect(explained({ points: ['k4'], figures: { code: 'TARGET_HEIGHT', error: 0.2 } }).text).toMatch(/taken 0\.200 m too high/);
+    expect(explained({ points: [], figures: { code: 'PRISM_CONSTANT', constant: -0.03 } }).title).toBe('All distances are 30 mm too long');
+    expect(explained({ points: [], figures: { code: 'LENGTH_UNIT', factor: 0.3048 } }).title).toBe('Distances in feet were taken for metres');
+    expect(explained({ points: [], figures: { code: 'SCALE', ratio: 4e-4 } }).title).toBe('Distances are 400 ppm too short');
+    expect(explained({ points: ['k1'], figures: { code: 'DIRECTION_READING', circleError: Math.PI / 1080 } }).text).toMatch(/off by 10′/);
+    expect(explained({ points: ['k1', 'k2'], figures: { code: 'POINT_MISNAMED' } }).title).toBe('This looks like K2, not K1');
+  });
+
+  it('say of two explanations that fit alike what would tell them apart', () => {
+    const first = { code: 'PRISM_CONSTANT', points: [], figures: { code: 'PRISM_CONSTANT', constant: 0.01 } } as unknown as Explanation;
+    const second = { code: 'SCALE', points: [], figures: { code: 'SCALE', ratio: 2e-4 } } as unknown as Explanation;
+    expect(reasonWords({ code: 'CANNOT_TELL', first, second, apart: { by: 'OTHER_DISTANCE' } }, NAMING).text).toBe(
+      'Most likely: all distances are 10 mm too short; or distances are 200 ppm too short. A mark at a very different distance would tell: a constant is the same at all, a scale grows.',
     );
   });
 

@@ -5,19 +5,22 @@ import {
   type CheckResult,
   type Ellipse,
   type Fit,
+  type Explanation,
   type HeightLeaveOneOut,
   type HeightResidual,
   type HeightSolution,
   type HeightStationResult,
+  type JudgedStation,
   type KnownStationResult,
   type PlanPrecision,
+  type Reason,
   type Prediction,
   type ReducedObservation,
   type ResectionResult,
   type StakeResult,
   type TraverseResult,
 } from '@idle-marker/core';
-import { CRITICAL_T, CRITICAL_W } from '@idle-marker/core';
+import { CRITICAL_T, CRITICAL_W, shareOf } from '@idle-marker/core';
 
 const mm = (metres: number): number => metres * 1e3;
 const deg = (radians: number): number => radians / RADIANS_PER_DEGREE;
@@ -240,5 +243,51 @@ export const traverseJson = (result: TraverseResult, name: string) => {
       sdOrientationSec: sec(nextStation.sdOrientation),
     },
     backsightCheck: { distanceCheckMm: orNull(backsightCheck.distance, mm), dZMm: orNull(backsightCheck.dZ, mm) },
+  };
+};
+
+function figuresJson({ figures }: Explanation): object {
+  switch (figures.code) {
+    case 'MARK_MOVED_PLAN':
+      return { dEMm: mm(figures.dE), dNMm: mm(figures.dN) };
+    case 'MARK_MOVED_HEIGHT':
+      return { dZMm: mm(figures.dZ) };
+    case 'PRISM_CONSTANT':
+      return { constantMm: mm(figures.constant) };
+    case 'TARGET_HEIGHT':
+      return { targetHeightError: figures.error };
+    case 'LENGTH_UNIT':
+      return { factor: figures.factor };
+    case 'SCALE':
+      return { ppm: figures.ratio * 1e6 };
+    case 'DIRECTION_READING':
+      return { circleErrorDeg: deg(figures.circleError) };
+    default:
+      return {};
+  }
+}
+
+const reasonJson = (reason: Reason, explanationJson: (each: Explanation) => object): object => {
+  const { code, ...figures } = reason;
+  const converted = Object.entries(figures as Readonly<Record<string, unknown>>).map(([name, value]): [string, unknown] => [
+    name,
+    typeof value === 'object' && value !== null && 'score' in value ? explanationJson(value as Explanation) : value,
+  ]);
+  return { code, figures: Object.fromEntries(converted) as object };
+};
+
+/** So many explanations are told; those after them remove next to nothing. */
+const TOLD = 10;
+
+export const judgementJson = ({ judgement }: JudgedStation): object => {
+  const { none, best, also, explanations } = judgement.explained;
+  const explanationJson = (each: Explanation) => ({ code: each.code, points: each.points, figures: figuresJson(each), share: shareOf(each, none) });
+  return {
+    verdict: judgement.verdict,
+    best: best && explanationJson(best),
+    also: also && explanationJson(also),
+    explanations: explanations.slice(0, TOLD).map(explanationJson),
+    because: judgement.because.map((reason) => reasonJson(reason, explanationJson)),
+    doThis: judgement.doThis.map(({ code, ...figures }) => ({ code, figures })),
   };
 };

@@ -2,6 +2,7 @@
 import {
   checkPoint,
   heightStation,
+  judgeStation,
   judgeTrust,
   knownStation,
   ok,
@@ -13,7 +14,7 @@ import {
   type Result,
   type StationError,
 } from '@idle-marker/core';
-import { checkJson, heightStationJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
+import { checkJson, heightStationJson, judgementJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
 import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema, TrustSchema } from './schemas.ts';
 import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf, trustInputOf } from './toCore.ts';
 import type { Static, TSchema } from '../schema.ts';
@@ -118,5 +119,6 @@ export const KINDS: Readonly<Record<string, Kind>> = {
       (result) => traverseJson(result, input.foresight.point),
     ),
   ),
+  judge: kind(ResectionSchema, (input) => map(judgeStation(resectionInputOf(input)), judgementJson)),
   trust: kind(TrustSchema, (input) => ok(judgeTrust(trustInputOf(input)))),
 };

@@ -41,7 +41,13 @@ const readingFields = {
 };
 const Reading = Type.Object(readingFields);
 const PointReading = Type.Object({ point: Type.String(), ...readingFields });
-const Observation = Type.Object({ point: Type.String(), ...readingFields, useH: Type.Boolean(), useV: Type.Boolean() });
+const Observation = Type.Object({
+  point: Type.String(),
+  ...readingFields,
+  useH: Type.Boolean(),
+  useV: Type.Boolean(),
+  useDirection: Type.Optional(Type.Boolean()),
+});
 
 const Covariance = Type.Array(Type.Array(Type.Number(), { minItems: 3, maxItems: 3 }), { minItems: 3, maxItems: 3 });
 const Station = Type.Object({

@@ -74,6 +74,7 @@ export const observationOf = (json: ObservationJson): Observation => ({
   point: json.point,
   usePlan: json.useH,
   useHeight: json.useV,
+  useDirection: json.useDirection ?? true,
 });
 
 export const stationOf = (json: StationJson): Station => ({

@@ -128,7 +128,11 @@ export const SolutionBody = closed({
   name: Name,
   method: Words('resection'),
   class: Type.String({ minLength: 1, maxLength: 40 }),
-  uses: Type.Array(closed({ sight: Uuid, control: Uuid, revision: Uuid, plan: Type.Boolean(), height: Type.Boolean() }), { maxItems: 200 }),
+  /** `direction` false: of a sight used in plan only the distance counts. */
+  uses: Type.Array(
+    closed({ sight: Uuid, control: Uuid, revision: Uuid, plan: Type.Boolean(), height: Type.Boolean(), direction: Type.Optional(Type.Boolean()) }),
+    { maxItems: 200 },
+  ),
   /** The computation's own result form, as it was when accepted. */
   result: Type.Unsafe<SolutionResult>({ type: 'object' }),
   inputDigest: Type.String({ pattern: '^[0-9a-f]{64}$' }),

@@ -40,6 +40,8 @@ export interface Observation extends Reading {
   readonly point: string;
   readonly usePlan: boolean;
   readonly useHeight: boolean;
+  /** False: of a sight used in plan only the distance counts. Not given: the direction counts too. */
+  readonly useDirection?: boolean;
 }
 
 /** A listed point. Standard deviations are per axis in plan; null counts as 0. */

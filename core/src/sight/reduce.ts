@@ -28,6 +28,7 @@ export interface ReducedObservation extends ReducedReading {
   readonly faceCount: 1 | 2;
   readonly usePlan: boolean;
   readonly useHeight: boolean;
+  readonly useDirection: boolean;
   /** Half the difference of the circle readings of a pair, and its zenith index error. */
   readonly collimation: Radians | null;
   readonly indexError: Radians | null;
@@ -45,6 +46,7 @@ interface Purpose {
   readonly faceCount: 1 | 2;
   readonly usePlan: boolean;
   readonly useHeight: boolean;
+  readonly useDirection: boolean;
   readonly collimation: Radians | null;
   readonly indexError: Radians | null;
 }
@@ -89,6 +91,7 @@ function components(
     faceCount: faces,
     usePlan: purpose.usePlan,
     useHeight: purpose.useHeight,
+    useDirection: purpose.useDirection,
     collimation: purpose.collimation,
     indexError: purpose.indexError,
   };
@@ -101,7 +104,7 @@ function reduceFace(reading: Reading, precision: InstrumentPrecision, reduction:
   return components(hz, zenith, slope, reading, precision, reduction, purpose);
 }
 
-const NO_PURPOSE: Purpose = { point: '', faceCount: 1, usePlan: false, useHeight: false, collimation: null, indexError: null };
+const NO_PURPOSE: Purpose = { point: '', faceCount: 1, usePlan: false, useHeight: false, useDirection: true, collimation: null, indexError: null };
 
 /** Reduces a single reading. A reading on face 2 is turned to face 1 and keeps its full variance. */
 export const reduceReading = (reading: Reading, precision: InstrumentPrecision, reduction: Reduction): ReducedReading =>
@@ -113,6 +116,7 @@ const reduceSingle = (observation: Observation, precision: InstrumentPrecision, 
     faceCount: 1,
     usePlan: observation.usePlan,
     useHeight: observation.useHeight,
+    useDirection: observation.useDirection ?? true,
     collimation: null,
     indexError: null,
   });
@@ -128,6 +132,7 @@ function reducePair(first: Observation, second: Observation, precision: Instrume
     faceCount: 2,
     usePlan: first.usePlan,
     useHeight: first.useHeight,
+    useDirection: first.useDirection ?? true,
     collimation,
     indexError,
   });

@@ -15,13 +15,29 @@ export interface ToleranceClass {
 export type Checkability = 'unchecked' | 'checked' | 'traceable';
 
 export const marksUsedInPlan = (result: ResectionResult): string[] => [
-  ...new Set(result.observations.filter((each) => each.direction !== null).map((each) => each.reduced.point)),
+  ...new Set(result.observations.filter((each) => each.direction !== null || each.distance !== null).map((each) => each.reduced.point)),
 ];
 
+/** Less of a mistake than this would show in the residuals of a mark: then nothing checks it. */
+const LEAST_SHOWN = 0.01;
+
+/**
+ * From redundancy numbers, not from a count alone: a mistake shows where some of it goes into the residuals, and a bad mark
+ * can be named where the rest would still check itself without it.
+ */
 export function checkability(result: ResectionResult): Checkability {
-  const marks = marksUsedInPlan(result).length;
-  if (marks < 3 || result.fit.dof === 0) return 'unchecked';
-  return marks === 3 ? 'checked' : 'traceable';
+  const marks = marksUsedInPlan(result);
+  if (marks.length < 3 || result.fit.dof === 0) return 'unchecked';
+  let traceable = marks.length > 3;
+  for (const mark of marks) {
+    const redundancies = result.observations
+      .filter((each) => each.reduced.point === mark)
+      .flatMap(({ direction, distance }) => [direction?.redundancy, distance?.redundancy])
+      .filter((each) => each !== undefined);
+    if (Math.max(...redundancies) < LEAST_SHOWN) return 'unchecked';
+    if (result.fit.dof - redundancies.length < 1) traceable = false;
+  }
+  return traceable ? 'traceable' : 'checked';
 }
 
 /** One thing that stands against accepting the station for the class. */

@@ -42,7 +42,7 @@ export interface HeightSolution {
   readonly residuals: readonly (HeightResidual | null)[];
 }
 
-interface Contribution {
+export interface Contribution {
   readonly index: number;
   readonly name: string;
   readonly stationZ: Metres;
@@ -50,7 +50,7 @@ interface Contribution {
   readonly varControl: number;
 }
 
-function contributions(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): Contribution[] {
+export function contributions(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): Contribution[] {
   const list: Contribution[] = [];
   reduced.forEach((observation, index) => {
     const point = points.get(observation.point);
@@ -67,7 +67,7 @@ function contributions(reduced: readonly ReducedObservation[], points: ReadonlyM
   return list;
 }
 
-const weightedMean = (list: readonly Contribution[]) => {
+export const weightedMean = (list: readonly Contribution[]) => {
   let weights = 0;
   let sum = 0;
   // Taken from the first value, so that a large height does not cost digits.

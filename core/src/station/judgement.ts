@@ -1,138 +1,229 @@
 /**
- * Plain reading of a resection: what fits, what does not, and the next step, as codes with figures.
- *
- * It rests on the global test and on "without this mark" alone. With three marks two can agree by chance, so one
- * is only named when leaving it out settles the matter and leaving out no other does.
- * Sources: Baarda (1968), Caspary, "Concepts of Network and Deformation Analysis".
+ * Plain reading of a station from its own sights: what holds, what does not, and what to do next in the order of action
+ * (right mark? right target? plumb? sight again, leave out, other control), as codes with figures.
  */
-import { azimuth } from '../plane/point.ts';
-import type { Metres, Radians } from '../quantity/unit.ts';
+import { CRITICAL_W } from '../adjust/criticalValues.ts';
+import type { Metres } from '../quantity/unit.ts';
+import { ok, type Result } from '../result.ts';
 import { checkability, marksUsedInPlan, type Checkability } from './acceptance.ts';
-import type { ResectionResult } from './resection.ts';
+import { smallestNoticed, type SmallestNoticed } from './detectable.ts';
+import { explainMisfit, shareOf, type Explained } from './explain/explain.ts';
+import type { Explanation } from './explain/hypotheses.ts';
+import { heightTrend, type HeightTrend } from './heightTrend.ts';
+import type { StationError } from './model.ts';
+import type { ResectionInput, ResectionResult } from './resection.ts';
+
+export type Verdict = 'checked' | 'unchecked' | 'refused';
+
+/** How two explanations that fit alike could be told apart. */
+export type TellApart =
+  | { readonly by: 'SIGHT_AGAIN'; readonly name: string }
+  | { readonly by: 'CHECK_TARGET'; readonly name: string }
+  | { readonly by: 'OTHER_DISTANCE' }
+  | { readonly by: 'ANOTHER_MARK' };
 
 export type Reason =
   /** Two marks: one distance between them is compared, a shift across their line does not show. */
   | { readonly code: 'TWO_MARKS'; readonly names: readonly string[] }
+  /** Enough marks, but too little surplus to catch a mistake. */
+  | { readonly code: 'NO_SURPLUS' }
   | { readonly code: 'FITS'; readonly marks: number; readonly largest: Metres }
-  | {
-      readonly code: 'MARK_OFF_PLAN';
-      readonly name: string;
-      readonly distance: Metres;
-      readonly bearing: Radians;
-      readonly othersWithin: Metres;
-      readonly others: number;
-    }
-  /** Positive: the mark stands higher than listed. */
-  | { readonly code: 'MARK_OFF_HEIGHT'; readonly name: string; readonly dZ: Metres; readonly othersWithin: Metres; readonly others: number }
-  | { readonly code: 'CANNOT_TELL_PLAN'; readonly names: readonly string[] }
-  | { readonly code: 'CANNOT_TELL_HEIGHT'; readonly names: readonly string[] }
+  /** One explanation that stands out; `others` marks agree within `othersWithin` without it. */
+  | { readonly code: 'EXPLAINED'; readonly explanation: Explanation; readonly share: number; readonly others: number; readonly othersWithin: Metres | null }
+  | { readonly code: 'CANNOT_TELL'; readonly first: Explanation; readonly second: Explanation | null; readonly apart: TellApart }
   | { readonly code: 'NOISIER_THAN_STATED'; readonly s0: number }
+  | { readonly code: 'HEIGHT_GROWS'; readonly perMetre: number }
+  /** Sighted again and again: all readings count together. */
+  | { readonly code: 'SIGHTED_OFTEN'; readonly name: string; readonly times: number }
   | { readonly code: 'NO_HEIGHT' }
   | { readonly code: 'HEIGHT_UNCHECKED'; readonly name: string };
 
 export type Step =
+  | { readonly code: 'CHECK_NAME'; readonly name: string; readonly other: string | null }
+  | { readonly code: 'CHECK_TARGET'; readonly name: string }
+  | { readonly code: 'CHECK_PRISM' }
+  | { readonly code: 'CHECK_UNIT' }
+  | { readonly code: 'CHECK_SCALE' }
+  | { readonly code: 'LEVEL_POLE'; readonly name: string }
   | { readonly code: 'SIGHT_AGAIN'; readonly name: string }
   | { readonly code: 'LEAVE_OUT_PLAN'; readonly name: string }
   | { readonly code: 'LEAVE_OUT_HEIGHT'; readonly name: string }
+  /** Leaving it out would leave too few marks to check anything. */
+  | { readonly code: 'OTHER_CONTROL' }
   | { readonly code: 'SIGHT_ANOTHER' }
+  | { readonly code: 'LEVEL_INSTRUMENT' }
   | { readonly code: 'ACCEPT' };
 
 export interface Judgement {
-  readonly verdict: 'unchecked' | 'good' | 'misfit' | 'cannotTell';
+  readonly verdict: Verdict;
   readonly checkability: Checkability;
+  /** `best` null: the evidence can't tell. */
+  readonly explained: Explained;
   readonly because: readonly Reason[];
   readonly doThis: readonly Step[];
+  readonly noticed: readonly SmallestNoticed[];
+  readonly heightTrend: HeightTrend | null;
 }
 
-/** `repeated`: marks sighted at least twice already; a misfit that repeats is left out rather than sighted again. */
-export function judgeResection(result: ResectionResult, repeated: ReadonlySet<string> = new Set()): Judgement {
-  const plan = judgePlan(result);
-  const height = judgeHeight(result);
-  const because = [...plan, ...height];
-  const doThis: Step[] = [];
-  for (const reason of because) {
-    if (reason.code === 'MARK_OFF_PLAN') doThis.push(...stepsFor(reason.name, 'LEAVE_OUT_PLAN', repeated));
-    if (reason.code === 'MARK_OFF_HEIGHT') doThis.push(...stepsFor(reason.name, 'LEAVE_OUT_HEIGHT', repeated));
-  }
-  const unsure = because.some((reason) => reason.code === 'CANNOT_TELL_PLAN' || reason.code === 'CANNOT_TELL_HEIGHT' || reason.code === 'NOISIER_THAN_STATED');
-  const check = checkability(result);
-  if (unsure || check === 'unchecked') doThis.push({ code: 'SIGHT_ANOTHER' });
-  if (doThis.length === 0) doThis.push({ code: 'ACCEPT' });
-  const misfit = because.some((reason) => reason.code === 'MARK_OFF_PLAN' || reason.code === 'MARK_OFF_HEIGHT');
-  const verdict = misfit ? 'misfit' : unsure ? 'cannotTell' : check === 'unchecked' ? 'unchecked' : 'good';
-  return { verdict, checkability: check, because, doThis: doThis.filter((step, i) => doThis.findIndex((other) => sameStep(other, step)) === i) };
+export interface JudgedStation {
+  /** Null when the sights contradict each other so much that, as they are, they give no station. */
+  readonly result: ResectionResult | null;
+  readonly judgement: Judgement;
 }
 
-const sameStep = (a: Step, b: Step) => a.code === b.code && ('name' in a ? a.name : '') === ('name' in b ? b.name : '');
+/** After so many sights to one mark a prettier figure is only fished for. */
+const OFTEN = 3;
 
-const stepsFor = (name: string, leaveOut: 'LEAVE_OUT_PLAN' | 'LEAVE_OUT_HEIGHT', repeated: ReadonlySet<string>): Step[] =>
-  repeated.has(name)
-    ? [{ code: leaveOut, name }]
-    : [
-        { code: 'SIGHT_AGAIN', name },
-        { code: leaveOut, name },
-      ];
+/**
+ * Judges a station. `input.points` are all listed marks, sighted or not; `times`: how often each was sighted.
+ * Errors as `resection`.
+ */
+export function judgeStation(input: ResectionInput, times: ReadonlyMap<string, number> = new Map()): Result<JudgedStation, StationError> {
+  const explained = explainMisfit(input);
+  return explained.ok ? ok(judgeExplained(explained.value, times)) : explained;
+}
 
-function judgePlan(result: ResectionResult): Reason[] {
-  const names = marksUsedInPlan(result);
-  if (names.length < 3) return [...(isAbove(result) ? [noisy(result)] : []), { code: 'TWO_MARKS', names }];
-  const exceeding = result.points.filter((point) => point.leaveOneOut?.exceeds);
-  if (exceeding.length === 0) {
-    return isAbove(result) ? [noisy(result)] : [{ code: 'FITS', marks: names.length, largest: largestDifference(result, names) }];
-  }
-  const worst = exceeding.reduce((a, b) => (b.leaveOneOut!.t > a.leaveOneOut!.t ? b : a));
-  // With three marks the remaining two always nearly agree, whichever is left out.
-  const rivals = exceeding.filter((point) => point !== worst && point.leaveOneOut!.t > worst.leaveOneOut!.t / 2);
-  if (names.length === 3 || rivals.length > 0) {
-    return [{ code: 'CANNOT_TELL_PLAN', names: names.length === 3 ? names : [worst.name, ...rivals.map((each) => each.name)] }];
-  }
-  const { dE, dN, othersWithin } = worst.leaveOneOut!;
-  return [
-    {
-      code: 'MARK_OFF_PLAN',
-      name: worst.name,
-      distance: Math.hypot(dE, dN),
-      bearing: azimuth({ e: 0, n: 0 }, { e: dE, n: dN }),
-      othersWithin,
-      others: names.length - 1,
-    },
+function judgeExplained(explained: Explained, times: ReadonlyMap<string, number>): JudgedStation {
+  const { result, best, also, fits } = explained;
+  const trend = result && heightTrend(result);
+  const check = result ? checkability(result) : 'traceable';
+  const because = [
+    ...(result ? ownSurplus(result, check) : []),
+    ...whatIsWrong(explained),
+    ...(trend && Math.abs(trend.w) > CRITICAL_W && best?.code !== 'MARK_MOVED_HEIGHT' && best?.code !== 'TARGET_HEIGHT'
+      ? [{ code: 'HEIGHT_GROWS' as const, perMetre: trend.perMetre }]
+      : []),
+    ...[...times].filter(([, count]) => count >= OFTEN).map(([name, count]): Reason => ({ code: 'SIGHTED_OFTEN', name, times: count })),
+    ...(result ? aboutHeight(result) : []),
   ];
+  const holds = best?.code === 'NONE' && fits && !also;
+  return {
+    result,
+    judgement: {
+      verdict: check === 'unchecked' ? 'unchecked' : holds ? 'checked' : 'refused',
+      checkability: check,
+      explained,
+      because,
+      doThis: steps(explained, because, check, times),
+      noticed: result ? smallestNoticed(result) : [],
+      heightTrend: trend,
+    },
+  };
 }
 
-const isAbove = (result: ResectionResult) => result.fit.globalTest?.verdict === 'aboveUpper';
-const noisy = (result: ResectionResult): Reason => ({ code: 'NOISIER_THAN_STATED', s0: result.fit.s0! });
+function ownSurplus(result: ResectionResult, check: Checkability): Reason[] {
+  const names = marksUsedInPlan(result);
+  if (names.length < 3) return [{ code: 'TWO_MARKS', names }];
+  return check === 'unchecked' ? [{ code: 'NO_SURPLUS' }] : [];
+}
+
+function whatIsWrong({ result, none, best, also, explanations, fits }: Explained): Reason[] {
+  if (best === null) {
+    // Where not even the best explanation would do, chance and many small faults are likelier than any one of them.
+    const [first, second] = explanations.filter((each) => each.code !== 'NONE');
+    if (!first) return noisy(result);
+    return [...(fits ? [] : noisy(result)), { code: 'CANNOT_TELL', first, second: second ?? null, apart: apartFrom(first, second ?? null) }];
+  }
+  if (best.code !== 'NONE') return [best, ...(also ? [also] : [])].map((each) => explainedBy(each, result, none));
+  const names = result ? marksUsedInPlan(result) : [];
+  if (!fits) return noisy(result);
+  return result && names.length > 2 ? [{ code: 'FITS', marks: names.length, largest: largestDifference(result, names) }] : [];
+}
+
+const noisy = (result: ResectionResult | null): Reason[] =>
+  result?.fit.globalTest?.verdict === 'aboveUpper' ? [{ code: 'NOISIER_THAN_STATED', s0: result.fit.s0! }] : [];
+
+function explainedBy(explanation: Explanation, result: ResectionResult | null, none: Explanation): Reason {
+  const [name] = explanation.points;
+  const used = result ? marksUsedInPlan(result) : [];
+  const point = result?.points.find((each) => each.name === name);
+  const within = explanation.code === 'MARK_MOVED_PLAN' ? point?.leaveOneOut?.othersWithin : result && name ? heightsWithin(result, name) : null;
+  return {
+    code: 'EXPLAINED',
+    explanation,
+    share: shareOf(explanation, none),
+    others: Math.max(0, used.length - explanation.points.length),
+    othersWithin: within ?? null,
+  };
+}
+
+/** Largest departure of the other marks' station heights from their mean. */
+function heightsWithin(result: ResectionResult, except: string): Metres | null {
+  const heights = result.observations.filter((each) => each.height && each.reduced.point !== except).map((each) => each.height!.stationZ);
+  if (heights.length === 0) return null;
+  const mean = heights.reduce((sum, z) => sum + z, 0) / heights.length;
+  return heights.reduce((largest, z) => Math.max(largest, Math.abs(z - mean)), 0);
+}
 
 function largestDifference(result: ResectionResult, names: readonly string[]): Metres {
   const used = result.points.filter((point) => names.includes(point.name) && point.dE !== null);
   return used.reduce((largest, point) => Math.max(largest, Math.hypot(point.dE!, point.dN!)), 0);
 }
 
-function judgeHeight(result: ResectionResult): Reason[] {
-  const { height } = result;
-  if (!height) return [{ code: 'NO_HEIGHT' }];
-  const names = [...new Set(result.observations.filter((each) => each.height).map((each) => each.reduced.point))];
-  if (names.length === 1) return [{ code: 'HEIGHT_UNCHECKED', name: names[0]! }];
-  const exceeding = result.points.filter((point) => point.leaveOneOutHeight?.exceeds);
-  if (exceeding.length === 0) return [];
-  const worst = exceeding.reduce((a, b) => (Math.abs(b.leaveOneOutHeight!.w) > Math.abs(a.leaveOneOutHeight!.w) ? b : a));
-  const rivals = exceeding.filter((point) => point !== worst && Math.abs(point.leaveOneOutHeight!.w) > Math.abs(worst.leaveOneOutHeight!.w) * 0.7);
-  if (names.length < 3 || rivals.length > 0)
-    return [{ code: 'CANNOT_TELL_HEIGHT', names: names.length < 3 ? names : [worst.name, ...rivals.map((each) => each.name)] }];
-  return [
-    {
-      code: 'MARK_OFF_HEIGHT',
-      name: worst.name,
-      // Station height without it, minus what it says: positive when the mark stands higher than listed.
-      dZ: worst.leaveOneOutHeight!.dZ,
-      othersWithin: spreadWithout(result, worst.name),
-      others: names.length - 1,
-    },
-  ];
+function apartFrom(first: Explanation, second: Explanation | null): TellApart {
+  const codes = [first.code, second?.code];
+  const [name] = first.points;
+  if (codes.includes('PRISM_CONSTANT') && codes.includes('SCALE')) return { by: 'OTHER_DISTANCE' };
+  if (name !== undefined && name === second?.points[0]) {
+    return codes.includes('TARGET_HEIGHT') ? { by: 'CHECK_TARGET', name } : { by: 'SIGHT_AGAIN', name };
+  }
+  return { by: 'ANOTHER_MARK' };
 }
 
-/** Largest departure of the other marks' station heights from their mean. */
-function spreadWithout(result: ResectionResult, except: string): Metres {
-  const heights = result.observations.filter((each) => each.height && each.reduced.point !== except).map((each) => each.height!.stationZ);
-  const mean = heights.reduce((sum, z) => sum + z, 0) / heights.length;
-  return heights.reduce((largest, z) => Math.max(largest, Math.abs(z - mean)), 0);
+function aboutHeight(result: ResectionResult): Reason[] {
+  if (!result.height) return [{ code: 'NO_HEIGHT' }];
+  const names = new Set(result.observations.filter((each) => each.height).map((each) => each.reduced.point));
+  return names.size === 1 ? [{ code: 'HEIGHT_UNCHECKED', name: [...names][0]! }] : [];
+}
+
+function stepsFor(explanation: Explanation, usedInPlan: number, times: ReadonlyMap<string, number>): Step[] {
+  const [name, other] = explanation.points as readonly [string, string | undefined];
+  const repeated = (times.get(name) ?? 1) > 1;
+  const again: Step[] = repeated
+    ? []
+    : [
+        { code: 'LEVEL_POLE', name },
+        { code: 'SIGHT_AGAIN', name },
+      ];
+  switch (explanation.code) {
+    case 'NONE':
+      return [];
+    case 'MARK_MOVED_PLAN':
+      // Leaving it out of three leaves two, and two check nothing.
+      return [{ code: 'CHECK_NAME', name, other: null }, ...again, usedInPlan > 3 ? { code: 'LEAVE_OUT_PLAN', name } : { code: 'OTHER_CONTROL' }];
+    case 'MARK_MOVED_HEIGHT':
+      return [{ code: 'CHECK_TARGET', name }, ...again, { code: 'LEAVE_OUT_HEIGHT', name }];
+    case 'TARGET_HEIGHT':
+      return [{ code: 'CHECK_TARGET', name }, ...again];
+    case 'POINTS_SWAPPED':
+    case 'POINT_MISNAMED':
+      return [{ code: 'CHECK_NAME', name, other: other ?? null }];
+    case 'PRISM_CONSTANT':
+      return [{ code: 'CHECK_PRISM' }];
+    case 'LENGTH_UNIT':
+      return [{ code: 'CHECK_UNIT' }];
+    case 'SCALE':
+      return [{ code: 'CHECK_SCALE' }];
+    case 'DIRECTION_READING':
+      return [{ code: 'SIGHT_AGAIN', name }];
+  }
+}
+
+function steps({ result, best, also }: Explained, because: readonly Reason[], check: Checkability, times: ReadonlyMap<string, number>): Step[] {
+  const used = result ? marksUsedInPlan(result).length : 0;
+  const list: Step[] = [best, also].flatMap((each) => (each ? stepsFor(each, used, times) : []));
+  for (const reason of because) {
+    if (reason.code === 'CANNOT_TELL') {
+      const { apart } = reason;
+      if (apart.by === 'SIGHT_AGAIN') list.push({ code: 'LEVEL_POLE', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
+      else if (apart.by === 'CHECK_TARGET') list.push({ code: 'CHECK_TARGET', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
+      else list.push({ code: 'SIGHT_ANOTHER' });
+    }
+    if (reason.code === 'HEIGHT_GROWS') list.push({ code: 'LEVEL_INSTRUMENT' });
+    if (reason.code === 'NOISIER_THAN_STATED') list.push({ code: 'SIGHT_ANOTHER' });
+  }
+  if (check === 'unchecked') list.push({ code: 'SIGHT_ANOTHER' });
+  if (list.length === 0) list.push({ code: 'ACCEPT' });
+  const key = (step: Step) => `${step.code} ${'name' in step ? step.name : ''}`;
+  return list.filter((step, i) => list.findIndex((other) => key(other) === key(step)) === i);
 }

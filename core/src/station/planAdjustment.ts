@@ -17,6 +17,7 @@ import { fail, ok, type Result } from '../result.ts';
 export interface PlanSight {
   readonly e: Metres;
   readonly n: Metres;
+  /** NaN for a distance alone. */
   readonly hz: Radians;
   /** Grid distance, NaN for a direction alone. */
   readonly distance: Metres;
@@ -68,22 +69,23 @@ function formNormals(sights: readonly PlanSight[], x: Unknowns, size: number, no
     const squared = de * de + dn * dn;
     const length = Math.sqrt(squared);
     const measured = sight.horizontal;
-    const direct = measured === measured;
-    const weight = 1 / (sight.varDirection + sight.varPlace / (direct ? measured * measured : squared));
-    const residual = wrapHalfTurn(Math.atan2(de, dn) - x[2]! - sight.hz);
-    const ae = -dn / squared;
-    const an = de / squared;
-    sum += weight * residual * residual;
-    normal[0]! += weight * ae * ae;
-    normal[1]! += weight * ae * an;
-    normal[2]! -= weight * ae;
-    normal[size + 1]! += weight * an * an;
-    normal[size + 2]! -= weight * an;
-    normal[2 * size + 2]! += weight;
-    right[0]! -= weight * ae * residual;
-    right[1]! -= weight * an * residual;
-    right[2]! += weight * residual;
-    if (!direct) continue;
+    if (sight.hz === sight.hz) {
+      const weight = 1 / (sight.varDirection + sight.varPlace / (measured === measured ? measured * measured : squared));
+      const residual = wrapHalfTurn(Math.atan2(de, dn) - x[2]! - sight.hz);
+      const ae = -dn / squared;
+      const an = de / squared;
+      sum += weight * residual * residual;
+      normal[0]! += weight * ae * ae;
+      normal[1]! += weight * ae * an;
+      normal[2]! -= weight * ae;
+      normal[size + 1]! += weight * an * an;
+      normal[size + 2]! -= weight * an;
+      normal[2 * size + 2]! += weight;
+      right[0]! -= weight * ae * residual;
+      right[1]! -= weight * an * residual;
+      right[2]! += weight * residual;
+    }
+    if (sight.distance !== sight.distance) continue;
     const distanceWeight = 1 / (sight.varRadial + sight.varPlace);
     const misfit = length / scale - sight.distance;
     const be = -de / (length * scale);
@@ -140,6 +142,42 @@ function iterate(sights: readonly PlanSight[], start: Unknowns, size: number): R
   return fail('divergence');
 }
 
+const MOST_DAMPED_ITERATIONS = 300;
+/** With misfits of metres the steps shrink slowly; when the fit stops improving by more than this share, it is at its best. */
+const NO_BETTER = 1e-11;
+
+/**
+ * For sights that contradict each other so much that full steps overshoot for ever: Levenberg's damping, which only ever
+ * goes downhill. Source: Marquardt, "An Algorithm for Least-Squares Estimation of Nonlinear Parameters" (1963).
+ */
+function iterateDamped(sights: readonly PlanSight[], start: Unknowns, size: number): Result<PlanSolution, Undetermined> {
+  let x = start;
+  let next: Unknowns = Float64Array.from(start);
+  const { normal, right, step, lower, scale } = ROOM;
+  const damped = new Float64Array(size * size);
+  let damping = 1e-3;
+  let sum = formNormals(sights, x, size, normal, right);
+  for (let iteration = 0; iteration < MOST_DAMPED_ITERATIONS; iteration++) {
+    damped.set(normal.subarray(0, size * size));
+    for (let i = 0; i < size; i++) damped[i * size + i]! *= 1 + damping;
+    if (!solveNormal(damped, right, size, step, lower, scale)) return fail('rank');
+    add(x, step, 1, size, next);
+    const nextSum = formNormals(sights, next, size, normal, right);
+    if (!(nextSum <= sum)) {
+      damping *= 4;
+      formNormals(sights, x, size, normal, right);
+      if (damping > 1e12) return finish(sights, x, size, normal, sum);
+      continue;
+    }
+    const better = sum - nextSum;
+    [x, next] = [next, x];
+    sum = nextSum;
+    if (better <= NO_BETTER * sum) return finish(sights, x, size, normal, sum);
+    damping = Math.max(damping / 3, 1e-9);
+  }
+  return fail('divergence');
+}
+
 function add(x: Unknowns, step: Float64Array, factor: number, size: number, into: Unknowns): void {
   for (let i = 0; i < size; i++) into[i] = x[i]! + factor * step[i]!;
 }
@@ -163,11 +201,13 @@ function finish(sights: readonly PlanSight[], x: Unknowns, size: number, normal:
 
 export function countObservations(sights: readonly PlanSight[]): number {
   let count = 0;
-  for (const sight of sights) count += sight.distance === sight.distance ? 2 : 1;
+  for (const sight of sights) count += (sight.distance === sight.distance ? 1 : 0) + (sight.hz === sight.hz ? 1 : 0);
   return count;
 }
 
 const unknowns = (e: number, n: number, orientation: number): Unknowns => Float64Array.of(e, n, orientation, 1);
+
+const isFull = (sight: PlanSight): boolean => sight.distance === sight.distance && sight.hz === sight.hz;
 
 /**
  * Rotation and shift, without scale or mirror, that brings the sights' local polar coordinates onto the control.
@@ -180,7 +220,7 @@ function rigidStart(sights: readonly PlanSight[]): Unknowns | null {
   let e = 0;
   let n = 0;
   for (const sight of sights) {
-    if (Number.isNaN(sight.distance)) continue;
+    if (!isFull(sight)) continue;
     count++;
     localE += sight.distance * Math.sin(sight.hz);
     localN += sight.distance * Math.cos(sight.hz);
@@ -196,7 +236,7 @@ function rigidStart(sights: readonly PlanSight[]): Unknowns | null {
   let across = 0;
   let spread = 0;
   for (const sight of sights) {
-    if (Number.isNaN(sight.distance)) continue;
+    if (!isFull(sight)) continue;
     spread = Math.max(spread, Math.sqrt((sight.e - e) ** 2 + (sight.n - n) ** 2));
     const u = sight.distance * Math.sin(sight.hz) - localE;
     const v = sight.distance * Math.cos(sight.hz) - localN;
@@ -213,12 +253,12 @@ function rigidStart(sights: readonly PlanSight[]): Unknowns | null {
 
 /** One distance and one other direction: the triangle station–A–B has two solutions at most. */
 function distanceAndDirectionStarts(sights: readonly PlanSight[]): Unknowns[] {
-  const a = sights.find((sight) => !Number.isNaN(sight.distance));
+  const a = sights.find(isFull);
   if (!a) return [];
   const starts: Unknowns[] = [];
   for (const b of sights) {
     const base = Math.hypot(b.e - a.e, b.n - a.n);
-    if (base === 0) continue;
+    if (base === 0 || Number.isNaN(b.hz)) continue;
     const angle = wrapHalfTurn(b.hz - a.hz);
     const sine = (a.distance * Math.sin(Math.abs(angle))) / base;
     if (sine > 1) continue;
@@ -231,6 +271,32 @@ function distanceAndDirectionStarts(sights: readonly PlanSight[]): Unknowns[] {
       const e = a.e + a.distance * Math.sin(toStation);
       const n = a.n + a.distance * Math.cos(toStation);
       starts.push(unknowns(e, n, Math.atan2(a.e - e, a.n - n) - a.hz));
+    }
+  }
+  return starts;
+}
+
+/** Two distances: the circles about the two places meet in two points at most; the orientation comes from any direction. */
+function distanceStarts(sights: readonly PlanSight[]): Unknowns[] {
+  const measured = sights.filter((sight) => !Number.isNaN(sight.distance));
+  const directed = sights.find((sight) => !Number.isNaN(sight.hz));
+  if (!directed) return [];
+  const starts: Unknowns[] = [];
+  for (const [i, a] of measured.entries()) {
+    for (const b of measured.slice(i + 1)) {
+      const base = Math.hypot(b.e - a.e, b.n - a.n);
+      if (base < LEAST_SPREAD) continue;
+      const along = (base * base + a.distance ** 2 - b.distance ** 2) / (2 * base);
+      // Circles that just miss each other still start where they come nearest.
+      const across = Math.sqrt(Math.max(0, a.distance ** 2 - along * along));
+      const ue = (b.e - a.e) / base;
+      const un = (b.n - a.n) / base;
+      for (const side of [across, -across]) {
+        const e = a.e + along * ue + side * un;
+        const n = a.n + along * un - side * ue;
+        starts.push(unknowns(e, n, Math.atan2(directed.e - e, directed.n - n) - directed.hz));
+      }
+      if (starts.length >= 6) return starts;
     }
   }
   return starts;
@@ -270,8 +336,8 @@ function tienstra(a: PlanSight, b: PlanSight, c: PlanSight): Unknowns | null {
 function startsFor(sights: readonly PlanSight[]): Unknowns[] {
   const rigid = rigidStart(sights);
   if (rigid) return [rigid];
-  const withDistance = distanceAndDirectionStarts(sights);
-  return withDistance.length > 0 ? withDistance : directionStarts(sights);
+  const withDistance = [...distanceAndDirectionStarts(sights), ...distanceStarts(sights)];
+  return withDistance.length > 0 ? withDistance : directionStarts(sights.filter((sight) => !Number.isNaN(sight.hz)));
 }
 
 /** Adjusts the station. The best of all starts that converge is taken. */
@@ -279,7 +345,9 @@ export function adjustPlan(sights: readonly PlanSight[], freeScale: boolean): Re
   let best: PlanSolution | null = null;
   let reason: Undetermined = 'rank';
   for (const start of startsFor(sights)) {
-    const result = iterate(sights, start, freeScale ? 4 : 3);
+    const size = freeScale ? 4 : 3;
+    const full = iterate(sights, Float64Array.from(start), size);
+    const result = full.ok || full.error !== 'divergence' ? full : iterateDamped(sights, start, size);
     if (!result.ok) reason = result.error;
     else if (!best || result.value.sumOfSquares < best.sumOfSquares) best = result.value;
   }

@@ -4,7 +4,7 @@ import { RADIANS_PER_SECOND } from '../quantity/unit.ts';
 import { normal } from '../simulator/random.ts';
 import type { ControlPoint, Observation } from '../sight/observation.ts';
 import { obstaclesTo } from './acceptance.ts';
-import { judgeResection } from './judgement.ts';
+import { judgeStation, type Judgement } from './judgement.ts';
 import { resection, type ResectionInput } from './resection.ts';
 
 const MARKS: readonly (readonly [string, number, number, number])[] = [
@@ -157,50 +157,77 @@ describe('resection', () => {
 });
 
 describe('judgement', () => {
+  const judge = (input: ResectionInput, times: Readonly<Record<string, number>> = {}): Judgement => {
+    const judged = judgeStation(input, new Map(Object.entries(times)));
+    if (!judged.ok) throw new Error(judged.error.code);
+    return judged.value.judgement;
+  };
+
   it('calls two marks unchecked, and says why', () => {
-    const judged = judgeResection(solve(observed(PLACE, ['A', 'C'], 2)));
+    const judged = judge(observed(PLACE, ['A', 'C'], 2));
     expect(judged).toMatchObject({ verdict: 'unchecked', checkability: 'unchecked' });
     expect(judged.because.map((each) => each.code)).toContain('TWO_MARKS');
     expect(judged.doThis).toContainEqual({ code: 'SIGHT_ANOTHER' });
   });
 
   it('names the mark that was knocked, by how much and whither', () => {
+    let named = 0;
     for (let seed = 1; seed <= 40; seed++) {
-      const judged = judgeResection(solve(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed, { mark: 'D', e: 0.018, n: 0.018 })));
-      const reason = judged.because.find((each) => each.code === 'MARK_OFF_PLAN');
-      expect(reason).toMatchObject({ name: 'D', others: 4 });
-      if (reason?.code !== 'MARK_OFF_PLAN') continue;
-      expect(Math.abs(reason.distance - 0.0255)).toBeLessThan(0.01);
-      expect(Math.abs(reason.bearing - Math.PI / 4)).toBeLessThan(0.5);
+      const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed, { mark: 'D', e: 0.018, n: 0.018 })).explained;
+      if (best?.figures.code !== 'MARK_MOVED_PLAN') continue;
+      named++;
+      expect(best.points).toEqual(['D']);
+      expect(Math.hypot(best.figures.dE - 0.018, best.figures.dN - 0.018)).toBeLessThan(0.012);
     }
+    expect(named).toBeGreaterThan(32);
   });
 
   it('names the mark that has heaved, and that it stands higher', () => {
-    const judged = judgeResection(solve(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 4, { mark: 'C', z: 0.02 })));
-    const reason = judged.because.find((each) => each.code === 'MARK_OFF_HEIGHT');
-    expect(reason).toMatchObject({ name: 'C' });
-    if (reason?.code === 'MARK_OFF_HEIGHT') expect(reason.dZ).toBeGreaterThan(0.01);
-  });
-
-  it('accuses nobody among three, where two always agree', () => {
-    const judged = judgeResection(solve(observed(PLACE, ['A', 'C', 'E'], 6, { mark: 'E', e: 0.05 })));
-    expect(judged.because.map((each) => each.code)).not.toContain('MARK_OFF_PLAN');
-    expect(judged.verdict).toBe('cannotTell');
+    const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 4, { mark: 'C', z: 0.02 })).explained;
+    expect(best).toMatchObject({ code: 'MARK_MOVED_HEIGHT', points: ['C'] });
+    if (best?.figures.code === 'MARK_MOVED_HEIGHT') expect(best.figures.dZ).toBeGreaterThan(0.01);
   });
 
   it('leaves good marks in peace', () => {
     let accused = 0;
     for (let seed = 1; seed <= 300; seed++) {
-      if (judgeResection(solve(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed * 7919))).verdict === 'misfit') accused++;
+      const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed * 7919)).explained;
+      if (best !== null && best.code !== 'NONE') accused++;
     }
-    // Five marks in plan and five in height at 0.001 each: about 1 in 100 by chance.
-    expect(accused).toBeLessThanOrEqual(9);
+    expect(accused).toBeLessThanOrEqual(3);
   });
 
-  it('asks for a repeat first, and to leave out what repeated', () => {
-    const result = solve(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1, { mark: 'D', e: 0.03 }));
-    expect(judgeResection(result).doThis[0]).toEqual({ code: 'SIGHT_AGAIN', name: 'D' });
-    expect(judgeResection(result, new Set(['D'])).doThis[0]).toEqual({ code: 'LEAVE_OUT_PLAN', name: 'D' });
+  it('asks for a repeat first, and to leave out what repeated; of three none is left out', () => {
+    const input = observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1, { mark: 'D', e: 0.03 });
+    const codes = (judged: Judgement) => judged.doThis.map((step) => step.code);
+    expect(codes(judge(input))).toEqual(['CHECK_NAME', 'LEVEL_POLE', 'SIGHT_AGAIN', 'LEAVE_OUT_PLAN']);
+    expect(codes(judge(input, { D: 2 }))).toEqual(['CHECK_NAME', 'LEAVE_OUT_PLAN']);
+    const three = judge(observed(PLACE, ['A', 'C', 'E'], 6, { mark: 'E', e: 0.05 }));
+    expect(codes(three)).not.toContain('LEAVE_OUT_PLAN');
+  });
+
+  it('says when a mark is sighted over and over', () => {
+    const often = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1), { B: 4 });
+    expect(often.because).toContainEqual({ code: 'SIGHTED_OFTEN', name: 'B', times: 4 });
+  });
+
+  it('gives the smallest mistake that would be noticed at each mark', () => {
+    const { noticed } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1));
+    expect(noticed.map((each) => each.name)).toEqual(['A', 'B', 'C', 'D', 'E']);
+    for (const { plan, height } of noticed) {
+      expect(plan!).toBeGreaterThan(0.006);
+      expect(plan!).toBeLessThan(0.05);
+      expect(height!).toBeGreaterThan(0.006);
+    }
+    expect(judge(observed(PLACE, ['A', 'C'], 2)).noticed.map((each) => each.plan)).toEqual([null, null]);
+  });
+
+  it('tells a height misfit that grows with distance from one that does not', () => {
+    const input = observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 3);
+    // A zenith index of half a minute: 15 mm in 100 m.
+    const tilted = { ...input, observations: input.observations.map((each) => ({ ...each, zenith: each.zenith + 30 * RADIANS_PER_SECOND })) };
+    expect(judge(tilted).because.map((each) => each.code)).toContain('HEIGHT_GROWS');
+    expect(judge(input).because.map((each) => each.code)).not.toContain('HEIGHT_GROWS');
   });
 });
 

@@ -18,6 +18,7 @@ import { adjustHeight, LEAST_REDUNDANCY, leaveOutHeight, type HeightLeaveOneOut,
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, Station, StationCovariance, StationError } from './model.ts';
 import { adjustPlan, countObservations, type PlanSight, type PlanSolution } from './planAdjustment.ts';
+import { differenceAt, predictionCovariance, quadratic, sightOf, type PlanProblem } from './planProblem.ts';
 import { coincidentPoints, duplicateName, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
 
 export interface ResectionInput {
@@ -99,27 +100,9 @@ export interface ResectionOptions {
   readonly leaveOneOut: boolean;
 }
 
-interface Problem {
+interface Problem extends PlanProblem {
   readonly input: ResectionInput;
-  readonly byName: ReadonlyMap<string, ControlPoint>;
   readonly reduced: readonly ReducedObservation[];
-  /** Local origin: keeps the adjustment's numbers small. */
-  readonly originE: Metres;
-  readonly originN: Metres;
-}
-
-function sightOf(problem: Problem, observation: ReducedObservation): PlanSight {
-  const point = problem.byName.get(observation.point)!;
-  return {
-    e: point.e! - problem.originE,
-    n: point.n! - problem.originN,
-    hz: observation.hz,
-    distance: observation.gridDistance ?? NaN,
-    horizontal: observation.horizontal ?? NaN,
-    varDirection: observation.varDirection,
-    varRadial: observation.varRadial,
-    varPlace: observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2,
-  };
 }
 
 /** Whether the used observations could give a station at all; `null` when they could. */
@@ -127,7 +110,7 @@ function countError(problem: Problem, used: readonly ReducedObservation[]): Stat
   const places: { name: string; e: Metres; n: Metres }[] = [];
   let given = 0;
   for (const observation of used) {
-    given += observation.slope === null ? 1 : 2;
+    given += (observation.slope === null ? 0 : 1) + (observation.useDirection ? 1 : 0);
     // A station has a handful of marks: looking through the list costs less than a set.
     if (!places.some((place) => place.name === observation.point)) places.push(problem.byName.get(observation.point)! as (typeof places)[number]);
   }
@@ -138,7 +121,10 @@ function countError(problem: Problem, used: readonly ReducedObservation[]): Stat
   return given < unknownCount ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given, needed: unknownCount } : null;
 }
 
-const usedInPlan = (problem: Problem) => problem.reduced.filter((observation) => observation.usePlan);
+/** A distance alone without a distance tells nothing. */
+export const isUsedInPlan = (observation: ReducedObservation): boolean => observation.usePlan && (observation.useDirection || observation.slope !== null);
+
+const usedInPlan = (problem: Problem) => problem.reduced.filter(isUsedInPlan);
 
 function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoint>): StationError | null {
   return invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidObservation(input.observations) ?? missingCoordinates(input.observations, byName);
@@ -152,7 +138,8 @@ function covarianceOf({ inverse: c, size }: PlanSolution): StationCovariance {
   ];
 }
 
-function directionResidual(sight: PlanSight, solution: PlanSolution): DirectionResidual {
+function directionResidual(sight: PlanSight, solution: PlanSolution): DirectionResidual | null {
+  if (Number.isNaN(sight.hz)) return null;
   const de = sight.e - solution.e;
   const dn = sight.n - solution.n;
   const squared = de * de + dn * dn;
@@ -194,34 +181,10 @@ function distanceResidual(sight: PlanSight, solution: PlanSolution): DistanceRes
   };
 }
 
-/** a (A'PA)⁻¹ a' for one row of the design matrix; `a3` counts with a free scale only. Written out: it runs for every observation. */
-function quadratic({ inverse: c, size }: PlanSolution, a0: number, a1: number, a2: number, a3: number): number {
-  const plan = a0 * a0 * c[0]! + a1 * a1 * c[size + 1]! + a2 * a2 * c[2 * size + 2]! + 2 * (a0 * a1 * c[1]! + a0 * a2 * c[2]! + a1 * a2 * c[size + 2]!);
-  return size === 3 ? plan : plan + a3 * a3 * c[15]! + 2 * a3 * (a0 * c[3]! + a1 * c[7]! + a2 * c[11]!);
-}
-
-/** Mean difference measured - listed of a point over its observations with slope, from a solution. */
-function differenceAt(problem: Problem, observations: readonly ReducedObservation[], name: string, solution: PlanSolution) {
-  const point = problem.byName.get(name)!;
-  if (point.e === null || point.n === null) return null;
-  let count = 0;
-  let dE = 0;
-  let dN = 0;
-  for (const observation of observations) {
-    if (observation.point !== name || observation.gridDistance === null) continue;
-    count++;
-    const t = solution.orientation + observation.hz;
-    const distance = solution.scale * observation.gridDistance;
-    dE += solution.e + distance * Math.sin(t) - (point.e - problem.originE);
-    dN += solution.n + distance * Math.cos(t) - (point.n - problem.originN);
-  }
-  return count === 0 ? null : { dE: dE / count, dN: dN / count };
-}
-
 function leaveOut(problem: Problem, name: string): PlanLeaveOneOut | null {
   const used = usedInPlan(problem);
   const own = used.filter((observation) => observation.point === name);
-  if (own.length === 0 || own.some((observation) => observation.slope === null)) return null;
+  if (own.length === 0 || own.some((observation) => observation.slope === null || !observation.useDirection)) return null;
   const rest = used.filter((observation) => observation.point !== name);
   if (countError(problem, rest)) return null;
   const adjusted = adjustPlan(
@@ -237,40 +200,6 @@ function leaveOut(problem: Problem, name: string): PlanLeaveOneOut | null {
   const others = [...new Set(rest.map((observation) => observation.point))].map((other) => differenceAt(problem, rest, other, solution));
   const othersWithin = others.reduce((largest, each) => Math.max(largest, each ? Math.hypot(each.dE, each.dN) : 0), 0);
   return { dE, dN, covariance, t, critical: CRITICAL_T, exceeds: t > CRITICAL_T, othersWithin };
-}
-
-function predictionCovariance(solution: PlanSolution, own: readonly ReducedObservation[], sdPlan: Metres) {
-  const count = own.length;
-  const je = [1, 0, 0, 0];
-  const jn = [0, 1, 0, 0];
-  let ee = sdPlan ** 2;
-  let nn = sdPlan ** 2;
-  let en = 0;
-  for (const observation of own) {
-    const t = solution.orientation + observation.hz;
-    const sine = Math.sin(t);
-    const cosine = Math.cos(t);
-    const distance = solution.scale * observation.gridDistance!;
-    je[2]! += (distance * cosine) / count;
-    jn[2]! -= (distance * sine) / count;
-    je[3]! += (observation.gridDistance! * sine) / count;
-    jn[3]! += (observation.gridDistance! * cosine) / count;
-    const centring = observation.targetCentringSd ** 2;
-    const radial = (observation.varRadial + centring) / count ** 2;
-    const lateral = (observation.horizontal! ** 2 * observation.varDirection + centring) / count ** 2;
-    ee += sine * sine * radial + cosine * cosine * lateral;
-    nn += cosine * cosine * radial + sine * sine * lateral;
-    en += sine * cosine * (radial - lateral);
-  }
-  for (let i = 0; i < solution.size; i++) {
-    for (let j = 0; j < solution.size; j++) {
-      const c = solution.inverse[i * solution.size + j]!;
-      ee += je[i]! * c * je[j]!;
-      nn += jn[i]! * c * jn[j]!;
-      en += je[i]! * c * jn[j]!;
-    }
-  }
-  return { ee, nn, en };
 }
 
 /** Mean difference of a point's height, measured - listed. The residual of the station height has the same sign. */
@@ -293,7 +222,7 @@ export function resection(input: ResectionInput, options: ResectionOptions = { l
   const invalid = validate(input, byName);
   if (invalid) return fail(invalid);
   const reduced = reduceObservations(input.observations, input.instrument, input.reduction);
-  const first = reduced.find((observation) => observation.usePlan);
+  const first = reduced.find(isUsedInPlan);
   const origin = first && byName.get(first.point)!;
   const problem: Problem = { input, byName, reduced, originE: origin?.e ?? 0, originN: origin?.n ?? 0 };
   const used = usedInPlan(problem);
@@ -327,7 +256,7 @@ export function resection(input: ResectionInput, options: ResectionOptions = { l
     sumOfSquares: solution.sumOfSquares,
     height,
     observations: reduced.map((observation, i) => {
-      const sight = observation.usePlan ? sights[nextSight++]! : null;
+      const sight = isUsedInPlan(observation) ? sights[nextSight++]! : null;
       return {
         reduced: observation,
         direction: sight ? directionResidual(sight, solution) : null,

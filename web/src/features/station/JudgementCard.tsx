@@ -1,54 +1,107 @@
-import type { Judgement } from '@idle-marker/core';
+import type { Explanation, Judgement, Reason, Step } from '@idle-marker/core';
 import type { SightGroup } from '@idle-marker/records';
-import { reasonWords, stepWords, VERDICT_TONE } from '@idle-marker/words';
+import { reasonWords, restateButton, stepWords, VERDICT_TONE } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { SpreadNote } from './SpreadNote.tsx';
+import { canBeRestated } from './useRestating.ts';
 
 interface JudgementCardProps {
   readonly judgement: Judgement;
   readonly groups: readonly SightGroup[];
   onSight(mark: string): void;
-  onLeaveOut(mark: string, part: 'plan' | 'height'): void;
+  onLeaveOut(mark: string, part: 'plan' | 'height' | 'direction'): void;
+  /** Puts right what was entered wrongly, as the explanation says. */
+  onRestate(explanation: Explanation): void;
   readonly busy: boolean;
 }
 
+const TONE_OF: Partial<Record<Reason['code'], 'good' | 'ochre' | 'brick'>> = { FITS: 'good', EXPLAINED: 'brick', SIGHTED_OFTEN: 'ochre' };
+
+/** Marks that a reason is about. */
+function marksOf(reason: Reason): readonly string[] {
+  if (reason.code === 'EXPLAINED') return reason.explanation.points;
+  if (reason.code === 'CANNOT_TELL') return 'name' in reason.apart ? [reason.apart.name] : [];
+  return [];
+}
+
 /** One card a finding: what, why, and what to do, with its buttons. */
-export function JudgementCard({ judgement, groups, onSight, onLeaveOut, busy }: JudgementCardProps) {
+export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestate, busy }: JudgementCardProps) {
   const naming = useNaming();
   const { because, doThis } = judgement;
-  const findings = because.length > 0 ? because : [];
+  // A step stands under the finding that it follows from; what is left, under the last one that is not about marks.
+  const owner = (step: Step): Reason | undefined =>
+    because.find((reason) => 'name' in step && marksOf(reason).includes(step.name)) ??
+    because.find((reason) => reason.code === 'EXPLAINED' || reason.code === 'CANNOT_TELL') ??
+    because.at(-1);
   return (
     <>
-      {findings.map((reason, i) => {
+      {because.map((reason, i) => {
         const { title, text } = reasonWords(reason, naming);
-        const about = reason.code === 'MARK_OFF_PLAN' || reason.code === 'MARK_OFF_HEIGHT' ? reason.name : null;
-        const steps = doThis.filter((step) => ('name' in step ? step.name === about : about === null && i === findings.length - 1));
-        const tone = about ? 'brick' : reason.code === 'FITS' ? 'good' : VERDICT_TONE[judgement.verdict] === 'good' ? 'ochre' : VERDICT_TONE[judgement.verdict];
+        const steps = doThis.filter((step) => owner(step) === reason);
+        const verdict = VERDICT_TONE[judgement.verdict];
         return (
           <Card
-            key={reason.code + (about ?? '')}
-            tone={tone}
+            key={`${reason.code} ${i}`}
+            tone={TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict)}
             title={title}
-            actions={
-              about && (
-                <>
-                  <Button look="primary" disabled={busy} onClick={() => onSight(about)}>
-                    Sight again
-                  </Button>
-                  <Button disabled={busy} onClick={() => onLeaveOut(about, reason.code === 'MARK_OFF_PLAN' ? 'plan' : 'height')}>
-                    Leave out of {reason.code === 'MARK_OFF_PLAN' ? 'plan' : 'height'}
-                  </Button>
-                </>
-              )
-            }
+            actions={reason.code === 'EXPLAINED' && <Actions explanation={reason.explanation} {...{ onSight, onLeaveOut, onRestate, busy }} />}
           >
-            {text} {steps.map((step) => stepWords(step, naming)).join(' ')}
-            {about && <SpreadNote groups={groups.filter((group) => group.mark === about)} />}
+            {text}
+            {steps.length > 0 && (
+              <ol className={`mt-1 ${steps.length > 1 ? 'list-decimal pl-5' : ''}`}>
+                {steps.map((step) => (
+                  <li key={stepWords(step, naming)}>{stepWords(step, naming)}</li>
+                ))}
+              </ol>
+            )}
+            {marksOf(reason).length > 0 && <SpreadNote groups={groups.filter((group) => marksOf(reason).includes(group.mark))} />}
           </Card>
         );
       })}
+    </>
+  );
+}
+
+function Actions({
+  explanation,
+  onSight,
+  onLeaveOut,
+  onRestate,
+  busy,
+}: { readonly explanation: Explanation } & Omit<JudgementCardProps, 'judgement' | 'groups'>) {
+  const naming = useNaming();
+  const [mark] = explanation.points;
+  const { code } = explanation;
+  const again = mark !== undefined && (code === 'MARK_MOVED_PLAN' || code === 'MARK_MOVED_HEIGHT' || code === 'TARGET_HEIGHT' || code === 'DIRECTION_READING');
+  return (
+    <>
+      {canBeRestated(explanation) && (
+        <Button look="primary" disabled={busy} onClick={() => onRestate(explanation)}>
+          {restateButton(explanation, naming)}
+        </Button>
+      )}
+      {again && (
+        <Button look={canBeRestated(explanation) ? 'plain' : 'primary'} disabled={busy} onClick={() => onSight(mark)}>
+          Sight again
+        </Button>
+      )}
+      {code === 'MARK_MOVED_PLAN' && (
+        <Button disabled={busy} onClick={() => onLeaveOut(mark!, 'plan')}>
+          Leave out of plan
+        </Button>
+      )}
+      {(code === 'MARK_MOVED_HEIGHT' || code === 'TARGET_HEIGHT') && (
+        <Button disabled={busy} onClick={() => onLeaveOut(mark!, 'height')}>
+          Leave out of height
+        </Button>
+      )}
+      {code === 'DIRECTION_READING' && (
+        <Button disabled={busy} onClick={() => onLeaveOut(mark!, 'direction')}>
+          Use its distance alone
+        </Button>
+      )}
     </>
   );
 }

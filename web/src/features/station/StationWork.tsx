@@ -5,7 +5,7 @@ import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { useLinkState } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
-import { nextSights } from '@idle-marker/records';
+import { nextSights, type UseFlags } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -22,6 +22,7 @@ import { NextMark } from './NextMark.tsx';
 import { SightTable } from './SightTable.tsx';
 import { EXAGGERATION, stationScene } from './stationScene.ts';
 import { useDraft } from './useDraft.ts';
+import { useRestating } from './useRestating.ts';
 import { useSighting } from './useSighting.ts';
 import { smallLength } from '@idle-marker/words';
 
@@ -50,15 +51,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0;
-  const offMarks = useMemo(
-    () =>
-      new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' || reason.code === 'MARK_OFF_HEIGHT' ? [reason.name] : [])) ?? []),
-    [solved],
-  );
-  const offInPlan = useMemo(
-    () => new Set(solved?.judgement.because.flatMap((reason) => (reason.code === 'MARK_OFF_PLAN' ? [reason.name] : [])) ?? []),
-    [solved],
-  );
+  const judgement = solved?.judgement ?? draft.contradiction;
+  const blamed = useMemo(() => judgement?.because.flatMap((reason) => (reason.code === 'EXPLAINED' ? [reason.explanation] : [])) ?? [], [judgement]);
+  const offMarks = useMemo(() => new Set(blamed.flatMap((each) => each.points)), [blamed]);
+  const offInPlan = useMemo(() => new Set(blamed.filter((each) => each.part !== 'height').flatMap((each) => each.points)), [blamed]);
+  const restate = useRestating(draft);
   const facing = solved && link?.setUp ? solved.result.orientation + link.circleDeg * RADIANS_PER_DEGREE : null;
   const scene = useMemo(
     () =>
@@ -71,7 +68,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   );
   const best = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
   const target = state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? null;
-  const leaveOut = (markId: string, part: 'plan' | 'height') =>
+  const leaveOut = (markId: string, part: keyof UseFlags) =>
     draft.setUse(
       draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
       { [part]: false },
@@ -152,12 +149,13 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 {stationErrorSentence(draft.outcome.error)}
               </Card>
             )}
-            {solved && (
+            {judgement && !misnamed.doubt && (
               <JudgementCard
-                judgement={solved.judgement}
+                judgement={judgement}
                 groups={draft.groups}
                 onSight={(mark) => void sight(mark)}
                 onLeaveOut={leaveOut}
+                onRestate={(explanation) => void restate(explanation)}
                 busy={shooting.doing !== null}
               />
             )}
