@@ -155,6 +155,24 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
     obstruction: { body: { package: a, key: 'k', name: 'H-A N', place: PLACE, what: 'Fence' }, refs: [a] },
     handover: { body: { sheet: id(), number: 1, revision: 1, package: a, marks: [b], withheld: [c] }, refs: [a, b, c] },
     withdrawal: { body: { record: a, occupation: b, reason: '' }, refs: [a, b] },
+    visit: { body: { mark: a, outcome: 'found', labelRead: true, note: '' }, refs: [] },
+    direction: { body: { solution: a, sight: b, name: 'Mast', azimuthDeg: 12.5 }, refs: [a, b] },
+    resight: { body: { solution: a, sight: b, mark: c, class: 'grid', plan: 'good', height: 'notMeasured', result: {}, supersedes: null }, refs: [a, b, c] },
+    finding: {
+      body: {
+        cause: 'controlMoved',
+        revision: a,
+        plan: true,
+        height: false,
+        effects: [{ mark: b, planMm: 4, heightMm: null }],
+        reason: 'K5 sits 25 mm off',
+        supersedes: null,
+      },
+      refs: [a, b],
+    },
+    deferral: { body: { solution: a, reason: 'crane in the way' }, refs: [a] },
+    tape: { body: { from: a, to: b, taped: 12.004, measured: 12.002, within: true, note: '' }, refs: [a, b] },
+    correction: { body: { what: 'targetHeight', occupation: a, sights: [b], value: 1.6, reason: 'the pole was up' }, refs: [a, b] },
     note: { body: { text: 'x' }, refs: [] },
   };
 }

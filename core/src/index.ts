@@ -42,6 +42,7 @@ export type { Explanation, ExplanationCode, ExplanationFigures } from './station
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
+export { stationOverMark, type StationOverMark } from './station/overMark.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
 export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';
 export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
@@ -95,19 +96,23 @@ export { normal, uniform, type Draw } from './simulator/random.ts';
 export { groundHeight, hiddenBy, type GroundTruth, type TrueMark, type TrueObstruction } from './simulator/truth.ts';
 export {
   advance,
+  aimFar,
   cancel,
   driveHub,
   liveReading,
   measure,
+  placeHub,
   search,
   setPole,
   setUpInstrument,
+  setUpOver,
   startSimulator,
   trueReading,
   turnTo,
   walkTo,
   type Lock,
   type SimulatedReading,
+  type SimulatedShot,
   type SimulatorState,
   type SimulatorTrouble,
 } from './simulator/simulator.ts';

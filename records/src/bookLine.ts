@@ -1,7 +1,7 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { formatLength, formatSigned } from '@idle-marker/core';
 import { cutFillWords, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
-import type { AnyFact } from '@idle-marker/contract';
+import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
 export const BOOK_TOPICS = ['site', 'control', 'station', 'proof', 'mark', 'handover', 'note'] as const;
@@ -24,6 +24,27 @@ const EVENTS = {
 function planName(state: SiteState, packageId: string, key: string): string {
   const found = state.timeline.find((each) => each.id === packageId);
   return (found?.type === 'package' && found.body.plans.find((plan) => plan.key === key)?.name) || key;
+}
+
+const setName = (state: SiteState, id: string): string => {
+  const found = state.timeline.find((each) => each.id === id);
+  return found?.type === 'mark' ? found.body.name : 'an unknown mark';
+};
+
+const directionName = (state: SiteState, id: string | null | undefined): string =>
+  state.directions.find((each) => each.id === id)?.body.name ?? 'a fixed direction';
+
+function targetName(state: SiteState, target: FactBody<'sight'>['target']): string {
+  switch (target.kind) {
+    case 'control':
+      return state.control.find((each) => each.id === target.mark)?.revision.body.name ?? 'an unknown mark';
+    case 'plan':
+      return planName(state, target.package, target.key);
+    case 'mark':
+      return setName(state, target.mark);
+    case 'direction':
+      return target.name;
+  }
 }
 
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {
@@ -57,11 +78,11 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     }
     case 'sight': {
       const { read, target, purpose } = fact.body;
-      const to = target.kind === 'control' ? mark(target.mark) : planName(state, target.package, target.key);
+      const to = targetName(state, target);
       const angle = (value: number) => value.toFixed(Math.max(read.angleDecimals, 4));
       const slope = read.slope === null ? 'no distance' : `slope ${read.slope.toFixed(read.lengthDecimals)}`;
       return {
-        topic: purpose === 'proof' ? 'proof' : purpose === 'station' ? 'station' : 'mark',
+        topic: purpose === 'proof' || purpose === 'resight' ? 'proof' : purpose === 'station' ? 'station' : 'mark',
         text: `${occupation(fact.body.occupation)}: sight to ${to}, circle ${angle(read.circle)}, zenith ${angle(read.zenith)}, ${slope}, target ${length(fact.body.targetHeight)}`,
       };
     }
@@ -78,8 +99,35 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'proof':
       return {
         topic: 'proof',
-        text: `${solution(fact.body.solution)} proved on ${mark(fact.body.control)}: plan ${PROOF_OUTCOME[fact.body.plan]}, height ${PROOF_OUTCOME[fact.body.height]}`,
+        text: `${solution(fact.body.solution)} proved on ${fact.body.control === null ? directionName(state, fact.body.direction) : mark(fact.body.control)}: plan ${PROOF_OUTCOME[fact.body.plan]}, height ${PROOF_OUTCOME[fact.body.height]}`,
       };
+    case 'direction':
+      return { topic: 'proof', text: `${solution(fact.body.solution)}: fixed direction to ${fact.body.name} taken` };
+    case 'resight':
+      return {
+        topic: 'proof',
+        text: `${setName(state, fact.body.mark)} sighted again from ${solution(fact.body.solution)}: plan ${PROOF_OUTCOME[fact.body.plan]}, height ${PROOF_OUTCOME[fact.body.height]}`,
+      };
+    case 'finding':
+      return { topic: 'control', text: `${fact.body.reason} ${fact.body.effects.length} ${fact.body.effects.length === 1 ? 'mark' : 'marks'} looked at` };
+    case 'deferral':
+      return { topic: 'proof', text: `${solution(fact.body.solution)}: proof put off, ${fact.body.reason}` };
+    case 'tape': {
+      const { from, to, taped, measured, within } = fact.body;
+      return {
+        topic: 'proof',
+        text: `Taped ${setName(state, from)} to ${setName(state, to)}: ${length(taped)}, from coordinates ${length(measured)}${within ? '' : ', outside the tolerance'}`,
+      };
+    }
+    case 'correction':
+      return {
+        topic: 'station',
+        text: `${occupation(fact.body.occupation)}: ${fact.body.what === 'targetHeight' ? `target height of ${fact.body.sights.length} sights` : 'instrument height'} corrected to ${length(fact.body.value)}: ${fact.body.reason}`,
+      };
+    case 'visit': {
+      const { outcome, labelRead, note } = fact.body;
+      return { topic: 'control', text: `${mark(fact.body.mark)} ${outcome}${labelRead ? ', label read' : ''}${note ? `: ${note}` : ''}` };
+    }
     case 'event':
       return { topic: 'station', text: `${occupation(fact.body.occupation)}: ${EVENTS[fact.body.kind]}${fact.body.note ? `, ${fact.body.note}` : ''}` };
     case 'close':

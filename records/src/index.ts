@@ -32,3 +32,5 @@ export { alikeName } from './names.ts';
 export { isUnsteady, proofInterval } from './proofInterval.ts';
 export { factsOfOccupation, setupPage, type SetupPage, type UsedMark } from './setupPage.ts';
 export { controlSources, progressOf, type PackageProgress } from './progress.ts';
+export { judgeResight } from './resighting.ts';
+export { effectsOfMove, stationWithout, type Parts } from './movedControl.ts';

@@ -10,7 +10,8 @@ export interface ProofJudgement {
   readonly height: ProofOutcome;
 }
 
-const outcome = (measured: boolean, within: boolean | null, significant: boolean): ProofOutcome =>
+/** How a comparison came out in one part. */
+export const proofOutcome = (measured: boolean, within: boolean | null, significant: boolean): ProofOutcome =>
   !measured || within === null ? 'notMeasured' : !within ? 'outside' : significant ? 'moreThanChance' : 'good';
 
 /** Judges a sight to a known mark by the tolerance class of the work. Parts that the mark is not trusted for are not measured. */
@@ -38,8 +39,8 @@ export function judgeProof(
     ok: true,
     value: {
       check,
-      plan: outcome(check.plan !== null, check.withinPlan, check.plan?.significant ?? false),
-      height: outcome(check.height !== null, check.withinHeight, check.height?.significant ?? false),
+      plan: proofOutcome(check.plan !== null, check.withinPlan, check.plan?.significant ?? false),
+      height: proofOutcome(check.height !== null, check.withinHeight, check.height?.significant ?? false),
     },
   };
 }

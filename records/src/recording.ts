@@ -50,10 +50,14 @@ export function solutionBody(
       ...usageOf(sight),
     })),
   );
+  const { over } = occupation.body;
+  const [first] = uses;
+  // The mark under the instrument is used too: when it is found moved, everything set from it is concerned.
+  if (over && first) uses.push({ sight: first.sight, control: over.mark, revision: over.revision, plan: true, height: result.height !== null });
   return {
     occupation: occupation.id,
     name: occupation.body.name,
-    method: 'resection',
+    method: occupation.body.over ? 'overMark' : 'resection',
     class: classId,
     uses,
     result: resectionJson(result),

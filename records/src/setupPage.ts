@@ -47,10 +47,14 @@ export function factsOfOccupation(state: SiteState, occupation: string): AnyFact
       case 'solution':
       case 'event':
       case 'close':
+      case 'correction':
         return fact.body.occupation === occupation;
       case 'decision':
       case 'proof':
       case 'mark':
+      case 'resight':
+      case 'direction':
+      case 'deferral':
         return solutions.has(fact.body.solution);
       case 'withdrawal':
         return fact.body.occupation === occupation || (fact.body.record !== null && solutions.has(fact.body.record));

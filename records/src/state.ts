@@ -30,6 +30,14 @@ export interface SiteState {
   readonly accepted: readonly AcceptedSolution[];
   readonly refused: readonly AcceptedSolution[];
   readonly proofs: readonly Fact<'proof'>[];
+  readonly resights: readonly Fact<'resight'>[];
+  readonly findings: readonly Fact<'finding'>[];
+  /** Fixed directions, each first taken with one solution. */
+  readonly directions: readonly Fact<'direction'>[];
+  readonly tapes: readonly Fact<'tape'>[];
+  readonly deferrals: readonly Fact<'deferral'>[];
+  /** Looks at the marks on the ground, by mark, oldest first. */
+  readonly visits: ReadonlyMap<string, readonly Fact<'visit'>[]>;
   /** Work packages in force, by id of the latest revision. */
   readonly packages: readonly Fact<'package'>[];
   /** Marks in force by `markKey`. */
@@ -71,12 +79,24 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     accepted: solutions.filter((each) => each.decision.body.verdict !== 'refused'),
     refused: solutions.filter((each) => each.decision.body.verdict === 'refused'),
     proofs: standing('proof'),
+    resights: standing('resight'),
+    findings: standing('finding'),
+    directions: standing('direction'),
+    tapes: standing('tape'),
+    deferrals: standing('deferral'),
+    visits: visitsByMark(standing('visit')),
     packages: latestPackages(standing('package')),
     marks: marksInForce(standing('mark'), standing('package')),
     obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
     timeline,
     withdrawn,
   };
+}
+
+function visitsByMark(visits: readonly Fact<'visit'>[]): Map<string, Fact<'visit'>[]> {
+  const byMark = new Map<string, Fact<'visit'>[]>();
+  for (const visit of visits) byMark.set(visit.body.mark, [...(byMark.get(visit.body.mark) ?? []), visit]);
+  return byMark;
 }
 
 function controlMarks(revisions: readonly Fact<'control'>[]): ControlMark[] {

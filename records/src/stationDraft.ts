@@ -1,5 +1,16 @@
 /** The station being worked on: sights so far, what they give, and what to think of it. */
-import { judgeStation, ok, resection, type Judgement, type ResectionInput, type ResectionResult, type Result, type StationError } from '@idle-marker/core';
+import {
+  judgeStation,
+  ok,
+  resection,
+  stationOverMark,
+  type KnownStationInput,
+  type Judgement,
+  type ResectionInput,
+  type ResectionResult,
+  type Result,
+  type StationError,
+} from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { controlPointOf, groupSights, pointsOf, precisionOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
 import type { SiteState } from './state.ts';
@@ -41,6 +52,8 @@ export function stationDraft(state: SiteState, occupation: Fact<'occupation'>, f
     observations: groups.map((group) => group.observation),
   };
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
+  const over = overOf(state, occupation);
+  if (over) return { groups, input, outcome: inPlan.size === 0 ? null : stationOverMark({ ...input, ...over }), contradiction: null };
   if (inPlan.size < 2) return { groups, input, outcome: null, contradiction: null };
   const solved = resection(input);
   const times = new Map<string, number>();
@@ -50,4 +63,22 @@ export function stationDraft(state: SiteState, occupation: Fact<'occupation'>, f
   if (!solved.ok) return { groups, input, outcome: solved, contradiction: judged.ok ? judged.value.judgement : null };
   if (!judged.ok) return { groups, input, outcome: judged, contradiction: null };
   return { groups, input, outcome: ok({ result: solved.value, judgement: judged.value.judgement }), contradiction: null };
+}
+
+/** The mark under the instrument and how it is centred; null for a free station. */
+export function overOf(state: SiteState, { body }: Fact<'occupation'>): Pick<KnownStationInput, 'station' | 'setup'> | null {
+  const { over } = body;
+  const revision = over && state.control.find((mark) => mark.id === over.mark)?.revisions.find((each) => each.id === over.revision)?.body;
+  if (!over || !revision || revision.e === null || revision.n === null) return null;
+  return {
+    station: {
+      name: revision.mark,
+      e: revision.e,
+      n: revision.n,
+      z: revision.useHeight ? revision.z : null,
+      sdPlan: (revision.sdHMm ?? 0) / 1000,
+      sdZ: revision.sdZMm === null ? null : revision.sdZMm / 1000,
+    },
+    setup: { ...setupOf(body), instrumentCentringSd: over.centringSdMm / 1000 },
+  };
 }

@@ -1,17 +1,28 @@
 /** From the facts of a site to the records that the standing of marks is judged by. */
-import { judgeTrust, type TrustRecord, type TrustResult } from '@idle-marker/core';
+import { judgeTrust, type ProofTarget, type TrustRecord, type TrustResult } from '@idle-marker/core';
 import type { AnyFact } from '@idle-marker/contract';
 import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
 
 export function trustRecords(state: SiteState): TrustRecord[] {
-  const accepted = new Map(state.accepted.map((each) => [each.fact.id, each]));
-  return state.timeline.flatMap((fact) => recordsOf(fact, accepted));
+  const context: Context = {
+    accepted: new Map(state.accepted.map((each) => [each.fact.id, each])),
+    directionsOf: new Map<string, string[]>(),
+  };
+  for (const { id, body } of state.directions) context.directionsOf.set(body.solution, [...(context.directionsOf.get(body.solution) ?? []), id]);
+  return state.timeline.flatMap((fact) => recordsOf(fact, context));
 }
 
+interface Context {
+  readonly accepted: ReadonlyMap<string, SiteState['accepted'][number]>;
+  /** Fixed directions first taken with each solution. */
+  readonly directionsOf: Map<string, string[]>;
+}
+
+const MM = 1e-3;
 const stamp = ({ id, at, device, seq }: AnyFact) => ({ id, at, device, seq });
 
-function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accepted'][number]>): TrustRecord[] {
+function recordsOf(fact: AnyFact, { accepted, directionsOf }: Context): TrustRecord[] {
   switch (fact.type) {
     case 'control':
       return [{ type: 'controlRevision', ...stamp(fact), control: fact.body.mark, condition: fact.body.condition }];
@@ -35,7 +46,7 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
           acceptedAs,
           supersedes,
           uses,
-          directions: [],
+          directions: directionsOf.get(fact.id) ?? [],
         },
       ];
     }
@@ -44,8 +55,20 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
     case 'event':
       return [{ type: 'event', ...stamp(fact), occupation: fact.body.occupation, kind: fact.body.kind }];
     case 'proof': {
-      const { solution, control, revision, plan, height, supersedes } = fact.body;
-      return [{ type: 'proof', ...stamp(fact), solution, target: { kind: 'control', id: control, revision }, plan, height, supersedes }];
+      const { solution, control, revision, direction, plan, height, supersedes } = fact.body;
+      const target: ProofTarget | null =
+        control !== null && revision !== null ? { kind: 'control', id: control, revision } : direction ? { kind: 'direction', id: direction } : null;
+      return target ? [{ type: 'proof', ...stamp(fact), solution, target, plan, height, supersedes }] : [];
+    }
+    case 'resight': {
+      const { solution, mark, plan, height, supersedes } = fact.body;
+      return [{ type: 'resight', ...stamp(fact), solution, mark, plan, height, supersedes }];
+    }
+    case 'finding': {
+      const { cause, revision, plan, height, effects, supersedes } = fact.body;
+      const inMetres = (mm: number | null) => (mm === null ? null : mm * MM);
+      const moves = effects.map(({ mark, planMm, heightMm }) => ({ mark, plan: inMetres(planMm), height: inMetres(heightMm) }));
+      return [{ type: 'finding', ...stamp(fact), cause, revision, plan, height, effects: moves, supersedes }];
     }
     case 'mark': {
       const { solution, needs, measured, supersedes } = fact.body;
@@ -58,7 +81,6 @@ function recordsOf(fact: AnyFact, accepted: ReadonlyMap<string, SiteState['accep
   }
 }
 
-const MM = 1e-3;
 const classTolerances = (state: SiteState) =>
   Object.fromEntries(state.settings.classes.map(({ id, planMm, heightMm }) => [id, { plan: planMm * MM, height: heightMm * MM }]));
 

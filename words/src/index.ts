@@ -1,5 +1,6 @@
 export { stationErrorSentence } from './stationErrors.ts';
 export {
+  CONTROL_KIND,
   HEIGHT_REFERENCE,
   HEIGHT_REFERENCE_SHORT,
   LENGTH_DECIMALS,
@@ -16,7 +17,7 @@ export { smallLength, smallUnit } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
 export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, tapeWords, VIEWPOINT_NAME, type MovePart } from './guidance.ts';
 export { troubleWords } from './link.ts';
-export { PROOF_OUTCOME, proofSentence, proofVerdict } from './proof.ts';
+export { clearWords, effectWords, EVENT_SHORT, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { drawingWords } from './drawing.ts';

@@ -157,6 +157,40 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       };
     case 'NO_HEIGHT':
       return { title: 'No height yet', text: 'None of these marks gives a height. Sight one that has one, or work in plan alone.' };
+    case 'OVER_ONE_BACKSIGHT':
+      return {
+        title: 'One backsight: hardly checked',
+        text: `That the instrument stands over ${naming.nameOf(reason.station)} is taken on trust, and the direction to ${naming.nameOf(reason.name)} is forced to fit. ${
+          reason.distanceOff === null
+            ? 'Nothing is tested.'
+            : `One distance is all that is tested: ${length(reason.distanceOff)} ${reason.distanceOff >= 0 ? 'longer' : 'shorter'} than listed.`
+        } A second backsight would show a wrong mark.`,
+      };
+    case 'OVER_SEVERAL_BACKSIGHTS':
+      return {
+        title: `${capital(count(reason.marks))} backsights from ${naming.nameOf(reason.station)}`,
+        text: 'They check each other’s directions. A poor centring over the mark shows only as far as they disagree.',
+      };
+    case 'BACKSIGHT_OFF':
+      return {
+        title: `The distance to ${naming.nameOf(reason.name)} does not fit`,
+        text: `Measured ${reason.distanceOff === null ? '' : `${length(reason.distanceOff)} ${reason.distanceOff >= 0 ? 'longer' : 'shorter'} `}than listed. Either end may be wrong: the mark under the instrument, or the one that was sighted.`,
+      };
+    case 'BACKSIGHTS_DISAGREE':
+      return {
+        title: 'The backsights do not agree in direction',
+        text: `${reason.s0.toFixed(1)} times what they should. One of the marks, or the one under the instrument, is not where it is listed.`,
+      };
+    case 'BACKSIGHT_HEIGHT_OFF':
+      return {
+        title: `The height of ${naming.nameOf(reason.name)} does not fit`,
+        text: `Measured ${length(reason.dZ)} ${reason.dZ >= 0 ? 'above' : 'below'} its listed height: instrument height, target height, or one of the two marks.`,
+      };
+    case 'NO_INSTRUMENT_HEIGHT':
+      return {
+        title: 'The instrument height is zero',
+        text: 'Over a mark every height is wrong by the instrument’s height when it is not given. Measure it from the mark to the tilting axis, or work in plan alone.',
+      };
     case 'HEIGHT_UNCHECKED':
       return { title: 'One mark gives the height', text: `Everything hangs on the height of ${naming.nameOf(reason.name)}. A second one would check it.` };
   }

@@ -1,5 +1,6 @@
-import type { CheckResult, LengthUnit, ProofOutcome } from '@idle-marker/core';
+import type { CheckResult, LengthUnit, Proposal, ProofOutcome } from '@idle-marker/core';
 import { smallLength } from './small.ts';
+import { STANDING_REASON } from './vocabulary.ts';
 
 export const PROOF_OUTCOME: Readonly<Record<ProofOutcome, string>> = {
   good: 'good',
@@ -55,3 +56,71 @@ export function proofVerdict(
   }
   return { tone: 'good', title: 'The station holds', text: 'Go on.' };
 }
+
+/** One step of the shortest way to clear what is in doubt: what to do, and why. */
+export function clearWords(proposal: Proposal, mark: string | null, station: string): string {
+  const why = STANDING_REASON[proposal.because];
+  switch (proposal.action) {
+    case 'sightUnused':
+      return `Sight one mark that ${station} did not use: ${proposal.because === 'ONLY_REPEATS' ? 'so far only marks that it used were sighted again' : 'nothing independent has proved it yet'}.`;
+    case 'thirdTarget':
+      return `Sight a third mark from ${station}: one was good, one was not, and it must be told which is right.`;
+    case 'resight':
+      return `Sight ${mark ?? 'the mark'} again from a proven station: ${why}.`;
+    case 'setAgain':
+      return `Set ${mark ?? 'the mark'} again: ${why}.`;
+  }
+}
+
+/** What a set mark sighted again tells. */
+export function resightVerdict(
+  plan: ProofOutcome,
+  height: ProofOutcome,
+  own: boolean,
+): { readonly tone: 'good' | 'ochre' | 'brick'; readonly title: string; readonly text: string } {
+  const outcomes = [plan, height];
+  if (outcomes.includes('outside')) {
+    return own
+      ? {
+          tone: 'brick',
+          title: 'Something has moved since it was set',
+          text: 'Either this mark or the instrument. Prove the station on an unused mark now: that tells which.',
+        }
+      : {
+          tone: 'brick',
+          title: 'It is not where it was set',
+          text: 'Hold the pole plumb and sight it again. If it repeats, the list of what would clear it says which mark comes next.',
+        };
+  }
+  if (outcomes.every((each) => each === 'notMeasured')) return { tone: 'ochre', title: 'Nothing was compared', text: 'Sight another mark.' };
+  return own
+    ? { tone: 'good', title: 'Mark and instrument stand as they did', text: 'It shows that nothing moved since, not that the station was right.' }
+    : { tone: 'good', title: 'It is where it was set', text: 'Its station stood right when it was set, if this one does.' };
+}
+
+/** What it does to one mark when a control mark of its station has moved. */
+export function effectWords(
+  effect: { readonly planMm: number | null; readonly heightMm: number | null },
+  parts: { readonly plan: boolean; readonly height: boolean },
+  asked: { readonly planMm: number; readonly heightMm: number },
+  unit: LengthUnit,
+): { readonly text: string; readonly out: boolean } {
+  const told = [
+    ...(parts.plan ? [{ mm: effect.planMm, limit: asked.planMm, word: 'in plan' }] : []),
+    ...(parts.height ? [{ mm: effect.heightMm, limit: asked.heightMm, word: 'in height' }] : []),
+  ];
+  if (told.some((each) => each.mm === null)) return { text: 'can’t be computed without it: in doubt', out: true };
+  const out = told.some((each) => Math.abs(each.mm!) > each.limit);
+  const sizes = told.map((each) => `${smallLength(each.mm! / 1000, unit)} ${each.word}`).join(', ');
+  return { text: `${sizes}: ${out ? 'out' : 'inside its tolerance, stands'}`, out };
+}
+
+/** What may happen to an instrument, one tap each. */
+export const EVENT_SHORT = [
+  ['bump', 'Bumped'],
+  ['plant', 'Plant passed'],
+  ['relevel', 'Levelled again'],
+  ['battery', 'Battery'],
+  ['person', 'Other person'],
+  ['pause', 'Pause'],
+] as const;

@@ -69,3 +69,17 @@ export const STANDING_REASON: Readonly<Record<StandingReason, string>> = {
 
 /** Why a mark is not on a sheet. */
 export const WITHHELD_REASON = { ...STANDING_REASON, PLAN_CHANGED: 'it was set for an earlier revision of the package' } as const;
+
+/** What a control mark is, as it is said in a table. */
+export const CONTROL_KIND = {
+  pin: 'pin',
+  plate: 'cast plate',
+  nail: 'nail',
+  screw: 'screw',
+  cross: 'cross',
+  stake: 'stake',
+  target: 'wall target',
+  tag: 'tag',
+  benchmark: 'benchmark',
+  other: 'other',
+} as const;

@@ -280,7 +280,7 @@ const reasonJson = (reason: Reason, explanationJson: (each: Explanation) => obje
 const TOLD = 10;
 
 export const judgementJson = ({ judgement }: JudgedStation): object => {
-  const { none, best, also, explanations } = judgement.explained;
+  const { none, best, also, explanations } = judgement.explained!;
   const explanationJson = (each: Explanation) => ({ code: each.code, points: each.points, figures: figuresJson(each), share: shareOf(each, none) });
   return {
     verdict: judgement.verdict,

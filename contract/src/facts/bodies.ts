@@ -4,9 +4,11 @@ import {
   AngleUnitName,
   closed,
   Coordinate,
+  Instant,
   LengthUnitName,
   Name,
   NullableCoordinate,
+  NullableDay,
   NullableNumber,
   NullableSdMm,
   NullableString,
@@ -58,15 +60,44 @@ export const ControlBody = closed({
   z: NullableCoordinate,
   sdHMm: NullableSdMm,
   sdZMm: NullableSdMm,
-  kind: Words('pin', 'nail', 'screw', 'cross', 'stake', 'target', 'benchmark', 'other'),
+  kind: Words('pin', 'plate', 'nail', 'screw', 'cross', 'stake', 'target', 'tag', 'benchmark', 'other'),
   usePlan: Type.Boolean(),
   useHeight: Type.Boolean(),
   /** Kept for proving: offered for check sights rather than for stationing. */
   forProof: Type.Boolean(),
   condition: Words('secure', 'usable', 'doubtful', 'lost'),
   note: Text,
+  /** Where the coordinates come from; the height too, unless it has a source of its own. */
   source: Type.String({ maxLength: 200 }),
+  heightSource: Type.Optional(Type.String({ maxLength: 200 })),
+  /** Which spot of the thing is the point: nail head, top of the upper nut, centre of the cross. */
+  spot: Type.Optional(Type.String({ maxLength: 200 })),
+  setBy: Type.Optional(Type.String({ maxLength: 120 })),
+  setOn: Type.Optional(NullableDay),
+  /** How firm it stands, where somebody knows better than its kind tells. */
+  firmness: Type.Optional(
+    Type.Unsafe<{ rating: 'firm' | 'fair' | 'soft'; reason: string } | null>({
+      anyOf: [{ type: 'null' }, closed({ rating: Words('firm', 'fair', 'soft'), reason: Type.String({ minLength: 1, maxLength: 500 }) })],
+    }),
+  ),
+  /** A soft mark is to be used by then, or replaced. */
+  useBefore: Type.Optional(NullableDay),
+  /** What a reusable tag is valid for while it is here. */
+  validFor: Type.Optional(Type.String({ maxLength: 200 })),
+  /** Why it is not used any more; a tag that was taken away, a mark that the dig has swallowed. */
+  retired: Type.Optional(NullableString),
+  /** The station that measured it, when it is control of one's own making. */
+  parent: Type.Optional(NullableUuid),
   supersedes: NullableUuid,
+});
+
+/** A look at a mark on the ground: whether it is there, and is the one on the list. */
+export const VisitBody = closed({
+  mark: Uuid,
+  outcome: Words('found', 'missing', 'disturbed', 'refreshed'),
+  /** Whether the label on the ground was compared with the list. */
+  labelRead: Type.Boolean(),
+  note: Text,
 });
 
 export const OccupationBody = closed({
@@ -86,18 +117,40 @@ export const OccupationBody = closed({
   ground: Type.String({ maxLength: 200 }),
   windy: Type.Boolean(),
   link: Words('simulator', 'typed'),
+  /** How the station is found; a free station when nothing is said. */
+  method: Type.Optional(Words('free', 'overMark', 'heightOnly', 'carried')),
+  /** The mark that the instrument stands over, under which revision, and how well it is centred. */
+  over: Type.Optional(
+    Type.Unsafe<{ mark: string; revision: string; centringSdMm: number } | null>({
+      anyOf: [{ type: 'null' }, closed({ mark: Uuid, revision: Uuid, centringSdMm: SdMm })],
+    }),
+  ),
+  /** Steps of setting up that were ticked, and when. */
+  checklist: Type.Optional(Type.Array(closed({ step: Type.String({ maxLength: 40 }), at: Instant }), { maxItems: 40 })),
 });
 
+/** Something far away and fixed (a church spire, a mast) whose direction is compared, without a distance. */
+export const DirectionBody = closed({ solution: Uuid, sight: Uuid, name: Name, azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }) });
+
 export const SightTarget = Type.Unsafe<
-  { readonly kind: 'control'; readonly mark: string } | { readonly kind: 'plan'; readonly package: string; readonly key: string }
+  | { readonly kind: 'control'; readonly mark: string }
+  | { readonly kind: 'plan'; readonly package: string; readonly key: string }
+  /** A mark as set, sighted again. */
+  | { readonly kind: 'mark'; readonly mark: string }
+  | { readonly kind: 'direction'; readonly name: string }
 >({
   type: 'object',
-  oneOf: [closed({ kind: Words('control'), mark: Uuid }), closed({ kind: Words('plan'), package: Uuid, key: Type.String({ minLength: 1, maxLength: 200 }) })],
+  oneOf: [
+    closed({ kind: Words('control'), mark: Uuid }),
+    closed({ kind: Words('plan'), package: Uuid, key: Type.String({ minLength: 1, maxLength: 200 }) }),
+    closed({ kind: Words('mark'), mark: Uuid }),
+    closed({ kind: Words('direction'), name: Name }),
+  ],
 });
 
 export const SightBody = closed({
   occupation: Uuid,
-  purpose: Words('station', 'proof', 'mark', 'driven', 'ground'),
+  purpose: Words('station', 'proof', 'mark', 'driven', 'ground', 'resight'),
   target: SightTarget,
   face: Type.Unsafe<1 | 2>({ type: 'integer', enum: [1, 2] }),
   /** As read: numbers in the units they were read in, with the decimals shown, and the keyed text if it was typed. */
@@ -126,7 +179,7 @@ export const SightBody = closed({
 export const SolutionBody = closed({
   occupation: Uuid,
   name: Name,
-  method: Words('resection'),
+  method: Words('resection', 'overMark', 'heightOnly', 'carried'),
   class: Type.String({ minLength: 1, maxLength: 40 }),
   /** `direction` false: of a sight used in plan only the distance counts. */
   uses: Type.Array(
@@ -164,13 +217,62 @@ export const ProofOutcomeWord = Words('good', 'moreThanChance', 'outside', 'notM
 export const ProofBody = closed({
   solution: Uuid,
   sight: Uuid,
-  control: Uuid,
-  revision: Uuid,
+  /** The mark and its revision; null when a fixed direction was sighted. */
+  control: NullableUuid,
+  revision: NullableUuid,
+  direction: Type.Optional(NullableUuid),
   class: Type.String({ minLength: 1, maxLength: 40 }),
   plan: ProofOutcomeWord,
   height: ProofOutcomeWord,
   result: Type.Unsafe<Record<string, unknown>>({ type: 'object' }),
   supersedes: NullableUuid,
+});
+
+/** A set mark sighted again, compared with where it was measured when it was set. */
+export const ResightBody = closed({
+  solution: Uuid,
+  sight: Uuid,
+  mark: Uuid,
+  class: Type.String({ minLength: 1, maxLength: 40 }),
+  plan: ProofOutcomeWord,
+  height: ProofOutcomeWord,
+  result: Type.Unsafe<Record<string, unknown>>({ type: 'object' }),
+  supersedes: NullableUuid,
+});
+
+/** What a later look at the evidence does to marks that are set: by how much each moves, null when that can't be told. */
+export const FindingBody = closed({
+  cause: Words('controlMoved', 'recomputed'),
+  /** The revision found moved; null when something entered was corrected. */
+  revision: NullableUuid,
+  plan: Type.Boolean(),
+  height: Type.Boolean(),
+  effects: Type.Array(closed({ mark: Uuid, planMm: NullableNumber, heightMm: NullableNumber }), { maxItems: 20_000 }),
+  reason: Type.String({ minLength: 1, maxLength: 2000 }),
+  supersedes: NullableUuid,
+});
+
+/** Work goes on although a proof is due, and why. */
+export const DeferralBody = closed({ solution: Uuid, reason: Type.String({ minLength: 1, maxLength: 500 }) });
+
+/** A distance taped between two set marks, compared with the one between their measured places. */
+export const TapeBody = closed({
+  from: Uuid,
+  to: Uuid,
+  taped: Type.Number({ exclusiveMinimum: 0, maximum: 200 }),
+  measured: Type.Number({ minimum: 0 }),
+  within: Type.Boolean(),
+  note: Text,
+});
+
+/** Target heights of sights, or the instrument height of a set-up, that were entered wrongly. */
+export const CorrectionBody = closed({
+  what: Words('targetHeight', 'instrumentHeight'),
+  occupation: Uuid,
+  /** The sights that it is for; none when it is the instrument's height. */
+  sights: Type.Array(Uuid, { maxItems: 5000 }),
+  value: Type.Number({ minimum: -5, maximum: 20 }),
+  reason: Type.String({ minLength: 1, maxLength: 500 }),
 });
 
 export const EventBody = closed({
@@ -277,11 +379,18 @@ export const FACT_BODIES = {
   site: SiteBody,
   member: MemberBody,
   control: ControlBody,
+  visit: VisitBody,
   occupation: OccupationBody,
   sight: SightBody,
   solution: SolutionBody,
   decision: DecisionBody,
   proof: ProofBody,
+  direction: DirectionBody,
+  resight: ResightBody,
+  finding: FindingBody,
+  deferral: DeferralBody,
+  tape: TapeBody,
+  correction: CorrectionBody,
   event: EventBody,
   close: CloseBody,
   package: PackageBody,

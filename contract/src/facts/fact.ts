@@ -46,6 +46,7 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'sight':
       refs.push(fact.body.occupation);
       if (fact.body.target.kind === 'plan') refs.push(fact.body.target.package);
+      if (fact.body.target.kind === 'mark') refs.push(fact.body.target.mark);
       break;
     case 'solution':
       refs.push(fact.body.occupation, fact.body.supersedes, ...fact.body.uses.flatMap((use) => [use.sight, use.revision]));
@@ -54,13 +55,33 @@ export function referencesOf(fact: AnyFact): string[] {
       refs.push(fact.body.solution);
       break;
     case 'proof':
-      refs.push(fact.body.solution, fact.body.sight, fact.body.revision, fact.body.supersedes);
+      refs.push(fact.body.solution, fact.body.sight, fact.body.revision, fact.body.direction ?? null, fact.body.supersedes);
+      break;
+    case 'direction':
+      refs.push(fact.body.solution, fact.body.sight);
+      break;
+    case 'resight':
+      refs.push(fact.body.solution, fact.body.sight, fact.body.mark, fact.body.supersedes);
+      break;
+    case 'finding':
+      refs.push(fact.body.revision, fact.body.supersedes, ...fact.body.effects.map((effect) => effect.mark));
+      break;
+    case 'deferral':
+      refs.push(fact.body.solution);
+      break;
+    case 'tape':
+      refs.push(fact.body.from, fact.body.to);
+      break;
+    case 'correction':
+      refs.push(fact.body.occupation, ...fact.body.sights);
       break;
     case 'event':
     case 'close':
       refs.push(fact.body.occupation);
       break;
     case 'control':
+      refs.push(fact.body.supersedes, fact.body.parent ?? null);
+      break;
     case 'package':
       refs.push(fact.body.supersedes);
       break;
@@ -76,9 +97,12 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'withdrawal':
       refs.push(fact.body.record, fact.body.occupation);
       break;
+    case 'occupation':
+      refs.push(fact.body.over?.revision ?? null);
+      break;
     case 'site':
     case 'member':
-    case 'occupation':
+    case 'visit':
     case 'note':
       break;
   }

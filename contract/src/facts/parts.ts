@@ -25,6 +25,13 @@ export const NullableSdMm = Type.Unsafe<number | null>({ type: ['number', 'null'
 export const LengthUnitName = Words('metre', 'foot', 'usSurveyFoot');
 export const AngleUnitName = Words('dms', 'degree', 'gon');
 
+/** A day, as on a calendar. */
+export const Day = Type.String({ pattern: '^\\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])$' });
+export const NullableDay = Type.Unsafe<string | null>({
+  type: ['string', 'null'],
+  pattern: '^\\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])$',
+});
+
 export const PlacePlan = closed({ e: Coordinate, n: Coordinate });
 export const Place = closed({ e: Coordinate, n: Coordinate, z: NullableCoordinate });
 

@@ -48,8 +48,8 @@ describe('the simulator', () => {
     expect(liveReading(locked, PRECISION)).not.toBeNull();
     const shot = run(measure(locked), 2).shot!;
     const exact = trueReading(locked.instrument!, { e: 40, n: 10, z: 6.7 });
-    expect(Math.abs(shot.slope - exact.slope)).toBeLessThan(0.008);
-    expect(Math.abs(Math.sin(shot.circle - exact.circle)) * shot.slope).toBeLessThan(0.008);
+    expect(Math.abs(shot.slope! - exact.slope)).toBeLessThan(0.008);
+    expect(Math.abs(Math.sin(shot.circle - exact.circle)) * shot.slope!).toBeLessThan(0.008);
   });
 
   it('loses the prism behind a cabin and says which', () => {

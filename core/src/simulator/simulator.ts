@@ -34,6 +34,13 @@ export interface SimulatedReading {
   readonly slope: Metres;
 }
 
+/** A finished shot; no slope when it was aimed at something far without a prism. */
+export interface SimulatedShot {
+  readonly circle: Radians;
+  readonly zenith: Radians;
+  readonly slope: Metres | null;
+}
+
 type Task =
   | { readonly kind: 'turn'; readonly circle: Radians; readonly zenith: Radians }
   | { readonly kind: 'search'; readonly left: number }
@@ -50,7 +57,7 @@ export interface SimulatorState {
   readonly lock: Lock;
   readonly task: Task | null;
   /** Finished careful shot, until it is taken. */
-  readonly shot: SimulatedReading | null;
+  readonly shot: SimulatedShot | null;
   /** Why the last command came to nothing. */
   readonly trouble: SimulatorTrouble | null;
 }
@@ -110,6 +117,21 @@ export function setUpInstrument(state: SimulatorState, truth: GroundTruth, place
   };
 }
 
+/** Per axis, of a laser plummet brought over a mark with care. */
+const PLUMMET_SD: Metres = 0.001;
+
+/** Stands the instrument over a mark or hub, as well as a plummet allows. */
+export function setUpOver(state: SimulatorState, truth: GroundTruth, name: string, height: Metres): SimulatorState {
+  const mark = state.hubs.find((hub) => hub.name === name) ?? truth.marks.find((each) => each.name === name);
+  if (!mark) return { ...state, trouble: { code: 'NO_SUCH_MARK', name } };
+  if ('covered' in mark && mark.covered) return { ...state, trouble: { code: 'MARK_COVERED', name } };
+  const east = normal(state.random);
+  const north = normal(east.state);
+  const place = { e: mark.e + east.value * PLUMMET_SD, n: mark.n + north.value * PLUMMET_SD };
+  const standing = setUpInstrument({ ...state, random: north.state }, truth, place, height);
+  return { ...standing, instrument: { ...standing.instrument!, groundZ: mark.z } };
+}
+
 /** Sends the pole to a place on the ground, or onto a mark or hub by name. */
 export function walkTo(state: SimulatorState, truth: GroundTruth, goal: PlanPoint | string): SimulatorState {
   if (typeof goal !== 'string') return { ...state, walk: { e: goal.e, n: goal.n, z: null, onto: null }, trouble: null };
@@ -133,6 +155,24 @@ export function driveHub(state: SimulatorState, truth: GroundTruth, name: string
     pole: { ...state.pole, ...place, z: hub.z, onto: name },
     trouble: null,
   };
+}
+
+/** A hub that was driven in another session: it stands where it was measured, as far as anybody knows. */
+export const placeHub = (state: SimulatorState, hub: SimulatorState['hubs'][number]): SimulatorState => ({
+  ...state,
+  hubs: [...state.hubs.filter((each) => each.name !== hub.name), hub],
+});
+
+/** Aims by hand at something far and fixed: a direction and a zenith angle, no distance. The prism is let go. */
+export function aimFar(state: SimulatorState, truth: GroundTruth, precision: InstrumentPrecision, name: string): SimulatorState {
+  if (!state.instrument) return needsInstrument(state);
+  const target = truth.far?.find((each) => each.name === name);
+  if (!target) return { ...state, trouble: { code: 'NO_SUCH_MARK', name } };
+  const exact = trueReading(state.instrument, target);
+  const circle = normal(state.random);
+  const zenith = normal(circle.state);
+  const shot = { circle: wrapTurn(exact.circle + circle.value * precision.angleSd), zenith: exact.zenith + zenith.value * precision.angleSd, slope: null };
+  return { ...state, random: zenith.state, circle: shot.circle, zenith: shot.zenith, lock: 'none', task: null, shot, trouble: null };
 }
 
 export const setPole = (state: SimulatorState, change: Partial<Pick<SimulatedPole, 'targetHeight' | 'legs'>>): SimulatorState => ({

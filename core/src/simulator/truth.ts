@@ -32,6 +32,8 @@ export interface GroundTruth {
     readonly waveLength: Metres;
   };
   readonly obstructions: readonly TrueObstruction[];
+  /** Fixed things far away, to which directions are taken without a distance. */
+  readonly far?: readonly (PlanPoint & { readonly name: string; readonly z: Metres })[];
 }
 
 export function groundHeight(truth: GroundTruth, place: PlanPoint): Metres {

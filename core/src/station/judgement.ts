@@ -36,7 +36,15 @@ export type Reason =
   /** Sighted again and again: all readings count together. */
   | { readonly code: 'SIGHTED_OFTEN'; readonly name: string; readonly times: number }
   | { readonly code: 'NO_HEIGHT' }
-  | { readonly code: 'HEIGHT_UNCHECKED'; readonly name: string };
+  | { readonly code: 'HEIGHT_UNCHECKED'; readonly name: string }
+  /** Over a mark: the direction is forced to fit, one distance (measured minus listed) is all that is tested. */
+  | { readonly code: 'OVER_ONE_BACKSIGHT'; readonly station: string; readonly name: string; readonly distanceOff: Metres | null }
+  | { readonly code: 'OVER_SEVERAL_BACKSIGHTS'; readonly station: string; readonly marks: number }
+  | { readonly code: 'BACKSIGHT_OFF'; readonly name: string; readonly distanceOff: Metres | null }
+  | { readonly code: 'BACKSIGHTS_DISAGREE'; readonly s0: number }
+  | { readonly code: 'BACKSIGHT_HEIGHT_OFF'; readonly name: string; readonly dZ: Metres }
+  /** Heights are taken from the mark under the instrument, whose height above it was not given. */
+  | { readonly code: 'NO_INSTRUMENT_HEIGHT' };
 
 export type Step =
   | { readonly code: 'CHECK_NAME'; readonly name: string; readonly other: string | null }
@@ -57,8 +65,8 @@ export type Step =
 export interface Judgement {
   readonly verdict: Verdict;
   readonly checkability: Checkability;
-  /** `best` null: the evidence can't tell. */
-  readonly explained: Explained;
+  /** `best` null: the evidence can't tell. Null over a mark, where no surplus could tell explanations apart. */
+  readonly explained: Explained | null;
   readonly because: readonly Reason[];
   readonly doThis: readonly Step[];
   readonly noticed: readonly SmallestNoticed[];

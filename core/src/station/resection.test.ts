@@ -173,7 +173,7 @@ describe('judgement', () => {
   it('names the mark that was knocked, by how much and whither', () => {
     let named = 0;
     for (let seed = 1; seed <= 40; seed++) {
-      const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed, { mark: 'D', e: 0.018, n: 0.018 })).explained;
+      const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed, { mark: 'D', e: 0.018, n: 0.018 })).explained!;
       if (best?.figures.code !== 'MARK_MOVED_PLAN') continue;
       named++;
       expect(best.points).toEqual(['D']);
@@ -183,7 +183,7 @@ describe('judgement', () => {
   });
 
   it('names the mark that has heaved, and that it stands higher', () => {
-    const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 4, { mark: 'C', z: 0.02 })).explained;
+    const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 4, { mark: 'C', z: 0.02 })).explained!;
     expect(best).toMatchObject({ code: 'MARK_MOVED_HEIGHT', points: ['C'] });
     if (best?.figures.code === 'MARK_MOVED_HEIGHT') expect(best.figures.dZ).toBeGreaterThan(0.01);
   });
@@ -191,7 +191,7 @@ describe('judgement', () => {
   it('leaves good marks in peace', () => {
     let accused = 0;
     for (let seed = 1; seed <= 300; seed++) {
-      const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed * 7919)).explained;
+      const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed * 7919)).explained!;
       if (best !== null && best.code !== 'NONE') accused++;
     }
     expect(accused).toBeLessThanOrEqual(3);

@@ -110,7 +110,7 @@ class Player {
     const { circle, zenith, slope } = this.#simulator.shot!;
     this.#simulator = { ...this.#simulator, shot: null };
     const angle = (radians: number) => Number((radians / RADIANS_PER_DEGREE).toFixed(ANGLE_DECIMALS));
-    return { circle: angle(circle), zenith: angle(zenith), slope: Number(slope.toFixed(4)), angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: ANGLE_DECIMALS, lengthDecimals: 4, keyed: null };
+    return { circle: angle(circle), zenith: angle(zenith), slope: slope === null ? null : Number(slope.toFixed(4)), angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: ANGLE_DECIMALS, lengthDecimals: 4, keyed: null };
   }
 
   #setUp(name: string, place: PlanPoint, temperatureC: number): Fact<'occupation'> {

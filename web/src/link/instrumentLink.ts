@@ -29,6 +29,8 @@ export interface LinkState {
   readonly busy: 'turning' | 'searching' | 'measuring' | null;
   readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
   readonly trouble: LinkTrouble | null;
+  /** What stands far away and can be aimed at; a typed link takes any name. */
+  readonly far: readonly string[];
 }
 
 export interface InstrumentLink {

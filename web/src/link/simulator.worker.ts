@@ -1,22 +1,26 @@
 /** Runs the simulated instrument, pole and ground apart from the page, so that it works with no network and no server. */
 import {
   advance,
+  aimFar,
   azimuth,
   cancel,
   driveHub,
   liveReading,
   measure,
+  placeHub,
   polar,
   RADIANS_PER_DEGREE,
   search,
   setPole,
   setUpInstrument,
+  setUpOver,
   startSimulator,
   turnTo,
   walkTo,
   type GroundTruth,
   type InstrumentPrecision,
   type SimulatedReading,
+  type SimulatedShot,
   type SimulatorState,
 } from '@idle-marker/core';
 import { READINGS_PER_SECOND, type FromSimulator, type ToSimulator } from './simulatorProtocol.ts';
@@ -45,6 +49,7 @@ const shown = (reading: SimulatedReading) => ({
   zenithDeg: round(reading.zenith / RADIANS_PER_DEGREE, ANGLE_DECIMALS),
   slope: round(reading.slope, 4),
 });
+const shownShot = ({ slope, ...angles }: SimulatedShot) => (slope === null ? { ...shown({ ...angles, slope: 0 }), slope: null } : shown({ ...angles, slope }));
 
 function tell(current: SimulatorState, live: SimulatedReading | null): void {
   const message: FromSimulator = {
@@ -55,10 +60,11 @@ function tell(current: SimulatorState, live: SimulatedReading | null): void {
     circleDeg: current.circle / RADIANS_PER_DEGREE,
     zenithDeg: current.zenith / RADIANS_PER_DEGREE,
     live: live && shown(live),
-    shot: current.shot && shown(current.shot),
+    shot: current.shot && shownShot(current.shot),
     busy: current.task ? BUSY[current.task.kind] : null,
     pole: { targetHeight: current.pole.targetHeight, legs: current.pole.legs, walking: current.walk !== null, onto: current.pole.onto },
     trouble: current.trouble,
+    far: (truth.far ?? []).map((each) => each.name),
     save: seq % SAVE_EVERY === 0 ? current : null,
   };
   self.postMessage(message);
@@ -110,6 +116,9 @@ function obey(message: ToSimulator): void {
     case 'setUp':
       state = setUpInstrument(state, truth, message.place, message.height, message.orientation);
       break;
+    case 'setUpOver':
+      state = setUpOver(state, truth, message.name, message.height);
+      break;
     case 'walk':
       state = walkTo(state, truth, message.goal);
       break;
@@ -132,6 +141,12 @@ function obey(message: ToSimulator): void {
       break;
     case 'driveHub':
       state = driveHub(state, truth, message.name);
+      break;
+    case 'placeHub':
+      state = placeHub(state, message.hub);
+      break;
+    case 'aimFar':
+      state = aimFar(state, truth, precision, message.name);
       break;
     case 'cancel':
       state = cancel(state);

@@ -23,6 +23,7 @@ const START: LinkState = {
   busy: null,
   pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
   trouble: null,
+  far: [],
 };
 
 /** The simulated robotic instrument, with a pole that can be sent about. */
@@ -68,6 +69,7 @@ export class SimulatorLink implements InstrumentLink {
       pole: message.pole,
       // A trouble is shown until the next command.
       trouble: trouble ?? this.#state.trouble,
+      far: message.far,
     };
     if (shot && this.#measuring) {
       this.#measuring.resolve({
@@ -165,6 +167,11 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'setUp', place, height, ...(orientation === undefined ? {} : { orientation }) });
   }
 
+  /** Over a mark or a hub by its name, with a plummet. */
+  setUpOver(name: string, height: number): void {
+    this.#command({ command: 'setUpOver', name, height });
+  }
+
   /** Resolves when the pole has arrived; rejects when it can't. */
   walk(goal: PlanPoint | string): Promise<void> {
     this.#command({ command: 'walk', goal });
@@ -184,6 +191,18 @@ export class SimulatorLink implements InstrumentLink {
 
   driveHub(name: string): void {
     this.#command({ command: 'driveHub', name });
+  }
+
+  placeHub(hub: SimulatorState['hubs'][number]): void {
+    this.#command({ command: 'placeHub', hub });
+  }
+
+  /** Aims at something far by hand; resolves with a reading that has no distance. */
+  aimFar(name: string): Promise<RawRead> {
+    this.#command({ command: 'aimFar', name });
+    return new Promise((resolve, reject) => {
+      this.#measuring = { resolve, reject };
+    });
   }
 
   setPace(factor: number): void {

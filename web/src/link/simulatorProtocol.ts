@@ -10,6 +10,7 @@ export type ToSimulator =
       readonly saved: SimulatorState | null;
     }
   | { readonly command: 'setUp'; readonly place: PlanPoint; readonly height: number; readonly orientation?: number }
+  | { readonly command: 'setUpOver'; readonly name: string; readonly height: number }
   | { readonly command: 'walk'; readonly goal: PlanPoint | string }
   | { readonly command: 'step'; readonly toward: number; readonly right: number }
   | { readonly command: 'pole'; readonly targetHeight?: number; readonly legs?: boolean }
@@ -17,6 +18,8 @@ export type ToSimulator =
   | { readonly command: 'search' }
   | { readonly command: 'measure' }
   | { readonly command: 'driveHub'; readonly name: string }
+  | { readonly command: 'placeHub'; readonly hub: SimulatorState['hubs'][number] }
+  | { readonly command: 'aimFar'; readonly name: string }
   | { readonly command: 'cancel' }
   | { readonly command: 'pace'; readonly factor: number };
 
@@ -29,10 +32,12 @@ export interface FromSimulator {
   readonly circleDeg: number;
   readonly zenithDeg: number;
   readonly live: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number } | null;
-  readonly shot: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number } | null;
+  readonly shot: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number | null } | null;
   readonly busy: 'turning' | 'searching' | 'measuring' | null;
   readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
   readonly trouble: SimulatorTrouble | null;
+  /** What stands far away and can be aimed at. */
+  readonly far: readonly string[];
   /** The whole state now and then, so that a reload goes on where it was. */
   readonly save: SimulatorState | null;
 }

@@ -4,7 +4,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { troubleWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { currentLink } from './linkStore.ts';
-import { LinkError } from './simulatorLink.ts';
+import { LinkError, type SimulatorLink } from './simulatorLink.ts';
 import { sightBody } from '@idle-marker/records';
 
 export type SightTarget = FactBody<'sight'>['target'];
@@ -15,11 +15,25 @@ export interface Shooting {
   readonly doing: string | null;
   /** Why the last one came to nothing. */
   readonly trouble: string | null;
-  /** Walks the simulated pole to a mark when it is not on it, locks, measures and stores. Null when it came to nothing. */
-  shoot(purpose: SightPurpose, target: SightTarget, onto: { name: string } | null): Promise<Fact<'sight'> | null>;
+  /**
+   * Walks the simulated pole to a mark when it is not on it, locks, measures and stores. Null when it came to nothing.
+   * `hub`: where it was measured, for one that the simulator has not driven itself. Something far away is aimed at instead.
+   */
+  shoot(purpose: SightPurpose, target: SightTarget, onto: { name: string; hub?: { e: number; n: number; z: number } } | null): Promise<Fact<'sight'> | null>;
   walk(goal: string | { e: number; n: number }): Promise<boolean>;
   cancel(): void;
   clear(): void;
+}
+
+/** A hub that was driven before this page was opened is put where it was measured. */
+async function walkOnto(link: SimulatorLink, name: string, hub: { e: number; n: number; z: number } | undefined): Promise<void> {
+  try {
+    await link.walk(name);
+  } catch (error) {
+    if (!hub || !(error instanceof LinkError) || error.trouble.code !== 'NO_SUCH_MARK') throw error;
+    link.placeHub({ name, ...hub });
+    await link.walk(name);
+  }
 }
 
 export function useShooting(): Shooting {
@@ -50,10 +64,16 @@ export function useShooting(): Shooting {
       attempt(async (tell, signal) => {
         const link = currentLink();
         if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
+        if (link.kind === 'simulator' && target.kind === 'direction') {
+          tell(`Aiming at ${target.name}…`);
+          const read = await link.aimFar(target.name);
+          const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole) });
+          return fact as Fact<'sight'>;
+        }
         if (link.kind === 'simulator') {
           if (onto && link.state().pole.onto !== onto.name) {
             tell(`Walking to ${onto.name}…`);
-            await link.walk(onto.name);
+            await walkOnto(link, onto.name, onto.hub);
           }
           tell('Searching for the prism…');
           await link.lockOn();

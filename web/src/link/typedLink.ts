@@ -16,6 +16,7 @@ export class TypedLink implements InstrumentLink {
     busy: null,
     pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
     trouble: null,
+    far: [],
   };
 
   state(): LinkState {

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { lengthToMetres, sharedLead } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
+import { CONTROL_KIND } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -13,16 +14,6 @@ import { useKey } from '../../ui/useKey.ts';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
 
-const KIND = {
-  pin: 'pin',
-  nail: 'nail',
-  screw: 'screw',
-  cross: 'cross',
-  stake: 'stake',
-  target: 'wall target',
-  benchmark: 'benchmark',
-  other: 'other',
-} as const;
 const TONE = { secure: 'text-good', usable: '', doubtful: 'text-ochre', lost: 'text-brick line-through' } as const;
 
 /** Rows shown at a time: a long list is searched rather than scrolled. */
@@ -153,7 +144,7 @@ export function Place() {
                     <td className={TD}>
                       {body.sdHMm ?? '–'} / {body.sdZMm ?? '–'}
                     </td>
-                    <td className={TD_WORD}>{KIND[body.kind]}</td>
+                    <td className={TD_WORD}>{CONTROL_KIND[body.kind]}</td>
                     <td className={TD_WORD}>
                       {body.forProof ? 'proofs' : [body.usePlan && 'plan', body.useHeight && 'ht'].filter(Boolean).join('+') || 'none'}
                     </td>

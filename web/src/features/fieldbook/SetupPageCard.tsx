@@ -48,7 +48,8 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
       'Proofs',
       page.proofs
         .map(
-          (proof) => `${clockTime(proof.at)} ${nameOf(proof.body.control)}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`,
+          (proof) =>
+            `${clockTime(proof.at)} ${nameOf(proof.body.control ?? '')}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`,
         )
         .join('; ') || 'none',
     ],

@@ -7,7 +7,7 @@ import { clockTime } from '../../ui/time.ts';
 
 interface ProofTableProps {
   readonly proofs: readonly Fact<'proof'>[];
-  nameOf(mark: string): string;
+  nameOf(proof: Fact<'proof'>): string;
   outcomeWords(proof: Fact<'proof'>): string;
 }
 
@@ -42,7 +42,7 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
               <tr key={proof.id} title={outcomeWords(proof)} className={replaced.has(proof.id) ? 'text-ink2 line-through' : bad ? 'text-brick' : ''}>
                 <td className={TD_WORD}>{clockTime(proof.at)}</td>
                 <td className={TD_WORD}>
-                  {nameOf(proof.body.control)} {bad && <strong>outside</strong>}
+                  {nameOf(proof)} {bad && <strong>outside</strong>}
                 </td>
                 {['dEMm', 'dNMm', 'dZMm', 'dAlongMm', 'dAcrossMm'].map((field) => (
                   <td key={field} className={TD}>

@@ -1,8 +1,10 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import { Tabs } from 'radix-ui';
 import { Link } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { PROOF_OUTCOME, proofSentence, proofVerdict } from '@idle-marker/words';
+import type { ControlMark } from '@idle-marker/records';
+import { PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useLinkState } from '../../link/linkStore.ts';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
@@ -16,10 +18,23 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card, Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
+import { FoundMovedDialog } from '../control/FoundMovedDialog.tsx';
 import { CandidateTable } from './CandidateTable.tsx';
+import { ClearCard } from './ClearCard.tsx';
+import { FarDirections } from './FarDirections.tsx';
+import { HappenedRow } from './HappenedRow.tsx';
 import { ProofTable } from './ProofTable.tsx';
+import { SetMarks } from './SetMarks.tsx';
+import { TapeBetween } from './TapeBetween.tsx';
 import { useProving } from './useProving.ts';
 import { LINK } from '../../ui/link.ts';
+
+const WAYS = [
+  ['known', 'A known mark'],
+  ['set', 'A mark set'],
+  ['far', 'Far direction'],
+  ['tape', 'Tape'],
+] as const;
 
 /** Is it still true? A sight to a known mark that the station did not use. */
 export function Place() {
@@ -30,6 +45,7 @@ export function Place() {
   const { shooting, target, last, fault, prove } = proving;
   const chosen = target?.id ?? null;
   const age = useProofAge();
+  const [moved, setMoved] = useState<ControlMark | null>(null);
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const scene = useMemo(() => {
     if (!inForce) return joinScenes(outlineScene(state.packages), controlScene(state.control, null));
@@ -52,8 +68,20 @@ export function Place() {
       </EmptyTo>
     );
   }
-  const verdict = last && proofVerdict(last.judged.plan, last.judged.height, last.independent);
+  const own = last?.kind === 'ownResight';
+  const verdict =
+    last &&
+    (last.kind === 'resight' || own
+      ? resightVerdict(last.judged.plan, last.judged.height, own)
+      : proofVerdict(last.judged.plan, last.judged.height, last.kind === 'proof'));
   const proofs = state.proofs.filter((proof) => proof.body.solution === inForce.fact.id);
+  const busy = shooting.doing !== null;
+  const nameOf = (proof: Fact<'proof'>) =>
+    state.control.find((each) => each.id === proof.body.control)?.revision.body.name ??
+    state.directions.find((each) => each.id === proof.body.direction)?.body.name ??
+    '?';
+  const suspects = trust.targetsSuspect.flatMap((each) => state.control.find((mark) => mark.id === each.target) ?? []);
+  const setMark = (mark: string) => [...state.marks.values()].find((each) => each.id === mark);
   return (
     <>
       <Workspace
@@ -67,7 +95,7 @@ export function Place() {
         }
         slip={
           <Slip
-            topic={`${proofs.length} ${shooting.trouble ?? ''}`}
+            topic={`${proofs.length} ${state.resights.length} ${shooting.trouble ?? ''}`}
             head={
               <>
                 <h1 className="text-xl">
@@ -81,8 +109,8 @@ export function Place() {
             }
             foot={
               <>
-                {shooting.doing ? <Button onClick={shooting.cancel}>Cancel</Button> : <span />}
-                <Button look="primary" hint="A" disabled={!target || shooting.doing !== null} onClick={() => target && void prove(target)}>
+                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <span />}
+                <Button look="primary" hint="A" disabled={!target || busy} onClick={() => target && void prove(target)}>
                   {target ? `Sight ${target.revision.body.name}` : 'Choose a mark'}
                 </Button>
               </>
@@ -106,33 +134,72 @@ export function Place() {
                       On to the marks
                     </Link>
                   ) : (
-                    <Button onClick={() => void prove(last.mark)}>Sight {last.mark.revision.body.name} again</Button>
+                    <Button disabled={busy} onClick={() => void last.again()}>
+                      Sight {last.name} again
+                    </Button>
                   )
                 }
               >
-                <p>{proofSentence(last.mark.revision.body.name, last.judged.check, last.judged.plan, last.judged.height, units.lengthUnit)}</p>
+                <p>{proofSentence(last.name, last.judged.check, last.judged.plan, last.judged.height, units.lengthUnit)}</p>
                 <p className="mt-1">{verdict.text}</p>
               </Card>
             )}
+            {suspects.map((mark) => (
+              <Card
+                key={mark.id}
+                tone="ochre"
+                title={`${mark.revision.body.name} stands alone against the others`}
+                actions={<Button onClick={() => setMoved(mark)}>{mark.revision.body.name} has moved…</Button>}
+              >
+                Better evidence speaks for the station: this mark is no longer a witness until it proves good, or gets a new revision.
+              </Card>
+            ))}
             <MisnamedCard doubt={proving.misnamed.doubt} onRename={() => void proving.rename()} onKeep={() => void proving.keepName()} />
-            <CandidateTable
-              candidates={proving.candidates}
-              chosen={chosen}
-              busy={shooting.doing !== null}
-              onChoose={proving.choose}
-              onProve={(mark) => void prove(mark)}
+            <ClearCard
+              tone={age?.failed || trust.marks.some((mark) => mark.standing === 'inDoubt') ? 'brick' : 'ochre'}
+              onResight={(mark) => {
+                const found = setMark(mark);
+                if (found && !busy) void proving.resight(found);
+              }}
             />
+            <Tabs.Root defaultValue="known">
+              <Tabs.List className="my-2 flex flex-wrap border-b border-ink" aria-label="What to prove by">
+                {WAYS.map(([way, words]) => (
+                  <Tabs.Trigger
+                    key={way}
+                    value={way}
+                    className="min-h-11 px-3 text-ink2 data-[state=active]:border-b-4 data-[state=active]:border-spruce data-[state=active]:font-semibold data-[state=active]:text-ink"
+                  >
+                    {words}
+                  </Tabs.Trigger>
+                ))}
+              </Tabs.List>
+              <Tabs.Content value="known">
+                <CandidateTable candidates={proving.candidates} chosen={chosen} busy={busy} onChoose={proving.choose} onProve={(mark) => void prove(mark)} />
+              </Tabs.Content>
+              <Tabs.Content value="set">
+                <SetMarks busy={busy} onResight={(mark) => void proving.resight(mark)} />
+              </Tabs.Content>
+              <Tabs.Content value="far">
+                <FarDirections solution={inForce} shooting={shooting} />
+              </Tabs.Content>
+              <Tabs.Content value="tape">
+                <TapeBetween />
+              </Tabs.Content>
+            </Tabs.Root>
             {proofs.length > 0 && (
               <ProofTable
                 proofs={proofs}
-                nameOf={(mark) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?'}
+                nameOf={nameOf}
                 outcomeWords={(proof: Fact<'proof'>) => `plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`}
               />
             )}
+            <HappenedRow solution={inForce} />
           </Slip>
         }
       />
       <TypedReading title={target ? `Reading to ${target.revision.body.name}` : 'Reading'} />
+      {moved && <FoundMovedDialog mark={moved} onClose={() => setMoved(null)} />}
     </>
   );
 }

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { checkJson, type Fact } from '@idle-marker/contract';
 import {
   judgeProof,
+  judgeResight,
   proofCandidates,
   stationOfSolution,
   usedBy,
@@ -15,10 +16,12 @@ import { useMisnamed, type Misnamed } from '../../link/useMisnamed.ts';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 
+/** What came of the last sight: to a control mark, or to a set mark again. */
 export interface Proven {
-  readonly mark: ControlMark;
+  readonly name: string;
   readonly judged: ProofJudgement;
-  readonly independent: boolean;
+  readonly kind: 'proof' | 'repeat' | 'resight' | 'ownResight';
+  again(): Promise<void>;
 }
 
 export interface Proving {
@@ -32,9 +35,12 @@ export interface Proving {
   readonly fault: string | null;
   readonly misnamed: Misnamed;
   prove(mark: ControlMark): Promise<void>;
+  resight(mark: Fact<'mark'>): Promise<void>;
   rename(): Promise<void>;
   keepName(): Promise<void>;
 }
+
+const isPoor = ({ body }: Fact<'proof'> | Fact<'resight'>): boolean => [body.plan, body.height].some((part) => part === 'outside' || part === 'moreThanChance');
 
 /** One proof after the other; a reading that fits another mark better is asked about before it is judged. */
 export function useProving(): Proving {
@@ -56,7 +62,6 @@ export function useProving(): Proving {
     const { plan, height, check } = judged.value;
     // Sighting the same mark again after a poor proof takes its place; sighting something else never does.
     const earlier = state.proofs.findLast((proof) => proof.body.solution === solution.fact.id && proof.body.control === mark.id);
-    const poor = earlier && [earlier.body.plan, earlier.body.height].some((part) => part === 'outside' || part === 'moreThanChance');
     await say({
       type: 'proof',
       body: {
@@ -68,11 +73,43 @@ export function useProving(): Proving {
         plan,
         height,
         result: checkJson(check),
-        supersedes: poor ? earlier.id : null,
+        supersedes: earlier && isPoor(earlier) ? earlier.id : null,
       },
     });
     const used = usedBy(solution, mark.id);
-    setLast({ mark, judged: judged.value, independent: (plan !== 'notMeasured' && !used.plan) || (height !== 'notMeasured' && !used.height) });
+    const independent = (plan !== 'notMeasured' && !used.plan) || (height !== 'notMeasured' && !used.height);
+    setLast({ name: mark.revision.body.name, judged: judged.value, kind: independent ? 'proof' : 'repeat', again: () => prove(mark) });
+  };
+  const resight = async (mark: Fact<'mark'>) => {
+    if (!inForce) return;
+    setFault(null);
+    misnamed.keep();
+    const { e, n } = mark.body.place;
+    const hub = mark.body.hubZ === null ? {} : { hub: { e, n, z: mark.body.hubZ } };
+    const sight = await shooting.shoot('resight', { kind: 'mark', mark: mark.id }, { name: mark.body.name, ...hub });
+    if (!sight) return;
+    const judged = judgeResight(state, inForce, mark, sight);
+    if (!judged.ok) {
+      setFault(stationErrorSentence(judged.error));
+      return;
+    }
+    const { plan, height, check } = judged.value;
+    const earlier = state.resights.findLast((each) => each.body.solution === inForce.fact.id && each.body.mark === mark.id);
+    await say({
+      type: 'resight',
+      body: {
+        solution: inForce.fact.id,
+        sight: sight.id,
+        mark: mark.id,
+        class: mark.body.class,
+        plan,
+        height,
+        result: checkJson(check),
+        supersedes: earlier && isPoor(earlier) ? earlier.id : null,
+      },
+    });
+    const kind = mark.body.solution === inForce.fact.id ? 'ownResight' : 'resight';
+    setLast({ name: mark.body.name, judged: judged.value, kind, again: () => resight(mark) });
   };
   const prove = async (mark: ControlMark) => {
     if (!inForce) return;
@@ -98,5 +135,5 @@ export function useProving(): Proving {
     if (inForce && doubt && mark) await judge(inForce, mark, doubt.sight);
   };
   const candidates = useMemo(() => (inForce ? proofCandidates(state, inForce) : []), [state, inForce]);
-  return { shooting, candidates, target: markOf(chosen) ?? candidates[0]?.mark ?? null, choose, last, fault, misnamed, prove, rename, keepName };
+  return { shooting, candidates, target: markOf(chosen) ?? candidates[0]?.mark ?? null, choose, last, fault, misnamed, prove, resight, rename, keepName };
 }

@@ -47,6 +47,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     return joinScenes(outlineScene(state.packages), { lines, instruments: [{ at, label: name, facing }] }, controlScene(state.control, null));
   }, [state, result, name, link, solution]);
   const out = leftOut(state, solution);
+  const stoodOver = state.control.find((mark) => mark.id === solution.occupation.body.over?.mark)?.revision.body.name ?? null;
   const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
   const record = async () => {
     if (!event) return;
@@ -105,7 +106,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             )}
             <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
               <dt className="text-ink2">Station</dt>
-              <dd>free station, {marks} marks in plan</dd>
+              <dd>{stoodOver ? `over ${stoodOver}, ${marks - 1} ${marks === 2 ? 'backsight' : 'backsights'}` : `free station, ${marks} marks in plan`}</dd>
               <dt className="text-ink2">Orientation</dt>
               <dd className="figures">{units.angle(result.orientationDeg * RADIANS_PER_DEGREE)} at circle zero</dd>
               <dt className="text-ink2">Height</dt>

@@ -30,6 +30,11 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   const metric = units.lengthUnit === 'metre';
   const before = state.occupations.at(-1)?.body;
   const [name, setName] = useState(nextStationName(state));
+  const [method, setMethod] = useState<'free' | 'overMark'>('free');
+  const under = state.control.filter(({ revision: { body } }) => body.e !== null && body.condition !== 'lost' && body.usePlan);
+  const [overId, setOver] = useState(under[0]?.id ?? '');
+  const [centring, setCentring] = useState('1');
+  const over = method === 'overMark' ? (under.find((mark) => mark.id === overId) ?? null) : null;
   const [height, setHeight] = useState(units.edit(1.6));
   const [celsius, setCelsius] = useState(metric);
   const [temperature, setTemperature] = useState(before ? String(celsius ? before.temperatureC : Math.round(before.temperatureC * 1.8 + 32)) : '');
@@ -46,12 +51,13 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
     );
     return middle && { e: middle.e + 24, n: middle.n + 4 };
   });
+  const standing = useMemo(() => (over ? { e: over.revision.body.e!, n: over.revision.body.n! } : place), [over, place]);
   const scene = useMemo(
     () =>
       joinScenes(outlineScene(state.packages), controlScene(state.control, null), {
-        instruments: place && link?.kind === 'simulator' ? [{ at: place, label: name, facing: null }] : [],
+        instruments: standing && link?.kind === 'simulator' ? [{ at: standing, label: name, facing: null }] : [],
       }),
-    [state.packages, state.control, place, name, link?.kind],
+    [state.packages, state.control, standing, name, link?.kind],
   );
   const temperatureRead = Number(temperature.replace(',', '.').replace('−', '-'));
   const temperatureC = celsius ? temperatureRead : (temperatureRead - 32) / 1.8;
@@ -74,6 +80,12 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
         ? 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.'
         : null,
     temperature: temperature.trim() === '' || !(temperatureC > -60 && temperatureC < 70) ? 'Give the air temperature.' : null,
+    over: method === 'overMark' && !over ? 'No listed mark can be stood over: list one, or make a free station.' : null,
+    centring: method === 'overMark' && !(centring.trim() !== '' && Number(centring) >= 0 && Number(centring) <= 50) ? 'Give millimetres, from 0 to 50.' : null,
+    zero:
+      method === 'overMark' && over?.revision.body.useHeight && heightRead === 0
+        ? 'Over a mark with a height, zero puts every height out by the instrument’s height: measure it.'
+        : null,
     precision: link?.kind === 'simulator' ? null : precisionError(precision),
     pressure: !(pressureHPa > 300 && pressureHPa < 1100) ? 'Give the pressure in hPa, or in inches of mercury.' : null,
   };
@@ -82,7 +94,8 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   const start = async () => {
     if (faulty || ppm === null) return;
     const current = currentLink();
-    if (current?.kind === 'simulator' && place) current.setUpAt(place, heightRead!);
+    if (current?.kind === 'simulator' && over) current.setUpOver(over.revision.body.name, heightRead!);
+    else if (current?.kind === 'simulator' && place) current.setUpAt(place, heightRead!);
     const fresh = newId();
     if (current?.kind === 'simulator') await rememberOccupation(id, fresh);
     await say(...(occupation ? [{ type: 'close' as const, body: { occupation: occupation.id, note: 'the instrument was taken away' } }] : []), {
@@ -99,6 +112,8 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
         ground,
         windy,
         link: current?.kind ?? 'typed',
+        method,
+        over: over ? { mark: over.id, revision: over.revision.id, centringSdMm: Number(centring) } : null,
       },
     });
     onStarted();
@@ -110,10 +125,10 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
         <Board
           scene={scene}
           description="Plan with the control marks and the work. Choose where the instrument stands."
-          {...(link?.kind === 'simulator' ? { onPlace: setPlace } : {})}
+          {...(link?.kind === 'simulator' && method === 'free' ? { onPlace: setPlace } : {})}
           fitKey="new"
         >
-          {link?.kind === 'simulator' && (
+          {link?.kind === 'simulator' && method === 'free' && (
             <p className="absolute top-4 left-4 max-w-[calc(100%-90px)] border-[1.5px] border-ink bg-sheet px-3 py-2 text-[13px]">
               Touch the plan where the simulated instrument stands.
             </p>
@@ -125,7 +140,11 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
           head={
             <>
               <h1 className="text-xl">New station</h1>
-              <p className="text-ink2">A free station: anywhere with a clear sight to control all round.</p>
+              <p className="text-ink2">
+                {method === 'free'
+                  ? 'A free station: anywhere with a clear sight to control all round.'
+                  : 'Over a mark: its place is taken on trust, so sight two others.'}
+              </p>
             </>
           }
           foot={
@@ -139,14 +158,50 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
         >
           <div className="flex flex-col gap-3.5">
             <Field label="Name of the station" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />
+            <Choice
+              label="How it will be known where it stands"
+              value={method}
+              options={[
+                ['free', 'Free station, from sights to marks'],
+                ['overMark', 'Over a known mark, with backsights'],
+              ]}
+              onChange={setMethod}
+              help={
+                method === 'free'
+                  ? 'From three marks every one of them is checked by the others.'
+                  : 'Neither a wrong mark under the tripod nor a poor centring shows in its own figures; with one backsight a single distance is all that is tested.'
+              }
+            />
+            {method === 'overMark' && (
+              <div className="grid grid-cols-2 gap-3">
+                <Choice
+                  label="Mark under the instrument"
+                  value={overId}
+                  options={under.map((mark) => [mark.id, mark.revision.body.name] as const)}
+                  onChange={setOver}
+                />
+                <Field
+                  label="Centred to within, mm"
+                  value={centring}
+                  inputMode="decimal"
+                  onChange={(event) => setCentring(event.target.value)}
+                  error={errors.centring}
+                />
+              </div>
+            )}
+            {errors.over && <p className="font-medium text-brick">{errors.over}</p>}
             <Field
-              label="Instrument height: ground to tilting axis"
+              label={method === 'free' ? 'Instrument height: ground to tilting axis' : 'Instrument height: mark to tilting axis'}
               unit={units.unit}
               value={height}
               inputMode="decimal"
               onChange={(event) => setHeight(event.target.value)}
-              error={errors.height}
-              help="On a free station heights come from the marks and refer to the axis; this only gives the ground below it."
+              error={errors.height ?? errors.zero}
+              help={
+                method === 'free'
+                  ? 'On a free station heights come from the marks and refer to the axis; this only gives the ground below it.'
+                  : 'All heights hang on it: measure it twice, to the millimetre.'
+              }
             />
             <div className="grid grid-cols-2 gap-3">
               <Field

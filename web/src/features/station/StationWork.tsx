@@ -47,10 +47,16 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const { shooting, chosen, choose, sight, misnamed, rename } = useSighting(occupation, draft, solved?.result ?? null);
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
   const obstacles = solved
-    ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly)
+    ? obstaclesTo(
+        solved.result,
+        { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks },
+        !draft.planOnly,
+        Boolean(occupation.body.over),
+      )
     : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0;
+  const over = state.control.find((mark) => mark.id === occupation.body.over?.mark)?.revision ?? null;
   const judgement = solved?.judgement ?? draft.contradiction;
   const blamed = useMemo(() => judgement?.because.flatMap((reason) => (reason.code === 'EXPLAINED' ? [reason.explanation] : [])) ?? [], [judgement]);
   const offMarks = useMemo(() => new Set(blamed.flatMap((each) => each.points)), [blamed]);
@@ -67,7 +73,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     [state, solved, chosen, occupation.body.name, facing, offInPlan],
   );
   const best = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
-  const target = state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? null;
+  const target = state.control.find((mark) => mark.id === (chosen ?? best.find((each) => each.name !== over?.body.mark)?.name)) ?? null;
   const leaveOut = (markId: string, part: keyof UseFlags) =>
     draft.setUse(
       draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
@@ -105,7 +111,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                       ? 'sighted again on the spot'
                       : sights === 0
                         ? 'no sight yet'
-                        : `free station from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}
+                        : `${over ? `over ${over.body.name}` : 'free station'} from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}
                   </span>
                   {draft.planOnly && <PlanOnlyBadge />}
                 </h1>
@@ -171,7 +177,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 planOnly={draft.planOnly}
               />
             )}
-            {sights === 1 && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
+            {sights === 1 && !over && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
             <NextMark
               sighted={new Set(draft.groups.map((group) => group.mark))}
               adds={best}

@@ -3,6 +3,7 @@ import type { MarkStanding } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { STANDING_REASON } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
+import { ClearCard } from '../prove/ClearCard.tsx';
 import { LINK } from '../../ui/link.ts';
 
 const SHOWN = 12;
@@ -35,6 +36,7 @@ export function DoubtCard({ marks, standings }: { marks: readonly Fact<'mark'>[]
           );
         })}
       </ul>
+      <ClearCard />
       {marks.length > SHOWN && <p className="mt-2 text-ink2">And {marks.length - SHOWN} more.</p>}
     </section>
   );

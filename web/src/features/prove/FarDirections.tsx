@@ -1,0 +1,121 @@
+import { useState } from 'react';
+import { angleToRadians, formatSigned, RADIANS_PER_DEGREE, RADIANS_PER_SECOND } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import type { AcceptedSolution } from '@idle-marker/records';
+import { useLinkState } from '../../link/linkStore.ts';
+import type { Shooting } from '../../link/takeSight.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { clockTime } from '../../ui/time.ts';
+
+/** A turn of more than this is more than two careful aims differ by chance, and moves a mark at the far end of the work. */
+const CRITICAL_FACTOR = 3.29 * Math.SQRT2;
+
+const azimuthOf = (solution: AcceptedSolution, sight: Fact<'sight'>): number => {
+  const turned = angleToRadians(sight.body.read.circle, sight.body.read.angleUnit) / RADIANS_PER_DEGREE;
+  const circle = sight.body.face === 2 ? turned - 180 : turned;
+  return (((solution.fact.body.result.orientationDeg + circle) % 360) + 360) % 360;
+};
+
+/** A far, fixed thing: its direction alone, without a prism, tells within half a minute whether anything has turned. */
+export function FarDirections({ solution, shooting }: { readonly solution: AcceptedSolution; readonly shooting: Shooting }) {
+  const { state, say } = useSite();
+  const link = useLinkState();
+  const [name, setName] = useState('');
+  const mine = state.directions.filter((each) => each.body.solution === solution.fact.id);
+  const busy = shooting.doing !== null;
+  const offered = link?.far.filter((each) => !mine.some((known) => known.body.name === each)) ?? [];
+  const take = async (what: string) => {
+    const sight = await shooting.shoot('proof', { kind: 'direction', name: what }, null);
+    if (!sight) return;
+    await say({ type: 'direction', body: { solution: solution.fact.id, sight: sight.id, name: what, azimuthDeg: azimuthOf(solution, sight) } });
+    setName('');
+  };
+  const compare = async (direction: Fact<'direction'>) => {
+    const sight = await shooting.shoot('proof', { kind: 'direction', name: direction.body.name }, null);
+    if (!sight) return;
+    const turnDeg = ((azimuthOf(solution, sight) - direction.body.azimuthDeg + 540) % 360) - 180;
+    const turn = (turnDeg * RADIANS_PER_DEGREE) / RADIANS_PER_SECOND;
+    const allowed = CRITICAL_FACTOR * solution.occupation.body.instrument.angleSdSec;
+    const earlier = state.proofs.findLast((proof) => proof.body.direction === direction.id && proof.body.solution === solution.fact.id);
+    await say({
+      type: 'proof',
+      body: {
+        solution: solution.fact.id,
+        sight: sight.id,
+        control: null,
+        revision: null,
+        direction: direction.id,
+        class: solution.fact.body.class,
+        plan: Math.abs(turn) <= allowed ? 'good' : 'outside',
+        height: 'notMeasured',
+        result: { turnSec: turn, allowedSec: allowed },
+        supersedes: earlier?.body.plan === 'outside' ? earlier.id : null,
+      },
+    });
+  };
+  return (
+    <section>
+      <p className="my-2 text-ink2">
+        Take the direction to something far and fixed right after the station is accepted. Aimed at again, it shows whether the instrument has turned. It is a
+        repeat: it does not prove the station.
+      </p>
+      {mine.length > 0 && (
+        <table className={TABLE}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>Far mark</th>
+              <th className={TH_WORD}>First taken</th>
+              <th className={TH}>Turned since</th>
+              <th className={TH}>
+                <span className="sr-only">Aim again</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {mine.map((direction) => {
+              const last = state.proofs.findLast((proof) => proof.body.direction === direction.id);
+              const turn = last?.body.result.turnSec;
+              return (
+                <tr key={direction.id} className={last?.body.plan === 'outside' ? 'text-brick' : ''}>
+                  <td className={`${TD_WORD} font-semibold`}>{direction.body.name}</td>
+                  <td className={TD_WORD}>{clockTime(direction.at)}</td>
+                  <td className={TD}>
+                    {typeof turn === 'number' ? `${formatSigned(turn, 1)}″` : '–'} {last?.body.plan === 'outside' && <strong>it has turned</strong>}
+                  </td>
+                  <td className={TD}>
+                    <Button
+                      className="my-0.5 px-3 text-[14px]"
+                      disabled={busy}
+                      onClick={() => void compare(direction)}
+                      aria-label={`Aim at ${direction.body.name} again`}
+                    >
+                      Aim
+                    </Button>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {offered.map((each) => (
+          <Button key={each} disabled={busy} onClick={() => void take(each)}>
+            Take {each}
+          </Button>
+        ))}
+      </div>
+      {link?.kind === 'typed' && (
+        <div className="mt-3 flex items-end gap-2">
+          <Field className="flex-1" label="What is aimed at" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+          <Button disabled={busy || name.trim() === ''} onClick={() => void take(name.trim())}>
+            Take it
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}
