@@ -45,6 +45,7 @@ export { knownStation, type KnownStationInput, type KnownStationResult } from '.
 export { stationOverMark, type StationOverMark } from './station/overMark.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
 export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';
+export { controlPairs, type ControlPair } from './proof/pairs.ts';
 export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
 export { checkability, marksUsedInPlan, obstaclesTo, type Checkability, type Obstacle, type ToleranceClass } from './station/acceptance.ts';

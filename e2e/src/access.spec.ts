@@ -7,7 +7,7 @@ const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['today', /^(Linked|Typed)/],
   ['today', /^Saved/],
   ['control', /^Add mark…/],
-  ['control', /^Edit K1$/],
+  ['control', /^About K1$/],
   ['control', /^Import CSV…/],
   ['design', /^New package…/],
   ['design', /^Change…/],

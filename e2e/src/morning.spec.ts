@@ -9,7 +9,7 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await hurry(page);
 
   await place(page, 'Control').click();
-  await expect(page.getByRole('button', { name: 'Edit K5' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'About K5' })).toBeVisible();
   await noSeriousFault(page);
 
   await newStation(page);

@@ -58,8 +58,8 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await expect(page.getByRole('button', { name: 'Write marks' })).toBeDisabled();
   await page.getByRole('button', { name: 'Leave them out' }).click();
   await page.getByRole('button', { name: 'Write marks' }).click();
-  await expect(page.getByRole('button', { name: 'Edit P1' })).toBeVisible();
-  await expect(page.getByRole('row', { name: /^Edit A / })).toContainText('2\u2009000\u2009100.000');
+  await expect(page.getByRole('button', { name: 'About P1' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^About A / })).toContainText('2\u2009000\u2009100.000');
 
   // The scale bar of the plan counts in the unit of the site.
   await expect(page.getByText(/^\d+ US ft$/)).toBeVisible();

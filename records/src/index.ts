@@ -34,3 +34,5 @@ export { factsOfOccupation, setupPage, type SetupPage, type UsedMark } from './s
 export { controlSources, progressOf, type PackageProgress } from './progress.ts';
 export { judgeResight } from './resighting.ts';
 export { effectsOfMove, stationWithout, type Parts } from './movedControl.ts';
+export { familyOf, isProvenControl, markHistory, markTrend, type FamilyLine, type MarkLook, type MarkTrend } from './markHistory.ts';
+export { pairsOf } from './pairs.ts';

@@ -49,8 +49,8 @@ const MM = 1000;
 
 /** By how much each mark set with the solutions that used `revision` moves without it; null where that can't be told. */
 export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts: Parts): Effect[] {
-  const concerned = state.accepted.filter((each) =>
-    each.fact.body.uses.some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height))),
+  const concerned = state.accepted.filter(
+    (each) => !each.withdrawn && each.fact.body.uses.some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height))),
   );
   const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough');
   return concerned.flatMap((solution) => {

@@ -10,7 +10,8 @@ const usable = ({ revision: { body } }: ControlMark): boolean =>
 
 /** What each mark not sighted yet would add to the station, the best first; those kept for proofs are left for them. */
 export function nextSights(state: SiteState, draft: StationDraft, pole: PoleSet): AddedSight[] {
-  if (!draft.outcome?.ok) return [];
+  // Over a mark a further sight is a backsight more: the farther the better, and nothing is computed beforehand.
+  if (!draft.outcome?.ok || draft.over) return [];
   const { result } = draft.outcome.value;
   const sighted = new Set(draft.groups.map((group) => group.mark));
   return state.control

@@ -20,6 +20,8 @@ export interface StationDraft {
   readonly input: ResectionInput;
   /** Null while fewer than two marks are sighted. */
   readonly outcome: Result<{ readonly result: ResectionResult; readonly judgement: Judgement }, StationError> | null;
+  /** The mark under the instrument; null for a free station. */
+  readonly over: string | null;
   /** What explains sights that, as they are, give no station. */
   readonly contradiction: Judgement | null;
 }
@@ -53,16 +55,16 @@ export function stationDraft(state: SiteState, occupation: Fact<'occupation'>, f
   };
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
   const over = overOf(state, occupation);
-  if (over) return { groups, input, outcome: inPlan.size === 0 ? null : stationOverMark({ ...input, ...over }), contradiction: null };
-  if (inPlan.size < 2) return { groups, input, outcome: null, contradiction: null };
+  const shared = { groups, input, over: over?.station.name ?? null, contradiction: null };
+  if (over) return { ...shared, outcome: inPlan.size === 0 ? null : stationOverMark({ ...input, ...over }) };
+  if (inPlan.size < 2) return { ...shared, outcome: null };
   const solved = resection(input);
   const times = new Map<string, number>();
   for (const { mark, sights: own } of groups) times.set(mark, (times.get(mark) ?? 0) + own.length);
   // Every listed mark may be the one that was really sighted.
   const judged = judgeStation({ ...input, points: state.control.map((mark) => controlPointOf(mark.revision.body)) }, times);
-  if (!solved.ok) return { groups, input, outcome: solved, contradiction: judged.ok ? judged.value.judgement : null };
-  if (!judged.ok) return { groups, input, outcome: judged, contradiction: null };
-  return { groups, input, outcome: ok({ result: solved.value, judgement: judged.value.judgement }), contradiction: null };
+  if (!solved.ok) return { ...shared, outcome: solved, contradiction: judged.ok ? judged.value.judgement : null };
+  return { ...shared, outcome: judged.ok ? ok({ result: solved.value, judgement: judged.value.judgement }) : judged };
 }
 
 /** The mark under the instrument and how it is centred; null for a free station. */

@@ -130,6 +130,9 @@ describe('a control mark', () => {
     const { user } = show(story, <EditControl mark={mark} onClose={() => undefined} />);
     await user.selectOptions(screen.getByLabelText('Condition'), 'Doubtful');
     await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    expect(screen.getByText(/Say where the new figures come from/)).toBeTruthy();
+    await user.type(screen.getByLabelText(/^Source/), 'kerb run over');
+    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
     await waitFor(() => expect(said()).toMatchObject([{ body: { mark: mark.id, condition: 'doubtful', supersedes: mark.revision.id, e: 3950 } }]));
   });
 });
@@ -148,8 +151,8 @@ describe('the control list', () => {
     const { user } = show(story, <ControlList />);
     await user.click(screen.getByRole('button', { name: 'Short coordinates' }));
     expect(screen.getByRole('columnheader', { name: 'East − 450000, m' })).toBeTruthy();
-    expect(within(screen.getByRole('button', { name: 'Edit K1' }).closest('tr')!).getByText(/^1.203\.118$/)).toBeTruthy();
-    expect(within(screen.getByRole('button', { name: 'Edit K2' }).closest('tr')!).getByText(/^3.900\.125$/)).toBeTruthy();
+    expect(within(screen.getByRole('button', { name: 'About K1' }).closest('tr')!).getByText(/^1.203\.118$/)).toBeTruthy();
+    expect(within(screen.getByRole('button', { name: 'About K2' }).closest('tr')!).getByText(/^3.900\.125$/)).toBeTruthy();
   });
 });
 

@@ -1,6 +1,10 @@
 export { stationErrorSentence } from './stationErrors.ts';
 export {
   CONTROL_KIND,
+  FIRMNESS,
+  firmnessOf,
+  TREND_PROPOSAL,
+  VISIT,
   HEIGHT_REFERENCE,
   HEIGHT_REFERENCE_SHORT,
   LENGTH_DECIMALS,

@@ -10,7 +10,14 @@ export const PROOF_OUTCOME: Readonly<Record<ProofOutcome, string>> = {
 };
 
 /** The proof's outcome in one sentence with its figures. */
-export function proofSentence(name: string, check: CheckResult, plan: ProofOutcome, height: ProofOutcome, unit: LengthUnit): string {
+export function proofSentence(
+  name: string,
+  check: CheckResult,
+  plan: ProofOutcome,
+  height: ProofOutcome,
+  unit: LengthUnit,
+  compared: 'listed' | 'set' = 'listed',
+): string {
   const parts: string[] = [];
   if (check.plan && plan !== 'notMeasured') {
     const { dAlong, dAcross, horizontal } = check.plan;
@@ -19,7 +26,9 @@ export function proofSentence(name: string, check: CheckResult, plan: ProofOutco
     );
   }
   if (check.height && height !== 'notMeasured')
-    parts.push(`${smallLength(check.height.dZ, unit)} ${check.height.dZ >= 0 ? 'above' : 'below'} its listed height`);
+    parts.push(
+      `${smallLength(check.height.dZ, unit)} ${check.height.dZ >= 0 ? 'above' : 'below'} ${compared === 'listed' ? 'its listed height' : 'where its top was'}`,
+    );
   return `${name} measures ${parts.join(' and ')}.`;
 }
 

@@ -1,7 +1,11 @@
 import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
 
+/** From here on nobody says millimetres any more. */
+const LARGE = 1;
+
 /** A small length as people say it: whole millimetres on metric sites, thousandths of a foot on others. */
 export function smallLength(metres: number, unit: LengthUnit): string {
+  if (unit === 'metre' && Math.abs(metres) >= LARGE) return `${Math.abs(metres).toFixed(3)} m`;
   if (unit === 'metre') return `${Math.round(Math.abs(metres) * 1000)} mm`;
   return `${lengthFromMetres(Math.abs(metres), unit).toFixed(3)} ft`;
 }

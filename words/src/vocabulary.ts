@@ -83,3 +83,36 @@ export const CONTROL_KIND = {
   benchmark: 'benchmark',
   other: 'other',
 } as const;
+
+type ControlKind = keyof typeof CONTROL_KIND;
+export type Firmness = 'firm' | 'fair' | 'soft';
+
+/** How firm a kind of mark is, before anybody has looked at the one that is meant. */
+const FIRMNESS_OF_KIND: Readonly<Record<ControlKind, Firmness>> = {
+  pin: 'firm',
+  plate: 'firm',
+  benchmark: 'firm',
+  nail: 'fair',
+  screw: 'fair',
+  cross: 'fair',
+  target: 'fair',
+  stake: 'soft',
+  tag: 'soft',
+  other: 'soft',
+};
+export const FIRMNESS: Readonly<Record<Firmness, string>> = { firm: 'firm', fair: 'fair', soft: 'soft: use soon, replace by a firm one' };
+
+/** From its kind, unless somebody who looked at it said otherwise. */
+export const firmnessOf = (mark: { readonly kind: ControlKind; readonly firmness?: { readonly rating: Firmness } | null }): Firmness =>
+  mark.firmness?.rating ?? FIRMNESS_OF_KIND[mark.kind];
+
+/** What was found when somebody looked for a mark. */
+export const VISIT = { found: 'found', refreshed: 'refreshed', disturbed: 'disturbed', missing: 'missing' } as const;
+
+/** What to do about a mark that disagrees. */
+export const TREND_PROPOSAL = {
+  nothing: '',
+  sightAgain: 'Once is not enough to blame it: sight it again, pole plumb, from here or from the next station.',
+  leaveOutOfHeight: 'It repeats, in height alone: leave its height out, keep its plan, and have it levelled again.',
+  newRevision: 'It repeats: do not use it. Say that it moved, and have it surveyed anew or retired.',
+} as const;

@@ -11,6 +11,9 @@ import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { useKey } from '../../ui/useKey.ts';
+import { FoundMovedDialog } from './FoundMovedDialog.tsx';
+import { MarkPage } from './MarkPage.tsx';
+import { PairTable } from './PairTable.tsx';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
 
@@ -26,6 +29,10 @@ export function Place() {
   const [chosen, setChosen] = useState<string | null>(null);
   const [editing, setEditing] = useState<ControlMark | 'new' | null>(null);
   const [importing, setImporting] = useState(false);
+  const [reading, setReading] = useState<string | null>(null);
+  const [moved, setMoved] = useState<ControlMark | null>(null);
+  const [view, setView] = useState<'list' | 'pairs'>('list');
+  const read = state.control.find((mark) => mark.id === reading) ?? null;
   const [search, setSearch] = useState('');
   const [shown, setShown] = useState(PAGE);
   const wanted = search.trim().toLowerCase();
@@ -91,7 +98,27 @@ export function Place() {
             </Button>
           </span>
         </div>
-        {state.control.length > 12 && (
+        {state.occupations.length > 0 && (
+          <div className="flex border-b border-rule px-[14px]" role="group" aria-label="View of the marks">
+            {(['list', 'pairs'] as const).map((which) => (
+              <button
+                key={which}
+                type="button"
+                aria-pressed={view === which}
+                className={`min-h-11 px-3 ${view === which ? 'border-b-4 border-spruce font-semibold' : 'text-ink2'}`}
+                onClick={() => setView(which)}
+              >
+                {which === 'list' ? 'The list' : 'Pair by pair'}
+              </button>
+            ))}
+          </div>
+        )}
+        {view === 'pairs' && (
+          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Pairs of marks">
+            <PairTable onChoose={setChosen} />
+          </div>
+        )}
+        {view === 'list' && state.control.length > 12 && (
           <input
             type="search"
             aria-label="Find a mark"
@@ -101,7 +128,12 @@ export function Place() {
             className="mx-[14px] my-2 min-h-11 rounded-sm border border-ink2 bg-sheet px-3"
           />
         )}
-        <div className="min-h-0 flex-1 overflow-auto px-[14px] pb-4" tabIndex={0} role="region" aria-label="Table of marks">
+        <div
+          className={`min-h-0 flex-1 overflow-auto px-[14px] pb-4 ${view === 'list' ? '' : 'hidden'}`}
+          tabIndex={0}
+          role="region"
+          aria-label="Table of marks"
+        >
           <table className={TABLE}>
             <thead className="sticky top-0 bg-sheet">
               <tr>
@@ -130,9 +162,9 @@ export function Place() {
                       <button
                         type="button"
                         className="min-h-11 min-w-11 text-left font-semibold underline decoration-dotted"
-                        onClick={() => setEditing(mark)}
+                        onClick={() => setReading(mark.id)}
                         onFocus={() => setChosen(mark.id)}
-                        aria-label={`Edit ${body.name}`}
+                        aria-label={`About ${body.name}`}
                       >
                         {body.name}
                       </button>
@@ -163,6 +195,21 @@ export function Place() {
         </div>
       </section>
       {editing !== null && <EditControl mark={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
+      {read && (
+        <MarkPage
+          mark={read}
+          onClose={() => setReading(null)}
+          onRevise={() => {
+            setReading(null);
+            setEditing(read);
+          }}
+          onMoved={() => {
+            setReading(null);
+            setMoved(read);
+          }}
+        />
+      )}
+      {moved && <FoundMovedDialog mark={moved} onClose={() => setMoved(null)} />}
       {importing && <ImportControl onClose={() => setImporting(false)} />}
     </div>
   );

@@ -15,11 +15,13 @@ type Body = FactBody<'control'>;
 
 const KINDS: readonly (readonly [Body['kind'], string])[] = [
   ['pin', 'Pin in concrete'],
+  ['plate', 'Cast plate'],
   ['nail', 'Nail'],
   ['screw', 'Screw'],
   ['cross', 'Cross, cut or painted'],
   ['stake', 'Stake with nail'],
   ['target', 'Target on a wall'],
+  ['tag', 'Tag, reusable'],
   ['benchmark', 'Benchmark'],
   ['other', 'Other'],
 ];
@@ -45,6 +47,16 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
   const [useHeight, setUseHeight] = useState(before?.useHeight ?? true);
   const [forProof, setForProof] = useState(before?.forProof ?? false);
   const [note, setNote] = useState(before?.note ?? '');
+  const [spot, setSpot] = useState(before?.spot ?? '');
+  const [source, setSource] = useState(mark ? '' : 'typed');
+  const [heightSource, setHeightSource] = useState(before?.heightSource ?? '');
+  const [setBy, setSetBy] = useState(before?.setBy ?? '');
+  const [setOn, setSetOn] = useState(before?.setOn ?? '');
+  const [useBefore, setUseBefore] = useState(before?.useBefore ?? '');
+  const [validFor, setValidFor] = useState(before?.validFor ?? '');
+  const [rating, setRating] = useState<'kind' | 'firm' | 'fair' | 'soft'>(before?.firmness?.rating ?? 'kind');
+  const [ratingReason, setRatingReason] = useState(before?.firmness?.reason ?? '');
+  const [retired, setRetired] = useState(before?.retired ?? '');
   const [tried, setTried] = useState(false);
   const read = (text: string) => (text.trim() === '' ? null : units.readLength(text));
   const place = { e: read(places.e), n: read(places.n), z: read(places.z) };
@@ -71,6 +83,8 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
     e: notNumber(places.e, place.e) ?? (place.e === null && place.n !== null ? 'Give both coordinates, or neither.' : null),
     n: notNumber(places.n, place.n) ?? (place.n === null && place.e !== null ? 'Give both coordinates, or neither.' : null),
     z: notNumber(places.z, place.z) ?? (place.z === null && place.e === null ? 'Give a place, a height, or both.' : null),
+    source: mark && source.trim() === '' ? 'Say where the new figures come from, or what was changed.' : null,
+    rating: rating !== 'kind' && ratingReason.trim() === '' ? 'Say why it is rated otherwise than its kind.' : null,
     sdH: place.e !== null && !(Number(sdH) >= 0 && Number(sdH) <= 10_000 && sdH.trim() !== '') ? 'Give millimetres, 0 or more.' : null,
     sdZ: place.z !== null && !(Number(sdZ) >= 0 && Number(sdZ) <= 10_000 && sdZ.trim() !== '') ? 'Give millimetres, 0 or more.' : null,
   };
@@ -89,9 +103,19 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
       usePlan: usePlan && place.e !== null,
       useHeight: useHeight && place.z !== null,
       forProof,
-      condition,
+      // A retired mark is never deleted, and never used by mistake.
+      condition: retired.trim() === '' ? condition : 'lost',
       note: note.trim(),
-      source: 'typed',
+      source: source.trim(),
+      ...(heightSource.trim() === '' ? {} : { heightSource: heightSource.trim() }),
+      spot: spot.trim(),
+      setBy: setBy.trim(),
+      setOn: setOn === '' ? null : setOn,
+      firmness: rating === 'kind' ? null : { rating, reason: ratingReason.trim() },
+      useBefore: useBefore === '' ? null : useBefore,
+      validFor: validFor.trim(),
+      retired: retired.trim() === '' ? null : retired.trim(),
+      parent: before?.parent ?? null,
       supersedes: mark?.revision.id ?? null,
     };
     await say({ type: 'control', body });
@@ -159,10 +183,67 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
           onChange={(event) => setSdZ(event.target.value)}
           error={errors.sdZ}
         />
-        <Field label="Note" value={note} maxLength={2000} onChange={(event) => setNote(event.target.value)} />
+        <Field
+          label={mark ? 'Source, or what was changed (needed)' : 'Source'}
+          value={source}
+          maxLength={200}
+          onChange={(event) => setSource(event.target.value)}
+          error={shown(errors.source, false)}
+        />
         <Tick label="Usable in plan" checked={usePlan} onChange={setUsePlan} />
         <Tick label="Usable in height" checked={useHeight} onChange={setUseHeight} />
         <Tick label="Kept for proofs" checked={forProof} onChange={setForProof} />
+        <details className="sm:col-span-3" open={mark !== null && Boolean(spot || setBy || useBefore || validFor || retired)}>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">More about the mark</summary>
+          <div className="grid gap-3 sm:grid-cols-3">
+            <Field
+              label="Which spot is the point"
+              value={spot}
+              maxLength={200}
+              placeholder="centre of the nail head"
+              onChange={(event) => setSpot(event.target.value)}
+            />
+            <Field
+              label="Height from, if elsewhere"
+              value={heightSource}
+              maxLength={200}
+              placeholder="label on the kerb"
+              onChange={(event) => setHeightSource(event.target.value)}
+            />
+            <Field label="Set by" value={setBy} maxLength={120} onChange={(event) => setSetBy(event.target.value)} />
+            <Field label="Set on" type="date" value={setOn} onChange={(event) => setSetOn(event.target.value)} />
+            <Choice
+              label="Firmness"
+              value={rating}
+              options={[
+                ['kind', 'As its kind'],
+                ['firm', 'Firm'],
+                ['fair', 'Fair'],
+                ['soft', 'Soft'],
+              ]}
+              onChange={setRating}
+            />
+            {rating !== 'kind' && (
+              <Field
+                label="Why (needed)"
+                value={ratingReason}
+                maxLength={500}
+                onChange={(event) => setRatingReason(event.target.value)}
+                error={shown(errors.rating, false)}
+              />
+            )}
+            <Field label="Use before, if it will not last" type="date" value={useBefore} onChange={(event) => setUseBefore(event.target.value)} />
+            {kind === 'tag' && <Field label="Valid for which part" value={validFor} maxLength={200} onChange={(event) => setValidFor(event.target.value)} />}
+            <Field
+              label={kind === 'tag' ? 'Taken away: when, where to' : 'Retired because'}
+              value={retired}
+              maxLength={500}
+              onChange={(event) => setRetired(event.target.value)}
+              help={retired.trim() === '' ? undefined : 'It stays in the book and in the stations that used it; nobody can choose it any more.'}
+            />
+            <Field className="sm:col-span-3" label="Note" value={note} maxLength={2000} onChange={(event) => setNote(event.target.value)} />
+          </div>
+        </details>
       </form>
       {twin && (
         <p className="mt-3 border-l-4 border-ochre pl-3">

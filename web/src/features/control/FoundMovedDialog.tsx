@@ -24,7 +24,9 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
     const asked = state.settings.classes.find((each) => each.id === set.class) ?? state.settings.classes[0]!;
     return { effect, name: set.name, ...effectWords(effect, { plan, height }, asked, units.lengthUnit) };
   });
-  const stations = state.accepted.filter((each) => each.fact.body.uses.some((use) => use.revision === mark.revision.id && (use.plan || use.height)));
+  const stations = state.accepted.filter(
+    (each) => !each.withdrawn && each.fact.body.uses.some((use) => use.revision === mark.revision.id && (use.plan || use.height)),
+  );
   const keep = async () => {
     setTried(true);
     if (reason.trim() === '' || !(plan || height)) return;

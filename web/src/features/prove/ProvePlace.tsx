@@ -140,7 +140,16 @@ export function Place() {
                   )
                 }
               >
-                <p>{proofSentence(last.name, last.judged.check, last.judged.plan, last.judged.height, units.lengthUnit)}</p>
+                <p>
+                  {proofSentence(
+                    last.name,
+                    last.judged.check,
+                    last.judged.plan,
+                    last.judged.height,
+                    units.lengthUnit,
+                    last.kind === 'resight' || own ? 'set' : 'listed',
+                  )}
+                </p>
                 <p className="mt-1">{verdict.text}</p>
               </Card>
             )}

@@ -32,7 +32,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
   const [tried, setTried] = useState(false);
   const [keep, setKeep] = useState(false);
   const provisional = obstacles.length > 0;
-  const known = state.control.some((mark) => mark.revision.body.name === occupation.body.name);
+  const known = Boolean(occupation.body.over) || state.control.some((mark) => mark.revision.body.name === occupation.body.name);
   const decide = async (verdict: 'accepted' | 'provisional' | 'refused') => {
     setTried(true);
     if (verdict !== 'accepted' && reason.trim() === '') return;

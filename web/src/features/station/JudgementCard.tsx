@@ -44,7 +44,7 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
         return (
           <Card
             key={`${reason.code} ${i}`}
-            tone={TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict)}
+            tone={reason.code === 'OVER_SEVERAL_BACKSIGHTS' ? verdict : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))}
             title={title}
             actions={reason.code === 'EXPLAINED' && <Actions explanation={reason.explanation} {...{ onSight, onLeaveOut, onRestate, busy }} />}
           >

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
-import { obstaclesTo, RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { obstaclesTo, planDistance, RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { useLinkState } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
-import { nextSights, type UseFlags } from '@idle-marker/records';
+import { nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -21,7 +21,7 @@ import { JudgementCard } from './JudgementCard.tsx';
 import { NextMark } from './NextMark.tsx';
 import { SightTable } from './SightTable.tsx';
 import { EXAGGERATION, stationScene } from './stationScene.ts';
-import { useDraft } from './useDraft.ts';
+import { useDraft, type Draft } from './useDraft.ts';
 import { useRestating } from './useRestating.ts';
 import { useSighting } from './useSighting.ts';
 import { smallLength } from '@idle-marker/words';
@@ -73,7 +73,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     [state, solved, chosen, occupation.body.name, facing, offInPlan],
   );
   const best = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
-  const target = state.control.find((mark) => mark.id === (chosen ?? best.find((each) => each.name !== over?.body.mark)?.name)) ?? null;
+  const target = state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? (over ? farthestBacksight(state, over, draft) : null);
   const leaveOut = (markId: string, part: keyof UseFlags) =>
     draft.setUse(
       draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
@@ -179,7 +179,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             )}
             {sights === 1 && !over && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
             <NextMark
-              sighted={new Set(draft.groups.map((group) => group.mark))}
+              sighted={new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])])}
               adds={best}
               chosen={chosen}
               onChoose={choose}
@@ -222,4 +222,20 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
       )}
     </>
   );
+}
+
+/** The longest backsight turns least by what either mark is off. */
+function farthestBacksight(state: SiteState, over: Fact<'control'>, draft: Draft): ControlMark | null {
+  const at = { e: over.body.e!, n: over.body.n! };
+  const open = state.control.filter(
+    ({ id, revision: { body } }) =>
+      id !== over.body.mark &&
+      body.e !== null &&
+      body.usePlan &&
+      !body.forProof &&
+      body.condition !== 'lost' &&
+      !draft.groups.some((group) => group.mark === id),
+  );
+  const distance = (mark: ControlMark) => planDistance(at, { e: mark.revision.body.e!, n: mark.revision.body.n! });
+  return open.reduce<ControlMark | null>((far, mark) => (far === null || distance(mark) > distance(far) ? mark : far), null);
 }

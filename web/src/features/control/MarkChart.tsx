@@ -1,0 +1,50 @@
+import { Legend, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import type { MarkLook } from '@idle-marker/records';
+import { dayAndTime } from '../../ui/time.ts';
+
+const TICK = { fontSize: 12, fill: 'var(--ink2)' };
+
+/** How one mark has fitted over stations and days. */
+export function MarkChart({ looks }: { readonly looks: readonly MarkLook[] }) {
+  const points = looks.map((look, i) => ({
+    i: i + 1,
+    at: look.at,
+    plan: look.dEMm === null || look.dNMm === null ? null : Number(Math.hypot(look.dEMm, look.dNMm).toFixed(1)),
+    height: look.dZMm === null ? null : Number(look.dZMm.toFixed(1)),
+  }));
+  return (
+    <figure className="mt-1">
+      <div className="h-[150px]">
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart data={points} margin={{ top: 8, right: 8, bottom: 0, left: -20 }}>
+            <XAxis dataKey="i" tick={TICK} stroke="var(--ink2)" allowDecimals={false} />
+            <YAxis tick={TICK} stroke="var(--ink2)" width={58} />
+            <Tooltip labelFormatter={(i) => dayAndTime(points[Number(i) - 1]?.at ?? '')} formatter={(value, name) => [`${String(value)} mm`, name]} />
+            <Legend verticalAlign="top" height={22} wrapperStyle={{ fontSize: 13 }} />
+            <ReferenceLine y={0} stroke="var(--ink2)" />
+            <Line
+              name="off in plan"
+              dataKey="plan"
+              stroke="var(--ink)"
+              strokeWidth={1.5}
+              dot={{ r: 4, fill: 'var(--ink)' }}
+              isAnimationActive={false}
+              connectNulls
+            />
+            <Line
+              name="height, + higher than listed"
+              dataKey="height"
+              stroke="var(--pencil)"
+              strokeWidth={1.5}
+              strokeDasharray="5 4"
+              dot={{ r: 3, fill: 'var(--pencil)' }}
+              isAnimationActive={false}
+              connectNulls
+            />
+          </LineChart>
+        </ResponsiveContainer>
+      </div>
+      <figcaption className="text-[13px] text-ink2">One point a station or proof, in order; mm.</figcaption>
+    </figure>
+  );
+}
