@@ -42,6 +42,7 @@ export type { Explanation, ExplanationCode, ExplanationFigures } from './station
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
+export { gradeAngle, stationGeometry, type GeometryGrade, type GeometryRemark, type StationGeometry } from './station/geometry.ts';
 export { stationOverMark, type StationOverMark } from './station/overMark.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
 export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';

@@ -36,3 +36,4 @@ export { judgeResight } from './resighting.ts';
 export { effectsOfMove, stationWithout, type Parts } from './movedControl.ts';
 export { familyOf, isProvenControl, markHistory, markTrend, type FamilyLine, type MarkLook, type MarkTrend } from './markHistory.ts';
 export { pairsOf } from './pairs.ts';
+export { measuredMark, ownControlBody } from './ownControl.ts';

@@ -2,6 +2,7 @@
 import { addedSight, likelierPoint, measurePoint, reduceReading, type AddedSight, type LikelyPoint, type PoleSet, type Station } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { controlPointOf, precisionOf, readingOf, reductionOf, setupOf } from './observations.ts';
+import { isProvenControl } from './markHistory.ts';
 import type { ControlMark, SiteState } from './state.ts';
 import type { StationDraft } from './stationDraft.ts';
 
@@ -15,7 +16,7 @@ export function nextSights(state: SiteState, draft: StationDraft, pole: PoleSet)
   const { result } = draft.outcome.value;
   const sighted = new Set(draft.groups.map((group) => group.mark));
   return state.control
-    .filter((mark) => usable(mark) && !mark.revision.body.forProof && !sighted.has(mark.id))
+    .filter((mark) => usable(mark) && isProvenControl(state, mark) && !mark.revision.body.forProof && !sighted.has(mark.id))
     .flatMap((mark) => addedSight(draft.input, result, controlPointOf(mark.revision.body), pole) ?? [])
     .sort((a, b) => a.radius95 - b.radius95);
 }

@@ -33,4 +33,6 @@ export function progressOf(state: SiteState, trust: TrustResult): PackageProgres
 
 /** From where the control in force came: files and other sources, each once. */
 export const controlSources = (state: SiteState): string[] =>
-  [...new Set(state.control.map((mark) => mark.revision.body.source.replace(/, row \d+$/, '')))].filter((source) => source !== '');
+  [...new Set(state.control.filter((mark) => !mark.revision.body.parent).map((mark) => mark.revision.body.source.replace(/, row \d+$/, '')))].filter(
+    (source) => source !== '',
+  );

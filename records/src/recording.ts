@@ -68,7 +68,7 @@ export function solutionBody(
 }
 
 /** The ground under a free station, kept as a mark: for proofs, not for building new stations on it unthinkingly. */
-export function stationMark(mark: string, occupation: Fact<'occupation'>, result: ResectionResult): FactBody<'control'> {
+export function stationMark(mark: string, occupation: Fact<'occupation'>, result: ResectionResult, solution: string): FactBody<'control'> {
   const { height } = result;
   const tenthMm = (metres: number) => Math.round(metres * 1e4) / 10;
   return {
@@ -86,6 +86,7 @@ export function stationMark(mark: string, occupation: Fact<'occupation'>, result
     condition: 'usable',
     note: 'free station, kept as a mark',
     source: `measured, station ${occupation.body.name}`,
+    parent: solution,
     supersedes: null,
   };
 }

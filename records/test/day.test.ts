@@ -311,7 +311,7 @@ describe('sights', () => {
     const { story, solution } = day();
     const draft = stationDraft(story.state, solution.occupation, {});
     if (!draft.outcome?.ok) throw new Error('no station');
-    const body = stationMark(newId(), solution.occupation, draft.outcome.value.result);
+    const body = stationMark(newId(), solution.occupation, draft.outcome.value.result, solution.fact.id);
     expect(body).toMatchObject({ name: 'S1', forProof: true, condition: 'usable', useHeight: true });
     expect(body.e).toBeCloseTo(4030, 5);
     expect(body.sdHMm).toBeGreaterThan(0);

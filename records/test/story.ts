@@ -5,6 +5,7 @@ import {
   defaultUse,
   hubPlans,
   judgeProof,
+  judgeResight,
   markBody,
   readingOf,
   sightBody,
@@ -250,6 +251,34 @@ export class Story {
       },
       0,
     );
+  }
+
+  /** Sights a set mark again from a solution, `off` from where it was measured. */
+  resight(solution: AcceptedSolution, mark: Fact<'mark'>, off: Partial<Place> = {}): Fact<'resight'> {
+    const { e, n } = mark.body.place;
+    const place = { e: e + (off.e ?? 0), n: n + (off.n ?? 0), z: (mark.body.hubZ ?? 5.9) + (off.z ?? 0) };
+    const pole = { targetHeight: HT, legs: true };
+    const sight = this.say('sight', sightBody(solution.occupation, 'resight', { kind: 'mark', mark: mark.id }, this.#read(place), pole));
+    const judged = judgeResight(this.state, solution, mark, sight);
+    if (!judged.ok) throw new Error(judged.error.code);
+    const { plan, height, check } = judged.value;
+    const body = {
+      solution: solution.fact.id,
+      sight: sight.id,
+      mark: mark.id,
+      class: mark.body.class,
+      plan,
+      height,
+      result: checkJson(check),
+      supersedes: null,
+    };
+    return this.say('resight', body, 0);
+  }
+
+  /** Moves the instrument: later readings are taken from elsewhere. */
+  stand(place: Place): this {
+    this.#stand = place;
+    return this;
   }
 
   /** Sets a mark of the package, `off` from where it should be, and confirms it when asked to. */

@@ -150,7 +150,7 @@ export const SightTarget = Type.Unsafe<
 
 export const SightBody = closed({
   occupation: Uuid,
-  purpose: Words('station', 'proof', 'mark', 'driven', 'ground', 'resight'),
+  purpose: Words('station', 'proof', 'mark', 'driven', 'ground', 'resight', 'control'),
   target: SightTarget,
   face: Type.Unsafe<1 | 2>({ type: 'integer', enum: [1, 2] }),
   /** As read: numbers in the units they were read in, with the decimals shown, and the keyed text if it was typed. */

@@ -56,11 +56,11 @@ function pairOf(a: Local, b: Local): ControlPair {
   const inPlan = a.point.e !== null && a.point.n !== null && b.point.e !== null && b.point.n !== null;
   const distance = Math.hypot(b.e - a.e, b.n - a.n);
   const azimuth = Math.atan2(b.e - a.e, b.n - a.n);
-  const dDistance = inPlan ? distance - Math.hypot(b.point.e! - a.point.e!, b.point.n! - a.point.n!) : null;
+  const dDistance = inPlan ? distance - Math.hypot(b.point.e - a.point.e, b.point.n - a.point.n) : null;
   const sdDistance = inPlan ? Math.sqrt(varianceAlong(a, azimuth) + varianceAlong(b, azimuth)) : null;
   const inHeight = a.point.z !== null && b.point.z !== null && a.observation.heightDifference !== null && b.observation.heightDifference !== null;
   const rise = (each: Local) => each.observation.heightDifference! - each.observation.targetHeight;
-  const dHeight = inHeight ? rise(b) - rise(a) - (b.point.z! - a.point.z!) : null;
+  const dHeight = inHeight ? rise(b) - rise(a) - (b.point.z - a.point.z) : null;
   const varHeight = (each: Local) => each.observation.varHeightDifference + each.observation.targetHeightSd ** 2 + (each.point.sdHeight ?? 0) ** 2;
   const sdHeight = inHeight ? Math.sqrt(varHeight(a) + varHeight(b)) : null;
   const ratios = [

@@ -49,13 +49,16 @@ function observationView({ reduced, direction, distanceCheck, sdDistanceCheck }:
   };
 }
 
+const quotient = (value: number | null | undefined, sd: number | null | undefined): number | null =>
+  typeof value === 'number' && typeof sd === 'number' ? value / sd : null;
+
 function pointView(input: KnownStationInput, known: KnownStationResult, name: string): ResectionPoint {
   const own = known.observations.filter((each) => each.reduced.point === name);
   const seen = own.find((each) => each.dE !== null);
   const high = own.find((each) => each.dZ !== null);
-  const w = seen?.distanceCheck != null && seen.sdDistanceCheck != null ? seen.distanceCheck / seen.sdDistanceCheck : null;
+  const w = quotient(seen?.distanceCheck, seen?.sdDistanceCheck);
   const sd = seen?.sdDistanceCheck ?? 0;
-  const wHeight = high?.dZ != null && high.sdDZ != null ? high.dZ / high.sdDZ : null;
+  const wHeight = quotient(high?.dZ, high?.sdDZ);
   return {
     name,
     dE: seen?.dE ?? null,

@@ -57,7 +57,7 @@ export function Frame() {
           {state.control.length > 0 && ` · control: ${controlSources(state).join(', ')}`}
           {state.packages.length > 0 && ` · work: ${state.packages.length === 1 ? state.packages[0]!.body.name : `${state.packages.length} packages`}`}
         </span>
-        <span className="ml-auto flex items-center gap-3">
+        <span className="ml-auto flex shrink-0 items-center gap-3 whitespace-nowrap">
           <FindOrDo />
           <ThemeSwitch />
           <Saved />

@@ -32,7 +32,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
   const visits = state.visits.get(mark.id) ?? [];
   const firmness = firmnessOf(body);
   const today = now.toISOString().slice(0, 10);
-  const overdue = body.useBefore != null && body.useBefore < today;
+  const overdue = (body.useBefore ?? today) < today;
   const visit = async (outcome: keyof typeof VISIT) => {
     await say({ type: 'visit', body: { mark: mark.id, outcome, labelRead: outcome === 'found', note: '' } });
     // What is missing or disturbed is a new rating, and so a new revision: stations keep the one they used.

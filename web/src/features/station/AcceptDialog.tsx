@@ -43,7 +43,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
       { type: 'solution', id: solution, body },
       { type: 'decision', body: { solution, verdict, reason: reason.trim() } },
     ];
-    if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, result) });
+    if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, result, solution) });
     await say(...facts);
     onAccepted();
   };

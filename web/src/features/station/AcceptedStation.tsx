@@ -15,6 +15,7 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
+import { OwnControl } from './OwnControl.tsx';
 import { Promise95 } from './Promise95.tsx';
 
 export const EVENT_WORDS = {
@@ -35,6 +36,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const [event, setEvent] = useState<keyof typeof EVENT_WORDS | null>(null);
   const [note, setNote] = useState('');
   const [closing, setClosing] = useState(false);
+  const [carrying, setCarrying] = useState(false);
   const { result, name } = solution.fact.body;
   const provisional = solution.decision.body.verdict === 'provisional';
   const scene = useMemo(() => {
@@ -124,6 +126,9 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               </dd>
             </dl>
             <Promise95 solution={solution} />
+            <p className="mt-4">
+              <Button onClick={() => setCarrying(true)}>Measure a control mark of one’s own…</Button>
+            </p>
             <h2 className="mt-5 mb-2 text-[15px]">Something happened?</h2>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setEvent('bump')}>Note an event…</Button>
@@ -133,6 +138,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
           </Slip>
         }
       />
+      {carrying && <OwnControl solution={solution} onClose={() => setCarrying(false)} />}
       <Dialog
         open={event !== null}
         onClose={() => setEvent(null)}

@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
+import { SetupChecklist, type TickedStep } from './SetupChecklist.tsx';
 import { instrumentOf, PrecisionFields, precisionDraft, precisionError } from './PrecisionFields.tsx';
 
 const HPA_PER_INCH = 33.8639;
@@ -41,6 +42,7 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   const [pressure, setPressure] = useState(before ? String(before.pressureHPa) : '1013');
   const [ground, setGround] = useState('gravel');
   const [windy, setWindy] = useState(false);
+  const [ticked, setTicked] = useState<readonly TickedStep[]>([]);
   const [precision, setPrecision] = useState(() => precisionDraft(state.occupations.findLast((each) => each.body.link === 'typed')?.body.instrument));
   const [place, setPlace] = useState<PlanPoint | null>(() => {
     const hubs = state.packages.flatMap((each) => each.body.plans.map((plan) => plan.place));
@@ -113,6 +115,7 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
         windy,
         link: current?.kind ?? 'typed',
         method,
+        checklist: [...ticked],
         over: over ? { mark: over.id, revision: over.revision.id, centringSdMm: Number(centring) } : null,
       },
     });
@@ -241,6 +244,7 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
             />
             <Tick label="Windy" checked={windy} onChange={setWindy} />
             {isUnsteady({ ground, windy }) && <p className="text-[13px] text-ochre">The tripod moves sooner here: a proof is due every 30 minutes.</p>}
+            <SetupChecklist ticked={ticked} onChange={setTicked} ground={ground} unsteady={isUnsteady({ ground, windy })} overMark={method === 'overMark'} />
             {link?.kind !== 'simulator' && <PrecisionFields draft={precision} onChange={setPrecision} error={errors.precision} />}
           </div>
         </Slip>

@@ -17,6 +17,9 @@ import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx
 import { useKey } from '../../ui/useKey.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { AcceptDialog } from './AcceptDialog.tsx';
+import { ArithmeticButton } from './ArithmeticDialog.tsx';
+import { GeometryCard } from './GeometryCard.tsx';
+import { Noticed } from './Noticed.tsx';
 import { JudgementCard } from './JudgementCard.tsx';
 import { NextMark } from './NextMark.tsx';
 import { SightTable } from './SightTable.tsx';
@@ -44,7 +47,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
   const [accepting, setAccepting] = useState(false);
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
-  const { shooting, chosen, choose, sight, misnamed, rename } = useSighting(occupation, draft, solved?.result ?? null);
+  const [readings, setReadings] = useState<'1' | '3' | '5'>('1');
+  const { shooting, chosen, choose, sight, misnamed, rename, unsteady } = useSighting(occupation, draft, solved?.result ?? null, Number(readings));
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
   const obstacles = solved
     ? obstaclesTo(
@@ -149,6 +153,12 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 </Card>
               )}
             </div>
+            {unsteady && (
+              <Card tone="ochre" title={`The pole at ${unsteady.name} moved while it was read`}>
+                The readings lie {smallLength(unsteady.spread, units.lengthUnit)} apart, more than pole and instrument explain. Put it on legs, let it settle,
+                and sight it again.
+              </Card>
+            )}
             <MisnamedCard doubt={misnamed.doubt} onRename={() => void rename()} onKeep={misnamed.keep} />
             {draft.outcome && !draft.outcome.ok && (
               <Card tone="brick" title="No station yet">
@@ -177,6 +187,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 planOnly={draft.planOnly}
               />
             )}
+            {solved && !draft.over && <GeometryCard result={solved.result} />}
+            {solved && <Noticed noticed={solved.judgement.noticed} />}
+            {solved && <ArithmeticButton result={solved.result} occupation={occupation} />}
             {sights === 1 && !over && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
             <NextMark
               sighted={new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])])}
@@ -189,12 +202,43 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             />
             <Choice
               className="mt-3"
+              label="Readings of each sight"
+              value={readings}
+              options={[
+                ['1', 'One careful reading'],
+                ['3', 'Three, averaged'],
+                ['5', 'Five, averaged'],
+              ]}
+              onChange={setReadings}
+              help="All are kept; their mean counts, and how far they lie apart is shown."
+            />
+            <Choice
+              className="mt-3"
               label="Judge it for"
               value={classId}
               options={state.settings.classes.map((each) => [each.id, `${each.name}: plan ${each.planMm} mm, height ${each.heightMm} mm`] as const)}
               onChange={setClassId}
             />
             <Tick label="Plan only: heights are not used" checked={draft.planOnly} onChange={draft.setPlanOnly} />
+            {!draft.planOnly && draft.groups.length > 0 && (
+              <>
+                <Button
+                  look="quiet"
+                  onClick={() =>
+                    draft.setUse(
+                      draft.groups.flatMap((group) => group.sights),
+                      { height: false },
+                    )
+                  }
+                >
+                  Take the height from benchmarks alone
+                </Button>
+                <p className="text-[13px] text-ink2">
+                  The heights of the sights so far are left out, the plan stays as it is; then sight a benchmark, better two. One that is not listed can be
+                  added on the spot.
+                </p>
+              </>
+            )}
             <div className="mt-4 flex gap-2">
               {reopened && <Button onClick={onDone}>Back to the accepted station</Button>}
               <Button onClick={onNew}>New station…</Button>

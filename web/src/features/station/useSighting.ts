@@ -1,10 +1,21 @@
 import { useState } from 'react';
 import { stationOfResection, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { groupSights } from '@idle-marker/records';
 import { useMisnamed, type Misnamed } from '../../link/useMisnamed.ts';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import type { Draft } from './useDraft.ts';
+
+const MM = 1e-3;
+/** The range of a few readings stays under this many standard deviations, 99 times out of 100. */
+const SPREAD_FACTOR = 5;
+
+/** Largest minus smallest of a series to one mark, across or along; null for a single reading. */
+function seriesSpread(series: readonly Fact<'sight'>[]): number | null {
+  const spread = groupSights(series, () => ({ plan: true, height: true }))[0]?.spread;
+  return spread ? Math.max(spread.across, spread.along) : null;
+}
 
 export interface Sighting {
   readonly shooting: Shooting;
@@ -14,14 +25,18 @@ export interface Sighting {
   sight(mark: string): Promise<void>;
   readonly misnamed: Misnamed;
   rename(): Promise<void>;
+  /** How far the readings of the last averaged sight lay apart, when that is more than pole and instrument explain. */
+  readonly unsteady: { readonly name: string; readonly spread: number } | null;
 }
 
 /** Taking sights for a station; one that fits another mark better is asked about. */
-export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before: ResectionResult | null): Sighting {
+/** `readings`: so many are taken of one sight; all are kept, and their mean counts. */
+export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before: ResectionResult | null, readings: number): Sighting {
   const { state } = useSite();
   const shooting = useShooting();
   const misnamed = useMisnamed();
   const [chosen, choose] = useState<string | null>(null);
+  const [unsteady, setUnsteady] = useState<Sighting['unsteady']>(null);
   // A sight that is taken again counts like the one before: what was left out stays out.
   const likeTheOneBefore = (sight: Fact<'sight'>, mark: string) => {
     const earlier = draft.groups.find((group) => group.mark === mark)?.sights[0];
@@ -32,9 +47,20 @@ export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before
     if (!mark) return;
     choose(markId);
     misnamed.keep();
-    const taken = await shooting.shoot('station', { kind: 'control', mark: markId }, { name: mark.revision.body.name });
+    setUnsteady(null);
+    const series: Fact<'sight'>[] = [];
+    for (let i = 0; i < readings; i++) {
+      const taken = await shooting.shoot('station', { kind: 'control', mark: markId }, { name: mark.revision.body.name });
+      if (!taken) break;
+      likeTheOneBefore(taken, markId);
+      series.push(taken);
+    }
+    const taken = series.at(-1);
     if (!taken) return;
-    likeTheOneBefore(taken, markId);
+    const spread = seriesSpread(series);
+    if (spread !== null && spread > SPREAD_FACTOR * Math.hypot(taken.body.targetCentringSdMm, occupation.body.instrument.distSdMm) * MM) {
+      setUnsteady({ name: mark.revision.body.name, spread });
+    }
     choose(null);
     if (before) misnamed.look(occupation, stationOfResection(before), taken);
   };
@@ -42,5 +68,5 @@ export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before
     const renamed = await misnamed.rename();
     if (renamed?.body.target.kind === 'control') likeTheOneBefore(renamed, renamed.body.target.mark);
   };
-  return { shooting, chosen, choose, sight, misnamed, rename };
+  return { shooting, chosen, choose, sight, misnamed, rename, unsteady };
 }

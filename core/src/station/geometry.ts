@@ -1,0 +1,84 @@
+/**
+ * How the control lies about a station: angles between neighbouring directions, short sights, gaps, lines, and work outside.
+ * Figures of merit, not tests: with three or four accurate marks good dimensions matter more than good angles.
+ */
+import { insidePolygon } from '../plane/polygon.ts';
+import { azimuth, planDistance, type PlanPoint } from '../plane/point.ts';
+import type { Metres, Radians } from '../quantity/unit.ts';
+
+export type GeometryGrade = 'good' | 'fair' | 'weak' | 'veryWeak';
+
+export interface Sighted extends PlanPoint {
+  readonly name: string;
+}
+
+export type GeometryRemark =
+  | { readonly code: 'SHORT_SIGHT'; readonly name: string; readonly distance: Metres }
+  /** All marks lie on one side: this much of the horizon is empty. */
+  | { readonly code: 'ONE_SIDE'; readonly gap: Radians }
+  /** Station and marks lie nearly on one line: a shift across it is poorly held. */
+  | { readonly code: 'ONE_LINE' }
+  /** The farthest mark to set is this many times as far as the farthest control. */
+  | { readonly code: 'WORK_FAR'; readonly times: number; readonly name: string }
+  | { readonly code: 'WORK_OUTSIDE'; readonly count: number; readonly of: number };
+
+export interface StationGeometry {
+  readonly grade: GeometryGrade;
+  /** The best angle between two neighbouring control directions, folded to 0..π/2 about a right angle's far side. */
+  readonly bestAngle: Radians | null;
+  readonly remarks: readonly GeometryRemark[];
+}
+
+const DEGREE = Math.PI / 180;
+const SHORTEST_SIGHT: Metres = 5;
+const FAR_WORK = 2;
+const LINE_ANGLE: Radians = 10 * DEGREE;
+
+/** An angle of 60° to 120° is good, 45° to 135° fair; near 0° or 180° very weak. */
+export function gradeAngle(angle: Radians): GeometryGrade {
+  const off = Math.abs(angle - Math.PI / 2);
+  if (off <= 30 * DEGREE + 1e-12) return 'good';
+  if (off <= 45 * DEGREE + 1e-12) return 'fair';
+  return off >= Math.PI / 2 - LINE_ANGLE ? 'veryWeak' : 'weak';
+}
+
+/** Points in the order of a walk round their hull, by Andrew's monotone chain. */
+function hull(points: readonly PlanPoint[]): PlanPoint[] {
+  const sorted = [...points].sort((a, b) => a.e - b.e || a.n - b.n);
+  const half = (list: readonly PlanPoint[]): PlanPoint[] => {
+    const chain: PlanPoint[] = [];
+    for (const point of list) {
+      while (chain.length > 1) {
+        const [a, b] = [chain.at(-2)!, chain.at(-1)!];
+        if ((b.e - a.e) * (point.n - a.n) - (b.n - a.n) * (point.e - a.e) > 0) break;
+        chain.pop();
+      }
+      chain.push(point);
+    }
+    return chain.slice(0, -1);
+  };
+  return [...half(sorted), ...half([...sorted].reverse())];
+}
+
+export function stationGeometry(station: PlanPoint, control: readonly Sighted[], work: readonly Sighted[]): StationGeometry {
+  const azimuths = control.map((mark) => azimuth(station, mark)).sort((a, b) => a - b);
+  const gaps = azimuths.map((each, i) => (i + 1 < azimuths.length ? azimuths[i + 1]! - each : azimuths[0]! + 2 * Math.PI - each));
+  const between = azimuths.flatMap((a, i) => azimuths.slice(i + 1).map((b) => Math.min(b - a, 2 * Math.PI - (b - a))));
+  const best = between.length === 0 ? null : between.reduce((a, b) => (Math.abs(b - Math.PI / 2) < Math.abs(a - Math.PI / 2) ? b : a));
+  const remarks: GeometryRemark[] = control
+    .map((mark) => ({ code: 'SHORT_SIGHT' as const, name: mark.name, distance: planDistance(station, mark) }))
+    .filter((each) => each.distance < SHORTEST_SIGHT);
+  const gap = Math.max(0, ...gaps);
+  const inLine = between.length > 0 && between.every((angle) => angle < LINE_ANGLE || angle > Math.PI - LINE_ANGLE);
+  if (inLine) remarks.push({ code: 'ONE_LINE' });
+  else if (control.length > 1 && gap > Math.PI) remarks.push({ code: 'ONE_SIDE', gap });
+  const farControl = Math.max(0, ...control.map((mark) => planDistance(station, mark)));
+  const farWork = work.reduce<Sighted | null>((far, mark) => (far === null || planDistance(station, mark) > planDistance(station, far) ? mark : far), null);
+  if (farWork && farControl > 0 && planDistance(station, farWork) > FAR_WORK * farControl) {
+    remarks.push({ code: 'WORK_FAR', times: planDistance(station, farWork) / farControl, name: farWork.name });
+  }
+  const outline = hull([...control, ...(control.length > 1 ? [station] : [])]);
+  const outside = outline.length < 3 ? [] : work.filter((mark) => !insidePolygon(mark, outline));
+  if (outside.length > 0) remarks.push({ code: 'WORK_OUTSIDE', count: outside.length, of: work.length });
+  return { grade: best === null ? 'veryWeak' : gradeAngle(best), bestAngle: best, remarks };
+}

@@ -1,0 +1,145 @@
+import { useState } from 'react';
+import { polar, RADIANS_PER_DEGREE } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { alikeName, measuredMark, ownControlBody, type AcceptedSolution } from '@idle-marker/records';
+import { smallLength } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { useShooting } from '../../link/takeSight.ts';
+import { useProofAge } from '../../frame/railFacts.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { Card } from '../../ui/Slip.tsx';
+
+const KINDS: readonly (readonly [FactBody<'control'>['kind'], string])[] = [
+  ['nail', 'Nail with a dimple'],
+  ['screw', 'Screw'],
+  ['pin', 'Pin in concrete'],
+  ['cross', 'Cross, cut or painted'],
+  ['target', 'Target on a wall'],
+  ['stake', 'Stake with nail'],
+];
+/** Readings of a new control mark; all that is built on it hangs on them. */
+const READINGS = 3;
+
+/** A mark of one's own, measured with care from a checked station; proven by a second one before anything hangs on it. */
+export function OwnControl({ solution, onClose }: { readonly solution: AcceptedSolution; onClose(): void }) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const link = useLinkState();
+  const age = useProofAge();
+  const shooting = useShooting();
+  const numbers = state.control.map((mark) => /^N(\d+)$/.exec(mark.revision.body.name)?.[1]).filter((each) => each !== undefined);
+  const [name, setName] = useState(`N${Math.max(0, ...numbers.map(Number)) + 1}`);
+  const [kind, setKind] = useState<FactBody<'control'>['kind']>('nail');
+  const [spot, setSpot] = useState('');
+  const { result } = solution.fact.body;
+  const far = polar(result, 225 * RADIANS_PER_DEGREE, 60);
+  const [places, setPlaces] = useState({ e: units.edit(far.e), n: units.edit(far.n) });
+  const place = { e: units.readLength(places.e), n: units.readLength(places.n) };
+  const [done, setDone] = useState<{ readonly name: string; readonly sdMm: number } | null>(null);
+  const alike = alikeName(
+    name,
+    state.control.map((mark) => mark.revision.body.name),
+  );
+  const simulated = link?.kind === 'simulator';
+  const errors = {
+    name: name.trim() === '' ? 'Give the mark a name.' : alike === null ? null : `${alike} is on the list already, or looks like it.`,
+    place: simulated && (place.e === null || place.n === null) ? 'Say where the pole is to go.' : null,
+  };
+  const faulty = Object.values(errors).some((error) => error !== null);
+  const measure = async () => {
+    if (faulty) return;
+    const mark = newId();
+    const current = currentLink();
+    if (current?.kind === 'simulator') {
+      if (!(await shooting.walk({ e: place.e!, n: place.n! }))) return;
+      current.setPole({ legs: true });
+      current.driveHub(name.trim());
+    }
+    const sights: Fact<'sight'>[] = [];
+    for (let i = 0; i < READINGS; i++) {
+      const sight = await shooting.shoot('control', { kind: 'control', mark }, simulated ? { name: name.trim() } : null);
+      if (!sight) return;
+      sights.push(sight);
+    }
+    const measured = measuredMark(state, solution, sights);
+    if (!measured) return;
+    const body = ownControlBody(solution, measured, { mark, name: name.trim(), kind, note: '', spot: spot.trim() });
+    await say({ type: 'control', body });
+    setDone({ name: body.name, sdMm: body.sdHMm ?? 0 });
+  };
+  const axis = { e: 'Easting', n: 'Northing' } as const;
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title="A control mark of one’s own"
+      foot={
+        done ? (
+          <Button look="primary" onClick={onClose}>
+            Done
+          </Button>
+        ) : (
+          <>
+            <Button onClick={shooting.doing ? shooting.cancel : onClose}>Cancel</Button>
+            <Button look="primary" disabled={faulty || shooting.doing !== null} onClick={() => void measure()}>
+              Measure it, {READINGS} readings
+            </Button>
+          </>
+        )
+      }
+    >
+      {done ? (
+        <Card tone="good" title={`${done.name} is listed`}>
+          Good to {smallLength(done.sdMm / 1000, units.lengthUnit)} per axis, the station’s own uncertainty included. Sight it from a second, fresh station
+          before anything hangs on it, while the marks it comes from still stand.
+        </Card>
+      ) : (
+        <div className="flex flex-col gap-3">
+          {age && !age.proven && (
+            <Card tone="ochre" title="This station is unproven">
+              What is measured from it now is only as right as the station. Prove it first.
+            </Card>
+          )}
+          <p className="text-ink2">
+            Put it where it lasts: outside of the dig, off the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism
+            low.
+          </p>
+          <div className="grid grid-cols-2 gap-3">
+            <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />
+            <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
+          </div>
+          <Field
+            label="Which spot is the point"
+            value={spot}
+            maxLength={200}
+            placeholder="dimple in the nail head"
+            onChange={(event) => setSpot(event.target.value)}
+          />
+          {simulated && (
+            <div className="grid grid-cols-2 gap-3">
+              {units.axes.map((which) => (
+                <Field
+                  key={which}
+                  label={`${axis[which]} to walk to`}
+                  unit={units.unit}
+                  value={places[which]}
+                  inputMode="decimal"
+                  onChange={(event) => setPlaces({ ...places, [which]: event.target.value })}
+                  error={errors.place}
+                />
+              ))}
+            </div>
+          )}
+          <p aria-live="polite" className={shooting.trouble ? 'font-medium text-brick' : 'font-medium'}>
+            {shooting.doing ?? shooting.trouble}
+          </p>
+        </div>
+      )}
+    </Dialog>
+  );
+}

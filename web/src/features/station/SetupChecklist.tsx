@@ -1,0 +1,50 @@
+import { SETUP_STEPS } from '@idle-marker/words';
+import { now } from '../../ledger/clock.ts';
+import { Tick } from '../../ui/Field.tsx';
+
+export interface TickedStep {
+  readonly step: string;
+  readonly at: string;
+}
+
+interface SetupChecklistProps {
+  readonly ticked: readonly TickedStep[];
+  onChange(ticked: readonly TickedStep[]): void;
+  readonly ground: string;
+  readonly unsteady: boolean;
+  readonly overMark: boolean;
+}
+
+/** Ticks with their times; each step can be opened by whoever wants to know why. */
+export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark }: SetupChecklistProps) {
+  const smooth = ground === 'concrete' || ground === 'deck';
+  const steps = SETUP_STEPS.filter(({ when }) => when === undefined || (when === 'smooth' ? smooth : when === 'unsteady' ? unsteady : overMark));
+  const at = (step: string) => ticked.find((each) => each.step === step);
+  const done = steps.filter((step) => at(step.id)).length;
+  return (
+    <section aria-label="Setting up">
+      <h2 className="text-[15px]">
+        Setting up <span className="font-normal text-ink2">{done === steps.length ? 'all ticked' : `${done} of ${steps.length} ticked`}</span>
+      </h2>
+      <ol className="flex flex-col">
+        {steps.map((step) => (
+          <li key={step.id} className="border-b border-rule">
+            <div className="flex flex-wrap items-center justify-between gap-x-2">
+              <Tick
+                label={step.short}
+                checked={at(step.id) !== undefined}
+                onChange={(checked) =>
+                  onChange(checked ? [...ticked, { step: step.id, at: now().toISOString() }] : ticked.filter((each) => each.step !== step.id))
+                }
+              />
+              <details className="min-w-0 open:basis-full">
+                <summary className="min-h-11 cursor-pointer px-2 py-2.5 text-spruce underline">Why</summary>
+                <p className="pb-2 text-[14px] text-ink2">{step.why}</p>
+              </details>
+            </div>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

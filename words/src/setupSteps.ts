@@ -1,0 +1,64 @@
+/** Setting up, step by step: short for those who know, explained for those who learn. */
+export interface SetupStep {
+  readonly id: string;
+  readonly short: string;
+  readonly why: string;
+  /** Only where it matters. */
+  readonly when?: 'smooth' | 'unsteady' | 'overMark';
+}
+
+export const SETUP_STEPS: readonly SetupStep[] = [
+  {
+    id: 'ground',
+    short: 'All three feet on one firm surface',
+    why: 'Two surfaces move differently. Tread the feet into soil, one after the other, then adjust again. Wood and heavy tripods shake less; light metal reacts to sun and passing plant.',
+  },
+  {
+    id: 'spread',
+    short: 'Legs spread, head at chest height, locked',
+    why: 'Closed legs reach the chin; spread they put the telescope at the eye. A narrow base shakes. Tighten levers and set screws, at the least in wind. Higher only where the sights need it.',
+  },
+  {
+    id: 'strap',
+    short: 'Strap or star on the smooth floor, tightened last',
+    why: 'Legs slide apart on concrete and steel. Loose while you adjust, tight as the very last step.',
+    when: 'smooth',
+  },
+  {
+    id: 'guard',
+    short: 'Stand guarded: frame or barrier, away from the walkway',
+    why: 'A bump costs every mark since the last proof. On a deck a bracket on a column stands stiller than any tripod.',
+    when: 'unsteady',
+  },
+  {
+    id: 'screw',
+    short: 'One hand on the instrument until the screw holds',
+    why: 'It is the most expensive fall on site. Screw snug, not hard; instrument in the middle of the plate, seated in its notch and locked.',
+  },
+  {
+    id: 'centre',
+    short: 'Plummet over the mark, levelled, looked at again',
+    why: 'Move it flat on the plate, never past its edge. Shifting upsets the level, and levelling the centring: repeat until both hold. Put a boot beside the mark to focus on.',
+    when: 'overMark',
+  },
+  {
+    id: 'level',
+    short: 'Level brought in by stages, hands off between',
+    why: 'Foot screws from the middle of their travel. First the round bubble by the legs: one leg takes it opposite another, that one brings it in. Then the electronic level, coarse to fine; it lags, so wait. If the bubble disagrees, trust the electronic one and have the bubble adjusted.',
+  },
+  {
+    id: 'compensator',
+    short: 'Compensator on, telescope in the normal face',
+    why: 'A minute of tilt that nothing takes out is 29 mm of height at 100 m. Inside the inner circle is good enough: the compensator does the rest, as far as it reaches.',
+  },
+  {
+    id: 'power',
+    short: 'Battery, and a charged spare',
+    why: 'Changing it later may turn the instrument: a proof is due after it. An active target has its own battery.',
+  },
+  {
+    id: 'target',
+    short: 'Right target chosen, its height read from tip to centre',
+    why: 'A wrong kind of target makes every distance wrong by the same amount. Ask again at each change of pole, prism or person. For control: prism low, on legs, pole turned the same way at each mark.',
+  },
+];
