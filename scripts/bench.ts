@@ -2,8 +2,10 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { reduceObservations, resection, type ResectionInput } from '@idle-marker/core';
+import { judgeStation, judgeTrust, reduceObservations, resection, type ResectionInput } from '@idle-marker/core';
 import { resectionInputOf } from '@idle-marker/contract';
+import { judgedStation } from './judgedStation.ts';
+import { trustSite } from '../core/test/trustSite.ts';
 
 const file = 'contract/test/reference/station/resection-04-six-points.json';
 const input: ResectionInput = resectionInputOf((JSON.parse(readFileSync(file, 'utf8')) as { input: never }).input);
@@ -41,6 +43,9 @@ const general = () =>
 const found = general().parameterValues;
 console.log(`the general solver ends ${(Math.hypot(found[0]! - solution.e, found[1]! - solution.n) * 1000).toFixed(3)} mm away`);
 
+const listed20 = judgedStation(20);
+const listed500 = judgedStation(500);
+const site = trustSite({ stations: 200, marksEach: 25, proofsEach: 10, resightsEach: 5, badShare: 0.02 }, 7);
 const bench = new Bench({ time: 1500, warmupTime: 500 });
 bench
   .add('resection, six targets, without leave-one-out', () => {
@@ -51,6 +56,16 @@ bench
   })
   .add('ml-levenberg-marquardt, the same plan problem', () => {
     general();
+  });
+bench
+  .add('judgement, ten sights, every explanation, 20 listed marks', () => {
+    judgeStation(listed20);
+  })
+  .add('judgement, ten sights, every explanation, 500 listed marks', () => {
+    judgeStation(listed500);
+  })
+  .add('trust, 200 stations, 5000 marks, 2000 proofs, 1000 re-sights', () => {
+    judgeTrust(site);
   });
 await bench.run();
 console.table(bench.table());

@@ -110,7 +110,7 @@ test('every single fault of a station is named, and put right or left out', asyn
     await expect(page.getByText(/K5 would sit 2\d mm north-east/)).toBeVisible();
     await page.getByRole('button', { name: 'Sight again' }).click();
     await key(page, knocked);
-    await expect(page.getByText(/it repeats/)).toBeVisible();
+    await expect(page.getByText(/: it repeats\.$/)).toBeVisible();
     await page.getByRole('button', { name: 'Leave out of plan' }).click();
     await expect(card(page, 'Five marks agree')).toBeVisible();
     await accept(page);

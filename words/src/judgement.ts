@@ -38,9 +38,16 @@ const degrees = (radians: number): string => {
   return size < 1 ? `${(size * 60).toFixed(size * 60 < 10 ? 1 : 0)}′` : `${size.toFixed(size < 10 ? 2 : 1)}°`;
 };
 
+/** Which of two exchanged names comes first has no meaning: they are told in order. */
+function namesOf({ code, points }: Explanation, naming: Naming): string[] {
+  const names = points.map((point) => naming.nameOf(point));
+  return code === 'POINTS_SWAPPED' ? names.sort() : names;
+}
+
 /** An explanation as a claim, and what it rests on. */
-function explanationWords({ points, figures }: Explanation, naming: Naming): Said {
-  const [name = '', other = ''] = points.map((point) => naming.nameOf(point));
+function explanationWords(explanation: Explanation, naming: Naming): Said {
+  const { figures } = explanation;
+  const [name = '', other = ''] = namesOf(explanation, naming);
   const length = (metres: number) => smallLength(metres, naming.unit);
   switch (figures.code) {
     case 'NONE':
@@ -129,7 +136,8 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       // A mark that stands against the others is not yet a mark that has moved: the pole may have leant.
       const against = explanation.code === 'MARK_MOVED_PLAN' && reason.others > 0;
       const title = against ? `${naming.nameOf(explanation.points[0]!)} does not fit the other ${count(reason.others)}` : claim;
-      const rest = reason.othersWithin === null ? '' : `The rest agree within ${length(reason.othersWithin)}. `;
+      const moved = explanation.code === 'MARK_MOVED_PLAN' || explanation.code === 'MARK_MOVED_HEIGHT';
+      const rest = reason.othersWithin === null || !moved ? '' : `The rest agree within ${length(reason.othersWithin)}. `;
       return { title, text: `${rest}${text} That explains ${Math.round(reason.share * 100)} % of the misfit.` };
     }
     case 'CANNOT_TELL': {
@@ -219,9 +227,9 @@ export function stepWords(step: Step, naming: Naming): string {
     case 'SIGHT_AGAIN':
       return `Sight ${name} again.`;
     case 'LEAVE_OUT_PLAN':
-      return `If it repeats, leave ${name} out of plan and tell whoever owns the control.`;
+      return `${step.repeated ? 'It repeats:' : 'If it repeats,'} leave ${name} out of plan and tell whoever owns the control.`;
     case 'LEAVE_OUT_HEIGHT':
-      return `If it repeats, leave ${name} out of height and tell whoever owns the control.`;
+      return `${step.repeated ? 'It repeats:' : 'If it repeats,'} leave ${name} out of height and tell whoever owns the control.`;
     case 'OTHER_CONTROL':
       return 'Without it too few marks would be left to check anything: find other control.';
     case 'SIGHT_ANOTHER':
@@ -259,8 +267,9 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
 }
 
 /** What the button says that puts a faulty entry right. */
-export function restateButton({ points, figures }: Explanation, naming: Naming): string {
-  const [name = '', other = ''] = points.map((point) => naming.nameOf(point));
+export function restateButton(explanation: Explanation, naming: Naming): string {
+  const { figures } = explanation;
+  const [name = '', other = ''] = namesOf(explanation, naming);
   switch (figures.code) {
     case 'POINT_MISNAMED':
       return `It was ${other}`;

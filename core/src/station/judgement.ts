@@ -54,8 +54,9 @@ export type Step =
   | { readonly code: 'CHECK_SCALE' }
   | { readonly code: 'LEVEL_POLE'; readonly name: string }
   | { readonly code: 'SIGHT_AGAIN'; readonly name: string }
-  | { readonly code: 'LEAVE_OUT_PLAN'; readonly name: string }
-  | { readonly code: 'LEAVE_OUT_HEIGHT'; readonly name: string }
+  /** `repeated`: it was sighted again already, and came out the same. */
+  | { readonly code: 'LEAVE_OUT_PLAN'; readonly name: string; readonly repeated: boolean }
+  | { readonly code: 'LEAVE_OUT_HEIGHT'; readonly name: string; readonly repeated: boolean }
   /** Leaving it out would leave too few marks to check anything. */
   | { readonly code: 'OTHER_CONTROL' }
   | { readonly code: 'SIGHT_ANOTHER' }
@@ -98,7 +99,8 @@ function judgeExplained(explained: Explained, times: ReadonlyMap<string, number>
   const because = [
     ...(result ? ownSurplus(result, check) : []),
     ...whatIsWrong(explained),
-    ...(trend && Math.abs(trend.w) > CRITICAL_W && best?.code !== 'MARK_MOVED_HEIGHT' && best?.code !== 'TARGET_HEIGHT'
+    // What explains the heights already is not told a second time.
+    ...(trend && Math.abs(trend.w) > CRITICAL_W && (best === null || best.code === 'NONE' || (best.part === 'plan' && !also))
       ? [{ code: 'HEIGHT_GROWS' as const, perMetre: trend.perMetre }]
       : []),
     ...[...times].filter(([, count]) => count >= OFTEN).map(([name, count]): Reason => ({ code: 'SIGHTED_OFTEN', name, times: count })),
@@ -198,9 +200,9 @@ function stepsFor(explanation: Explanation, usedInPlan: number, times: ReadonlyM
       return [];
     case 'MARK_MOVED_PLAN':
       // Leaving it out of three leaves two, and two check nothing.
-      return [{ code: 'CHECK_NAME', name, other: null }, ...again, usedInPlan > 3 ? { code: 'LEAVE_OUT_PLAN', name } : { code: 'OTHER_CONTROL' }];
+      return [{ code: 'CHECK_NAME', name, other: null }, ...again, usedInPlan > 3 ? { code: 'LEAVE_OUT_PLAN', name, repeated } : { code: 'OTHER_CONTROL' }];
     case 'MARK_MOVED_HEIGHT':
-      return [{ code: 'CHECK_TARGET', name }, ...again, { code: 'LEAVE_OUT_HEIGHT', name }];
+      return [{ code: 'CHECK_TARGET', name }, ...again, { code: 'LEAVE_OUT_HEIGHT', name, repeated }];
     case 'TARGET_HEIGHT':
       return [{ code: 'CHECK_TARGET', name }, ...again];
     case 'POINTS_SWAPPED':
