@@ -32,6 +32,12 @@ await page.getByLabel('Pace of the simulated site').selectOption('20');
 await page.getByRole('button', { name: 'Done' }).click();
 await place('Control').click();
 await shoot('control');
+await page.getByRole('button', { name: 'Pair by pair' }).click();
+await shoot('pairs');
+await page.getByRole('button', { name: 'The list' }).click();
+await page.getByRole('button', { name: 'About K5' }).click();
+await shoot('mark-page');
+await page.getByRole('button', { name: 'Close' }).click();
 await place('Work').click();
 await shoot('work');
 
@@ -104,4 +110,6 @@ for (const mark of ['K1', 'K2', 'K3', 'K7', 'K5']) {
   await page.getByRole('switch', { name: `${mark} in plan` }).waitFor({ timeout: 60_000 });
 }
 await shoot('station');
+await page.getByRole('button', { name: 'Show the arithmetic' }).click();
+await shoot('arithmetic');
 await browser.close();

@@ -21,7 +21,7 @@ export { smallLength, smallUnit } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
 export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, tapeWords, VIEWPOINT_NAME, type MovePart } from './guidance.ts';
 export { troubleWords } from './link.ts';
-export { clearWords, effectWords, EVENT_SHORT, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
+export { clearWords, effectWords, EVENT_SHORT, hangsWords, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { drawingWords } from './drawing.ts';

@@ -1,6 +1,6 @@
-import type { CheckResult, LengthUnit, Proposal, ProofOutcome } from '@idle-marker/core';
+import type { CheckResult, LengthUnit, PartStanding, Proposal, ProofOutcome } from '@idle-marker/core';
 import { smallLength } from './small.ts';
-import { STANDING_REASON } from './vocabulary.ts';
+import { STANDING, STANDING_REASON } from './vocabulary.ts';
 
 export const PROOF_OUTCOME: Readonly<Record<ProofOutcome, string>> = {
   good: 'good',
@@ -133,3 +133,9 @@ export const EVENT_SHORT = [
   ['person', 'Other person'],
   ['pause', 'Pause'],
 ] as const;
+
+/** Why one part of a mark stands as it does, with the time of what it rests on. */
+export function hangsWords(part: PartStanding, at: string | null): string {
+  const because = part.because.map((reason) => STANDING_REASON[reason]).join('; ');
+  return `${STANDING[part.standing]}: ${because}${at === null ? '' : ` (${at})`}`;
+}

@@ -13,6 +13,7 @@ import { Card, PlanOnlyBadge, Slip } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { BlockedDialog } from './BlockedDialog.tsx';
+import { HangsOn } from './HangsOn.tsx';
 import { MarkHeights } from './MarkHeights.tsx';
 import { RoundTable } from './RoundTable.tsx';
 import { TurnLine } from './TurnLine.tsx';
@@ -117,6 +118,7 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
             {stop.standing ? STANDING[stop.standing] : ''} · {mark.body.shots} {mark.body.shots === 1 ? 'shot' : 'shots'}
           </p>
         )}
+        {mark && mark.body.state !== 'rough' && <HangsOn mark={mark} />}
         <ProofDue />
         {state.packages.length > 1 && (
           <Choice
