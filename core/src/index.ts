@@ -10,7 +10,7 @@ export {
   type Metres,
   type Radians,
 } from './quantity/unit.ts';
-export { angleFromRadians, angleToRadians, formatAngle, parseAngle, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
+export { angleFromRadians, angleToRadians, formatAngle, parseAngle, sexagesimalExcess, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
 export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './quantity/length.ts';
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, signedArea } from './plane/polygon.ts';
@@ -42,6 +42,7 @@ export type { Explanation, ExplanationCode, ExplanationFigures } from './station
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
+export { facePairs, type FacePair } from './station/faces.ts';
 export { gradeAngle, stationGeometry, type GeometryGrade, type GeometryRemark, type StationGeometry } from './station/geometry.ts';
 export { stationOverMark, type StationOverMark } from './station/overMark.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';

@@ -1,6 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { explainMisfit, normal, type ControlPoint, type Explained, type Observation, type ResectionInput } from '../src/index.ts';
+import {
+  explainMisfit,
+  facePairs,
+  normal,
+  RADIANS_PER_SECOND,
+  resection,
+  type ControlPoint,
+  type Explained,
+  type Observation,
+  type ResectionInput,
+} from '../src/index.ts';
 import { observe, PRECISION, REDUCTION, SETUP, type TruePlace } from './perfect.ts';
 
 const STATION = { e: 4120, n: 8090, z: 4.5, orientation: 0.8 };
@@ -142,5 +152,27 @@ describe('the whole site may turn and shift', () => {
       }),
       { numRuns: 30 },
     );
+  });
+});
+
+describe('two faces of a mark', () => {
+  const both = (off: number) => {
+    const input = station(3);
+    const [first] = input.observations;
+    const second = { ...first!, face: 2 as const, circle: first!.circle + Math.PI + off, zenith: 2 * Math.PI - first!.zenith };
+    const solved = resection({ ...input, observations: [...input.observations, second] });
+    if (!solved.ok) throw new Error(solved.error.code);
+    return facePairs(solved.value, PRECISION.angleSd);
+  };
+
+  it('give the collimation, and say when the instrument wants adjusting', () => {
+    expect(both(0)).toMatchObject([{ name: 'K1', otherMark: false, unadjusted: false }]);
+    const [pair] = both(-40 * RADIANS_PER_SECOND);
+    expect(pair!.collimation / RADIANS_PER_SECOND).toBeCloseTo(20, 6);
+    expect(pair).toMatchObject({ otherMark: false, unadjusted: true });
+  });
+
+  it('far apart were not of one mark', () => {
+    expect(both(Math.PI / 6)).toMatchObject([{ otherMark: true, unadjusted: false }]);
   });
 });

@@ -25,3 +25,17 @@ export function nextStationName(state: SiteState): string {
     .map(Number);
   return `S${Math.max(0, ...numbers) + 1}`;
 }
+
+/** Other accepted solutions of the same set-up that neither know this one nor are known by it: two devices decided apart. */
+export function rivalSolutions(state: SiteState, solution: AcceptedSolution): AcceptedSolution[] {
+  const known = new Map(state.accepted.map((each) => [each.fact.id, each.fact.body.supersedes]));
+  const ancestors = (id: string): Set<string> => {
+    const found = new Set<string>();
+    for (let at: string | null | undefined = id; at && !found.has(at); at = known.get(at)) found.add(at);
+    return found;
+  };
+  const own = ancestors(solution.fact.id);
+  return state.accepted.filter(
+    (each) => each.occupation.id === solution.occupation.id && !each.withdrawn && !own.has(each.fact.id) && !ancestors(each.fact.id).has(solution.fact.id),
+  );
+}

@@ -1,6 +1,6 @@
 export { compareNames, markKey, NoSiteError, packageRoots, siteState, type AcceptedSolution, type ControlMark, type SiteState } from './state.ts';
 export { trustOf, trustRecords } from './trust.ts';
-export { currentOccupation, nextStationName, solutionInForce } from './inForce.ts';
+export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';
 export {
   controlPointOf,
   EARTH_RADIUS_M,

@@ -1,5 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
-import { effectsOfMove, familyOf, isProvenControl, markHistory, markTrend, measuredMark, ownControlBody, pairsOf, stationDraft } from '../src/index.ts';
+import {
+  effectsOfMove,
+  familyOf,
+  isProvenControl,
+  markHistory,
+  markTrend,
+  measuredMark,
+  ownControlBody,
+  pairsOf,
+  rivalSolutions,
+  stationDraft,
+} from '../src/index.ts';
 import { newId, PLACES, Story } from './story.ts';
 
 const standingOf = (story: Story, mark: string) => story.trust().marks.find((each) => each.id === mark)!;
@@ -165,5 +176,19 @@ describe('a station over a mark', () => {
     const solution = story.decide(occupation, 'provisional', {}, 'one of the two is off');
     expect(solution.fact.body).toMatchObject({ method: 'overMark' });
     expect(solution.fact.body.uses.map((use) => use.control)).toContain(k1.id);
+  });
+});
+
+describe('one station accepted on two devices', () => {
+  it('is told: the later one is in force, both stay', () => {
+    const story = new Story().control();
+    const first = story.station('S1');
+    expect(rivalSolutions(story.state, first)).toEqual([]);
+    const again = story.decide(first.occupation);
+    expect(rivalSolutions(story.state, again)).toEqual([]);
+    const apart = story.say('solution', { ...again.fact.body, supersedes: first.fact.id });
+    story.say('decision', { solution: apart.id, verdict: 'accepted', reason: '' }, 0);
+    const later = story.state.accepted.find((each) => each.fact.id === apart.id)!;
+    expect(rivalSolutions(story.state, later).map((each) => each.fact.id)).toEqual([again.fact.id]);
   });
 });

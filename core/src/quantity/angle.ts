@@ -42,6 +42,15 @@ export function parseAngle(text: string, unit: AngleUnit): Radians | null {
   return (sign === '-' ? -degrees : degrees) * RADIANS_PER_DEGREE;
 }
 
+/** The minutes or seconds of a sexagesimal angle that go beyond 59; null when none do. */
+export function sexagesimalExcess(text: string): { readonly part: 'minutes' | 'seconds'; readonly value: number } | null {
+  const parts = /^\s*[-−]?\d+[°\s]+(\d+(?:[.,]\d*)?)(?:['′\s]+(\d+(?:[.,]\d*)?))?/.exec(text);
+  if (!parts) return null;
+  const [minutes, seconds] = [parts[1], parts[2]].map((part) => Number((part ?? '0').replace(',', '.')));
+  if (minutes! >= 60) return { part: 'minutes', value: minutes! };
+  return seconds! >= 60 ? { part: 'seconds', value: seconds! } : null;
+}
+
 /**
  * Writes an angle for a person. `decimals` are those of the last part (seconds for `dms`).
  * Rounding carries over: 59.96″ at one decimal becomes the next minute, never 60″.

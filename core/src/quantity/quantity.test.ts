@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { formatAngle, parseAngle, wrapHalfTurn, wrapTurn } from './angle.ts';
+import { formatAngle, parseAngle, sexagesimalExcess, wrapHalfTurn, wrapTurn } from './angle.ts';
 import { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './length.ts';
 import { METRES_PER_UNIT, RADIANS_PER_DEGREE } from './unit.ts';
 
@@ -101,5 +101,15 @@ describe('angles', () => {
         expect(Math.cos(wrapHalfTurn(angle))).toBeCloseTo(Math.cos(angle), 9);
       }),
     );
+  });
+});
+
+describe('minutes and seconds beyond 59', () => {
+  it('are told by name, and nothing else is', () => {
+    expect(sexagesimalExcess('143 75 08')).toEqual({ part: 'minutes', value: 75 });
+    expect(sexagesimalExcess('143°27′61″')).toEqual({ part: 'seconds', value: 61 });
+    expect(sexagesimalExcess('143 27 08')).toBeNull();
+    expect(sexagesimalExcess('143.7512')).toBeNull();
+    expect(sexagesimalExcess('what')).toBeNull();
   });
 });

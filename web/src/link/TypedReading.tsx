@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { angleFromRadians, lengthFromMetres } from '@idle-marker/core';
+import { angleFromRadians, lengthFromMetres, sexagesimalExcess } from '@idle-marker/core';
 import { useUnits } from '../site/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -39,13 +39,19 @@ export function TypedReading({ title }: { title: string }) {
   const s = slope.trim() === '' ? null : units.readLength(slope);
   const h = units.readLength(height);
   const inTurn = (value: number | null) => value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
+  const beyond = (text: string) => {
+    const excess = units.angleUnit === 'dms' ? sexagesimalExcess(text) : null;
+    return excess && `${excess.value} ${excess.part} can’t be: they go to 59. Read the circle again.`;
+  };
   const errors = {
-    circle: !inTurn(c) ? `Give the circle reading from 0 to ${full}, such as ${example}.` : null,
-    zenith: !inTurn(z)
-      ? `Give the zenith angle, such as ${units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611'}.`
-      : Math.abs(Math.sin(z!)) < 1e-6
-        ? 'A sight straight up or down has no direction: check the zenith angle.'
-        : null,
+    circle: beyond(circle) ? beyond(circle) : !inTurn(c) ? `Give the circle reading from 0 to ${full}, such as ${example}.` : null,
+    zenith: beyond(zenith)
+      ? beyond(zenith)
+      : !inTurn(z)
+        ? `Give the zenith angle, such as ${units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611'}.`
+        : Math.abs(Math.sin(z!)) < 1e-6
+          ? 'A sight straight up or down has no direction: check the zenith angle.'
+          : null,
     slope:
       slope.trim() === ''
         ? null

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
-import { isUnsteady, leftOut, type AcceptedSolution } from '@idle-marker/records';
+import { isUnsteady, leftOut, rivalSolutions, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -49,6 +49,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     return joinScenes(outlineScene(state.packages), { lines, instruments: [{ at, label: name, facing }] }, controlScene(state.control, null));
   }, [state, result, name, link, solution]);
   const out = leftOut(state, solution);
+  const rivals = rivalSolutions(state, solution);
   const stoodOver = state.control.find((mark) => mark.id === solution.occupation.body.over?.mark)?.revision.body.name ?? null;
   const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
   const record = async () => {
@@ -94,6 +95,12 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             {provisional && (
               <Card tone="ochre" title="Provisional">
                 {solution.decision.body.reason} This goes along to every sheet.
+              </Card>
+            )}
+            {rivals.length > 0 && (
+              <Card tone="ochre" title={`${name} was accepted more than once`}>
+                Two devices decided on it without knowing of each other, at {rivals.map((each) => clockTime(each.decision.at)).join(', ')} and{' '}
+                {clockTime(solution.decision.at)}. The later one is in force; marks keep the one they were set with.
               </Card>
             )}
             {proof && !proof.proven && !proof.failed && (

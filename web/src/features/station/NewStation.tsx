@@ -81,7 +81,12 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
       heightRead === null || heightRead < 0 || heightRead > 10
         ? 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.'
         : null,
-    temperature: temperature.trim() === '' || !(temperatureC > -60 && temperatureC < 70) ? 'Give the air temperature.' : null,
+    temperature:
+      temperature.trim() === ''
+        ? 'Give the air temperature.'
+        : !(temperatureC > -60 && temperatureC < 70)
+          ? `${temperature.trim()} ${celsius ? '°C' : '°F'} is no air temperature here: give one from ${celsius ? '−60 to 70 °C' : '−76 to 158 °F'}.`
+          : null,
     over: method === 'overMark' && !over ? 'No listed mark can be stood over: list one, or make a free station.' : null,
     centring: method === 'overMark' && !(centring.trim() !== '' && Number(centring) >= 0 && Number(centring) <= 50) ? 'Give millimetres, from 0 to 50.' : null,
     zero:

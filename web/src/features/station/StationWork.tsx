@@ -18,6 +18,7 @@ import { useKey } from '../../ui/useKey.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { AcceptDialog } from './AcceptDialog.tsx';
 import { ArithmeticButton } from './ArithmeticDialog.tsx';
+import { FacesCard } from './FacesCard.tsx';
 import { GeometryCard } from './GeometryCard.tsx';
 import { Noticed } from './Noticed.tsx';
 import { JudgementCard } from './JudgementCard.tsx';
@@ -187,6 +188,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 planOnly={draft.planOnly}
               />
             )}
+            {solved && <FacesCard result={solved.result} occupation={occupation} />}
             {solved && !draft.over && <GeometryCard result={solved.result} />}
             {solved && <Noticed noticed={solved.judgement.noticed} />}
             {solved && <ArithmeticButton result={solved.result} occupation={occupation} />}
