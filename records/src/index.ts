@@ -27,7 +27,7 @@ export { paceOf, type Pace } from './pace.ts';
 export { proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';
 export { likelierMark, nextSights } from './nextSight.ts';
-export { promiseFor, type Promised } from './promise.ts';
+export { promiseFor, type Cure, type Promised } from './promise.ts';
 export { alikeName } from './names.ts';
 export { isUnsteady, proofInterval } from './proofInterval.ts';
 export { factsOfOccupation, setupPage, type SetupPage, type UsedMark } from './setupPage.ts';

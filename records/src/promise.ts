@@ -1,5 +1,5 @@
 /** What an accepted station can promise at the marks of a package, pole included. */
-import { NORMAL_95_FACTOR, predictAt, type Metres, type PoleSet } from '@idle-marker/core';
+import { NORMAL_95_FACTOR, planDistance, predictAt, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type PoleSet } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { precisionOf, reductionOf, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
@@ -10,20 +10,51 @@ export interface Promised {
   /** Marks at which plan and height meet the package's class, of how many. */
   readonly good: number;
   readonly marks: number;
+  /** The mark with the largest ellipse. */
+  readonly worstMark: string | null;
+  /** What would meet the class at all marks; null when it is met already. */
+  readonly cure: Cure | null;
 }
+
+export type Cure =
+  | { readonly code: 'LEGS' }
+  | { readonly code: 'LOW_PRISM'; readonly targetHeight: Metres }
+  /** From here only marks within this distance meet it: stand nearer, or use a better instrument or a template. */
+  | { readonly code: 'SHORTER_SIGHTS'; readonly within: Metres }
+  | { readonly code: 'NOTHING_FROM_HERE' };
+
+/** As low as a prism still stands clear of the ground. */
+const LOW_PRISM: Metres = 0.3;
+
+const poleOf = (targetHeight: Metres): PoleSet => ({ targetHeight, targetHeightSd: TARGET_HEIGHT_SD, targetCentringSd: targetCentringSd(targetHeight, true) });
 
 export function promiseFor(state: SiteState, solution: AcceptedSolution, work: Fact<'package'>, pole: PoleSet): Promised {
   const { body } = solution.occupation;
   const station = stationOfSolution(solution.fact.body.result);
   const asked = state.settings.classes.find((each) => each.id === work.body.class);
-  const predictions = work.body.plans.map((plan) =>
-    predictAt(station, setupOf(body), precisionOf(body), reductionOf(state.settings), { ...plan.place, z: plan.designZ }, pole),
-  );
+  const predict = (with_: PoleSet) =>
+    work.body.plans.map((plan) => ({
+      plan,
+      ...predictAt(station, setupOf(body), precisionOf(body), reductionOf(state.settings), { ...plan.place, z: plan.designZ }, with_),
+    }));
+  const predictions = predict(pole);
   const meets = ({ radius95, sdZ }: (typeof predictions)[number]) =>
     !asked || (radius95 * 1000 <= asked.planMm && (sdZ === null || sdZ * 1000 * NORMAL_95_FACTOR <= asked.heightMm));
-  return {
-    worst: Math.max(0, ...predictions.map((each) => each.radius95)),
-    good: predictions.filter(meets).length,
-    marks: predictions.length,
+  const good = predictions.filter(meets);
+  const worst = predictions.reduce<(typeof predictions)[number] | null>((a, b) => (a === null || b.radius95 > a.radius95 ? b : a), null);
+  const allMeet = (with_: PoleSet) => predict(with_).every(meets);
+  const cure = (): Cure | null => {
+    if (good.length === predictions.length) return null;
+    const onLegs = poleOf(pole.targetHeight);
+    if (onLegs.targetCentringSd < pole.targetCentringSd && allMeet(onLegs)) return { code: 'LEGS' };
+    if (pole.targetHeight > LOW_PRISM && allMeet(poleOf(LOW_PRISM))) return { code: 'LOW_PRISM', targetHeight: LOW_PRISM };
+    const within = Math.max(
+      0,
+      ...predict(poleOf(LOW_PRISM))
+        .filter(meets)
+        .map(({ plan }) => planDistance(station, plan.place)),
+    );
+    return within > 0 ? { code: 'SHORTER_SIGHTS', within } : { code: 'NOTHING_FROM_HERE' };
   };
+  return { worst: worst?.radius95 ?? 0, worstMark: worst?.plan.name ?? null, good: good.length, marks: predictions.length, cure: cure() };
 }

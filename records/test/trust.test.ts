@@ -8,6 +8,7 @@ import {
   measuredMark,
   ownControlBody,
   pairsOf,
+  promiseFor,
   rivalSolutions,
   stationDraft,
 } from '../src/index.ts';
@@ -190,5 +191,21 @@ describe('one station accepted on two devices', () => {
     story.say('decision', { solution: apart.id, verdict: 'accepted', reason: '' }, 0);
     const later = story.state.accepted.find((each) => each.fact.id === apart.id)!;
     expect(rivalSolutions(story.state, later).map((each) => each.fact.id)).toEqual([again.fact.id]);
+  });
+});
+
+describe('what a station can promise', () => {
+  it('names the worst mark, and what would meet the class there', () => {
+    const story = new Story({ classes: [{ id: 'grid', name: 'Tight', planMm: 5, heightMm: 5, leastMarks: 3 }] }).control();
+    const work = story.work();
+    const solution = story.station('S1');
+    const pole = (targetHeight: number, targetCentringSd: number) => ({ targetHeight, targetHeightSd: 0.001, targetCentringSd });
+    expect(promiseFor(story.state, solution, work, pole(0.3, 0.0007))).toMatchObject({ good: 8, marks: 8, cure: null });
+    const loose = promiseFor(story.state, solution, work, pole(1.5, 0.0025));
+    expect(loose.good).toBe(0);
+    expect(loose.worstMark).not.toBeNull();
+    expect(loose.cure).toEqual({ code: 'LEGS' });
+    const high = promiseFor(story.state, solution, work, pole(4, 0.004));
+    expect(high.cure?.code === 'LEGS' || high.cure?.code === 'LOW_PRISM').toBe(true);
   });
 });

@@ -1,6 +1,7 @@
-import { RADIANS_PER_DEGREE, type GeometryGrade, type GeometryRemark } from '@idle-marker/core';
+import { formatLength, RADIANS_PER_DEGREE, type LengthUnit, type GeometryGrade, type GeometryRemark } from '@idle-marker/core';
 import type { Naming } from './judgement.ts';
 import { smallLength } from './small.ts';
+import { UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export const GRADE_OF_GEOMETRY: Readonly<Record<GeometryGrade, string>> = { good: 'good', fair: 'fair', weak: 'weak', veryWeak: 'very weak' };
 
@@ -17,5 +18,27 @@ export function geometryWords(remark: GeometryRemark, naming: Naming): string {
       return `${remark.name} is ${remark.times.toFixed(1)} times as far as the farthest control: errors grow outwards. Sight farther control, or prove out there.`;
     case 'WORK_OUTSIDE':
       return `${remark.count} of ${remark.of} marks to set lie outside the control: the figures of the station say little out there. Prove on a mark on that side.`;
+  }
+}
+
+/** What would meet a class that this station, with this pole, does not meet at every mark. */
+export function cureWords(
+  cure:
+    | { readonly code: 'LEGS' | 'NOTHING_FROM_HERE' }
+    | { readonly code: 'LOW_PRISM'; readonly targetHeight: number }
+    | { readonly code: 'SHORTER_SIGHTS'; readonly within: number },
+  worst: string | null,
+  unit: LengthUnit,
+): string {
+  const length = (metres: number, decimals: number) => `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
+  switch (cure.code) {
+    case 'LEGS':
+      return `Worst at ${worst ?? 'a mark'}. The pole on legs would meet it.`;
+    case 'LOW_PRISM':
+      return `Worst at ${worst ?? 'a mark'}. Legs and a prism at ${length(cure.targetHeight, 1)} would meet it.`;
+    case 'SHORTER_SIGHTS':
+      return `Worst at ${worst ?? 'a mark'}. Even with legs and a low prism only marks within ${length(cure.within, 0)} meet it: stand nearer.`;
+    case 'NOTHING_FROM_HERE':
+      return 'Nothing meets it from here: another stand, more control, a better instrument, or a template from two grid marks.';
   }
 }

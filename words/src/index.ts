@@ -27,6 +27,6 @@ export { outlineErrorWords } from './outline.ts';
 export { drawingWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
-export { geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
+export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
 export { SETUP_STEPS, type SetupStep } from './setupSteps.ts';
 export { WHY } from './why.ts';

@@ -1,5 +1,5 @@
 import { promiseFor, type AcceptedSolution } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { cureWords, smallLength } from '@idle-marker/words';
 import { usePoleSet } from '../../link/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -26,11 +26,14 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
         <tbody>
           {state.packages.map((work) => {
             const asked = state.settings.classes.find((each) => each.id === work.body.class);
-            const { worst, good, marks } = promiseFor(state, solution, work, pole);
+            const { worst, good, marks, worstMark, cure } = promiseFor(state, solution, work, pole);
             const tone = good < marks ? 'font-semibold text-brick' : '';
             return (
               <tr key={work.id}>
-                <td className={TD_WORD}>{work.body.name}</td>
+                <td className={TD_WORD}>
+                  {work.body.name}
+                  {cure && <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>}
+                </td>
                 <td className={TD}>{asked ? `${asked.planMm} mm` : '–'}</td>
                 <td className={`${TD} ${tone}`}>{smallLength(worst, units.lengthUnit)}</td>
                 <td className={`${TD} ${tone}`}>
