@@ -8,7 +8,7 @@ const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['today', /^Saved/],
   ['control', /^Add mark…/],
   ['control', /^About K1$/],
-  ['control', /^Import CSV…/],
+  ['control', /^Import…/],
   ['design', /^New package…/],
   ['design', /^Change…/],
   ['station', /^Note an event…/],

@@ -48,7 +48,7 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
 
   // Control from a list with a fault; nothing is written until it is left out.
   await expect(page.getByText('No control yet')).toBeVisible();
-  await page.getByRole('button', { name: 'Import CSV…' }).click();
+  await page.getByRole('button', { name: 'Import…' }).click();
   const rows = MARKS.map(([name, e, n, z]) => `${name},${n},${e},${z}`);
   await page
     .locator('input[type=file]')

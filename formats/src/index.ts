@@ -12,6 +12,8 @@ export {
   type FileIssue,
   type RowIssue,
 } from './control/controlCsv.ts';
+export { readControlList } from './control/controlList.ts';
+export { controlCsv, controlLandXml, type WrittenMark } from './control/writeControl.ts';
 export { compareControl, FOOT_RATIO, sameName, TWIN_DISTANCE, type ListedMark, type ListRemark } from './control/compareControl.ts';
 export { readDxf, type Drawing, type DrawingError, type DrawnLine, type DrawnOutline, type DrawnText } from './design/dxf.ts';
 export { gridFromLines, type DrawnGrid, type GridError } from './design/drawnGrid.ts';

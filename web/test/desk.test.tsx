@@ -141,7 +141,7 @@ describe('the control list', () => {
   it('says what the marks are good for, and is empty with a way to fill it', () => {
     show(new Story(), <ControlList />);
     expect(screen.getByText('0 usable in plan: two are needed')).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Import CSV…' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Import…' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Short coordinates' })).toBeNull();
   });
 

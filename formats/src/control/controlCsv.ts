@@ -21,6 +21,10 @@ export type FileIssue =
   | { readonly code: 'MISSING_COLUMN'; readonly role: 'name' | 'coordinates' }
   | { readonly code: 'REPEATED_COLUMN'; readonly role: ColumnRole; readonly columns: readonly string[] }
   | { readonly code: 'MIXED_UNITS'; readonly units: readonly LengthUnit[] }
+  | { readonly code: 'BROKEN_XML'; readonly message: string }
+  | { readonly code: 'FORBIDDEN_XML' }
+  | { readonly code: 'OTHER_XML'; readonly root: string }
+  | { readonly code: 'UNKNOWN_UNIT'; readonly text: string }
   | { readonly code: 'TOO_MANY_ROWS'; readonly rows: number; readonly most: number };
 
 export type RowIssue =

@@ -2,7 +2,7 @@
 import { v5 } from './nameUuid.ts';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { AnyFact, Fact } from '@idle-marker/contract';
-import { readControlCsv, sameName, type ControlCsvOptions, type ControlRow } from '@idle-marker/formats';
+import { readControlList, sameName, type ControlCsvOptions, type ControlRow } from '@idle-marker/formats';
 import { siteState } from '@idle-marker/records';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, readAllFacts } from '../facts/ledger.ts';
@@ -37,7 +37,7 @@ export async function importControl(
 
 /** The revisions that a list gives beside what a site has; throws for the first row that is not fit to be written. */
 export function controlRevisions(facts: readonly AnyFact[], id: string, text: string, options: ControlImport): Fact<'control'>[] {
-  const list = readControlCsv(text, options);
+  const list = readControlList(text, options);
   if (!list.ok) throw new ProblemError('INVALID_FILE', `The list can not be read (${list.error.code}). Nothing was written.`);
   const rows = list.value.rows.filter((row) => !options.skipRows.includes(row.row));
   const bad = rows.find((row) => row.issues.length > 0);

@@ -14,6 +14,7 @@ import { useKey } from '../../ui/useKey.ts';
 import { FoundMovedDialog } from './FoundMovedDialog.tsx';
 import { MarkPage } from './MarkPage.tsx';
 import { PairTable } from './PairTable.tsx';
+import { ExportControl } from './ExportControl.tsx';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
 
@@ -92,7 +93,8 @@ export function Place() {
                 {short ? 'Whole coordinates' : 'Short coordinates'}
               </Button>
             )}
-            <Button onClick={() => setImporting(true)}>Import CSV…</Button>
+            <Button onClick={() => setImporting(true)}>Import…</Button>
+            {state.control.length > 0 && <ExportControl />}
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
               Add mark…
             </Button>

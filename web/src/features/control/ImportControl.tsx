@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { LengthUnit } from '@idle-marker/core';
 import { LARGEST_UPLOAD_BYTES, type Problem } from '@idle-marker/contract';
-import { compareControl, readControlCsv, textOf } from '@idle-marker/formats';
+import { compareControl, readControlList, textOf } from '@idle-marker/formats';
 import { controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
 import { now } from '../../ledger/clock.ts';
 import { tryNow } from '../../ledger/ledger.ts';
@@ -37,7 +37,7 @@ export function ImportControl({ onClose }: { onClose(): void }) {
   const read = useMemo(() => {
     if (!picked) return null;
     const text = textOf(picked.bytes);
-    return text.ok ? readControlCsv(text.value, { unit, xIsNorth }) : text;
+    return text.ok ? readControlList(text.value, { unit, xIsNorth }) : text;
   }, [picked, unit, xIsNorth]);
   const list = read?.ok ? read.value : null;
   const listed = useMemo(
@@ -152,10 +152,10 @@ export function ImportControl({ onClose }: { onClose(): void }) {
       }
     >
       <label className="flex flex-col gap-1">
-        <span className="text-[13px] text-ink2">CSV file with a header row: name, E, N, height, in any order</span>
+        <span className="text-[13px] text-ink2">CSV with a header row (name, E, N, height, in any order), or LandXML with CgPoints</span>
         <input
           type="file"
-          accept=".csv,.txt,text/csv,text/plain"
+          accept=".csv,.txt,.xml,text/csv,text/plain,text/xml,application/xml"
           onChange={(event) => void pick(event.target.files?.[0])}
           className="min-h-11 rounded-sm border border-ink2 p-2"
         />

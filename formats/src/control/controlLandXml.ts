@@ -1,0 +1,99 @@
+/**
+ * Control points of a LandXML file (1.0 to 1.2): `CgPoints`, northing easting [elevation], in the file's linear unit.
+ * Entities are never resolved, and a document type is refused. Source: LandXML.org, LandXML-1.2 schema.
+ */
+import { SaxesParser } from 'saxes';
+import { fail, lengthToMetres, ok, type LengthUnit, type Result } from '@idle-marker/core';
+import { MOST_CONTROL_ROWS, type ControlList, type ControlRow, type FileIssue, type RowIssue } from './controlCsv.ts';
+
+const UNITS: Readonly<Record<string, LengthUnit>> = { meter: 'metre', metre: 'metre', foot: 'foot', ussurveyfoot: 'usSurveyFoot' };
+
+/** Whether a text is XML rather than a table. */
+export const looksLikeXml = (text: string): boolean => /^\uFEFF?\s*</.test(text);
+
+interface Reading {
+  unit: LengthUnit | null;
+  unknownUnit: string | null;
+  point: { readonly name: string; readonly code: string; readonly desc: string; text: string } | null;
+  /** Points are counted from 1 in the order of the file. */
+  readonly rows: ControlRow[];
+  root: string | null;
+  forbidden: boolean;
+}
+
+function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUnit): ControlRow {
+  const parts = point.text
+    .trim()
+    .split(/\s+/)
+    .filter((part) => part !== '');
+  const numbers = parts.map(Number);
+  const issues: RowIssue[] = [];
+  if (point.name === '') issues.push({ code: 'NO_NAME' });
+  else if (point.name.length > 80) issues.push({ code: 'NAME_TOO_LONG' });
+  const wrong = parts.find((_, i) => !Number.isFinite(numbers[i]));
+  if (wrong !== undefined) issues.push({ code: 'NOT_A_NUMBER', column: 'CgPoint', text: wrong });
+  else if (parts.length === 0) issues.push({ code: 'NO_COORDINATES' });
+  else if (parts.length === 1 || parts.length > 3) issues.push({ code: 'HALF_A_PLACE' });
+  const metres = (i: number) => (issues.length > 0 || numbers[i] === undefined ? null : lengthToMetres(numbers[i], unit));
+  return {
+    row,
+    name: point.name,
+    n: metres(0),
+    e: metres(1),
+    z: metres(2),
+    sdPlanMm: null,
+    sdHeightMm: null,
+    kind: 'other',
+    condition: 'usable',
+    note: [point.code, point.desc]
+      .filter((each) => each !== '')
+      .join(', ')
+      .slice(0, 2000),
+    issues,
+  };
+}
+
+const localName = (name: string): string => name.replace(/^.*:/, '');
+
+/** Reads all points; `unit` holds where the file names none. */
+export function readControlLandXml(text: string, options: { readonly unit: LengthUnit }): Result<ControlList, FileIssue> {
+  const parser = new SaxesParser();
+  const state: Reading = { unit: null, unknownUnit: null, point: null, rows: [], root: null, forbidden: false };
+  let broken: string | null = null;
+  parser.on('error', (error) => {
+    broken ??= error.message;
+  });
+  parser.on('doctype', () => {
+    state.forbidden = true;
+  });
+  parser.on('opentag', ({ name, attributes }) => {
+    const local = localName(name);
+    const attribute = (key: string) => (attributes[key] as string | undefined) ?? '';
+    state.root ??= local;
+    if (local === 'Metric' || local === 'Imperial') {
+      const word = attribute('linearUnit');
+      state.unit = UNITS[word.toLowerCase()] ?? null;
+      if (word !== '' && state.unit === null) state.unknownUnit = word;
+    }
+    // A reference to a point elsewhere in the file is no point of its own.
+    if (local === 'CgPoint' && attribute('pntRef') === '') {
+      state.point = { name: attribute('name').trim(), code: attribute('code'), desc: attribute('desc'), text: '' };
+    }
+  });
+  parser.on('text', (chunk) => {
+    if (state.point) state.point.text += chunk;
+  });
+  parser.on('closetag', ({ name }) => {
+    if (localName(name) !== 'CgPoint' || !state.point) return;
+    state.rows.push(rowOf(state.point, state.rows.length + 1, state.unit ?? options.unit));
+    state.point = null;
+  });
+  parser.write(text.replace(/^\uFEFF/, '')).close();
+  if (state.forbidden) return fail({ code: 'FORBIDDEN_XML' });
+  if (broken !== null) return fail({ code: 'BROKEN_XML', message: broken });
+  if (state.root !== 'LandXML') return fail({ code: 'OTHER_XML', root: state.root ?? '' });
+  if (state.unknownUnit !== null) return fail({ code: 'UNKNOWN_UNIT', text: state.unknownUnit });
+  if (state.rows.length === 0) return fail({ code: 'NO_ROWS' });
+  if (state.rows.length > MOST_CONTROL_ROWS) return fail({ code: 'TOO_MANY_ROWS', rows: state.rows.length, most: MOST_CONTROL_ROWS });
+  return ok({ rows: state.rows, unit: state.unit ?? options.unit, unitFromFile: state.unit !== null, ignoredColumns: [], usesXY: false });
+}

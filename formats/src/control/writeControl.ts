@@ -1,0 +1,64 @@
+/** Control lists as files for others: CSV and LandXML, in the unit of the site. */
+import { lengthFromMetres, type LengthUnit, type Metres } from '@idle-marker/core';
+import { csvText } from '../csvText.ts';
+
+export interface WrittenMark {
+  readonly name: string;
+  readonly e: Metres | null;
+  readonly n: Metres | null;
+  readonly z: Metres | null;
+  readonly sdHMm: number | null;
+  readonly sdZMm: number | null;
+  readonly kind: string;
+  readonly condition: string;
+  readonly note: string;
+}
+
+const UNIT_WORD: Readonly<Record<LengthUnit, string>> = { metre: 'm', foot: 'ft', usSurveyFoot: 'US ft' };
+const DECIMALS = 4;
+const figure = (value: Metres | null, unit: LengthUnit): string => (value === null ? '' : lengthFromMetres(value, unit).toFixed(DECIMALS));
+
+export function controlCsv(marks: readonly WrittenMark[], unit: LengthUnit): string {
+  const word = UNIT_WORD[unit];
+  return csvText(
+    ['Point', `Easting (${word})`, `Northing (${word})`, `Height (${word})`, 'sd plan mm', 'sd height mm', 'Kind', 'Condition', 'Note'],
+    marks.map((mark) => [
+      mark.name,
+      figure(mark.e, unit),
+      figure(mark.n, unit),
+      figure(mark.z, unit),
+      mark.sdHMm,
+      mark.sdZMm,
+      mark.kind,
+      mark.condition,
+      mark.note,
+    ]),
+  );
+}
+
+const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
+const escaped = (text: string): string => text.replace(/[&<>"]/g, (character) => ESCAPES[character]!);
+
+/** LandXML 1.2 with the marks that have a place; a height alone has no form there. `date`: YYYY-MM-DD, `time`: HH:MM:SS. */
+export function controlLandXml(marks: readonly WrittenMark[], unit: LengthUnit, stamp: { readonly date: string; readonly time: string }): string {
+  const units =
+    unit === 'metre'
+      ? '<Metric linearUnit="meter" areaUnit="squareMeter" volumeUnit="cubicMeter" temperatureUnit="celsius" pressureUnit="milliBars"/>'
+      : `<Imperial linearUnit="${unit === 'foot' ? 'foot' : 'USSurveyFoot'}" areaUnit="squareFoot" volumeUnit="cubicFeet" temperatureUnit="fahrenheit" pressureUnit="inHG"/>`;
+  const points = marks
+    .filter((mark) => mark.e !== null && mark.n !== null)
+    .map((mark) => {
+      const place = [mark.n, mark.e, ...(mark.z === null ? [] : [mark.z])].map((value) => figure(value, unit)).join(' ');
+      return `    <CgPoint name="${escaped(mark.name)}" desc="${escaped(mark.note)}">${place}</CgPoint>`;
+    });
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2" version="1.2" date="${stamp.date}" time="${stamp.time}">`,
+    `  <Units>${units}</Units>`,
+    '  <CgPoints name="control">',
+    ...points,
+    '  </CgPoints>',
+    '</LandXML>',
+    '',
+  ].join('\n');
+}
