@@ -37,3 +37,4 @@ export { effectsOfMove, stationWithout, type Parts } from './movedControl.ts';
 export { familyOf, isProvenControl, markHistory, markTrend, type FamilyLine, type MarkLook, type MarkTrend } from './markHistory.ts';
 export { pairsOf } from './pairs.ts';
 export { measuredMark, ownControlBody } from './ownControl.ts';
+export { judgeTurn, type TurnJudgement } from './directions.ts';

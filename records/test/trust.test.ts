@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import {
   effectsOfMove,
   familyOf,
+  judgeTurn,
   isProvenControl,
   markHistory,
   markTrend,
@@ -207,5 +208,15 @@ describe('what a station can promise', () => {
     expect(loose.cure).toEqual({ code: 'LEGS' });
     const high = promiseFor(story.state, solution, work, pole(4, 0.004));
     expect(high.cure?.code === 'LEGS' || high.cure?.code === 'LOW_PRISM').toBe(true);
+  });
+});
+
+describe('a far direction', () => {
+  it('is judged by what the turn does at the work, not by chance alone', () => {
+    const story = new Story().control();
+    story.work();
+    const solution = story.station('S1');
+    const turn = (seconds: number) => judgeTurn(story.state, solution, (seconds / 3600) * (Math.PI / 180)).outcome;
+    expect([2, -4, 12, -12, 90, 3600].map(turn)).toEqual(['good', 'good', 'moreThanChance', 'moreThanChance', 'outside', 'outside']);
   });
 });

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { angleToRadians, formatSigned, RADIANS_PER_DEGREE, RADIANS_PER_SECOND } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import type { AcceptedSolution } from '@idle-marker/records';
+import { judgeTurn, type AcceptedSolution } from '@idle-marker/records';
+import { smallLength } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
 import type { Shooting } from '../../link/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -9,9 +10,6 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
-
-/** A turn of more than this is more than two careful aims differ by chance, and moves a mark at the far end of the work. */
-const CRITICAL_FACTOR = 3.29 * Math.SQRT2;
 
 const azimuthOf = (solution: AcceptedSolution, sight: Fact<'sight'>): number => {
   const turned = angleToRadians(sight.body.read.circle, sight.body.read.angleUnit) / RADIANS_PER_DEGREE;
@@ -37,8 +35,8 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
     const sight = await shooting.shoot('proof', { kind: 'direction', name: direction.body.name }, null);
     if (!sight) return;
     const turnDeg = ((azimuthOf(solution, sight) - direction.body.azimuthDeg + 540) % 360) - 180;
-    const turn = (turnDeg * RADIANS_PER_DEGREE) / RADIANS_PER_SECOND;
-    const allowed = CRITICAL_FACTOR * solution.occupation.body.instrument.angleSdSec;
+    const turn = turnDeg * RADIANS_PER_DEGREE;
+    const { outcome, shift, reach } = judgeTurn(state, solution, turn);
     const earlier = state.proofs.findLast((proof) => proof.body.direction === direction.id && proof.body.solution === solution.fact.id);
     await say({
       type: 'proof',
@@ -49,9 +47,9 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
         revision: null,
         direction: direction.id,
         class: solution.fact.body.class,
-        plan: Math.abs(turn) <= allowed ? 'good' : 'outside',
+        plan: outcome,
         height: 'notMeasured',
-        result: { turnSec: turn, allowedSec: allowed },
+        result: { turnSec: turn / RADIANS_PER_SECOND, shiftMm: shift * 1000, reach },
         supersedes: earlier?.body.plan === 'outside' ? earlier.id : null,
       },
     });
@@ -78,12 +76,16 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
             {mine.map((direction) => {
               const last = state.proofs.findLast((proof) => proof.body.direction === direction.id);
               const turn = last?.body.result.turnSec;
+              const shift = last?.body.result.shiftMm;
               return (
                 <tr key={direction.id} className={last?.body.plan === 'outside' ? 'text-brick' : ''}>
                   <td className={`${TD_WORD} font-semibold`}>{direction.body.name}</td>
                   <td className={TD_WORD}>{clockTime(direction.at)}</td>
                   <td className={TD}>
                     {typeof turn === 'number' ? `${formatSigned(turn, 1)}″` : '–'} {last?.body.plan === 'outside' && <strong>it has turned</strong>}
+                    {typeof shift === 'number' && (
+                      <span className="block text-[12px] text-ink2">{smallLength(shift / 1000, state.settings.lengthUnit)} at the farthest mark</span>
+                    )}
                   </td>
                   <td className={TD}>
                     <Button
