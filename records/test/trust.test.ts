@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
 import {
   effectsOfMove,
   familyOf,
@@ -12,6 +13,7 @@ import {
   promiseFor,
   rivalSolutions,
   stationDraft,
+  type UseFlags,
 } from '../src/index.ts';
 import { newId, PLACES, Story } from './story.ts';
 
@@ -218,5 +220,26 @@ describe('a far direction', () => {
     const solution = story.station('S1');
     const turn = (seconds: number) => judgeTurn(story.state, solution, (seconds / 3600) * (Math.PI / 180)).outcome;
     expect([2, -4, 12, -12, 90, 3600].map(turn)).toEqual(['good', 'good', 'moreThanChance', 'moreThanChance', 'outside', 'outside']);
+  });
+});
+
+describe('leaving out and putting back', () => {
+  it('is the identity, whatever was left out in between', () => {
+    const story = new Story().control();
+    const occupation = story.occupy('S1');
+    for (const name of ['K1', 'K2', 'K3', 'K4', 'P1'] as const) story.sight(occupation, name, 'station', { e: 0.003, z: -0.002 });
+    const sights = [...story.state.sights.keys()];
+    const before = stationDraft(story.state, occupation, {});
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(4), fc.boolean(), fc.boolean()), { maxLength: 8 }), (steps) => {
+        const flags: Record<string, UseFlags> = {};
+        for (const [i, plan, height] of steps) flags[sights[i]!] = { plan, height };
+        const between = stationDraft(story.state, occupation, flags);
+        expect(between.groups.map((group) => group.mark)).toEqual(before.groups.map((group) => group.mark));
+        for (const id of Object.keys(flags)) flags[id] = { plan: true, height: true };
+        expect(stationDraft(story.state, occupation, flags)).toEqual(before);
+      }),
+      { numRuns: 40 },
+    );
   });
 });
