@@ -70,7 +70,7 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
         <ul className="mt-2 max-h-60 overflow-y-auto border-y border-rule py-1" aria-label="Marks concerned" tabIndex={0}>
           {rows.slice(0, SHOWN).map((row) => (
             <li key={row.effect.mark} className="flex justify-between gap-4 py-0.5">
-              <strong>{row.name}</strong>
+              <strong className="whitespace-nowrap">{row.name}</strong>
               <span className={row.out ? 'text-brick' : ''}>{row.text}</span>
             </li>
           ))}
