@@ -157,7 +157,7 @@ export function driveHub(state: SimulatorState, truth: GroundTruth, name: string
   };
 }
 
-/** A hub that was driven in another session: it stands where it was measured, as far as anybody knows. */
+/** A hub that was driven before this simulator began: it stands where it was measured, as far as anybody knows. */
 export const placeHub = (state: SimulatorState, hub: SimulatorState['hubs'][number]): SimulatorState => ({
   ...state,
   hubs: [...state.hubs.filter((each) => each.name !== hub.name), hub],
