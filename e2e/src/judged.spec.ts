@@ -142,6 +142,10 @@ test('a failed proof puts marks in doubt, and a mark sighted again clears them',
     await prove(page, 'K5');
     await expect(card(page, /^Stop: the proof fails in plan/)).toBeVisible();
     await expect(place(page, 'Prove')).toContainText('failed');
+    // Sighted again it takes the place of the first one; it is still the same mark against the station.
+    await page.getByRole('button', { name: 'Sight K5 again' }).click();
+    await expect(page.locator('tr.line-through', { hasText: 'K5' })).toHaveCount(1, { timeout: 60_000 });
+    await expect(place(page, 'Prove')).toContainText('failed');
     await place(page, 'Today').click();
     await expect(page.getByRole('heading', { name: 'What would clear it' })).toBeVisible();
   });

@@ -1,6 +1,6 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { formatLength, formatSigned } from '@idle-marker/core';
-import { cutFillWords, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { cutFillWords, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
@@ -11,15 +11,6 @@ export interface BookLine {
   readonly topic: BookTopic;
   readonly text: string;
 }
-
-const EVENTS = {
-  bump: 'bumped',
-  plant: 'heavy plant passed',
-  relevel: 'levelled again',
-  battery: 'battery changed',
-  person: 'other person at the instrument',
-  pause: 'longer pause',
-} as const;
 
 function planName(state: SiteState, packageId: string, key: string): string {
   const found = state.timeline.find((each) => each.id === packageId);
@@ -129,7 +120,10 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       return { topic: 'control', text: `${mark(fact.body.mark)} ${outcome}${labelRead ? ', label read' : ''}${note ? `: ${note}` : ''}` };
     }
     case 'event':
-      return { topic: 'station', text: `${occupation(fact.body.occupation)}: ${EVENTS[fact.body.kind]}${fact.body.note ? `, ${fact.body.note}` : ''}` };
+      return {
+        topic: 'station',
+        text: `${occupation(fact.body.occupation)}: ${EVENT_WORDS[fact.body.kind].book}${fact.body.note ? `, ${fact.body.note}` : ''}`,
+      };
     case 'close':
       return { topic: 'station', text: `${occupation(fact.body.occupation)} closed${fact.body.note ? `: ${fact.body.note}` : ''}` };
     case 'package':

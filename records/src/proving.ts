@@ -1,5 +1,5 @@
 /** From a check sight to the proof that is kept. */
-import { checkPoint, type CheckResult, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
+import { checkPoint, type CheckInput, type CheckResult, type ControlPoint, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { controlPointOf, precisionOf, readingOf, reductionOf, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
@@ -10,9 +10,32 @@ export interface ProofJudgement {
   readonly height: ProofOutcome;
 }
 
-/** How a comparison came out in one part. */
-export const proofOutcome = (measured: boolean, within: boolean | null, significant: boolean): ProofOutcome =>
+const outcome = (measured: boolean, within: boolean | null, significant: boolean): ProofOutcome =>
   !measured || within === null ? 'notMeasured' : !within ? 'outside' : significant ? 'moreThanChance' : 'good';
+
+/** A sight from a solution compared with where something known is; plan and height come out apart. */
+export function compareSight(
+  state: SiteState,
+  solution: AcceptedSolution,
+  sight: Fact<'sight'>,
+  point: ControlPoint,
+  limits: CheckInput['limits'],
+): Result<ProofJudgement, StationError> {
+  const result = checkPoint({
+    instrument: precisionOf(solution.occupation.body),
+    station: stationOfSolution(solution.fact.body.result),
+    setup: setupOf(solution.occupation.body),
+    reduction: reductionOf(state.settings),
+    point,
+    reading: readingOf(sight.body),
+    limits,
+  });
+  if (!result.ok) return result;
+  const check = result.value;
+  const plan = outcome(check.plan !== null, check.withinPlan, check.plan?.significant ?? false);
+  const height = outcome(check.height !== null, check.withinHeight, check.height?.significant ?? false);
+  return { ok: true, value: { check, plan, height } };
+}
 
 /** Judges a sight to a known mark by the tolerance class of the work. Parts that the mark is not trusted for are not measured. */
 export function judgeProof(
@@ -24,25 +47,10 @@ export function judgeProof(
 ): Result<ProofJudgement, StationError> {
   const { body } = mark.revision;
   const point = { ...controlPointOf(body), name: body.name };
-  const result = checkPoint({
-    instrument: precisionOf(solution.occupation.body),
-    station: stationOfSolution(solution.fact.body.result),
-    setup: setupOf(solution.occupation.body),
-    reduction: reductionOf(state.settings),
-    point: body.usePlan ? point : { ...point, e: null, n: null },
-    reading: readingOf(sight.body),
-    limits: { plan: asked.planMm / 1000, height: body.useHeight ? asked.heightMm / 1000 : null },
+  return compareSight(state, solution, sight, body.usePlan ? point : { ...point, e: null, n: null }, {
+    plan: asked.planMm / 1000,
+    height: body.useHeight ? asked.heightMm / 1000 : null,
   });
-  if (!result.ok) return result;
-  const check = result.value;
-  return {
-    ok: true,
-    value: {
-      check,
-      plan: proofOutcome(check.plan !== null, check.withinPlan, check.plan?.significant ?? false),
-      height: proofOutcome(check.height !== null, check.withinHeight, check.height?.significant ?? false),
-    },
-  };
 }
 
 /** Whether the solution used the mark, in plan or in height: a sight to it is then a repeat, not an independent proof. */

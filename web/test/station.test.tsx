@@ -7,6 +7,7 @@ import { NextMark } from '../src/features/station/NextMark.tsx';
 import { instrumentOf, precisionDraft, precisionError } from '../src/features/station/PrecisionFields.tsx';
 import { Promise95 } from '../src/features/station/Promise95.tsx';
 import { SightTable } from '../src/features/station/SightTable.tsx';
+import { useDraft } from '../src/features/station/useDraft.ts';
 import { EXAGGERATION, stationScene } from '../src/features/station/stationScene.ts';
 import { MisnamedCard } from '../src/link/MisnamedCard.tsx';
 import { begin, said, show, Story } from './page.tsx';
@@ -240,5 +241,24 @@ describe('the precision of an instrument', () => {
     for (const bad of [{ angleSd: '' }, { angleSd: '0' }, { distanceMm: 'two' }, { distancePpm: '-1' }])
       expect(precisionError({ ...draft, ...bad })).not.toBeNull();
     expect(instrumentOf(precisionDraft(undefined)).name).toBe('instrument read by hand');
+  });
+});
+
+describe('what sights are used for', () => {
+  it('keeps every change, also when several come before the page is drawn again', async () => {
+    const { story, occupation } = work(['K1', 'K2', 'K3', 'K4']);
+    const { sights } = story.state;
+    function Harness() {
+      const draft = useDraft(occupation);
+      const all = [...sights.values()];
+      return (
+        <button type="button" onClick={() => all.forEach((sight) => draft.setUse([sight], { height: false }))}>
+          {all.filter((sight) => draft.usageOf(sight).height).length} with height
+        </button>
+      );
+    }
+    const { user } = show(story, <Harness />);
+    await user.click(screen.getByRole('button', { name: '4 with height' }));
+    expect(screen.getByRole('button', { name: '0 with height' })).toBeTruthy();
   });
 });

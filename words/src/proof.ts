@@ -124,16 +124,6 @@ export function effectWords(
   return { text: `${sizes}: ${out ? 'out' : 'inside its tolerance, stands'}`, out };
 }
 
-/** What may happen to an instrument, one tap each. */
-export const EVENT_SHORT = [
-  ['bump', 'Bumped'],
-  ['plant', 'Plant passed'],
-  ['relevel', 'Levelled again'],
-  ['battery', 'Battery'],
-  ['person', 'Other person'],
-  ['pause', 'Pause'],
-] as const;
-
 /** Why one part of a mark stands as it does, with the time of what it rests on. */
 export function hangsWords(part: PartStanding, at: string | null): string {
   const because = part.because.map((reason) => STANDING_REASON[reason]).join('; ');

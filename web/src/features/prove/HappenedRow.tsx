@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { AcceptedSolution } from '@idle-marker/records';
-import { EVENT_SHORT } from '@idle-marker/words';
+import { EVENT_KINDS, EVENT_WORDS } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -27,9 +27,9 @@ export function HappenedRow({ solution }: { readonly solution: AcceptedSolution 
     <section className="mt-4">
       <h2 className="mb-1 text-[15px]">Something happened at the instrument?</h2>
       <div className="flex flex-wrap gap-2">
-        {EVENT_SHORT.map(([kind, words]) => (
+        {EVENT_KINDS.map((kind) => (
           <Button key={kind} onClick={() => void say({ type: 'event', body: { occupation: solution.occupation.id, kind, note: '' } })}>
-            {words}
+            {EVENT_WORDS[kind].tap}
           </Button>
         ))}
       </div>

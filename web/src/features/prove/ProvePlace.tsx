@@ -134,7 +134,7 @@ export function Place() {
                       On to the marks
                     </Link>
                   ) : (
-                    <Button disabled={busy} onClick={() => void last.again()}>
+                    <Button disabled={busy} onClick={() => void proving.again()}>
                       Sight {last.name} again
                     </Button>
                   )

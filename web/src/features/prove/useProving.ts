@@ -21,7 +21,7 @@ export interface Proven {
   readonly name: string;
   readonly judged: ProofJudgement;
   readonly kind: 'proof' | 'repeat' | 'resight' | 'ownResight';
-  again(): Promise<void>;
+  readonly target: { readonly control: ControlMark } | { readonly set: Fact<'mark'> };
 }
 
 export interface Proving {
@@ -36,6 +36,8 @@ export interface Proving {
   readonly misnamed: Misnamed;
   prove(mark: ControlMark): Promise<void>;
   resight(mark: Fact<'mark'>): Promise<void>;
+  /** The last sight once more; a poor one is replaced by it. */
+  again(): Promise<void>;
   rename(): Promise<void>;
   keepName(): Promise<void>;
 }
@@ -78,7 +80,7 @@ export function useProving(): Proving {
     });
     const used = usedBy(solution, mark.id);
     const independent = (plan !== 'notMeasured' && !used.plan) || (height !== 'notMeasured' && !used.height);
-    setLast({ name: mark.revision.body.name, judged: judged.value, kind: independent ? 'proof' : 'repeat', again: () => prove(mark) });
+    setLast({ name: mark.revision.body.name, judged: judged.value, kind: independent ? 'proof' : 'repeat', target: { control: mark } });
   };
   const resight = async (mark: Fact<'mark'>) => {
     if (!inForce) return;
@@ -109,7 +111,7 @@ export function useProving(): Proving {
       },
     });
     const kind = mark.body.solution === inForce.fact.id ? 'ownResight' : 'resight';
-    setLast({ name: mark.body.name, judged: judged.value, kind, again: () => resight(mark) });
+    setLast({ name: mark.body.name, judged: judged.value, kind, target: { set: mark } });
   };
   const prove = async (mark: ControlMark) => {
     if (!inForce) return;
@@ -120,6 +122,11 @@ export function useProving(): Proving {
     const sight = await shooting.shoot('proof', { kind: 'control', mark: mark.id }, { name: mark.revision.body.name });
     if (!sight || misnamed.look(inForce.occupation, stationOfSolution(inForce.fact.body.result), sight)) return;
     await judge(inForce, mark, sight);
+  };
+  // Called from the page as it is now: the proof that was just made has to be known to be replaced.
+  const again = async () => {
+    if (!last) return;
+    await ('control' in last.target ? prove(last.target.control) : resight(last.target.set));
   };
   const rename = async () => {
     const sight = await misnamed.rename();
@@ -135,5 +142,18 @@ export function useProving(): Proving {
     if (inForce && doubt && mark) await judge(inForce, mark, doubt.sight);
   };
   const candidates = useMemo(() => (inForce ? proofCandidates(state, inForce) : []), [state, inForce]);
-  return { shooting, candidates, target: markOf(chosen) ?? candidates[0]?.mark ?? null, choose, last, fault, misnamed, prove, resight, rename, keepName };
+  return {
+    shooting,
+    candidates,
+    target: markOf(chosen) ?? candidates[0]?.mark ?? null,
+    choose,
+    last,
+    fault,
+    misnamed,
+    prove,
+    resight,
+    again,
+    rename,
+    keepName,
+  };
 }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import { isUnsteady, leftOut, rivalSolutions, type AcceptedSolution } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { EVENT_KINDS, EVENT_WORDS, smallLength, type EventKind } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -18,22 +18,13 @@ import { useProofAge } from '../../frame/railFacts.ts';
 import { OwnControl } from './OwnControl.tsx';
 import { Promise95 } from './Promise95.tsx';
 
-export const EVENT_WORDS = {
-  bump: 'Tripod or instrument was bumped',
-  plant: 'Heavy plant passed',
-  relevel: 'Levelled again',
-  battery: 'Battery changed',
-  person: 'Other person at the instrument',
-  pause: 'Longer pause',
-} as const;
-
 export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {
   const { id, state, say } = useSite();
   const units = useUnits();
   const link = useLinkState();
   const proof = useProofAge();
   const navigate = useNavigate();
-  const [event, setEvent] = useState<keyof typeof EVENT_WORDS | null>(null);
+  const [event, setEvent] = useState<EventKind | null>(null);
   const [note, setNote] = useState('');
   const [closing, setClosing] = useState(false);
   const [carrying, setCarrying] = useState(false);
@@ -157,7 +148,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
         }
       >
         <div className="flex flex-col gap-3">
-          <Choice label="Event" value={event ?? 'bump'} options={Object.entries(EVENT_WORDS) as [keyof typeof EVENT_WORDS, string][]} onChange={setEvent} />
+          <Choice label="Event" value={event ?? 'bump'} options={EVENT_KINDS.map((kind) => [kind, EVENT_WORDS[kind].said] as const)} onChange={setEvent} />
           <Field label="Note" value={note} maxLength={500} onChange={(change) => setNote(change.target.value)} />
           <p className="text-ink2">A proof is due at once after it.</p>
         </div>

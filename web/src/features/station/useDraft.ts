@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { defaultUse, stationDraft, stationSights, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
@@ -18,10 +18,16 @@ export interface Draft extends StationDraft {
 export function useDraft(occupation: Fact<'occupation'>): Draft {
   const { state } = useSite();
   const [flags, setFlags] = useState<Flags>({});
+  // Several sights may be changed before the page is drawn again: each change builds on the one before.
+  const latest = useRef<Flags>({});
+  const keep = useCallback((next: Flags) => {
+    latest.current = next;
+    setFlags(next);
+  }, []);
   const key = `use ${occupation.id}`;
   useEffect(() => {
-    void readSetting<Flags>(key).then((kept) => kept && setFlags(kept));
-  }, [key]);
+    void readSetting<Flags>(key).then((kept) => kept && keep(kept));
+  }, [key, keep]);
   const [planOnly, choosePlanOnly] = useState(false);
   const planOnlyKey = `plan only ${occupation.id}`;
   useEffect(() => {
@@ -42,11 +48,12 @@ export function useDraft(occupation: Fact<'occupation'>): Draft {
   );
   const setUse = useCallback(
     (sights: readonly Fact<'sight'>[], use: Partial<UseFlags>) => {
-      const next = { ...flags, ...Object.fromEntries(sights.map((sight) => [sight.id, { ...chosenUse(sight), ...use }])) };
-      setFlags(next);
+      const before = (sight: Fact<'sight'>) => latest.current[sight.id] ?? defaultUse(state, sight);
+      const next = { ...latest.current, ...Object.fromEntries(sights.map((sight) => [sight.id, { ...before(sight), ...use }])) };
+      keep(next);
       void writeSetting(key, next);
     },
-    [flags, key, chosenUse],
+    [key, keep, state],
   );
   return useMemo(() => ({ ...draft, usageOf, setUse, planOnly, setPlanOnly }), [draft, usageOf, setUse, planOnly, setPlanOnly]);
 }
