@@ -173,6 +173,11 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
     deferral: { body: { solution: a, reason: 'crane in the way' }, refs: [a] },
     tape: { body: { from: a, to: b, taped: 12.004, measured: 12.002, within: true, note: '' }, refs: [a, b] },
     correction: { body: { what: 'targetHeight', occupation: a, sights: [b], value: 1.6, reason: 'the pole was up' }, refs: [a, b] },
+    photo: { body: { mark: a, image: b, mediaType: 'image/jpeg', bytes: 1200, caption: 'nail at the kerb' }, refs: [] },
+    equipment: {
+      body: { item: a, what: { kind: 'target', name: 'Round prism', form: 'round', constantMm: 0, ownHeight: 0 }, retired: false, supersedes: b },
+      refs: [b],
+    },
     note: { body: { text: 'x' }, refs: [] },
   };
 }

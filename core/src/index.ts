@@ -21,6 +21,7 @@ export { ELLIPSE_95_FACTOR, ellipseOf, scaleEllipse, type Ellipse } from './adju
 export type { Fit, GlobalTest } from './adjust/globalTest.ts';
 export type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from './sight/observation.ts';
 export { reduceObservations, reduceReading, type ReducedObservation, type ReducedReading } from './sight/reduce.ts';
+export { composedTargetHeight, noticeTargetHeight, type TargetHeightChange, type TargetHeightNotice } from './sight/targetHeight.ts';
 export { atmosphericCorrection, groupRefractivity, SIMULATED_REFERENCE, type Atmosphere, type ReferenceAtmosphere } from './sight/weather.ts';
 export type { PlanPrecision, Station, StationCovariance, StationError, StationErrorCode } from './station/model.ts';
 export type { HeightLeaveOneOut, HeightResidual, HeightSolution } from './station/heightAdjustment.ts';
@@ -43,15 +44,35 @@ export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
 export { facePairs, type FacePair } from './station/faces.ts';
-export { gradeAngle, stationGeometry, type GeometryGrade, type GeometryRemark, type StationGeometry } from './station/geometry.ts';
-export { stationOverMark, type StationOverMark } from './station/overMark.ts';
+export { gradeAngle, stationGeometry, workOutside, type GeometryGrade, type GeometryRemark, type StationGeometry } from './station/geometry.ts';
+export { stationOverMark } from './station/overMark.ts';
+export { stationOnAssumedDirection, type AssumedDirectionInput } from './station/assumedDirection.ts';
+export {
+  lineStation,
+  stationOnLines,
+  type LineObservation,
+  type LineResidual,
+  type LineStationInput,
+  type LineStationResult,
+  type SiteLine,
+} from './station/lineStation.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
 export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';
 export { controlPairs, type ControlPair } from './proof/pairs.ts';
+export { driftOf, type Drift, type Sample } from './proof/drift.ts';
 export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
 export { checkability, marksUsedInPlan, obstaclesTo, type Checkability, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
-export { judgeStation, type JudgedStation, type Judgement, type Reason, type Step, type TellApart, type Verdict } from './station/judgement.ts';
+export {
+  judgeStation,
+  type JudgedStation,
+  type Judgement,
+  type Reason,
+  type SolvedStation,
+  type Step,
+  type TellApart,
+  type Verdict,
+} from './station/judgement.ts';
 export type { HeightTrend } from './station/heightTrend.ts';
 export type { SmallestNoticed } from './station/detectable.ts';
 export {
@@ -96,6 +117,18 @@ export {
 } from './guidance/viewpoint.ts';
 export { stakeLines, type CornerMeaning, type HeightReference, type StakeContent, type StakeLine } from './lath/stakeText.ts';
 export { normal, uniform, type Draw } from './simulator/random.ts';
+export {
+  BUSY_CHANNELS,
+  CHANNELS,
+  COMPENSATOR_RANGE,
+  newStand,
+  nextScrew,
+  putDown,
+  selfLevel,
+  turnScrew,
+  type SimulatedLevel,
+  type SimulatedStand,
+} from './simulator/stand.ts';
 export { groundHeight, hiddenBy, type GroundTruth, type TrueMark, type TrueObstruction } from './simulator/truth.ts';
 export {
   advance,
@@ -103,6 +136,7 @@ export {
   cancel,
   driveHub,
   liveReading,
+  markGround,
   measure,
   placeHub,
   search,

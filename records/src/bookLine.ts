@@ -1,6 +1,6 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { formatLength, formatSigned } from '@idle-marker/core';
-import { cutFillWords, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { cutFillWords, EQUIPMENT_KIND, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
@@ -34,7 +34,10 @@ function targetName(state: SiteState, target: FactBody<'sight'>['target']): stri
     case 'mark':
       return setName(state, target.mark);
     case 'direction':
+    case 'spot':
       return target.name;
+    case 'line':
+      return `the line ${target.from} ${target.to}`;
   }
 }
 
@@ -118,6 +121,12 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'visit': {
       const { outcome, labelRead, note } = fact.body;
       return { topic: 'control', text: `${mark(fact.body.mark)} ${outcome}${labelRead ? ', label read' : ''}${note ? `: ${note}` : ''}` };
+    }
+    case 'photo':
+      return { topic: 'control', text: `Photo of ${mark(fact.body.mark)}${fact.body.caption ? `: ${fact.body.caption}` : ''}` };
+    case 'equipment': {
+      const { what, retired, supersedes } = fact.body;
+      return { topic: 'site', text: `${EQUIPMENT_KIND[what.kind]} ${what.name} ${retired ? 'taken off the list' : supersedes ? 'changed' : 'listed'}` };
     }
     case 'event':
       return {

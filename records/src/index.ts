@@ -8,6 +8,7 @@ export {
   pointsOf,
   precisionOf,
   readingOf,
+  reductionFrom,
   reductionOf,
   REFRACTION,
   setupOf,
@@ -17,14 +18,14 @@ export {
 } from './observations.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export { alternativesFor, hubPlans, isForPlan, keepMoved, shapesOf, withOffset, type PlanError } from './packagePlans.ts';
-export { defaultUse, stationDraft, stationSights, type StationDraft } from './stationDraft.ts';
+export { defaultUse, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';
-export { markBody, sightBody, solutionBody, stationMark, toleranceOf, type MarkSetting } from './recording.ts';
+export { markBody, sightBody, type CarriedPole, solutionBody, stationMark, toleranceOf, type MarkSetting } from './recording.ts';
 export { paceOf, type Pace } from './pace.ts';
-export { proofAge, type ProofAge } from './proofAge.ts';
+export { isOverdue, proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';
 export { likelierMark, nextSights } from './nextSight.ts';
 export { promiseFor, type Cure, type Promised } from './promise.ts';
@@ -38,3 +39,13 @@ export { familyOf, isProvenControl, markHistory, markTrend, type FamilyLine, typ
 export { pairsOf } from './pairs.ts';
 export { measuredMark, ownControlBody } from './ownControl.ts';
 export { judgeTurn, type TurnJudgement } from './directions.ts';
+export { broughtFrom, isGroundOf, type Forward } from './carriedForward.ts';
+export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
+export { effectsOfCorrection, recomputedHeight, type Correction } from './correcting.ts';
+export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';
+export { dayDrift, type DayDrift } from './drift.ts';
+export { controlConcerns, type Concern } from './lookAfter.ts';
+export { controlReport, type ControlReport, type ReportPair, type ReportRow } from './controlReport.ts';
+export { mayDecide, roleOf, ROLES, type Role } from './roles.ts';
+export { helpPackage, type HelpPackage } from './helpPackage.ts';
+export { outsideWork, type OutsideWork } from './outsideWork.ts';

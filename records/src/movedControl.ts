@@ -1,7 +1,7 @@
 /** What it does to the marks when a control mark is found moved: each station that used it is computed again without it. */
 import { measurePoint, reduceReading, resection, stationOfResection, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, stationOfSolution } from './observations.ts';
+import { groupSights, pointsOf, precisionOf, readingOf, reductionFrom, reductionOf, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 type Effect = FactBody<'finding'>['effects'][number];
@@ -17,7 +17,12 @@ export function stationWithout(state: SiteState, solution: AcceptedSolution, mar
   const flagsOf = (sight: Fact<'sight'>) => {
     const use = uses.find((each) => each.sight === sight.id)!;
     const out = use.control === mark;
-    return { plan: use.plan && !(out && parts.plan), height: use.height && !(out && parts.height), direction: use.direction ?? true };
+    return {
+      plan: use.plan && !(out && parts.plan),
+      height: use.height && !(out && parts.height),
+      direction: use.direction ?? true,
+      distance: use.distance ?? true,
+    };
   };
   const groups = groupSights(sights, flagsOf);
   // Stations keep the revision they used: what the list says today is another question.
@@ -42,7 +47,7 @@ function placeFrom(state: SiteState, solution: AcceptedSolution, station: Statio
   const sight = state.sights.get(mark.body.sight);
   if (!sight) return null;
   const { body } = solution.occupation;
-  return measurePoint(station, setupOf(body), reduceReading(readingOf(sight.body), precisionOf(body), reductionOf(state.settings)));
+  return measurePoint(station, setupOf(body), reduceReading(readingOf(sight.body), precisionOf(body), reductionFrom(state, solution)));
 }
 
 const MM = 1000;
@@ -50,7 +55,10 @@ const MM = 1000;
 /** By how much each mark set with the solutions that used `revision` moves without it; null where that can't be told. */
 export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts: Parts): Effect[] {
   const concerned = state.accepted.filter(
-    (each) => !each.withdrawn && each.fact.body.uses.some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height))),
+    (each) =>
+      !each.withdrawn &&
+      (each.occupation.body.over?.revision === revision.id ||
+        each.fact.body.uses.some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height)))),
   );
   const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough');
   return concerned.flatMap((solution) => {

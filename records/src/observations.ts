@@ -2,6 +2,7 @@
 import {
   angleToRadians,
   lengthToMetres,
+  RADIANS_PER_SECOND,
   type ControlPoint,
   type InstrumentPrecision,
   type Observation,
@@ -11,8 +12,7 @@ import {
   type Station,
 } from '@idle-marker/core';
 import { stationOf, type Fact, type FactBody, type SolutionResult } from '@idle-marker/contract';
-import { RADIANS_PER_SECOND } from '@idle-marker/core';
-import type { ControlMark } from './state.ts';
+import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 
 /** Coefficient of refraction and earth radius in use; the usual figures for short sights by day. */
 export const REFRACTION = 0.13;
@@ -38,6 +38,15 @@ export const reductionOf = (settings: FactBody<'site'>): Reduction => ({
   atmosphericRatio: 0,
 });
 
+/** The same for sights from an accepted station: a factor that was solved for with it goes on counting. */
+export function reductionFrom(state: SiteState, { fact }: AcceptedSolution): Reduction {
+  const reduction = reductionOf(state.settings);
+  return { ...reduction, combinedScaleFactor: reduction.combinedScaleFactor * (fact.body.result.scale ?? 1) };
+}
+
+/** A quick reading while following has twice the errors of a careful one. */
+const TRACKING_FACTOR = 2;
+
 export function readingOf({ read, ...sight }: FactBody<'sight'>): Reading {
   const raw = read.slope === null ? null : lengthToMetres(read.slope, read.lengthUnit);
   return {
@@ -48,6 +57,7 @@ export function readingOf({ read, ...sight }: FactBody<'sight'>): Reading {
     targetHeight: sight.targetHeight,
     targetHeightSd: sight.targetHeightSdMm / 1000,
     targetCentringSd: sight.targetCentringSdMm / 1000,
+    ...(sight.tracking ? { errorFactor: TRACKING_FACTOR } : {}),
   };
 }
 
@@ -88,6 +98,8 @@ export interface UseFlags {
   readonly height: boolean;
   /** False: of a sight used in plan only the distance counts. */
   readonly direction?: boolean;
+  /** False: only the direction counts, and so no height. */
+  readonly distance?: boolean;
 }
 
 /**
@@ -99,7 +111,7 @@ export function groupSights(sights: readonly Fact<'sight'>[], flagsOf: (sight: F
   const groups = new Map<string, Fact<'sight'>[]>();
   for (const sight of sights) {
     if (sight.body.target.kind !== 'control') continue;
-    const key = `${sight.body.target.mark} ${sight.body.face} ${sight.body.targetHeight} ${sight.body.read.slope === null}`;
+    const key = `${sight.body.target.mark} ${sight.body.face} ${sight.body.targetHeight} ${sight.body.read.slope === null} ${sight.body.tracking === true}`;
     const list = groups.get(key);
     if (list) list.push(sight);
     else groups.set(key, [sight]);
@@ -110,11 +122,14 @@ export function groupSights(sights: readonly Fact<'sight'>[], flagsOf: (sight: F
     const first = members[0]!;
     const mark = (first.body.target as { mark: string }).mark;
     const readings = members.map((sight) => readingOf(sight.body));
+    const mean = meanReading(readings);
+    const withDistance = members.some((sight) => flagsOf(sight).distance ?? true);
     const observation: Observation = {
-      ...meanReading(readings),
+      ...mean,
+      slope: withDistance ? mean.slope : null,
       point: mark,
       usePlan: members.some((sight) => flagsOf(sight).plan),
-      useHeight: members.some((sight) => flagsOf(sight).height),
+      useHeight: withDistance && members.some((sight) => flagsOf(sight).height),
       useDirection: members.some((sight) => flagsOf(sight).direction ?? true),
     };
     return { mark, sights: list, observation, spread: spreadOf(readings) };

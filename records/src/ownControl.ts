@@ -1,7 +1,7 @@
 /** Control of one's own, measured from an accepted station. */
 import { measurePoint, reduceReading, type MeasuredPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { groupSights, precisionOf, reductionOf, setupOf, stationOfSolution } from './observations.ts';
+import { groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 /** Where several careful readings of one new mark put it, with the station's own uncertainty; null without a distance. */
@@ -12,7 +12,7 @@ export function measuredMark(state: SiteState, solution: AcceptedSolution, sight
   return measurePoint(
     stationOfSolution(solution.fact.body.result),
     setupOf(body),
-    reduceReading(group.observation, precisionOf(body), reductionOf(state.settings)),
+    reduceReading(group.observation, precisionOf(body), reductionFrom(state, solution)),
   );
 }
 

@@ -1,7 +1,7 @@
 /** What an accepted station can promise at the marks of a package, pole included. */
-import { NORMAL_95_FACTOR, planDistance, predictAt, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type PoleSet } from '@idle-marker/core';
+import { NORMAL_95_FACTOR, planDistance, predictAt, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type PlanPoint, type PoleSet } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { precisionOf, reductionOf, setupOf, stationOfSolution } from './observations.ts';
+import { precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 export interface Promised {
@@ -12,6 +12,8 @@ export interface Promised {
   readonly marks: number;
   /** The mark with the largest ellipse. */
   readonly worstMark: string | null;
+  /** By planned mark: what is predicted over what the class allows, the worse of plan and height. */
+  readonly ratios: readonly { readonly key: string; readonly place: PlanPoint; readonly ratio: number }[];
   /** What would meet the class at all marks; null when it is met already. */
   readonly cure: Cure | null;
 }
@@ -35,11 +37,12 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
   const predict = (with_: PoleSet) =>
     work.body.plans.map((plan) => ({
       plan,
-      ...predictAt(station, setupOf(body), precisionOf(body), reductionOf(state.settings), { ...plan.place, z: plan.designZ }, with_),
+      ...predictAt(station, setupOf(body), precisionOf(body), reductionFrom(state, solution), { ...plan.place, z: plan.designZ }, with_),
     }));
   const predictions = predict(pole);
-  const meets = ({ radius95, sdZ }: (typeof predictions)[number]) =>
-    !asked || (radius95 * 1000 <= asked.planMm && (sdZ === null || sdZ * 1000 * NORMAL_95_FACTOR <= asked.heightMm));
+  const ratioOf = ({ radius95, sdZ }: (typeof predictions)[number]) =>
+    asked ? Math.max((radius95 * 1000) / asked.planMm, ((sdZ ?? 0) * 1000 * NORMAL_95_FACTOR) / asked.heightMm) : 0;
+  const meets = (prediction: (typeof predictions)[number]) => ratioOf(prediction) <= 1;
   const good = predictions.filter(meets);
   const worst = predictions.reduce<(typeof predictions)[number] | null>((a, b) => (a === null || b.radius95 > a.radius95 ? b : a), null);
   const allMeet = (with_: PoleSet) => predict(with_).every(meets);
@@ -56,5 +59,12 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
     );
     return within > 0 ? { code: 'SHORTER_SIGHTS', within } : { code: 'NOTHING_FROM_HERE' };
   };
-  return { worst: worst?.radius95 ?? 0, worstMark: worst?.plan.name ?? null, good: good.length, marks: predictions.length, cure: cure() };
+  return {
+    worst: worst?.radius95 ?? 0,
+    worstMark: worst?.plan.name ?? null,
+    good: good.length,
+    marks: predictions.length,
+    ratios: predictions.map((each) => ({ key: each.plan.key, place: each.plan.place, ratio: ratioOf(each) })),
+    cure: cure(),
+  };
 }

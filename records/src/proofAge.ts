@@ -13,6 +13,17 @@ export interface ProofAge {
 }
 
 const MS_PER_MINUTE = 60_000;
+/** Put off, a proof is asked for again after so long. */
+const PUT_OFF_MINUTES = 15;
+
+/** Whether going on has to be asked about: a proof is due, and nobody has put it off lately. */
+export function isOverdue(state: SiteState, age: ProofAge | null, solution: AcceptedSolution, now: Date): boolean {
+  if (!age || (age.due === null && !age.failed)) return false;
+  const putOff = state.deferrals.findLast((each) => each.body.solution === solution.fact.id);
+  if (!putOff) return true;
+  const happened = state.timeline.findLast((fact) => fact.type === 'event' && fact.body.occupation === solution.occupation.id);
+  return now.getTime() - Date.parse(putOff.at) > PUT_OFF_MINUTES * MS_PER_MINUTE || (happened !== undefined && happened.at > putOff.at);
+}
 
 /** Null when the solution is not judged, so there is none in force. */
 export function proofAge(state: SiteState, trust: TrustResult, solution: AcceptedSolution | null, now: Date): ProofAge | null {

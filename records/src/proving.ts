@@ -1,7 +1,7 @@
 /** From a check sight to the proof that is kept. */
 import { checkPoint, type CheckInput, type CheckResult, type ControlPoint, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { controlPointOf, precisionOf, readingOf, reductionOf, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
+import { controlPointOf, precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 
 export interface ProofJudgement {
@@ -25,7 +25,7 @@ export function compareSight(
     instrument: precisionOf(solution.occupation.body),
     station: stationOfSolution(solution.fact.body.result),
     setup: setupOf(solution.occupation.body),
-    reduction: reductionOf(state.settings),
+    reduction: reductionFrom(state, solution),
     point,
     reading: readingOf(sight.body),
     limits,

@@ -8,13 +8,22 @@ import type { StationDraft } from './stationDraft.ts';
 
 type Sight = FactBody<'sight'>;
 
+/** What the prism is carried on, and which prism: of the library, where it is listed there. */
+export interface CarriedPole {
+  readonly targetHeight: number;
+  readonly legs: boolean;
+  readonly item?: string | null | undefined;
+  readonly target?: { readonly item: string; readonly name: string; readonly constantMm: number; readonly ownHeight: number } | null | undefined;
+}
+
 /** A sight as it is kept: what was read, and the pole it was read to. */
 export function sightBody(
   occupation: Fact<'occupation'>,
   purpose: Sight['purpose'],
   target: Sight['target'],
   read: Sight['read'],
-  pole: { readonly targetHeight: number; readonly legs: boolean },
+  pole: CarriedPole,
+  tracking = false,
 ): Sight {
   return {
     occupation: occupation.id,
@@ -26,10 +35,29 @@ export function sightBody(
     targetHeight: pole.targetHeight,
     targetHeightSdMm: TARGET_HEIGHT_SD * 1000,
     targetCentringSdMm: Math.round(targetCentringSd(pole.targetHeight, pole.legs) * 1e5) / 100,
-    prismConstantMm: 0,
+    prismConstantMm: pole.target?.constantMm ?? 0,
     // The simulated instrument gives true distances; others are corrected for the weather that was entered.
     ppm: occupation.body.link === 'simulator' ? 0 : occupation.body.ppm,
+    ...(tracking ? { tracking } : {}),
+    ...(pole.target || pole.item
+      ? {
+          carried: {
+            target: pole.target?.item ?? null,
+            pole: pole.item ?? null,
+            poleMark: Math.round((pole.targetHeight - (pole.target?.ownHeight ?? 0)) * 1e5) / 1e5,
+            ownHeight: pole.target?.ownHeight ?? 0,
+            legs: pole.legs,
+          },
+        }
+      : {}),
   };
+}
+
+function methodOf(draft: StationDraft, occupation: Fact<'occupation'>, result: ResectionResult): FactBody<'solution'>['method'] {
+  if (draft.lines.length > 0) return 'onLines';
+  if (!occupation.body.over) return 'resection';
+  if (result.observations.length === 0) return 'assumed';
+  return draft.outcome?.ok && draft.outcome.value.judgement.because.some((reason) => reason.code === 'CARRIED_FORWARD') ? 'carried' : 'overMark';
 }
 
 /** A station as it was when it was decided on: sights with what each was used for, result, and the digest of its input. */
@@ -57,7 +85,7 @@ export function solutionBody(
   return {
     occupation: occupation.id,
     name: occupation.body.name,
-    method: occupation.body.over ? 'overMark' : 'resection',
+    method: methodOf(draft, occupation, result),
     class: classId,
     uses,
     result: resectionJson(result),
@@ -68,20 +96,20 @@ export function solutionBody(
 }
 
 /** The ground under a free station, kept as a mark: for proofs, not for building new stations on it unthinkingly. */
-export function stationMark(mark: string, occupation: Fact<'occupation'>, result: ResectionResult, solution: string): FactBody<'control'> {
-  const { height } = result;
-  const tenthMm = (metres: number) => Math.round(metres * 1e4) / 10;
+export function stationMark(mark: string, occupation: Fact<'occupation'>, result: FactBody<'solution'>['result'], solution: string): FactBody<'control'> {
+  const tenth = (value: number) => Math.round(value * 10) / 10;
+  const [[ee = 0] = [], [, nn = 0] = []] = result.covariance;
   return {
     mark,
     name: occupation.body.name,
     e: result.e,
     n: result.n,
-    z: height?.z ?? null,
-    sdHMm: tenthMm(Math.max(result.sdE, result.sdN)),
-    sdZMm: height ? tenthMm(height.sdZ) : null,
+    z: result.z,
+    sdHMm: tenth(Math.sqrt(Math.max(ee, nn)) * 1000),
+    sdZMm: result.sdZMm === null ? null : tenth(result.sdZMm),
     kind: 'other',
     usePlan: true,
-    useHeight: height !== null && occupation.body.instrumentHeight > 0,
+    useHeight: result.z !== null && occupation.body.instrumentHeight > 0,
     forProof: true,
     condition: 'usable',
     note: 'free station, kept as a mark',

@@ -38,6 +38,10 @@ export interface SiteState {
   readonly deferrals: readonly Fact<'deferral'>[];
   /** Looks at the marks on the ground, by mark, oldest first. */
   readonly visits: ReadonlyMap<string, readonly Fact<'visit'>[]>;
+  readonly photos: ReadonlyMap<string, readonly Fact<'photo'>[]>;
+  /** The library, by name; the latest revision of each item that is not retired. */
+  readonly equipment: readonly Fact<'equipment'>[];
+  readonly corrections: readonly Fact<'correction'>[];
   /** Work packages in force, by id of the latest revision. */
   readonly packages: readonly Fact<'package'>[];
   /** Marks in force by `markKey`. */
@@ -68,14 +72,15 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
   const standing = <T extends AnyFact['type']>(type: T) => of(type).filter((fact) => !withdrawn.has(fact.id));
   const settings = standing('site').at(-1)?.body;
   if (!settings) throw new NoSiteError('no fact of type site');
-  const occupations = standing('occupation');
+  const corrections = standing('correction');
+  const occupations = correctedOccupations(standing('occupation'), corrections);
   const solutions = decided(of('solution'), standing('decision'), occupations, withdrawn);
   return {
     settings,
     members: standing('member'),
     control: controlMarks(standing('control')),
     occupations,
-    sights: new Map(of('sight').map((sight) => [sight.id, sight])),
+    sights: correctedSights(of('sight'), corrections),
     accepted: solutions.filter((each) => each.decision.body.verdict !== 'refused'),
     refused: solutions.filter((each) => each.decision.body.verdict === 'refused'),
     proofs: standing('proof'),
@@ -84,7 +89,10 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     directions: standing('direction'),
     tapes: standing('tape'),
     deferrals: standing('deferral'),
-    visits: visitsByMark(standing('visit')),
+    visits: byMark(standing('visit')),
+    photos: byMark(standing('photo')),
+    equipment: libraryOf(standing('equipment')),
+    corrections,
     packages: latestPackages(standing('package')),
     marks: marksInForce(standing('mark'), standing('package')),
     obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
@@ -93,10 +101,40 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
   };
 }
 
-function visitsByMark(visits: readonly Fact<'visit'>[]): Map<string, Fact<'visit'>[]> {
-  const byMark = new Map<string, Fact<'visit'>[]>();
-  for (const visit of visits) byMark.set(visit.body.mark, [...(byMark.get(visit.body.mark) ?? []), visit]);
-  return byMark;
+function byMark<T extends { readonly body: { readonly mark: string } }>(facts: readonly T[]): Map<string, T[]> {
+  const found = new Map<string, T[]>();
+  for (const fact of facts) {
+    const list = found.get(fact.body.mark);
+    if (list) list.push(fact);
+    else found.set(fact.body.mark, [fact]);
+  }
+  return found;
+}
+
+function libraryOf(revisions: readonly Fact<'equipment'>[]): Fact<'equipment'>[] {
+  const latest = new Map(revisions.map((revision) => [revision.body.item, revision]));
+  return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.what.name, b.body.what.name));
+}
+
+/** What was entered with a sight is put right by a later entry; what was read stays as it was read. */
+function correctedSights(sights: readonly Fact<'sight'>[], corrections: readonly Fact<'correction'>[]): Map<string, Fact<'sight'>> {
+  const found = new Map(sights.map((sight) => [sight.id, sight]));
+  for (const { body } of corrections) {
+    if (body.what !== 'targetHeight') continue;
+    for (const id of body.sights) {
+      const sight = found.get(id);
+      if (sight) found.set(id, { ...sight, body: { ...sight.body, targetHeight: body.value } });
+    }
+  }
+  return found;
+}
+
+function correctedOccupations(occupations: readonly Fact<'occupation'>[], corrections: readonly Fact<'correction'>[]): Fact<'occupation'>[] {
+  const heights = new Map(corrections.flatMap(({ body }) => (body.what === 'instrumentHeight' ? [[body.occupation, body.value] as const] : [])));
+  return occupations.map((each) => {
+    const height = heights.get(each.id);
+    return height === undefined ? each : { ...each, body: { ...each.body, instrumentHeight: height } };
+  });
 }
 
 function controlMarks(revisions: readonly Fact<'control'>[]): ControlMark[] {

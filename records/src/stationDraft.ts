@@ -2,28 +2,53 @@
 import {
   judgeStation,
   ok,
+  RADIANS_PER_DEGREE,
   resection,
+  stationOnAssumedDirection,
+  stationOnLines,
   stationOverMark,
   type KnownStationInput,
   type Judgement,
+  type LineResidual,
+  type PlanPoint,
   type ResectionInput,
-  type ResectionResult,
   type Result,
+  type SolvedStation,
   type StationError,
 } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { controlPointOf, groupSights, pointsOf, precisionOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
+import { controlPointOf, groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
+import { withForward } from './carriedForward.ts';
+import { lineName, siteLines } from './siteLines.ts';
 import type { SiteState } from './state.ts';
 
 export interface StationDraft {
   readonly groups: readonly SightGroup[];
   readonly input: ResectionInput;
   /** Null while fewer than two marks are sighted. */
-  readonly outcome: Result<{ readonly result: ResectionResult; readonly judgement: Judgement }, StationError> | null;
+  readonly outcome: Result<SolvedStation, StationError> | null;
   /** The mark under the instrument; null for a free station. */
   readonly over: string | null;
   /** What explains sights that, as they are, give no station. */
   readonly contradiction: Judgement | null;
+  /** Sights to points on lines, of a station that is found from them. */
+  readonly lines: readonly LineSight[];
+  /** Marks or lines that hold the station beside the marks that were sighted. */
+  readonly alsoHeld: number;
+}
+
+export interface LineSight {
+  readonly sight: Fact<'sight'>;
+  readonly line: string;
+  /** How it lies; null while there is no station. */
+  readonly residual: LineResidual | null;
+}
+
+export interface DraftOptions {
+  /** A factor on all distances is solved for, too. */
+  readonly freeScale?: boolean;
+  /** Roughly where the instrument stands, to tell two places apart that lines alone can't. */
+  readonly near?: PlanPoint | null;
 }
 
 /** What a sight may be used for unless the person says otherwise: what its mark is trusted for. */
@@ -42,21 +67,36 @@ export function defaultUse(state: SiteState, sight: Fact<'sight'>): UseFlags {
 export const stationSights = (state: SiteState, occupation: string): Fact<'sight'>[] =>
   [...state.sights.values()].filter((sight) => sight.body.occupation === occupation && sight.body.purpose === 'station' && !state.withdrawn.has(sight.id));
 
-export function stationDraft(state: SiteState, occupation: Fact<'occupation'>, flags: Readonly<Record<string, UseFlags>>): StationDraft {
+export function stationDraft(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  flags: Readonly<Record<string, UseFlags>>,
+  options: DraftOptions = {},
+): StationDraft {
   const sights = stationSights(state, occupation.id);
   const groups = groupSights(sights, (sight) => flags[sight.id] ?? defaultUse(state, sight));
   const input: ResectionInput = {
     instrument: precisionOf(occupation.body),
     setup: setupOf(occupation.body),
     reduction: reductionOf(state.settings),
-    freeScale: false,
+    freeScale: options.freeScale ?? false,
     points: pointsOf(state.control, new Set(groups.map((group) => group.mark))),
     observations: groups.map((group) => group.observation),
   };
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
   const over = overOf(state, occupation);
-  const shared = { groups, input, over: over?.station.name ?? null, contradiction: null };
-  if (over) return { ...shared, outcome: inPlan.size === 0 ? null : stationOverMark({ ...input, ...over }) };
+  const shared = { groups, input, over: over?.station.name ?? null, contradiction: null, lines: [], alsoHeld: over ? 1 : 0 };
+  if (over) {
+    const { assumed } = occupation.body;
+    if (inPlan.size > 0) {
+      const solved = stationOverMark({ ...input, ...over });
+      return { ...shared, outcome: solved.ok ? ok(withForward(state, occupation, solved.value, groups)) : solved };
+    }
+    if (!assumed) return { ...shared, outcome: null };
+    const direction = { azimuth: assumed.azimuthDeg * RADIANS_PER_DEGREE, circle: assumed.circleDeg * RADIANS_PER_DEGREE };
+    return { ...shared, outcome: stationOnAssumedDirection({ instrument: input.instrument, ...over, ...direction }) };
+  }
+  if (occupation.body.method === 'onLines') return { ...shared, ...draftOnLines(state, occupation, sights, options.near ?? null) };
   if (inPlan.size < 2) return { ...shared, outcome: null };
   const solved = resection(input);
   const times = new Map<string, number>();
@@ -65,6 +105,29 @@ export function stationDraft(state: SiteState, occupation: Fact<'occupation'>, f
   const judged = judgeStation({ ...input, points: state.control.map((mark) => controlPointOf(mark.revision.body)) }, times);
   if (!solved.ok) return { ...shared, outcome: solved, contradiction: judged.ok ? judged.value.judgement : null };
   return { ...shared, outcome: judged.ok ? ok({ result: solved.value, judgement: judged.value.judgement }) : judged };
+}
+
+/** A station from points on lines of the drawing. */
+function draftOnLines(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  sights: readonly Fact<'sight'>[],
+  near: PlanPoint | null,
+): Pick<StationDraft, 'lines' | 'outcome' | 'alsoHeld'> {
+  const drawn = siteLines(state);
+  const taken = sights.flatMap((sight) => (sight.body.target.kind === 'line' ? [{ sight, line: lineName(sight.body.target) }] : []));
+  const unsolved = taken.map((each) => ({ ...each, residual: null }));
+  if (taken.length < 3) return { lines: unsolved, outcome: null, alsoHeld: 0 };
+  const solved = stationOnLines({
+    instrument: precisionOf(occupation.body),
+    reduction: reductionOf(state.settings),
+    lines: drawn,
+    observations: taken.map(({ sight, line }) => ({ ...readingOf(sight.body), line })),
+    near,
+  });
+  if (!solved.ok) return { lines: unsolved, outcome: solved, alsoHeld: 0 };
+  const { residuals, ...station } = solved.value;
+  return { lines: taken.map((each, i) => ({ ...each, residual: residuals[i] ?? null })), outcome: ok(station), alsoHeld: taken.length };
 }
 
 /** The mark under the instrument and how it is centred; null for a free station. */

@@ -32,6 +32,10 @@ function recordsOf(fact: AnyFact, { accepted, directionsOf }: Context): TrustRec
       // A solution counts from the moment it was accepted, not from when it was computed.
       const { at, device, seq } = decided.decision;
       const uses = fact.body.uses.map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
+      const { over } = decided.occupation.body;
+      // With a typed direction nothing was sighted, but the mark under the instrument holds it all the same.
+      if (over && !uses.some((use) => use.revision === over.revision))
+        uses.push({ control: over.mark, revision: over.revision, plan: true, height: fact.body.result.z !== null });
       const { occupation, supersedes } = fact.body;
       const acceptedAs = decided.decision.body.verdict === 'provisional' ? 'provisional' : 'good';
       return [

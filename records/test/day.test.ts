@@ -308,10 +308,8 @@ describe('sights', () => {
   });
 
   it('of the ground under the station can be kept as a mark, for proofs alone', () => {
-    const { story, solution } = day();
-    const draft = stationDraft(story.state, solution.occupation, {});
-    if (!draft.outcome?.ok) throw new Error('no station');
-    const body = stationMark(newId(), solution.occupation, draft.outcome.value.result, solution.fact.id);
+    const { solution } = day();
+    const body = stationMark(newId(), solution.occupation, solution.fact.body.result, solution.fact.id);
     expect(body).toMatchObject({ name: 'S1', forProof: true, condition: 'usable', useHeight: true });
     expect(body.e).toBeCloseTo(4030, 5);
     expect(body.sdHMm).toBeGreaterThan(0);

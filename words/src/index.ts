@@ -16,7 +16,7 @@ export {
   UNIT_NAME,
 } from './vocabulary.ts';
 export { cutFillWords, hubPlaceWords, stakeWords, type StakeConvention } from './stakeLines.ts';
-export { CAUTIONS } from './cautions.ts';
+export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
 export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, tapeWords, VIEWPOINT_NAME, type MovePart } from './guidance.ts';
@@ -28,6 +28,10 @@ export { drawingWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
 export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
+export { EQUIPMENT_KIND, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';
+export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
+export { concernWords, type ConcernFacts } from './concerns.ts';
+export { driftWords, type DriftOf } from './drift.ts';
 export { SETUP_STEPS, type SetupStep } from './setupSteps.ts';
 export { WHY } from './why.ts';
 export { EVENT_KINDS, EVENT_WORDS, type EventKind } from './events.ts';

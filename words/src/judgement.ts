@@ -199,6 +199,35 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         title: 'The instrument height is zero',
         text: 'Over a mark every height is wrong by the instrument’s height when it is not given. Measure it from the mark to the tilting axis, or work in plan alone.',
       };
+    case 'ASSUMED_DIRECTION':
+      return {
+        title: 'The direction is assumed',
+        text: `It was typed, not measured: from ${naming.nameOf(reason.station)} everything may be turned, and nothing would show it. Good for a job in a system of its own. A backsight to a second mark makes it true.`,
+      };
+    case 'CARRIED_FORWARD':
+      return {
+        title: `Carried forward from ${reason.from}`,
+        text: `Its uncertainty and that of the new mark go along. ${
+          reason.distanceOff === null
+            ? 'Nothing is tested by the look back.'
+            : `The look back is ${length(reason.distanceOff)} ${reason.distanceOff >= 0 ? 'longer' : 'shorter'} than it was from there: that is all that is tested.`
+        } A mark that ${reason.from} did not use would prove both.`,
+      };
+    case 'ON_LINES':
+      return reason.surplus === 0
+        ? {
+            title: 'Solvable, not checkable',
+            text: 'Each sight to a line gives one coordinate, and three give a station with nothing left over. Sight another line, best one that runs across the others.',
+          }
+        : {
+            title: 'Points on lines',
+            text: `${capital(count(reason.surplus))} ${reason.surplus === 1 ? 'sight checks' : 'sights check'} the others; the largest distance off a line is ${length(reason.largest)}. A line says nothing along itself: prove it on a mark before the first stake.`,
+          };
+    case 'LINE_OFF':
+      return {
+        title: `A sight to ${reason.name} does not fit`,
+        text: `It lies ${length(Math.abs(reason.off))} beside the line. Was the pole on this line, or is the line chalked at an offset? Read it again.`,
+      };
     case 'HEIGHT_UNCHECKED':
       return { title: 'One mark gives the height', text: `Everything hangs on the height of ${naming.nameOf(reason.name)}. A second one would check it.` };
   }

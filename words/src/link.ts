@@ -17,6 +17,12 @@ export function troubleWords(trouble: SimulatorTrouble | { readonly code: 'LINK_
       return 'The instrument does not follow the prism: search for it first.';
     case 'POLE_MOVING':
       return 'The pole is still moving: hold it, then shoot.';
+    case 'NOT_LEVEL':
+      return 'The level is out of the compensator’s reach. Bring it in, note that it was levelled again, and prove the station.';
+    case 'BATTERY_EMPTY':
+      return 'The instrument’s battery is empty. Change it under Linked, and prove the station: changing it may turn the instrument.';
+    case 'CHANNEL_CLASH':
+      return `Another crew works on channel ${trouble.channel}: readings come broken, or theirs. Choose a free channel under Linked.`;
     case 'LINK_CLOSED':
       return 'The shot was cancelled. Nothing was stored.';
   }

@@ -3,6 +3,8 @@ import { formatLength, type StationError } from '@idle-marker/core';
 const REASON = {
   rank: 'these sights leave the station free to move: sight a mark in another direction, or with a distance',
   divergence: 'these sights contradict each other too much to find one place: check the names of the marks',
+  twofold:
+    'two places fit these lines equally well: touch the plan roughly where the instrument stands, or sight a line that does not go through the same crossing',
   unweighted: 'every standard deviation is zero, so nothing can be weighed: give those of the instrument',
   imprecise: 'the station would be uncertain by more than 10 m: the instrument stands on the circle through the marks, sight another one',
 } as const;

@@ -45,7 +45,7 @@ export function referencesOf(fact: AnyFact): string[] {
   switch (fact.type) {
     case 'sight':
       refs.push(fact.body.occupation);
-      if (fact.body.target.kind === 'plan') refs.push(fact.body.target.package);
+      if (fact.body.target.kind === 'plan' || fact.body.target.kind === 'line') refs.push(fact.body.target.package);
       if (fact.body.target.kind === 'mark') refs.push(fact.body.target.mark);
       break;
     case 'solution':
@@ -100,6 +100,10 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'occupation':
       refs.push(fact.body.over?.revision ?? null);
       break;
+    case 'equipment':
+      refs.push(fact.body.supersedes);
+      break;
+    case 'photo':
     case 'site':
     case 'member':
     case 'visit':

@@ -33,6 +33,8 @@ export interface Reading {
   readonly targetHeightSd: Metres;
   /** Per axis, horizontal. */
   readonly targetCentringSd: Metres;
+  /** How many times the instrument's stated errors it has: 2 for a quick reading while following. Not given: 1. */
+  readonly errorFactor?: number;
 }
 
 /** A reading to a listed point, with what it may be used for. */

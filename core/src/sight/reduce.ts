@@ -59,12 +59,13 @@ function components(
   hz: Radians,
   zenith: Radians,
   slope: Metres | null,
-  target: Pick<Reading, 'targetHeight' | 'targetHeightSd' | 'targetCentringSd'>,
+  target: Pick<Reading, 'targetHeight' | 'targetHeightSd' | 'targetCentringSd' | 'errorFactor'>,
   precision: InstrumentPrecision,
   reduction: Reduction,
   purpose: Purpose,
 ): ReducedObservation {
-  const faces = purpose.faceCount;
+  const factor = target.errorFactor ?? 1;
+  const faces = purpose.faceCount / (factor * factor);
   const varAngle = (precision.angleSd * precision.angleSd) / faces;
   const sine = Math.sin(zenith);
   const cosine = Math.cos(zenith);
@@ -88,7 +89,7 @@ function components(
     targetHeightSd: target.targetHeightSd,
     targetCentringSd: target.targetCentringSd,
     point: purpose.point,
-    faceCount: faces,
+    faceCount: purpose.faceCount,
     usePlan: purpose.usePlan,
     useHeight: purpose.useHeight,
     useDirection: purpose.useDirection,

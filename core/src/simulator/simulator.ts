@@ -7,6 +7,7 @@ import { planDistance, type PlanPoint } from '../plane/point.ts';
 import { type Metres, type Radians, RADIANS_PER_DEGREE } from '../quantity/unit.ts';
 import type { InstrumentPrecision } from '../sight/observation.ts';
 import { normal, uniform } from './random.ts';
+import { isClashing, isCompensated, newStand, selfLevel, standOn, type SimulatedStand } from './stand.ts';
 import { groundHeight, hiddenBy, type GroundTruth } from './truth.ts';
 
 export type Lock = 'none' | 'searching' | 'locked' | 'lost';
@@ -24,6 +25,8 @@ export interface SimulatedPole extends PlanPoint {
   /** Tip to prism centre. */
   readonly targetHeight: Metres;
   readonly legs: boolean;
+  /** Additive constant of the prism that is screwed on: slopes are read short by it. */
+  readonly prismConstant?: Metres;
   /** Mark or hub that the tip stands on; null on the ground. */
   readonly onto: string | null;
 }
@@ -48,6 +51,7 @@ type Task =
 
 export interface SimulatorState {
   readonly random: number;
+  readonly stand: SimulatedStand;
   readonly instrument: SimulatedInstrument | null;
   readonly pole: SimulatedPole;
   readonly walk: { readonly e: Metres; readonly n: Metres; readonly z: Metres | null; readonly onto: string | null } | null;
@@ -69,7 +73,10 @@ export type SimulatorTrouble =
   | { readonly code: 'NOT_FOUND' }
   | { readonly code: 'HIDDEN'; readonly by: string }
   | { readonly code: 'NOT_LOCKED' }
-  | { readonly code: 'POLE_MOVING' };
+  | { readonly code: 'POLE_MOVING' }
+  | { readonly code: 'NOT_LEVEL' }
+  | { readonly code: 'BATTERY_EMPTY' }
+  | { readonly code: 'CHANNEL_CLASH'; readonly channel: number };
 
 const WALKING_SPEED = 1.4;
 const TURNING_SPEED: Radians = 90 * RADIANS_PER_DEGREE;
@@ -90,6 +97,7 @@ const NEAREST: Metres = 1.2;
 export function startSimulator(seed: number, place: PlanPoint, truth: GroundTruth): SimulatorState {
   return {
     random: seed | 0,
+    stand: newStand,
     instrument: null,
     pole: { ...place, z: groundHeight(truth, place), targetHeight: 1.5, legs: true, onto: null },
     walk: null,
@@ -110,6 +118,8 @@ export function setUpInstrument(state: SimulatorState, truth: GroundTruth, place
     ...state,
     random: draw.state,
     instrument: { e: place.e, n: place.n, groundZ: groundHeight(truth, place), height, orientation: orientation ?? draw.value * 2 * Math.PI },
+    // What was not brought in by hand it brings in itself.
+    stand: isCompensated(state.stand) ? state.stand : selfLevel(state.stand),
     lock: 'none',
     task: null,
     shot: null,
@@ -163,6 +173,12 @@ export const placeHub = (state: SimulatorState, hub: SimulatorState['hubs'][numb
   hubs: [...state.hubs.filter((each) => each.name !== hub.name), hub],
 });
 
+/** A nail under the plummet: what is looked back to when the instrument has moved on. */
+export function markGround(state: SimulatorState, name: string): SimulatorState {
+  const { instrument } = state;
+  return instrument ? placeHub(state, { name, e: instrument.e, n: instrument.n, z: instrument.groundZ }) : needsInstrument(state);
+}
+
 /** Aims by hand at something far and fixed: a direction and a zenith angle, no distance. The prism is let go. */
 export function aimFar(state: SimulatorState, truth: GroundTruth, precision: InstrumentPrecision, name: string): SimulatorState {
   if (!state.instrument) return needsInstrument(state);
@@ -175,12 +191,19 @@ export function aimFar(state: SimulatorState, truth: GroundTruth, precision: Ins
   return { ...state, random: zenith.state, circle: shot.circle, zenith: shot.zenith, lock: 'none', task: null, shot, trouble: null };
 }
 
-export const setPole = (state: SimulatorState, change: Partial<Pick<SimulatedPole, 'targetHeight' | 'legs'>>): SimulatorState => ({
+export const setPole = (state: SimulatorState, change: Partial<Pick<SimulatedPole, 'targetHeight' | 'legs' | 'prismConstant'>>): SimulatorState => ({
   ...state,
   pole: { ...state.pole, ...change },
 });
 
 const needsInstrument = (state: SimulatorState): SimulatorState => ({ ...state, trouble: { code: 'NOT_SET_UP' } });
+
+/** What keeps the instrument itself from working; null when nothing does. */
+function unfit({ stand }: SimulatorState): SimulatorTrouble | null {
+  if (stand.battery <= 0) return { code: 'BATTERY_EMPTY' };
+  if (isClashing(stand)) return { code: 'CHANNEL_CLASH', channel: stand.channel };
+  return isCompensated(stand) ? null : { code: 'NOT_LEVEL' };
+}
 
 export function turnTo(state: SimulatorState, circle: Radians, zenith: Radians): SimulatorState {
   if (!state.instrument) return needsInstrument(state);
@@ -189,11 +212,15 @@ export function turnTo(state: SimulatorState, circle: Radians, zenith: Radians):
 
 export function search(state: SimulatorState): SimulatorState {
   if (!state.instrument) return needsInstrument(state);
+  const trouble = unfit(state);
+  if (trouble) return { ...state, lock: 'none', task: null, trouble };
   return { ...state, lock: 'searching', task: { kind: 'search', left: SEARCH_SECONDS }, trouble: null };
 }
 
 export function measure(state: SimulatorState): SimulatorState {
   if (!state.instrument) return needsInstrument(state);
+  const trouble = unfit(state);
+  if (trouble) return { ...state, trouble };
   if (state.walk) return { ...state, trouble: { code: 'POLE_MOVING' } };
   if (state.lock !== 'locked') return { ...state, trouble: { code: 'NOT_LOCKED' } };
   return { ...state, task: { kind: 'measure', left: MEASURE_SECONDS }, shot: null, trouble: null };
@@ -236,14 +263,14 @@ function noisyReading(state: SimulatorState, precision: InstrumentPrecision, fac
   const reading = {
     circle: wrapTurn(exact.circle + draw(precision.angleSd * factor)),
     zenith: exact.zenith + draw(precision.angleSd * factor),
-    slope: exact.slope + draw(sdSlope * factor),
+    slope: exact.slope + draw(sdSlope * factor) - (pole.prismConstant ?? 0),
   };
   return { reading, random };
 }
 
 /** Moves everything on by `seconds`. */
 export function advance(state: SimulatorState, truth: GroundTruth, precision: InstrumentPrecision, seconds: number): SimulatorState {
-  const walked = walkOn(state, truth, seconds);
+  const walked = walkOn({ ...state, stand: standOn(state.stand, seconds, state.instrument !== null) }, truth, seconds);
   const { instrument } = walked;
   if (!instrument) return walked;
   return workOn(followPole(walked, truth, instrument), truth, instrument, precision, seconds);

@@ -51,10 +51,10 @@ export type Obstacle =
   | { readonly code: 'MARK_MISFIT'; readonly name: string; readonly distance: Metres }
   | { readonly code: 'MARK_HEIGHT_MISFIT'; readonly name: string; readonly dZ: Metres };
 
-/** Everything that stands against accepting; empty when nothing does. Plan-only work does not ask for a height; an `occupied` mark counts like one sighted. */
-export function obstaclesTo(result: ResectionResult, asked: ToleranceClass, needsHeight: boolean, occupied = false): Obstacle[] {
+/** Everything that stands against accepting; empty when nothing does. Plan-only work does not ask for a height; `alsoHeld` marks or lines hold it beside those sighted. */
+export function obstaclesTo(result: ResectionResult, asked: ToleranceClass, needsHeight: boolean, alsoHeld = 0): Obstacle[] {
   const obstacles: Obstacle[] = [];
-  const used = marksUsedInPlan(result).length + (occupied ? 1 : 0);
+  const used = marksUsedInPlan(result).length + alsoHeld;
   if (used < asked.leastMarks) obstacles.push({ code: 'TOO_FEW_MARKS', used, needed: asked.leastMarks });
   if (result.ellipse95.a > asked.plan) obstacles.push({ code: 'PLAN_IMPRECISE', radius95: result.ellipse95.a, allowed: asked.plan });
   if (result.fit.globalTest?.verdict === 'aboveUpper') obstacles.push({ code: 'PLAN_MISFIT', s0: result.fit.s0! });

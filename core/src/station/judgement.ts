@@ -44,7 +44,14 @@ export type Reason =
   | { readonly code: 'BACKSIGHTS_DISAGREE'; readonly s0: number }
   | { readonly code: 'BACKSIGHT_HEIGHT_OFF'; readonly name: string; readonly dZ: Metres }
   /** Heights are taken from the mark under the instrument, whose height above it was not given. */
-  | { readonly code: 'NO_INSTRUMENT_HEIGHT' };
+  | { readonly code: 'NO_INSTRUMENT_HEIGHT' }
+  /** The direction was typed: nothing is tested. */
+  | { readonly code: 'ASSUMED_DIRECTION'; readonly station: string }
+  /** The station is carried forward: it is as good as the one before and the new mark. */
+  | { readonly code: 'CARRIED_FORWARD'; readonly from: string; readonly distanceOff: Metres | null }
+  /** Points on lines: how many surplus sights there are, and the largest distance off a line. */
+  | { readonly code: 'ON_LINES'; readonly surplus: number; readonly largest: Metres }
+  | { readonly code: 'LINE_OFF'; readonly name: string; readonly off: Metres };
 
 export type Step =
   | { readonly code: 'CHECK_NAME'; readonly name: string; readonly other: string | null }
@@ -72,6 +79,12 @@ export interface Judgement {
   readonly doThis: readonly Step[];
   readonly noticed: readonly SmallestNoticed[];
   readonly heightTrend: HeightTrend | null;
+}
+
+/** A station in the form of a free one, whichever way it was found, and what to think of it. */
+export interface SolvedStation {
+  readonly result: ResectionResult;
+  readonly judgement: Judgement;
 }
 
 export interface JudgedStation {

@@ -33,6 +33,10 @@ export type StationError =
   | { readonly code: 'MISSING_COORDINATES'; readonly path: readonly (string | number)[]; readonly name: string; readonly listed: boolean }
   | { readonly code: 'COINCIDENT_POINTS'; readonly path: readonly (string | number)[]; readonly names: readonly string[] }
   | { readonly code: 'TOO_FEW_OBSERVATIONS'; readonly path: readonly (string | number)[]; readonly given: number; readonly needed: number }
-  | { readonly code: 'UNDETERMINED'; readonly path: readonly (string | number)[]; readonly reason: 'rank' | 'divergence' | 'imprecise' | 'unweighted' };
+  | {
+      readonly code: 'UNDETERMINED';
+      readonly path: readonly (string | number)[];
+      readonly reason: 'rank' | 'divergence' | 'imprecise' | 'unweighted' | 'twofold';
+    };
 
 export type StationErrorCode = StationError['code'];

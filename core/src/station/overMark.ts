@@ -9,15 +9,10 @@ import type { Metres } from '../quantity/unit.ts';
 import { ok, type Result } from '../result.ts';
 import { knownStation, type KnownStationInput, type KnownStationObservation, type KnownStationResult } from './knownStation.ts';
 import type { HeightSolution } from './heightAdjustment.ts';
-import type { Judgement, Reason, Step } from './judgement.ts';
+import type { Judgement, Reason, SolvedStation, Step } from './judgement.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { StationError } from './model.ts';
 import type { ResectionObservation, ResectionPoint, ResectionResult } from './resection.ts';
-
-export interface StationOverMark {
-  readonly result: ResectionResult;
-  readonly judgement: Judgement;
-}
 
 function observationView({ reduced, direction, distanceCheck, sdDistanceCheck }: KnownStationObservation): ResectionObservation {
   const redundancy = direction ? 1 - direction.weight : 0;
@@ -81,7 +76,7 @@ function pointView(input: KnownStationInput, known: KnownStationResult, name: st
 }
 
 /** Backsights and the station's own mark: so many listed marks hold it. */
-export function stationOverMark(input: KnownStationInput): Result<StationOverMark, StationError> {
+export function stationOverMark(input: KnownStationInput): Result<SolvedStation, StationError> {
   const solved = knownStation(input);
   if (!solved.ok) return solved;
   const known = solved.value;

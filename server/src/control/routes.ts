@@ -2,7 +2,11 @@ import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { closed, Instant, invalidAgainst, LARGEST_UPLOAD_BYTES, Type, Uuid, Words } from '@idle-marker/contract';
 import { textOf } from '@idle-marker/formats';
+import { controlReport, siteState } from '@idle-marker/records';
 import { ProblemError } from '../http/problems.ts';
+import { isTimeZone, TimeZone } from '../http/timeZone.ts';
+import { readAllFacts } from '../facts/ledger.ts';
+import { controlReportPdf } from './reportPdf.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { importControl, type ControlImport } from './controlImport.ts';
 
@@ -49,5 +53,24 @@ export function controlRoutes(orm: MikroORM): Router {
     }
     response.json(await importControl(orm.em.fork(), site, id, text.value, options));
   });
+  router.get('/sites/:site/control-report', async (request, response) => {
+    const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
+    const { at, by, timeZone } = reportOptions(request.query);
+    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', 'There is no such site.');
+    const pdf = await controlReportPdf(controlReport(siteState(facts), at, by), timeZone);
+    response.setHeader('Content-Disposition', 'attachment; filename="control-report.pdf"');
+    response.type('application/pdf').send(pdf);
+  });
   return router;
+}
+
+export const ReportOptionsSchema = closed({ at: Instant, by: Uuid, timeZone: TimeZone });
+
+function reportOptions(asked: unknown): { at: string; by: string; timeZone: string } {
+  const options = { ...(asked as Record<string, unknown>) };
+  const invalid = invalidAgainst(ReportOptionsSchema, options);
+  if (invalid) throw new ProblemError(invalid.code, `${invalid.message}.`, invalid.path);
+  const { timeZone } = options as { timeZone: string };
+  if (!isTimeZone(timeZone)) throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin.', '/timeZone');
+  return options as { at: string; by: string; timeZone: string };
 }

@@ -3,6 +3,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import type { Configuration } from '../configuration.ts';
 import { FactRow, SheetRow, Site } from './entities.ts';
 import { Migration20261125_ledger } from './migrations/Migration20261125_ledger.ts';
+import { Migration20261126_images } from './migrations/Migration20261126_images.ts';
 
 export function ormOptions(database: Configuration['database']): Options {
   return {
@@ -15,7 +16,10 @@ export function ormOptions(database: Configuration['database']): Options {
     extensions: [Migrator],
     discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
     migrations: {
-      migrationsList: [{ name: 'Migration20261125_ledger', class: Migration20261125_ledger }],
+      migrationsList: [
+        { name: 'Migration20261125_ledger', class: Migration20261125_ledger },
+        { name: 'Migration20261126_images', class: Migration20261126_images },
+      ],
       snapshot: false,
     },
     pool: { min: 0, max: 8, acquireTimeoutMillis: 4000 },

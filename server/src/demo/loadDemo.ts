@@ -18,6 +18,7 @@ interface DemoSite {
   readonly id: string;
   readonly site: FactBody<'site'>;
   readonly members: readonly string[];
+  readonly equipment: readonly FactBody<'equipment'>['what'][];
   readonly controlList: string;
   readonly packages: readonly DemoPackage[];
 }
@@ -58,6 +59,8 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
     validFact({ id: id(name), type, at, device: 'site office', seq: seq++, by: lead, body });
   const facts: AnyFact[] = [...demo.members.map((name) => fact(`member/${name}`, 'member', { name })), fact('site', 'site', demo.site)];
   for (const asked of demo.packages) facts.push(fact(`package/${asked.name}`, 'package', await packageBody(folder, asked)));
+  for (const what of demo.equipment)
+    facts.push(fact(`equipment/${what.name}`, 'equipment', { item: id(`item/${what.name}`), what, retired: false, supersedes: null }));
   const list = await readFile(join(folder, demo.controlList), 'utf8');
   const options = { at, by: lead, fileName: demo.controlList, unit: demo.site.lengthUnit, xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };
   return [...facts, ...controlRevisions(facts, id('control list'), list, options)];

@@ -1,7 +1,7 @@
 /** Every refusal of the API: code, status, and a sentence that says what to do. One table, one middleware. */
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
-import { LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, PROBLEM_TYPE, type Problem } from '@idle-marker/contract';
+import { LARGEST_BODY_BYTES, LARGEST_IMAGE_BYTES, PROBLEM_TYPE, type Problem } from '@idle-marker/contract';
 
 const TITLES = {
   INVALID_JSON: [400, 'The body is not JSON'],
@@ -65,8 +65,9 @@ function problemOf(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') {
-    const limit = (error as { limit?: number }).limit === LARGEST_UPLOAD_BYTES ? LARGEST_UPLOAD_BYTES : LARGEST_BODY_BYTES;
-    return new ProblemError('BODY_TOO_LARGE', `More than ${mebibytes(limit)} is not taken at once: split it. Nothing was written.`);
+    const { limit = LARGEST_BODY_BYTES } = error as { limit?: number };
+    const todo = limit === LARGEST_IMAGE_BYTES ? 'make the photo smaller' : 'split it';
+    return new ProblemError('BODY_TOO_LARGE', `More than ${mebibytes(limit)} is not taken at once: ${todo}. Nothing was written.`);
   }
   if (type === 'entity.parse.failed')
     return new ProblemError('INVALID_JSON', 'The body is not valid JSON: check its brackets and quotes. Nothing was written.');

@@ -1,6 +1,6 @@
 /** The API's description, made from the schemas that the bodies are checked by. */
 import { closed, FACT_BODIES, FactEnvelope, LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, Type, Uuid, type FactType, type TSchema } from '@idle-marker/contract';
-import { ControlImportSchema } from '../control/routes.ts';
+import { ControlImportSchema, ReportOptionsSchema } from '../control/routes.ts';
 import { IssueSchema } from '../sheets/routes.ts';
 
 type Json = Record<string, unknown>;
@@ -94,6 +94,34 @@ export function openApiDocument(): Json {
           requestBody: { required: true, content: { 'text/csv': { schema: { type: 'string' } } } },
           responses: {
             '200': json('How many marks were written', { type: 'object', properties: { written: { type: 'integer' }, rows: { type: 'integer' } } }),
+            ...refusals,
+          },
+        },
+      },
+      '/sites/{site}/control-report': {
+        get: {
+          operationId: 'controlReport',
+          parameters: [
+            site,
+            ...Object.entries(ReportOptionsSchema.properties).map(([name, schema]) => ({ name, in: 'query', required: true, schema: plain(schema) })),
+          ],
+          responses: { '200': { description: 'The control report as PDF', content: { 'application/pdf': {} } }, '404': problem('No such site'), ...refusals },
+        },
+      },
+      '/sites/{site}/images/{id}': {
+        get: {
+          operationId: 'readImage',
+          parameters: [site, id],
+          responses: { '200': { description: 'The photo', content: { 'image/*': {} } }, '404': problem('No such photo') },
+        },
+        put: {
+          operationId: 'keepImage',
+          parameters: [site, id],
+          requestBody: { required: true, content: { 'image/*': {} } },
+          responses: {
+            '200': json('Kept already', { type: 'object' }),
+            '201': json('Kept', { type: 'object' }),
+            '415': problem('No JPEG, PNG or WebP picture'),
             ...refusals,
           },
         },

@@ -1,8 +1,9 @@
 import { Router, type Response } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { closed, Device, Instant, invalidAgainst, Sequence, Type, Uuid } from '@idle-marker/contract';
+import { closed, Device, Instant, invalidAgainst, Sequence, Uuid } from '@idle-marker/contract';
 import type { NumberedSheet } from '@idle-marker/records';
 import { ProblemError } from '../http/problems.ts';
+import { isTimeZone, TimeZone } from '../http/timeZone.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { issueSheet, numbered, readSheets, type IssueRequest } from './issue.ts';
 import { sheetCsv } from './sheetCsv.ts';
@@ -15,7 +16,7 @@ export const IssueSchema = closed({
   device: Device,
   seq: Sequence,
   by: Uuid,
-  timeZone: Type.String({ minLength: 1, maxLength: 60, pattern: '^[A-Za-z0-9_+/-]+$' }),
+  timeZone: TimeZone,
 });
 
 const fileName = (sheet: NumberedSheet, ending: string): string => `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
@@ -23,15 +24,6 @@ const fileName = (sheet: NumberedSheet, ending: string): string => `cut-sheet-${
 function sendFile(response: Response, name: string, type: string, body: string | Buffer): void {
   response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
   response.type(type).send(body);
-}
-
-function isTimeZone(name: string): boolean {
-  try {
-    new Intl.DateTimeFormat('en-GB', { timeZone: name });
-    return true;
-  } catch {
-    return false;
-  }
 }
 
 export function sheetRoutes(orm: MikroORM): Router {

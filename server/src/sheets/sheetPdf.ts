@@ -14,7 +14,7 @@ import {
   UNIT_ABBREVIATION,
   type SheetClock,
 } from '@idle-marker/words';
-import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from './pdfPage.ts';
+import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../paper/pdfPage.ts';
 import { drawSketch } from './sketch.ts';
 
 interface Column {

@@ -1,7 +1,7 @@
 /** The sheet's sketch: outlines, hubs with their names, the offset as a dashed line, north and a scale bar. */
 import { planDistance, type PlanPoint } from '@idle-marker/core';
 import type { NumberedSheet } from '@idle-marker/records';
-import { INKS, widthOfText, write, type Page } from './pdfPage.ts';
+import { INKS, widthOfText, write, type Page } from '../paper/pdfPage.ts';
 
 interface Frame {
   readonly x: number;

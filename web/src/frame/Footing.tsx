@@ -7,6 +7,7 @@ import { useUnits } from '../site/useUnits.ts';
 import { smallLength } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
 import { useProofAge } from './railFacts.ts';
+import { LOW_BATTERY } from '../link/instrumentLink.ts';
 
 function Cell({ name, children, className = '' }: { name?: string; children: ReactNode; className?: string }) {
   return (
@@ -57,9 +58,12 @@ export function Footing() {
           )}
         </>
       )}
+      {link?.stand && !link.stand.compensated && link.setUp && <Cell className="bg-[#8f1d15]">NOT LEVEL</Cell>}
+      {link?.stand && link.stand.battery < LOW_BATTERY && <Cell className="bg-[#704200]">Battery {Math.round(link.stand.battery * 100)} %</Cell>}
       {link && (
         <Cell name="Pole">
           {units.length(link.pole.targetHeight)} · {link.pole.legs ? 'legs' : 'by hand'}
+          {link.pole.target && <span className="font-normal max-xl:hidden"> · {link.pole.target.name}</span>}
         </Cell>
       )}
       <span className="ml-auto" />

@@ -1,36 +1,52 @@
 import { useState } from 'react';
+import { BUSY_CHANNELS, CHANNELS } from '@idle-marker/core';
+import { LibraryDialog } from '../features/equipment/LibraryDialog.tsx';
+import { heightOf, PoleFields, poleDraft } from '../features/equipment/PoleFields.tsx';
 import { writeSetting } from '../ledger/storage.ts';
-import { currentLink, openSimulator, openTyped, PACES, useLinkState } from '../link/linkStore.ts';
+import { changePole, currentLink, openSimulator, openTyped, PACES, useLinkState } from '../link/linkStore.ts';
+import { LOW_BATTERY } from '../link/instrumentLink.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../site/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
-import { Choice, Field, Tick } from '../ui/Field.tsx';
+import { Choice } from '../ui/Field.tsx';
 
-/** Which instrument is linked, the pole, and (for the simulator) how fast its world runs. */
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** Which instrument is linked, what the prism is carried on, and (for the simulator) power, radio and how fast its world runs. */
 export function LinkMenu() {
   const link = useLinkState();
-  const { id, state } = useSite();
+  const { id, state, occupation, say } = useSite();
   const units = useUnits();
   const [open, setOpen] = useState(false);
-  const [height, setHeight] = useState('');
+  const [library, setLibrary] = useState(false);
+  const [draft, setDraft] = useState(() => poleDraft(undefined, units.edit));
   const [pace, setPace] = useState('5');
   const ground = state.settings.practiceGround;
-  const read = units.readLength(height);
-  const bad = height !== '' && (read === null || read < 0 || read > 10);
+  const { height, error } = heightOf(draft, units.readLength);
   const choose = (kind: 'simulator' | 'typed') => {
     void writeSetting(`link ${id}`, kind);
     if (kind === 'simulator' && ground !== null) void openSimulator(id, ground);
     else openTyped(id);
   };
   const openMenu = () => {
-    setHeight(units.edit(link?.pole.targetHeight ?? 1.5));
+    setDraft(poleDraft(link?.pole, units.edit));
     setOpen(true);
   };
   const done = () => {
-    if (!bad && read !== null) currentLink()?.setPole({ targetHeight: read });
+    if (height !== null) changePole({ targetHeight: height, legs: draft.legs, target: draft.target, item: draft.item });
     setOpen(false);
   };
+  const simulator = () => {
+    const current = currentLink();
+    return current?.kind === 'simulator' ? current : null;
+  };
+  const changeBattery = () => {
+    simulator()?.changeBattery();
+    // Changing it may turn the instrument: that is an event, and a proof is due.
+    if (occupation) void say({ type: 'event', body: { occupation: occupation.id, kind: 'battery', note: '' } });
+  };
+  const { stand = null } = link ?? {};
   return (
     <>
       <button type="button" onClick={openMenu} className="flex items-center gap-2 border-r border-[#ffffff33] px-3.5 font-semibold whitespace-nowrap">
@@ -42,9 +58,12 @@ export function LinkMenu() {
         onClose={() => setOpen(false)}
         title="Instrument and pole"
         foot={
-          <Button look="primary" disabled={bad} onClick={done}>
-            Done
-          </Button>
+          <>
+            <Button onClick={() => setLibrary(true)}>Library…</Button>
+            <Button look="primary" disabled={error !== null} onClick={done}>
+              Done
+            </Button>
+          </>
         }
       >
         <div className="flex flex-col gap-4">
@@ -61,19 +80,25 @@ export function LinkMenu() {
           ) : (
             <p>This site has no simulated ground, so readings are typed in from any instrument.</p>
           )}
-          <Field
-            label="Target height: pole tip to prism centre"
-            unit={units.unit}
-            value={height}
-            onChange={(event) => setHeight(event.target.value)}
-            error={bad ? `Give a height from 0 to ${units.length(10, 0)} ${units.unit}, such as ${units.edit(1.5)}.` : null}
-            inputMode="decimal"
-          />
-          <Tick
-            label="The pole stands on legs (plumb to 1.5 arc minutes; by hand 4)"
-            checked={link?.pole.legs ?? true}
-            onChange={(legs) => currentLink()?.setPole({ legs })}
-          />
+          <PoleFields draft={draft} onChange={setDraft} />
+          {stand && (
+            <>
+              <div className="flex flex-wrap items-end justify-between gap-3">
+                <p className={stand.battery < LOW_BATTERY ? 'font-semibold text-brick' : ''}>
+                  Battery of the instrument: <span className="figures">{percent(stand.battery)}</span>
+                  {stand.battery < LOW_BATTERY && ': have the spare at hand'}
+                </p>
+                <Button onClick={changeBattery}>Change the battery</Button>
+              </div>
+              <Choice
+                label="Radio channel, as on the instrument"
+                value={String(stand.channel)}
+                options={CHANNELS.map((each) => [String(each), `${each}${BUSY_CHANNELS.includes(each) ? ': another crew' : ': free'}`] as const)}
+                onChange={(channel) => simulator()?.setChannel(Number(channel))}
+                help="Two crews on one channel get each other’s readings, or none."
+              />
+            </>
+          )}
           {link?.kind === 'simulator' && (
             <Choice
               label="Pace of the simulated site"
@@ -82,13 +107,13 @@ export function LinkMenu() {
               onChange={(value) => {
                 setPace(value);
                 void writeSetting('pace', Number(value));
-                const current = currentLink();
-                if (current?.kind === 'simulator') current.setPace(Number(value));
+                simulator()?.setPace(Number(value));
               }}
             />
           )}
         </div>
       </Dialog>
+      {library && <LibraryDialog onClose={() => setLibrary(false)} />}
     </>
   );
 }

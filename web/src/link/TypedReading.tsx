@@ -4,7 +4,9 @@ import { useUnits } from '../site/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Field, Tick } from '../ui/Field.tsx';
-import { currentLink, useLinkState } from './linkStore.ts';
+import { heightOf, PoleFields, poleDraft } from '../features/equipment/PoleFields.tsx';
+import { useHeightNotice } from '../features/equipment/useCarried.ts';
+import { changePole, currentLink, useLinkState } from './linkStore.ts';
 
 const decimalsOf = (text: string): number => /[.,](\d+)/.exec(text)?.[1]?.length ?? 0;
 
@@ -17,7 +19,8 @@ export function TypedReading({ title }: { title: string }) {
   const [circle, setCircle] = useState('');
   const [zenith, setZenith] = useState('');
   const [slope, setSlope] = useState('');
-  const [height, setHeight] = useState('');
+  const [pole, setPole] = useState(() => poleDraft(undefined, units.edit));
+  const notice = useHeightNotice();
   const [confirmed, setConfirmed] = useState(false);
   const [tried, setTried] = useState(false);
   const lastHeight = link?.pole.targetHeight ?? 1.5;
@@ -26,10 +29,10 @@ export function TypedReading({ title }: { title: string }) {
     setCircle('');
     setZenith('');
     setSlope('');
-    setHeight(units.edit(lastHeight));
+    setPole(poleDraft(link?.pole, units.edit));
     setConfirmed(false);
     setTried(false);
-    // Only when it opens: the height of the last sight is offered, but has to be confirmed.
+    // Only when it opens: what was carried at the last sight is offered, but has to be confirmed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [open]);
   const full = units.angleUnit === 'gon' ? 400 : 360;
@@ -37,7 +40,7 @@ export function TypedReading({ title }: { title: string }) {
   const c = units.readAngle(circle);
   const z = units.readAngle(zenith);
   const s = slope.trim() === '' ? null : units.readLength(slope);
-  const h = units.readLength(height);
+  const { height: h, error: heightError } = heightOf(pole, units.readLength);
   const inTurn = (value: number | null) => value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
   const beyond = (text: string) => {
     const excess = units.angleUnit === 'dms' ? sexagesimalExcess(text) : null;
@@ -60,7 +63,7 @@ export function TypedReading({ title }: { title: string }) {
           : s <= 0
             ? 'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.'
             : null,
-    height: h === null || h < -5 || h > 20 ? 'Give the target height.' : null,
+    height: heightError === null ? null : 'Give the target height.',
   };
   const faulty = Object.values(errors).some((error) => error !== null);
   const same = h !== null && Math.abs(h - lastHeight) < 5e-5;
@@ -68,7 +71,7 @@ export function TypedReading({ title }: { title: string }) {
     setTried(true);
     const current = currentLink();
     if (faulty || !confirmed || current?.kind !== 'typed') return;
-    current.setPole({ targetHeight: h! });
+    changePole({ targetHeight: h!, legs: pole.legs, target: pole.target, item: pole.item });
     current.give({
       circle: angleFromRadians(c!, units.angleUnit),
       zenith: angleFromRadians(z!, units.angleUnit),
@@ -121,16 +124,22 @@ export function TypedReading({ title }: { title: string }) {
           help="Empty for a direction alone."
           inputMode="decimal"
         />
-        <Field
-          label="Target height"
-          unit={units.unit}
-          value={height}
-          onChange={(event) => setHeight(event.target.value)}
-          error={errors.height}
-          inputMode="decimal"
+        <PoleFields
+          draft={pole}
+          onChange={(next) => {
+            setPole(next);
+            // Another target or height is another thing to look at.
+            setConfirmed(false);
+          }}
         />
         <Tick
-          label={same ? 'The target height is still the one of the last sight' : 'The target height is right'}
+          label={
+            h !== null && notice(h, pole.target) !== null
+              ? 'I looked: the target height is right all the same'
+              : same
+                ? 'The target height is still the one of the last sight'
+                : 'The target height is right'
+          }
           checked={confirmed}
           onChange={setConfirmed}
         />

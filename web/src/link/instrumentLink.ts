@@ -1,6 +1,7 @@
 /** One way to an instrument, whatever is at the other end. A real instrument is another implementation of this. */
 import type { Lock, SimulatorTrouble } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
+import type { CarriedPole } from '@idle-marker/records';
 
 /** What is read in one shot: numbers as the instrument shows them, decimal degrees and metres unless keyed otherwise. */
 export type RawRead = FactBody<'sight'>['read'];
@@ -17,6 +18,19 @@ export interface LiveReading {
 /** Anything that keeps a command from being done, as a code with its facts. */
 export type LinkTrouble = SimulatorTrouble | { readonly code: 'LINK_CLOSED' };
 
+export interface LinkStand {
+  /** As the display shows it, seconds of arc: toward the display, and to its right. */
+  readonly alongSec: number;
+  readonly acrossSec: number;
+  /** Within the compensator's reach. */
+  readonly compensated: boolean;
+  /** 0 to 1. */
+  readonly battery: number;
+  readonly channel: number;
+}
+
+export type PoleChange = Partial<CarriedPole>;
+
 export interface LinkState {
   readonly kind: 'simulator' | 'typed';
   readonly setUp: boolean;
@@ -27,7 +41,9 @@ export interface LinkState {
   /** Last reading while following the pole; null when there is none. */
   readonly live: LiveReading | null;
   readonly busy: 'turning' | 'searching' | 'measuring' | null;
-  readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
+  readonly pole: CarriedPole & { readonly walking: boolean; readonly onto: string | null };
+  /** Level, battery and radio, as far as the link tells; null where a person looks after them. */
+  readonly stand: LinkStand | null;
   readonly trouble: LinkTrouble | null;
   /** What stands far away and can be aimed at; a typed link takes any name. */
   readonly far: readonly string[];
@@ -44,3 +60,6 @@ export interface InstrumentLink {
   cancel(): void;
   close(): void;
 }
+
+/** Below this a spare should be at hand. */
+export const LOW_BATTERY = 0.2;

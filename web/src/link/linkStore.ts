@@ -2,7 +2,7 @@
 import { useSyncExternalStore } from 'react';
 import type { PlanPoint, SimulatorState } from '@idle-marker/core';
 import { readSetting, writeSetting } from '../ledger/storage.ts';
-import type { InstrumentLink, LinkState } from './instrumentLink.ts';
+import type { InstrumentLink, LinkState, PoleChange } from './instrumentLink.ts';
 import { SimulatorLink } from './simulatorLink.ts';
 import { TypedLink } from './typedLink.ts';
 
@@ -39,11 +39,27 @@ export async function openSimulator(site: string, ground: string): Promise<void>
   const link = new SimulatorLink(ground, SEED, saved, (state) => void writeSetting(`simulator ${site}`, state));
   link.setPace(pace);
   hold({ site, link });
+  await takeUpPole(site);
 }
 
 export function openTyped(site: string): void {
   if (held?.site === site && held.link.kind === 'typed') return;
   hold({ site, link: new TypedLink() });
+  void takeUpPole(site);
+}
+
+/** Pole and target are what they were when the page was left. */
+async function takeUpPole(site: string): Promise<void> {
+  const kept = await readSetting<PoleChange>(`pole ${site}`);
+  if (kept && held?.site === site) held.link.setPole(kept);
+}
+
+/** Changes what the prism is carried on, and remembers it. */
+export function changePole(change: PoleChange): void {
+  if (!held) return;
+  held.link.setPole(change);
+  const { targetHeight, legs, target, item } = { ...held.link.state().pole, ...change };
+  void writeSetting(`pole ${held.site}`, { targetHeight, legs, target: target ?? null, item: item ?? null });
 }
 
 /** A station that was made with the simulator, perhaps on another device. */

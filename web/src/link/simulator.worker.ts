@@ -4,17 +4,24 @@ import {
   aimFar,
   azimuth,
   cancel,
+  COMPENSATOR_RANGE,
   driveHub,
   liveReading,
+  markGround,
   measure,
+  newStand,
   placeHub,
   polar,
+  putDown,
   RADIANS_PER_DEGREE,
+  RADIANS_PER_SECOND,
   search,
+  selfLevel,
   setPole,
   setUpInstrument,
   setUpOver,
   startSimulator,
+  turnScrew,
   turnTo,
   walkTo,
   type GroundTruth,
@@ -63,6 +70,13 @@ function tell(current: SimulatorState, live: SimulatedReading | null): void {
     shot: current.shot && shownShot(current.shot),
     busy: current.task ? BUSY[current.task.kind] : null,
     pole: { targetHeight: current.pole.targetHeight, legs: current.pole.legs, walking: current.walk !== null, onto: current.pole.onto },
+    stand: {
+      alongSec: round(current.stand.level.shownAlong / RADIANS_PER_SECOND, 1),
+      acrossSec: round(current.stand.level.shownAcross / RADIANS_PER_SECOND, 1),
+      compensated: Math.hypot(current.stand.level.along, current.stand.level.across) <= COMPENSATOR_RANGE,
+      battery: round(current.stand.battery, 3),
+      channel: current.stand.channel,
+    },
     trouble: current.trouble,
     far: (truth.far ?? []).map((each) => each.name),
     save: seq % SAVE_EVERY === 0 ? current : null,
@@ -95,7 +109,9 @@ async function start(message: Extract<ToSimulator, { command: 'start' }>): Promi
   truth = (await load()).default;
   precision = message.precision;
   const { ground } = truth;
-  state = message.saved ?? startSimulator(message.seed, { e: ground.e, n: ground.n }, truth);
+  const begun = startSimulator(message.seed, { e: ground.e, n: ground.n }, truth);
+  // What was saved before the simulator learned something new goes on with it as new.
+  state = message.saved ? { ...begun, ...message.saved } : begun;
   for (const each of pending.splice(0)) obey(each);
   setInterval(tick, 1000 / READINGS_PER_SECOND);
 }
@@ -126,10 +142,25 @@ function obey(message: ToSimulator): void {
       state = stepPole(state, message.toward, message.right);
       break;
     case 'pole': {
-      const { targetHeight, legs } = message;
-      state = setPole(state, { ...(targetHeight === undefined ? {} : { targetHeight }), ...(legs === undefined ? {} : { legs }) });
+      const { command: _command, ...change } = message;
+      state = setPole(state, change);
       break;
     }
+    case 'putDown':
+      state = { ...state, stand: putDown(state.stand, state.random) };
+      break;
+    case 'screw':
+      state = { ...state, stand: turnScrew(state.stand, message.screw, message.liftSec * RADIANS_PER_SECOND) };
+      break;
+    case 'selfLevel':
+      state = { ...state, stand: selfLevel(state.stand) };
+      break;
+    case 'battery':
+      state = { ...state, stand: { ...state.stand, battery: newStand.battery } };
+      break;
+    case 'channel':
+      state = { ...state, stand: { ...state.stand, channel: message.channel } };
+      break;
     case 'turn':
       state = turnTo(state, message.circleDeg * RADIANS_PER_DEGREE, message.zenithDeg * RADIANS_PER_DEGREE);
       break;
@@ -144,6 +175,9 @@ function obey(message: ToSimulator): void {
       break;
     case 'placeHub':
       state = placeHub(state, message.hub);
+      break;
+    case 'markGround':
+      state = markGround(state, message.name);
       break;
     case 'aimFar':
       state = aimFar(state, truth, precision, message.name);

@@ -1,5 +1,5 @@
 import { SIMULATED_PRECISION, type PlanPoint, type SimulatorState } from '@idle-marker/core';
-import type { InstrumentLink, LinkState, LinkTrouble, RawRead } from './instrumentLink.ts';
+import type { InstrumentLink, LinkState, LinkTrouble, PoleChange, RawRead } from './instrumentLink.ts';
 import type { FromSimulator, ToSimulator } from './simulatorProtocol.ts';
 
 export class LinkError extends Error {
@@ -22,9 +22,21 @@ const START: LinkState = {
   live: null,
   busy: null,
   pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
+  stand: null,
   trouble: null,
   far: [],
 };
+
+const asRead = (shot: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number | null }): RawRead => ({
+  circle: shot.circleDeg,
+  zenith: shot.zenithDeg,
+  slope: shot.slope,
+  angleUnit: 'degree',
+  lengthUnit: 'metre',
+  angleDecimals: 5,
+  lengthDecimals: 4,
+  keyed: null,
+});
 
 /** The simulated robotic instrument, with a pole that can be sent about. */
 export class SimulatorLink implements InstrumentLink {
@@ -35,6 +47,8 @@ export class SimulatorLink implements InstrumentLink {
   #measuring: { resolve: (read: RawRead) => void; reject: (error: LinkError) => void } | null = null;
   #locking: { resolve: () => void; reject: (error: LinkError) => void } | null = null;
   #arrivals = new Set<{ resolve: () => void; reject: (error: LinkError) => void }>();
+  /** Of the library: the worker knows the prism's constant only. */
+  #carried: Pick<PoleChange, 'target' | 'item'> = {};
   #sent = 0;
   /** Message number of the last walk: an arrival counts only once the worker has taken it. */
   #walkAt = 0;
@@ -66,22 +80,14 @@ export class SimulatorLink implements InstrumentLink {
       zenithDeg: message.zenithDeg,
       live: live ? { ...live, seq: message.seq, at: performance.now() } : message.lock === 'lost' ? this.#state.live : null,
       busy: message.busy,
-      pole: message.pole,
+      pole: { ...message.pole, ...this.#carried },
+      stand: message.stand,
       // A trouble is shown until the next command.
       trouble: trouble ?? this.#state.trouble,
       far: message.far,
     };
     if (shot && this.#measuring) {
-      this.#measuring.resolve({
-        circle: shot.circleDeg,
-        zenith: shot.zenithDeg,
-        slope: shot.slope,
-        angleUnit: 'degree',
-        lengthUnit: 'metre',
-        angleDecimals: 5,
-        lengthDecimals: 4,
-        keyed: null,
-      });
+      this.#measuring.resolve(asRead(shot));
       this.#measuring = null;
     }
     if (message.lock === 'locked' && this.#locking) {
@@ -141,6 +147,25 @@ export class SimulatorLink implements InstrumentLink {
     });
   }
 
+  /** The next reading while it follows the prism. Rejects when it follows nothing. */
+  nextLive(): Promise<RawRead> {
+    const { live, lock } = this.#state;
+    if (lock !== 'locked') return Promise.reject(new LinkError({ code: 'NOT_LOCKED' }));
+    const after = live?.seq ?? -1;
+    return new Promise((resolve, reject) => {
+      const stop = this.subscribe(() => {
+        const now = this.#state.live;
+        if (this.#state.lock !== 'locked') {
+          stop();
+          reject(new LinkError({ code: 'NOT_LOCKED' }));
+        } else if (now && now.seq > after) {
+          stop();
+          resolve(asRead(now));
+        }
+      });
+    });
+  }
+
   /** Resolves when the instrument follows the prism; searches for it first when it does not. */
   lockOn(): Promise<void> {
     if (this.#state.lock === 'locked') return Promise.resolve();
@@ -185,8 +210,31 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'step', toward, right });
   }
 
-  setPole(change: { targetHeight?: number; legs?: boolean }): void {
-    this.#command({ command: 'pole', ...change });
+  setPole({ target, item, ...change }: PoleChange): void {
+    if (target !== undefined) this.#carried = { ...this.#carried, target };
+    if (item !== undefined) this.#carried = { ...this.#carried, item };
+    this.#command({ command: 'pole', ...change, ...(target === undefined ? {} : { prismConstant: (target?.constantMm ?? 0) / 1000 }) });
+  }
+
+  /** The tripod was carried here: nothing is level. */
+  putDown(): void {
+    this.#command({ command: 'putDown' });
+  }
+
+  turnScrew(screw: number, liftSec: number): void {
+    this.#command({ command: 'screw', screw, liftSec });
+  }
+
+  selfLevel(): void {
+    this.#command({ command: 'selfLevel' });
+  }
+
+  changeBattery(): void {
+    this.#command({ command: 'battery' });
+  }
+
+  setChannel(channel: number): void {
+    this.#command({ command: 'channel', channel });
   }
 
   driveHub(name: string): void {
@@ -195,6 +243,11 @@ export class SimulatorLink implements InstrumentLink {
 
   placeHub(hub: SimulatorState['hubs'][number]): void {
     this.#command({ command: 'placeHub', hub });
+  }
+
+  /** Drives a nail under the instrument, to be looked back to. */
+  markGround(name: string): void {
+    this.#command({ command: 'markGround', name });
   }
 
   /** Aims at something far by hand; resolves with a reading that has no distance. */

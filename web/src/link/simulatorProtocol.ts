@@ -1,5 +1,6 @@
 /** Messages between the page and the simulator's worker: JSON, one a line if they ever leave the machine. */
 import type { InstrumentPrecision, Lock, PlanPoint, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
+import type { LinkStand } from './instrumentLink.ts';
 
 export type ToSimulator =
   | {
@@ -13,12 +14,18 @@ export type ToSimulator =
   | { readonly command: 'setUpOver'; readonly name: string; readonly height: number }
   | { readonly command: 'walk'; readonly goal: PlanPoint | string }
   | { readonly command: 'step'; readonly toward: number; readonly right: number }
-  | { readonly command: 'pole'; readonly targetHeight?: number; readonly legs?: boolean }
+  | { readonly command: 'pole'; readonly targetHeight?: number; readonly legs?: boolean; readonly prismConstant?: number }
+  | { readonly command: 'putDown' }
+  | { readonly command: 'screw'; readonly screw: number; readonly liftSec: number }
+  | { readonly command: 'selfLevel' }
+  | { readonly command: 'battery' }
+  | { readonly command: 'channel'; readonly channel: number }
   | { readonly command: 'turn'; readonly circleDeg: number; readonly zenithDeg: number }
   | { readonly command: 'search' }
   | { readonly command: 'measure' }
   | { readonly command: 'driveHub'; readonly name: string }
   | { readonly command: 'placeHub'; readonly hub: SimulatorState['hubs'][number] }
+  | { readonly command: 'markGround'; readonly name: string }
   | { readonly command: 'aimFar'; readonly name: string }
   | { readonly command: 'cancel' }
   | { readonly command: 'pace'; readonly factor: number };
@@ -35,6 +42,7 @@ export interface FromSimulator {
   readonly shot: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number | null } | null;
   readonly busy: 'turning' | 'searching' | 'measuring' | null;
   readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
+  readonly stand: LinkStand;
   readonly trouble: SimulatorTrouble | null;
   /** What stands far away and can be aimed at. */
   readonly far: readonly string[];

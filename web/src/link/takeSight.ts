@@ -19,7 +19,13 @@ export interface Shooting {
    * Walks the simulated pole to a mark when it is not on it, locks, measures and stores. Null when it came to nothing.
    * `hub`: where it was measured, for one that the simulator has not driven itself. Something far away is aimed at instead.
    */
-  shoot(purpose: SightPurpose, target: SightTarget, onto: { name: string; hub?: { e: number; n: number; z: number } } | null): Promise<Fact<'sight'> | null>;
+  shoot(
+    purpose: SightPurpose,
+    target: SightTarget,
+    onto: { name: string; hub?: { e: number; n: number; z: number } } | null,
+    /** Quick, while following: rougher, and kept as such. */
+    tracking?: boolean,
+  ): Promise<Fact<'sight'> | null>;
   walk(goal: string | { e: number; n: number }): Promise<boolean>;
   cancel(): void;
   clear(): void;
@@ -60,7 +66,7 @@ export function useShooting(): Shooting {
   }, []);
 
   const shoot = useCallback<Shooting['shoot']>(
-    (purpose, target, onto) =>
+    (purpose, target, onto, tracking = false) =>
       attempt(async (tell, signal) => {
         const link = currentLink();
         if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
@@ -79,8 +85,9 @@ export function useShooting(): Shooting {
           await link.lockOn();
           tell('Measuring…');
         } else tell('Waiting for the reading…');
-        const read = await link.measure(signal);
-        const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole) });
+        const quick = tracking && link.kind === 'simulator';
+        const read = quick ? await link.nextLive() : await link.measure(signal);
+        const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole, tracking) });
         return fact as Fact<'sight'>;
       }),
     [attempt, occupation, say],

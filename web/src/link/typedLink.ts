@@ -1,4 +1,4 @@
-import type { InstrumentLink, LinkState, RawRead } from './instrumentLink.ts';
+import type { InstrumentLink, LinkState, PoleChange, RawRead } from './instrumentLink.ts';
 import { LinkError } from './simulatorLink.ts';
 
 /** Any instrument, read by a person who keys the figures in. A shot is asked for and given through `give`. */
@@ -15,6 +15,7 @@ export class TypedLink implements InstrumentLink {
     live: null,
     busy: null,
     pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
+    stand: null,
     trouble: null,
     far: [],
   };
@@ -59,7 +60,7 @@ export class TypedLink implements InstrumentLink {
     this.#change({ busy: null, circleDeg: read.circle, zenithDeg: read.zenith });
   }
 
-  setPole(change: { targetHeight?: number; legs?: boolean }): void {
+  setPole(change: PoleChange): void {
     this.#change({ pole: { ...this.#state.pole, ...change } });
   }
 

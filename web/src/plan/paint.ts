@@ -1,6 +1,6 @@
 /** Paints a scene on a canvas. `toPixel` places site metres; sizes are CSS pixels. */
 import type { PlanPoint } from '@idle-marker/core';
-import type { Ink, Scene, SceneEllipse, SceneInstrument, SceneLine, SceneSymbol, SymbolName } from './scene.ts';
+import type { Ink, Scene, SceneEllipse, SceneInstrument, SceneLine, SceneShade, SceneSymbol, SymbolName } from './scene.ts';
 import { SYMBOLS, type PathStep } from './symbols.ts';
 import type { Visible } from './visible.ts';
 
@@ -23,6 +23,7 @@ const LABEL_FONT = '600 13px Barlow, sans-serif';
 /** Paints the scene with those of its symbols that are in view; a crowd gets one batched path a kind, and no labels. */
 export function paintScene(painter: Painter, whole: Scene, visible: Visible): void {
   const scene: Scene = { ...whole, symbols: visible.symbols };
+  for (const each of scene.shades) paintShade(painter, each);
   for (const each of scene.lines) paintLine(painter, each);
   for (const each of scene.ellipses) paintEllipse(painter, each);
   for (const each of scene.arrows) paintArrow(painter, each.from, each.to, painter.palette[each.ink]);
@@ -95,6 +96,18 @@ function paintLine({ context, palette, toPixel }: Painter, { points, ink, closed
   context.strokeStyle = palette[ink];
   context.stroke();
   context.setLineDash([]);
+}
+
+const SHADE_RADIUS_PX = 16;
+
+function paintShade({ context, palette, toPixel }: Painter, { at, ink }: SceneShade): void {
+  const [x, y] = toPixel(at);
+  context.beginPath();
+  context.arc(x, y, SHADE_RADIUS_PX, 0, 2 * Math.PI);
+  context.globalAlpha = 0.35;
+  context.fillStyle = palette[ink];
+  context.fill();
+  context.globalAlpha = 1;
 }
 
 function paintEllipse({ context, palette, toPixel, scale, rotation }: Painter, { at, a, b, azimuth }: SceneEllipse): void {

@@ -52,6 +52,12 @@ export interface SceneInstrument {
   readonly facing: number | null;
 }
 
+/** A spot of colour under a symbol: how a figure there stands against what is allowed. */
+export interface SceneShade {
+  readonly at: PlanPoint;
+  readonly ink: Ink;
+}
+
 export interface SceneText {
   readonly at: PlanPoint;
   readonly text: string;
@@ -65,9 +71,10 @@ export interface Scene {
   readonly ellipses: readonly SceneEllipse[];
   readonly instruments: readonly SceneInstrument[];
   readonly texts: readonly SceneText[];
+  readonly shades: readonly SceneShade[];
 }
 
-export const EMPTY_SCENE: Scene = { lines: [], symbols: [], arrows: [], ellipses: [], instruments: [], texts: [] };
+export const EMPTY_SCENE: Scene = { lines: [], symbols: [], arrows: [], ellipses: [], instruments: [], texts: [], shades: [] };
 
 export const joinScenes = (...scenes: readonly Partial<Scene>[]): Scene => ({
   lines: scenes.flatMap((scene) => scene.lines ?? []),
@@ -76,6 +83,7 @@ export const joinScenes = (...scenes: readonly Partial<Scene>[]): Scene => ({
   ellipses: scenes.flatMap((scene) => scene.ellipses ?? []),
   instruments: scenes.flatMap((scene) => scene.instruments ?? []),
   texts: scenes.flatMap((scene) => scene.texts ?? []),
+  shades: scenes.flatMap((scene) => scene.shades ?? []),
 });
 
 /** Everything that has a place, for fitting the view. */

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { lengthToMetres, sharedLead } from '@idle-marker/core';
-import type { ControlMark } from '@idle-marker/records';
+import { lengthToMetres, sharedLead, type ControlPair } from '@idle-marker/core';
+import { controlConcerns, type ControlMark } from '@idle-marker/records';
 import { CONTROL_KIND } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -11,28 +11,38 @@ import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { useKey } from '../../ui/useKey.ts';
+import { wordsOf } from '../today/ConcernCard.tsx';
 import { FoundMovedDialog } from './FoundMovedDialog.tsx';
 import { MarkPage } from './MarkPage.tsx';
+import { pairScene } from './pairScene.ts';
 import { PairTable } from './PairTable.tsx';
+import { WalkRound } from './WalkRound.tsx';
 import { ExportControl } from './ExportControl.tsx';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
 
 const TONE = { secure: 'text-good', usable: '', doubtful: 'text-ochre', lost: 'text-brick line-through' } as const;
 
+type View = 'list' | 'walk' | 'pairs';
+const VIEWS: readonly (readonly [View, string])[] = [
+  ['list', 'The list'],
+  ['walk', 'Walk round'],
+  ['pairs', 'Pair by pair'],
+];
+
 /** Rows shown at a time: a long list is searched rather than scrolled. */
 const PAGE = 200;
 
 /** Can I trust these marks? */
 export function Place() {
-  const { state } = useSite();
+  const { state, now } = useSite();
   const units = useUnits();
   const [chosen, setChosen] = useState<string | null>(null);
   const [editing, setEditing] = useState<ControlMark | 'new' | null>(null);
   const [importing, setImporting] = useState(false);
   const [reading, setReading] = useState<string | null>(null);
   const [moved, setMoved] = useState<ControlMark | null>(null);
-  const [view, setView] = useState<'list' | 'pairs'>('list');
+  const [view, setView] = useState<View>('list');
   const read = state.control.find((mark) => mark.id === reading) ?? null;
   const [search, setSearch] = useState('');
   const [shown, setShown] = useState(PAGE);
@@ -41,11 +51,18 @@ export function Place() {
     wanted === ''
       ? state.control
       : state.control.filter(({ revision: { body } }) => `${body.name} ${body.note} ${body.condition} ${body.kind}`.toLowerCase().includes(wanted));
-  const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, chosen)), [state, chosen]);
+  const [pairs, setPairs] = useState<readonly ControlPair[]>([]);
+  const scene = useMemo(
+    () => joinScenes(outlineScene(state.packages), view === 'pairs' ? pairScene(state, pairs, units.lengthUnit) : {}, controlScene(state.control, chosen)),
+    [state, chosen, view, pairs, units.lengthUnit],
+  );
   useKey('n', () => setEditing('new'));
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan && !mark.revision.body.forProof).length;
   const [first, second] = units.axes;
   const [short, setShort] = useState(false);
+  const [againstZero, setAgainstZero] = useState(false);
+  const { siteZero } = state.settings;
+  const flagged = useMemo(() => new Map(controlConcerns(state, now).map((concern) => [concern.mark.id, wordsOf(concern)])), [state, now]);
   const leads = useMemo(() => {
     const lead = (axis: 'e' | 'n') =>
       sharedLead(
@@ -93,6 +110,11 @@ export function Place() {
                 {short ? 'Whole coordinates' : 'Short coordinates'}
               </Button>
             )}
+            {siteZero !== null && (
+              <Button aria-pressed={againstZero} onClick={() => setAgainstZero(!againstZero)}>
+                {againstZero ? 'True heights' : 'Against site zero'}
+              </Button>
+            )}
             <Button onClick={() => setImporting(true)}>Import…</Button>
             {state.control.length > 0 && <ExportControl />}
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
@@ -100,9 +122,9 @@ export function Place() {
             </Button>
           </span>
         </div>
-        {state.occupations.length > 0 && (
+        {state.control.length > 0 && (
           <div className="flex border-b border-rule px-[14px]" role="group" aria-label="View of the marks">
-            {(['list', 'pairs'] as const).map((which) => (
+            {VIEWS.map(([which, words]) => (
               <button
                 key={which}
                 type="button"
@@ -110,14 +132,19 @@ export function Place() {
                 className={`min-h-11 px-3 ${view === which ? 'border-b-4 border-spruce font-semibold' : 'text-ink2'}`}
                 onClick={() => setView(which)}
               >
-                {which === 'list' ? 'The list' : 'Pair by pair'}
+                {words}
               </button>
             ))}
           </div>
         )}
         {view === 'pairs' && (
           <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Pairs of marks">
-            <PairTable onChoose={setChosen} />
+            <PairTable onChoose={setChosen} onPairs={setPairs} />
+          </div>
+        )}
+        {view === 'walk' && (
+          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Walk round the marks">
+            <WalkRound onChoose={setChosen} onOpen={setReading} />
           </div>
         )}
         {view === 'list' && state.control.length > 12 && (
@@ -148,7 +175,7 @@ export function Place() {
                   {name[second]}
                   {leadWords(second)}, {units.unit}
                 </th>
-                <th className={TH}>Height</th>
+                <th className={TH}>{againstZero ? 'Against zero' : 'Height'}</th>
                 <th className={TH}>sd, mm</th>
                 <th className={TH_WORD}>Kind</th>
                 <th className={TH_WORD}>Use</th>
@@ -171,10 +198,15 @@ export function Place() {
                         {body.name}
                       </button>
                       {mark.revisions.length > 1 && <span className="text-[12px] text-ink2"> r{mark.revisions.length}</span>}
+                      {flagged.has(mark.id) && (
+                        <span className="block text-[12px] text-ochre">
+                          {flagged.get(mark.id)!.title.replace(`${body.name}: `, '').replace(`${body.name} `, '')}
+                        </span>
+                      )}
                     </td>
                     <td className={TD}>{coordinate(body[first], first)}</td>
                     <td className={TD}>{coordinate(body[second], second)}</td>
-                    <td className={TD}>{units.length(body.z)}</td>
+                    <td className={TD}>{units.length(againstZero && body.z !== null ? body.z - siteZero! : body.z)}</td>
                     <td className={TD}>
                       {body.sdHMm ?? '–'} / {body.sdZMm ?? '–'}
                     </td>

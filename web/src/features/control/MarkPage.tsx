@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { familyOf, isProvenControl, markHistory, markTrend, type ControlMark } from '@idle-marker/records';
+import { alikeName, familyOf, isProvenControl, markHistory, markTrend, type ControlMark } from '@idle-marker/records';
 import { CONTROL_KIND, firmnessOf, FIRMNESS, TREND_PROPOSAL, VISIT } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -8,6 +8,9 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { dayAndTime } from '../../ui/time.ts';
+import { TagLife } from './TagLife.tsx';
+import { MarkPhotos } from './MarkPhotos.tsx';
+import { useVisit, type VisitOutcome } from './useVisit.ts';
 import { MarkChart } from './LazyMarkChart.tsx';
 
 interface MarkPageProps {
@@ -22,7 +25,7 @@ const figure = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ?
 
 /** All that is known of one control mark: what it is, what was found on the ground, how it has fitted, where it comes from. */
 export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
-  const { state, say, now } = useSite();
+  const { state, now } = useSite();
   const units = useUnits();
   const [noted, setNoted] = useState<string | null>(null);
   const { body } = mark.revision;
@@ -31,15 +34,15 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
   const family = familyOf(state, mark);
   const visits = state.visits.get(mark.id) ?? [];
   const firmness = firmnessOf(body);
+  const alike = alikeName(
+    body.name,
+    state.control.filter((each) => each.id !== mark.id && each.revision.body.condition !== 'lost').map((each) => each.revision.body.name),
+  );
   const today = now.toISOString().slice(0, 10);
   const overdue = (body.useBefore ?? today) < today;
-  const visit = async (outcome: keyof typeof VISIT) => {
-    await say({ type: 'visit', body: { mark: mark.id, outcome, labelRead: outcome === 'found', note: '' } });
-    // What is missing or disturbed is a new rating, and so a new revision: stations keep the one they used.
-    const condition = outcome === 'missing' ? 'lost' : outcome === 'disturbed' ? 'doubtful' : null;
-    if (condition && condition !== body.condition) {
-      await say({ type: 'control', body: { ...body, condition, note: `${VISIT[outcome]} on the ground`, supersedes: mark.revision.id } });
-    }
+  const note = useVisit();
+  const visit = async (outcome: VisitOutcome) => {
+    await note(mark, outcome);
     setNoted(VISIT[outcome]);
   };
   const facts: readonly (readonly [string, ReactNode])[] = [
@@ -48,6 +51,14 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
     ['Set by', [body.setBy, body.setOn].filter(Boolean).join(', ') || 'not noted'],
     ['Coordinates from', body.source || 'not noted'],
     ['Height from', body.heightSource ?? (body.z === null ? 'it has none' : 'the same source')],
+    ...(body.z !== null
+      ? [
+          [
+            'Height',
+            `${units.length(body.z)} ${units.unit} true height${state.settings.siteZero === null ? '' : `, ${units.length(body.z - state.settings.siteZero)} against site zero`}`,
+          ] as const,
+        ]
+      : []),
     ['Use for', [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' and ') || 'nothing'],
     ...(body.useBefore
       ? [
@@ -68,6 +79,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
           ['Proven', isProvenControl(state, mark) ? 'by a second station' : 'not yet by a second, fresh station: use it for nothing that matters'] as const,
         ]
       : []),
+    ...(alike === null ? [] : [['Looks like', <span className="font-semibold text-ochre">{alike}: give one of them a new name</span>] as const]),
     ['Last seen', visits.length > 0 ? `${dayAndTime(visits.at(-1)!.at)}, ${VISIT[visits.at(-1)!.body.outcome]}` : 'never noted'],
   ];
   return (
@@ -95,9 +107,10 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
           ))}
         </dl>
         <div>
+          <TagLife mark={mark} />
           <h3 className="text-[15px]">On the ground</h3>
           <div className="mt-1 flex flex-wrap gap-2">
-            {(Object.keys(VISIT) as (keyof typeof VISIT)[]).map((outcome) => (
+            {(Object.keys(VISIT) as VisitOutcome[]).map((outcome) => (
               <Button key={outcome} onClick={() => void visit(outcome)}>
                 {VISIT[outcome].charAt(0).toUpperCase() + VISIT[outcome].slice(1)}
               </Button>
@@ -153,6 +166,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
           <p className="mt-1 text-[13px] text-ink2">Measured minus listed, mm; of a mark that was used, against what the others say.</p>
         </>
       )}
+      <MarkPhotos mark={mark.id} name={body.name} />
       <h3 className="mt-4 text-[15px]">Revisions</h3>
       <ul className="figures text-[14px] text-ink2">
         {mark.revisions.map((revision, i) => (

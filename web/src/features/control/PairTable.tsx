@@ -1,5 +1,5 @@
-import { useMemo, useState } from 'react';
-import { formatSigned } from '@idle-marker/core';
+import { useEffect, useMemo, useState } from 'react';
+import { formatSigned, type ControlPair } from '@idle-marker/core';
 import { pairsOf, stationSights } from '@idle-marker/records';
 import { smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -10,7 +10,7 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 const SHOWN = 60;
 
 /** Distance and height difference between every two marks, as one station measured them, against the list; the misfits first. */
-export function PairTable({ onChoose }: { onChoose(mark: string): void }) {
+export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void; onPairs(pairs: readonly ControlPair[]): void }) {
   const { state } = useSite();
   const units = useUnits();
   const small = smallUnit(units.lengthUnit);
@@ -18,6 +18,7 @@ export function PairTable({ onChoose }: { onChoose(mark: string): void }) {
   const [id, setId] = useState(stations.at(-1)?.id ?? '');
   const occupation = stations.find((each) => each.id === id) ?? stations.at(-1);
   const pairs = useMemo(() => (occupation ? pairsOf(state, occupation) : []), [state, occupation]);
+  useEffect(() => onPairs(pairs), [pairs, onPairs]);
   const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
   if (!occupation)
     return (

@@ -55,6 +55,10 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       source: item.source,
     })) ?? [EMPTY_ITEM],
   );
+  const [ground, setGround] = useState<'none' | 'dig' | 'pour' | 'demolish'>(before?.ground?.kind ?? 'none');
+  const [groundOn, setGroundOn] = useState(before?.ground?.on ?? '');
+  const [reach, setReach] = useState(units.edit(before?.ground?.reach ?? 1));
+  const reachRead = units.readLength(reach);
   const [tried, setTried] = useState(false);
   const offsetRead = units.readLength(offset);
   const read = useMemo(
@@ -97,6 +101,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       : new Set(read.map((each) => each.item.name.trim())).size < read.length
         ? 'Two outlines have the same name.'
         : null,
+    reach: ground !== 'none' && !(reachRead !== null && reachRead >= 0 && reachRead <= 500) ? 'Give a length, 0 or more.' : null,
     plans: plans && !plans.ok ? `${plans.error.item}: ${outlineErrorWords(plans.error)}` : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null) || plans === null;
@@ -112,6 +117,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       offset: offsetRead!,
       items: built,
       plans: before ? keepMoved(before, plans.value, offsetRead!) : plans.value,
+      ground: ground === 'none' ? null : { kind: ground, on: groundOn === '' ? null : groundOn, reach: reachRead! },
       supersedes: work?.id ?? null,
     };
     await say({ type: 'package', body });
@@ -156,6 +162,31 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           error={errors.offset}
         />
         <Choice label="Cut and fill to" value={heightReference} options={entries(HEIGHT_REFERENCE)} onChange={setHeightReference} />
+        <Choice
+          label="What it does to the ground there"
+          value={ground}
+          options={[
+            ['none', 'Nothing that takes control'],
+            ['dig', 'Digs'],
+            ['pour', 'Pours over'],
+            ['demolish', 'Tears down'],
+          ]}
+          onChange={setGround}
+          help={ground === 'none' ? undefined : 'Control marks inside are told before they are lost.'}
+        />
+        {ground !== 'none' && (
+          <>
+            <Field label="From which day" type="date" value={groundOn} onChange={(event) => setGroundOn(event.target.value)} />
+            <Field
+              label="Reaches beyond the outline by"
+              unit={units.unit}
+              value={reach}
+              inputMode="decimal"
+              onChange={(event) => setReach(event.target.value)}
+              error={errors.reach}
+            />
+          </>
+        )}
       </div>
       {items.map((item, i) => {
         const corners = read[i]!.corners;

@@ -1,7 +1,7 @@
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { bookLine, memberName, setupPage } from '@idle-marker/records';
-import { PROOF_OUTCOME, smallLength, smallUnit } from '@idle-marker/words';
+import { PROOF_OUTCOME, SETUP_STEPS, smallLength, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -20,6 +20,15 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   const withdrawn = page.solution?.withdrawn ?? false;
   const names = (marks: readonly { readonly body: { readonly name: string } }[]) => [...new Set(marks.map((mark) => mark.body.name))].join(', ');
   const nameOf = (id: string) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? '?';
+  const provenOn = ({ body }: Fact<'proof'>) =>
+    body.control === null ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? 'a fixed direction') : nameOf(body.control);
+  const steps = occupation.body.checklist ?? [];
+  const ticked = SETUP_STEPS.flatMap((step) => {
+    const at = steps.find((each) => each.step === step.id)?.at;
+    return at ? [`${clockTime(at)} ${step.short}`] : [];
+  });
+  const carried = (['weather', 'instrument', 'pole'] as const).filter((what) => !(occupation.body.confirmed ?? []).includes(what));
+  const { tiltSec } = occupation.body;
   const small = smallUnit(units.lengthUnit);
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const lines: readonly (readonly [string, string])[] = [
@@ -43,14 +52,14 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         ? `${withdrawn ? 'withdrawn; was ' : ''}${VERDICT[page.solution.decision.body.verdict]}${page.solution.decision.body.reason ? `: ${page.solution.decision.body.reason}` : ''}`
         : 'none yet',
     ],
+    ['Setting up', ticked.join('; ') || 'no step ticked'],
+    ...(tiltSec ? [['Level', `left at ${Math.round(tiltSec.along)}″ front to back, ${Math.round(tiltSec.across)}″ side to side`] as const] : []),
+    ...(occupation.body.confirmed && carried.length > 0 ? [['Carried over', `not confirmed: ${carried.join(', ')}`] as const] : []),
     ['Left out', page.leftOut.join(', ') || 'nothing'],
     [
       'Proofs',
       page.proofs
-        .map(
-          (proof) =>
-            `${clockTime(proof.at)} ${nameOf(proof.body.control ?? '')}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`,
-        )
+        .map((proof) => `${clockTime(proof.at)} ${provenOn(proof)}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`)
         .join('; ') || 'none',
     ],
     ['Marks set', names(page.marks) || 'none'],

@@ -1,6 +1,6 @@
 import type { Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import type { RoundStop } from '@idle-marker/records';
+import { recomputedHeight, type RoundStop } from '@idle-marker/records';
 import { HEIGHT_REFERENCE } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -20,9 +20,11 @@ interface MarkHeightsProps {
 
 /** Hub or ground against what the crew builds to, and the stake as it is written. */
 export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeightsProps) {
-  const { settings } = useSite().state;
+  const { state } = useSite();
+  const { settings } = state;
   const units = useUnits();
   const { plan, mark } = stop;
+  const recomputed = stands && mark ? recomputedHeight(state, mark.id) : null;
   const hubZ = stands ? (mark?.body.hubZ ?? null) : null;
   const from = hubZ ?? groundZ;
   const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
@@ -33,6 +35,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
           <dt className="text-[13px] text-ink2">{hubZ === null ? 'Ground here' : 'Hub'}</dt>
           <dd>
             <Figure metres={from} className="figures text-[22px] font-medium" />
+            {hubZ !== null && recomputed !== null && (
+              <span className="block text-[13px] text-ochre">recomputed: {units.length(hubZ + recomputed / 1000)}; the stake says what was found first</span>
+            )}
           </dd>
         </div>
         <div>

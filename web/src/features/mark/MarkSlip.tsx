@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
+import { isOverdue, paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
 import { hubPlaceWords, moveWords, paceWords, smallLength, STANDING } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -12,6 +12,7 @@ import { Choice } from '../../ui/Field.tsx';
 import { Card, PlanOnlyBadge, Slip } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
+import { PutOffDialog } from '../prove/PutOffDialog.tsx';
 import { BlockedDialog } from './BlockedDialog.tsx';
 import { HangsOn } from './HangsOn.tsx';
 import { MarkHeights } from './MarkHeights.tsx';
@@ -37,16 +38,22 @@ interface MarkSlipProps {
 
 /** The slip of one mark: what it is, what was shot, what is due, and the round it belongs to. */
 export function MarkSlip({ work, stop, round, staking, solution, viewpoint, lineAzimuth, groundZ, pole }: MarkSlipProps) {
-  const { state, who } = useSite();
+  const { id, state, who, now } = useSite();
   const units = useUnits();
   const [blocking, setBlocking] = useState(false);
   const { due, shot, shooting, tolerance } = staking;
+  const navigate = useNavigate();
+  const [asking, setAsking] = useState<(() => void) | null>(null);
+  const overdue = isOverdue(state, useProofAge(), solution, now);
+  /** What puts a mark into the ground is asked about while a proof is overdue. */
+  const unlessOverdue = (go: () => void) => (overdue ? setAsking(() => go) : go());
+  const act = () => (due === 'set' || due === 'shoot' ? unlessOverdue(staking.act) : staking.act());
   const { plan, mark } = stop;
   const busy = shooting.doing !== null;
   const stands = due === 'next' || due === 'shootHub';
   useKey('n', busy ? null : round.next);
   useKey('b', busy ? null : () => setBlocking(true));
-  useKey(' ', busy ? null : staking.act);
+  useKey(' ', busy || asking ? null : act);
   const pace = paceOf(state, solution.fact.id, who);
   return (
     <>
@@ -87,7 +94,7 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
             </span>
             <span className="flex gap-2">
               {!busy && (due === 'set' || due === 'next') && <Button onClick={() => void staking.shoot()}>Shoot again</Button>}
-              <Button look="primary" hint="Space" disabled={busy} onClick={staking.act}>
+              <Button look="primary" hint="Space" disabled={busy} onClick={act}>
                 {DUE_LABEL[due]}
               </Button>
             </span>
@@ -132,6 +139,14 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
         <RoundTable rows={roundRows(round.stops, pole)} chosen={plan.key} onChoose={round.choose} />
         {pace && <p className="mt-2 text-[13px] text-ink2">{paceWords(pace.marks, pace.shotsPerMark)}</p>}
       </Slip>
+      <PutOffDialog
+        solution={solution}
+        open={asking !== null}
+        title="A proof is overdue: go on all the same?"
+        onClose={() => setAsking(null)}
+        onProve={() => void navigate(`/sites/${id}/prove`)}
+        onPutOff={() => asking?.()}
+      />
       {blocking && <BlockedDialog work={work} stop={stop} onClose={() => setBlocking(false)} onLeave={round.next} />}
     </>
   );

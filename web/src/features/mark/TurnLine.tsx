@@ -1,6 +1,6 @@
 import { expectedReading, RADIANS_PER_DEGREE, wrapHalfTurn, wrapTurn } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { reductionOf, setupOf, stationOfSolution, type AcceptedSolution } from '@idle-marker/records';
+import { reductionFrom, setupOf, stationOfSolution, type AcceptedSolution } from '@idle-marker/records';
 import { currentLink, useLinkState } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -13,7 +13,7 @@ export function TurnLine({ solution, plan }: { solution: AcceptedSolution; plan:
   const link = useLinkState();
   const station = stationOfSolution(solution.fact.body.result);
   const target = { ...plan.place, z: plan.designZ };
-  const expected = expectedReading(station, setupOf(solution.occupation.body), reductionOf(state.settings), target, link?.pole.targetHeight ?? 0);
+  const expected = expectedReading(station, setupOf(solution.occupation.body), reductionFrom(state, solution), target, link?.pole.targetHeight ?? 0);
   const circle = wrapTurn(expected.azimuth - station.orientation);
   const turn = link?.kind === 'simulator' && link.setUp ? wrapHalfTurn(circle - link.circleDeg * RADIANS_PER_DEGREE) : null;
   return (

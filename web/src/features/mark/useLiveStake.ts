@@ -21,7 +21,7 @@ export function useLiveStake(
       face: 1,
       circle: live.circleDeg * RADIANS_PER_DEGREE,
       zenith: live.zenithDeg * RADIANS_PER_DEGREE,
-      slope: live.slope,
+      slope: live.slope + (link.pole.target?.constantMm ?? 0) / 1000,
       targetHeight: link.pole.targetHeight,
       targetHeightSd: TARGET_HEIGHT_SD,
       targetCentringSd: targetCentringSd(link.pole.targetHeight, link.pole.legs),

@@ -21,6 +21,9 @@ import { useKey } from '../../ui/useKey.ts';
 import { FoundMovedDialog } from '../control/FoundMovedDialog.tsx';
 import { CandidateTable } from './CandidateTable.tsx';
 import { ClearCard } from './ClearCard.tsx';
+import { ProofChart } from '../today/LazyProofChart.tsx';
+import { DriftCard } from './DriftCard.tsx';
+import { OutsideCard } from './OutsideCard.tsx';
 import { FarDirections } from './FarDirections.tsx';
 import { HappenedRow } from './HappenedRow.tsx';
 import { ProofTable } from './ProofTable.tsx';
@@ -153,6 +156,8 @@ export function Place() {
                 <p className="mt-1">{verdict.text}</p>
               </Card>
             )}
+            <DriftCard solution={inForce} />
+            <OutsideCard solution={inForce} busy={busy} onProve={(mark) => void prove(mark)} />
             {suspects.map((mark) => (
               <Card
                 key={mark.id}
@@ -196,6 +201,7 @@ export function Place() {
                 <TapeBetween />
               </Tabs.Content>
             </Tabs.Root>
+            {proofs.length > 1 && <ProofChart proofs={proofs} classId={inForce.fact.body.class} />}
             {proofs.length > 0 && (
               <ProofTable
                 proofs={proofs}

@@ -3,6 +3,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { draftOf, siteBody, siteErrors } from './siteDraft.ts';
+import { PeopleFields } from './PeopleFields.tsx';
 import { SiteFields } from './SiteFields.tsx';
 
 /** Changes the site's settings: a new entry in the book, in force from now on. */
@@ -34,6 +35,7 @@ export function EditSite({ onClose }: { onClose(): void }) {
       }
     >
       <SiteFields draft={draft} errors={errors} tried onChange={(change) => setDraft({ ...draft, ...change })} />
+      <PeopleFields draft={draft} onChange={(change) => setDraft({ ...draft, ...change })} />
       {missing !== undefined && <p className="mt-2 font-medium text-brick">The class {missing} is used by work packages or marks: keep it.</p>}
       <p className="mt-4 text-[13px] text-ink2">
         Units change how figures are written, not what was measured: readings keep the unit they were read in. Another tolerance or factor counts for what is

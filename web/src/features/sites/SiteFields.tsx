@@ -84,6 +84,20 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           inputMode="decimal"
         />
         <Field
+          label="Who set the control, and how to reach them"
+          value={draft.surveyor}
+          maxLength={200}
+          placeholder="name, telephone: be there when marks are set"
+          onChange={(event) => onChange({ surveyor: event.target.value })}
+        />
+        <Field
+          label="Paint: colours, and where it has to be discreet"
+          value={draft.paint}
+          maxLength={500}
+          placeholder="white for control, pink for hubs; discreet at the entrance"
+          onChange={(event) => onChange({ paint: event.target.value })}
+        />
+        <Field
           label="A proof lasts"
           unit="min"
           value={draft.interval}

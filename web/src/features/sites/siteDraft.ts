@@ -19,6 +19,10 @@ export interface SiteDraft {
   readonly interval: string;
   readonly classes: Site['classes'];
   readonly practiceGround: string | null;
+  readonly paint: string;
+  readonly surveyor: string;
+  readonly roles: NonNullable<Site['roles']>;
+  readonly mayAccept: NonNullable<Site['mayAccept']>;
 }
 
 export const EMPTY_SITE: SiteDraft = {
@@ -34,10 +38,18 @@ export const EMPTY_SITE: SiteDraft = {
   interval: '60',
   classes: DEFAULT_CLASSES,
   practiceGround: null,
+  paint: '',
+  surveyor: '',
+  roles: [],
+  mayAccept: { accepted: [], provisional: [] },
 };
 
 export const draftOf = ({ siteZero, combinedScaleFactor, proofIntervalMinutes, ...site }: Site): SiteDraft => ({
   ...site,
+  paint: site.paint ?? '',
+  surveyor: site.surveyor ?? '',
+  roles: site.roles ?? [],
+  mayAccept: site.mayAccept ?? { accepted: [], provisional: [] },
   zero: siteZero === null ? '' : String(Number(lengthFromMetres(siteZero, site.lengthUnit).toFixed(4))),
   scale: String(combinedScaleFactor),
   interval: String(proofIntervalMinutes),
@@ -74,4 +86,6 @@ export const siteBody = ({ zero, scale, interval, classes, ...draft }: SiteDraft
   combinedScaleFactor: number(scale),
   proofIntervalMinutes: number(interval),
   classes: [...classes],
+  paint: draft.paint.trim(),
+  surveyor: draft.surveyor.trim(),
 });

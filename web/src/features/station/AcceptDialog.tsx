@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Judgement, Obstacle, ResectionResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { solutionBody, stationMark, type StationDraft, type UseFlags } from '@idle-marker/records';
-import { obstacleWords } from '@idle-marker/words';
+import { mayDecide, solutionBody, stationMark, type StationDraft, type UseFlags } from '@idle-marker/records';
+import { allowedRoles, obstacleWords } from '@idle-marker/words';
 import type { Said } from '../../ledger/ledger.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -26,13 +26,14 @@ interface AcceptDialogProps {
 
 /** Keeps the station as it is now. Against the class's terms it is provisional and needs a reason. */
 export function AcceptDialog({ open, onClose, occupation, draft, result, judgement, asked, obstacles, usageOf, onAccepted }: AcceptDialogProps) {
-  const { state, say, inForce } = useSite();
+  const { state, say, inForce, who } = useSite();
   const naming = useNaming();
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const [keep, setKeep] = useState(false);
   const provisional = obstacles.length > 0;
   const known = Boolean(occupation.body.over) || state.control.some((mark) => mark.revision.body.name === occupation.body.name);
+  const allowed = mayDecide(state, who, provisional ? 'provisional' : 'accepted');
   const decide = async (verdict: 'accepted' | 'provisional' | 'refused') => {
     setTried(true);
     if (verdict !== 'accepted' && reason.trim() === '') return;
@@ -43,7 +44,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
       { type: 'solution', id: solution, body },
       { type: 'decision', body: { solution, verdict, reason: reason.trim() } },
     ];
-    if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, result, solution) });
+    if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, body.result, solution) });
     await say(...facts);
     onAccepted();
   };
@@ -60,7 +61,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
           <Button look="danger" onClick={() => void decide('refused')}>
             Refuse
           </Button>
-          <Button look="primary" onClick={() => void decide(provisional ? 'provisional' : 'accepted')}>
+          <Button look="primary" disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted')}>
             {provisional ? 'Accept as provisional' : 'Accept'}
           </Button>
         </>
@@ -79,6 +80,13 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
         <p>
           {judgement.checkability === 'traceable' ? 'One bad mark would show, and could be named.' : 'A mistake in any mark would show.'} Prove it on a mark
           that was not used before the first stake.
+        </p>
+      )}
+      {!allowed && (
+        <p className="mt-2 border-l-4 border-ochre pl-3">
+          Here {provisional ? 'a provisional station' : 'a station'} is accepted by{' '}
+          {allowedRoles(state.settings.mayAccept?.[provisional ? 'provisional' : 'accepted'] ?? [])}. Call for help, or let one of them look at it on this
+          device.
         </p>
       )}
       <Field

@@ -1,9 +1,12 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
-import { isUnsteady, leftOut, rivalSolutions, type AcceptedSolution } from '@idle-marker/records';
+import type { FactBody } from '@idle-marker/contract';
+import { isGroundOf, isUnsteady, leftOut, promiseFor, rivalSolutions, stationMark, type AcceptedSolution } from '@idle-marker/records';
 import { EVENT_KINDS, EVENT_WORDS, smallLength, type EventKind } from '@idle-marker/words';
-import { useLinkState } from '../../link/linkStore.ts';
+import { newId } from '../../ledger/uuid.ts';
+import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { usePoleSet } from '../../link/usePoleSet.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -15,8 +18,25 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
+import { CorrectHeights } from './CorrectHeights.tsx';
 import { OwnControl } from './OwnControl.tsx';
 import { Promise95 } from './Promise95.tsx';
+
+/** What is promised over what the class allows. */
+const SHADES = [
+  ['bg-spruce', 'promised well inside'],
+  ['bg-ochre', 'just inside'],
+  ['bg-brick', 'not promised'],
+] as const;
+
+const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string, marks: number) => string>> = {
+  resection: (_, marks) => `free station, ${marks} marks in plan`,
+  overMark: (over, marks) => `over ${over}, ${marks - 1} ${marks === 2 ? 'backsight' : 'backsights'}`,
+  carried: (over) => `over ${over}, carried forward from the station before`,
+  assumed: (over) => `over ${over}, direction assumed: nothing tests it`,
+  onLines: () => 'free station, from points on drawn lines',
+  heightOnly: () => 'heights alone',
+};
 
 export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {
   const { id, state, say } = useSite();
@@ -28,8 +48,20 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const [note, setNote] = useState('');
   const [closing, setClosing] = useState(false);
   const [carrying, setCarrying] = useState(false);
+  const [correcting, setCorrecting] = useState(false);
   const { result, name } = solution.fact.body;
   const provisional = solution.decision.body.verdict === 'provisional';
+  const pole = usePoleSet();
+  const shades = useMemo(
+    () =>
+      state.packages.flatMap((work) =>
+        promiseFor(state, solution, work, pole).ratios.map(({ place, ratio }) => ({
+          at: place,
+          ink: ratio > 1 ? ('brick' as const) : ratio > 0.7 ? ('ochre' as const) : ('spruce' as const),
+        })),
+      ),
+    [state, solution, pole],
+  );
   const scene = useMemo(() => {
     const at = { e: result.e, n: result.n };
     const facing = link?.setUp ? (result.orientationDeg + link.circleDeg) * RADIANS_PER_DEGREE : null;
@@ -37,9 +69,17 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     const lines = state.control
       .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
       .map((mark) => ({ points: [at, { e: mark.revision.body.e!, n: mark.revision.body.n! }], ink: 'ink2' as const, dash: [4, 4], width: 1 }));
-    return joinScenes(outlineScene(state.packages), { lines, instruments: [{ at, label: name, facing }] }, controlScene(state.control, null));
-  }, [state, result, name, link, solution]);
+    return joinScenes({ shades }, outlineScene(state.packages), { lines, instruments: [{ at, label: name, facing }] }, controlScene(state.control, null));
+  }, [state, result, name, link, solution, shades]);
   const out = leftOut(state, solution);
+  const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;
+  const correctedSince = state.corrections.some((each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at);
+  const keepGround = async () => {
+    const body = stationMark(newId(), solution.occupation, result, solution.fact.id);
+    await say({ type: 'control', body });
+    const current = currentLink();
+    if (current?.kind === 'simulator') current.markGround(body.name);
+  };
   const rivals = rivalSolutions(state, solution);
   const stoodOver = state.control.find((mark) => mark.id === solution.occupation.body.over?.mark)?.revision.body.name ?? null;
   const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
@@ -56,7 +96,23 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   return (
     <>
       <Workspace
-        board={<Board scene={scene} description={`Plan with station ${name} and the marks it used`} fitKey={solution.fact.id} />}
+        board={
+          <Board scene={scene} description={`Plan with station ${name} and the marks it used`} fitKey={solution.fact.id}>
+            {shades.length > 0 && (
+              <ul
+                className="pointer-events-none absolute bottom-3 left-4 flex flex-wrap gap-x-4 text-[13px] text-ink2"
+                aria-label="Colours at the marks to set"
+              >
+                {SHADES.map(([colour, words]) => (
+                  <li key={words} className="flex items-center gap-1.5">
+                    <span aria-hidden="true" className={`h-3 w-3 rounded-full opacity-60 ${colour}`} />
+                    {words}
+                  </li>
+                ))}
+              </ul>
+            )}
+          </Board>
+        }
         slip={
           <Slip
             head={
@@ -106,7 +162,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             )}
             <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
               <dt className="text-ink2">Station</dt>
-              <dd>{stoodOver ? `over ${stoodOver}, ${marks - 1} ${marks === 2 ? 'backsight' : 'backsights'}` : `free station, ${marks} marks in plan`}</dd>
+              <dd>{METHOD_SAID[solution.fact.body.method](stoodOver ?? '?', marks)}</dd>
               <dt className="text-ink2">Orientation</dt>
               <dd className="figures">{units.angle(result.orientationDeg * RADIANS_PER_DEGREE)} at circle zero</dd>
               <dt className="text-ink2">Height</dt>
@@ -124,9 +180,21 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               </dd>
             </dl>
             <Promise95 solution={solution} />
-            <p className="mt-4">
+            {correctedSince && (
+              <Card tone="ochre" title="A height was corrected after it was accepted" actions={<Button onClick={onSightMore}>Take it up again</Button>}>
+                Marks that it concerns were computed again. The station itself is still the one that was accepted: take it up again to accept it with the
+                corrected heights.
+              </Card>
+            )}
+            <h2 className="mt-5 mb-2 text-[15px]">Carry on from here</h2>
+            <div className="flex flex-wrap gap-2">
               <Button onClick={() => setCarrying(true)}>Measure a control mark of one’s own…</Button>
-            </p>
+              {!ground && <Button onClick={() => void keepGround()}>Mark the ground under it, to look back to</Button>}
+              <Button onClick={() => setCorrecting(true)}>A height was wrong…</Button>
+            </div>
+            {ground && (
+              <p className="mt-1 text-[13px] text-ink2">The ground under it is listed as {ground.revision.body.name}: leave a target there when you move on.</p>
+            )}
             <h2 className="mt-5 mb-2 text-[15px]">Something happened?</h2>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setEvent('bump')}>Note an event…</Button>
@@ -136,6 +204,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
           </Slip>
         }
       />
+      {correcting && <CorrectHeights solution={solution} onClose={() => setCorrecting(false)} />}
       {carrying && <OwnControl solution={solution} onClose={() => setCarrying(false)} />}
       <Dialog
         open={event !== null}

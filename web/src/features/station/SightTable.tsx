@@ -16,9 +16,11 @@ interface SightTableProps {
   setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
   /** Heights are not shown. */
   readonly planOnly: boolean;
+  /** Direction and distance of a sight can be left out apart. */
+  readonly byPart: boolean;
 }
 
-export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse, planOnly }: SightTableProps) {
+export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse, planOnly, byPart }: SightTableProps) {
   const units = useUnits();
   const { state } = useSite();
   const small = smallUnit(units.lengthUnit);
@@ -82,6 +84,24 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
                     can={!planOnly && body?.z !== null && slope !== null}
                     onChange={(height) => setUse(sights, { height })}
                   />
+                  {byPart && (
+                    <>
+                      <UseToggle
+                        label={`${body?.name}, direction`}
+                        text="dir"
+                        used={inPlan && sights.some((sight) => usageOf(sight).direction ?? true)}
+                        can={inPlan && slope !== null}
+                        onChange={(direction) => setUse(sights, { direction })}
+                      />
+                      <UseToggle
+                        label={`${body?.name}, distance`}
+                        text="dist"
+                        used={sights.some((sight) => usageOf(sight).distance ?? true)}
+                        can={sights.some((sight) => sight.body.read.slope !== null)}
+                        onChange={(distance) => setUse(sights, { distance })}
+                      />
+                    </>
+                  )}
                 </td>
               </tr>
             );

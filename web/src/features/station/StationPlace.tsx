@@ -1,6 +1,7 @@
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { AcceptedStation } from './AcceptedStation.tsx';
+import { HeightWork } from './HeightWork.tsx';
 import { NewStation } from './NewStation.tsx';
 import { StationWork } from './StationWork.tsx';
 import { useState } from 'react';
@@ -18,6 +19,7 @@ export function Place() {
     );
   }
   if (!occupation || fresh) return <NewStation onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />;
+  if (occupation.body.method === 'heightOnly') return <HeightWork key={occupation.id} occupation={occupation} onNew={() => setFresh(true)} />;
   const accepted = inForce?.occupation.id === occupation.id;
   if (accepted && again !== occupation.id) {
     return <AcceptedStation solution={inForce} onSightMore={() => setAgain(occupation.id)} onNew={() => setFresh(true)} />;

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
-import { obstaclesTo, planDistance, RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { formatSigned, obstaclesTo, planDistance, RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { useLinkState } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
-import { nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
+import { broughtFrom, isGroundOf, nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -21,7 +21,9 @@ import { ArithmeticButton } from './ArithmeticDialog.tsx';
 import { FacesCard } from './FacesCard.tsx';
 import { GeometryCard } from './GeometryCard.tsx';
 import { Noticed } from './Noticed.tsx';
+import { HelpButton } from './HelpButton.tsx';
 import { JudgementCard } from './JudgementCard.tsx';
+import { LineSights } from './LineSights.tsx';
 import { NextMark } from './NextMark.tsx';
 import { SightTable } from './SightTable.tsx';
 import { EXAGGERATION, stationScene } from './stationScene.ts';
@@ -48,16 +50,19 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
   const [accepting, setAccepting] = useState(false);
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
-  const [readings, setReadings] = useState<'1' | '3' | '5'>('1');
-  const { shooting, chosen, choose, sight, misnamed, rename, unsteady } = useSighting(occupation, draft, solved?.result ?? null, Number(readings));
+  const [readings, setReadings] = useState<'1' | '3' | '5' | 'quick'>('1');
+  const [byPart, setByPart] = useState(false);
+  const onLines = occupation.body.method === 'onLines';
+  const { shooting, chosen, choose, sight, misnamed, rename, unsteady } = useSighting(
+    occupation,
+    draft,
+    solved?.result ?? null,
+    readings === 'quick' ? 1 : Number(readings),
+    readings === 'quick',
+  );
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
   const obstacles = solved
-    ? obstaclesTo(
-        solved.result,
-        { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks },
-        !draft.planOnly,
-        Boolean(occupation.body.over),
-      )
+    ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly, draft.alsoHeld)
     : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0;
@@ -78,7 +83,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     [state, solved, chosen, occupation.body.name, facing, offInPlan],
   );
   const best = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
-  const target = state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? (over ? farthestBacksight(state, over, draft) : null);
+  const target = onLines
+    ? null
+    : (state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? (over ? usualBacksight(state, occupation, over, draft) : null));
   const leaveOut = (markId: string, part: keyof UseFlags) =>
     draft.setUse(
       draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
@@ -86,7 +93,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     );
   useKey('a', target && !shooting.doing ? () => void sight(target.id) : null);
   useKey('Enter', solved && !shooting.doing ? () => setAccepting(true) : null);
-  const sights = draft.groups.reduce((sum, group) => sum + group.sights.length, 0);
+  const sights = draft.groups.reduce((sum, group) => sum + group.sights.length, 0) + draft.lines.length;
   return (
     <>
       <Workspace
@@ -96,6 +103,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             description={`Plan with ${state.control.length} control marks and the sights taken. The list beside it does the same.`}
             onPick={(id) => state.control.some((mark) => mark.id === id) && choose(id)}
             fitKey={occupation.id}
+            {...(onLines ? { onPlace: draft.setNear } : {})}
           >
             {solved && (
               <p className="pointer-events-none absolute bottom-3 left-4 max-w-[150px] text-[13px] leading-tight text-ink2 md:max-w-none">
@@ -116,7 +124,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                       ? 'sighted again on the spot'
                       : sights === 0
                         ? 'no sight yet'
-                        : `${over ? `over ${over.body.name}` : 'free station'} from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}
+                        : `${over ? `over ${over.body.name}` : onLines ? 'on lines' : 'free station'} from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}
                   </span>
                   {draft.planOnly && <PlanOnlyBadge />}
                 </h1>
@@ -137,7 +145,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                   <Button onClick={shooting.cancel}>Cancel</Button>
                 ) : (
                   <Button look={isReady ? 'plain' : 'primary'} hint="A" disabled={!target} onClick={() => target && void sight(target.id)}>
-                    {target ? `Sight ${target.revision.body.name}` : 'Choose a mark'}
+                    {target ? `Sight ${target.revision.body.name}` : onLines ? 'Choose a line' : 'Choose a mark'}
                   </Button>
                 )}
                 <Button look={isReady ? 'primary' : 'plain'} hint="Enter" disabled={!solved || shooting.doing !== null} onClick={() => setAccepting(true)}>
@@ -186,6 +194,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 usageOf={draft.usageOf}
                 setUse={draft.setUse}
                 planOnly={draft.planOnly}
+                byPart={byPart}
               />
             )}
             {solved && <FacesCard result={solved.result} occupation={occupation} />}
@@ -193,15 +202,19 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             {solved && <Noticed noticed={solved.judgement.noticed} />}
             {solved && <ArithmeticButton result={solved.result} occupation={occupation} />}
             {sights === 1 && !over && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
-            <NextMark
-              sighted={new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])])}
-              adds={best}
-              chosen={chosen}
-              onChoose={choose}
-              onSight={(mark) => void sight(mark)}
-              busy={shooting.doing !== null}
-              at={solved?.result ?? null}
-            />
+            {onLines ? (
+              <LineSights lines={draft.lines} shooting={shooting} />
+            ) : (
+              <NextMark
+                sighted={new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])])}
+                adds={best}
+                chosen={chosen}
+                onChoose={choose}
+                onSight={(mark) => void sight(mark)}
+                busy={shooting.doing !== null}
+                at={solved?.result ?? null}
+              />
+            )}
             <Choice
               className="mt-3"
               label="Readings of each sight"
@@ -210,9 +223,10 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 ['1', 'One careful reading'],
                 ['3', 'Three, averaged'],
                 ['5', 'Five, averaged'],
+                ['quick', 'One quick reading while following: rough'],
               ]}
               onChange={setReadings}
-              help="All are kept; their mean counts, and how far they lie apart is shown."
+              help="Careful for control. Of several all are kept, their mean counts, and how far they lie apart is shown; a quick one is weighed as half as good."
             />
             <Choice
               className="mt-3"
@@ -222,6 +236,19 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
               onChange={setClassId}
             />
             <Tick label="Plan only: heights are not used" checked={draft.planOnly} onChange={draft.setPlanOnly} />
+            {!over && !onLines && (
+              <>
+                <Tick label="Solve for a scale of the distances, too" checked={draft.freeScale} onChange={draft.setFreeScale} />
+                {solved && solved.result.scale !== null && (
+                  <p className="border-l-4 border-ochre pl-3 text-[14px]">
+                    Distances here are {formatSigned((solved.result.scale - 1) * 1e6, 0)} ± {((solved.result.sdScale ?? 0) * 1e6).toFixed(0)} ppm against the
+                    list. Accepted, it counts for all that is measured from here. A scale that nobody can explain hides a fault: ask whether coordinates are
+                    grid or ground.
+                  </p>
+                )}
+              </>
+            )}
+            {draft.groups.length > 0 && <Tick label="Choose direction and distance of each sight" checked={byPart} onChange={setByPart} />}
             {!draft.planOnly && draft.groups.length > 0 && (
               <>
                 <Button
@@ -241,7 +268,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 </p>
               </>
             )}
-            <div className="mt-4 flex gap-2">
+            <div className="mt-4 flex flex-wrap gap-2">
+              <HelpButton occupation={occupation} judgement={judgement ?? null} />
               {reopened && <Button onClick={onDone}>Back to the accepted station</Button>}
               <Button onClick={onNew}>New station…</Button>
             </div>
@@ -270,8 +298,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   );
 }
 
-/** The longest backsight turns least by what either mark is off. */
-function farthestBacksight(state: SiteState, over: Fact<'control'>, draft: Draft): ControlMark | null {
+/** Back to where it came from when the mark was brought forward; else the longest, which turns least by what either mark is off. */
+function usualBacksight(state: SiteState, occupation: Fact<'occupation'>, over: Fact<'control'>, draft: Draft): ControlMark | null {
+  const forward = broughtFrom(state, occupation);
+  const back = forward && state.control.find((mark) => isGroundOf(state, forward.from, mark.id));
+  if (back && !draft.groups.some((group) => group.mark === back.id)) return back;
   const at = { e: over.body.e!, n: over.body.n! };
   const open = state.control.filter(
     ({ id, revision: { body } }) =>

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { defaultUse, stationDraft, stationSights, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
@@ -12,6 +13,27 @@ export interface Draft extends StationDraft {
   /** Heights are neither used nor shown. */
   readonly planOnly: boolean;
   setPlanOnly(on: boolean): void;
+  /** A factor on all distances is solved for, too. */
+  readonly freeScale: boolean;
+  setFreeScale(on: boolean): void;
+  /** Where somebody touched the plan, to tell two places apart. */
+  setNear(place: PlanPoint): void;
+}
+
+/** A choice about the station in work that outlives the page. */
+function useKept<T>(key: string, initial: T): [T, (value: T) => void] {
+  const [value, setValue] = useState(initial);
+  useEffect(() => {
+    void readSetting<T>(key).then((kept) => kept !== undefined && kept !== null && setValue(kept));
+  }, [key]);
+  const keep = useCallback(
+    (next: T) => {
+      setValue(next);
+      void writeSetting(key, next);
+    },
+    [key],
+  );
+  return [value, keep];
 }
 
 /** The station in work. What each sight is used for is working state of this device; the sights themselves are facts. */
@@ -28,24 +50,15 @@ export function useDraft(occupation: Fact<'occupation'>): Draft {
   useEffect(() => {
     void readSetting<Flags>(key).then((kept) => kept && keep(kept));
   }, [key, keep]);
-  const [planOnly, choosePlanOnly] = useState(false);
-  const planOnlyKey = `plan only ${occupation.id}`;
-  useEffect(() => {
-    void readSetting<boolean>(planOnlyKey).then((kept) => choosePlanOnly(kept === true));
-  }, [planOnlyKey]);
+  const [planOnly, setPlanOnly] = useKept(`plan only ${occupation.id}`, false);
+  const [freeScale, setFreeScale] = useKept(`free scale ${occupation.id}`, false);
+  const [near, setNear] = useKept<PlanPoint | null>(`near ${occupation.id}`, null);
   const chosenUse = useCallback((sight: Fact<'sight'>) => flags[sight.id] ?? defaultUse(state, sight), [flags, state]);
   const usageOf = useCallback((sight: Fact<'sight'>) => (planOnly ? { ...chosenUse(sight), height: false } : chosenUse(sight)), [chosenUse, planOnly]);
   const draft = useMemo(() => {
     const used = Object.fromEntries(stationSights(state, occupation.id).map((sight) => [sight.id, usageOf(sight)]));
-    return stationDraft(state, occupation, used);
-  }, [state, occupation, usageOf]);
-  const setPlanOnly = useCallback(
-    (on: boolean) => {
-      choosePlanOnly(on);
-      void writeSetting(planOnlyKey, on);
-    },
-    [planOnlyKey],
-  );
+    return stationDraft(state, occupation, used, { freeScale, near });
+  }, [state, occupation, usageOf, freeScale, near]);
   const setUse = useCallback(
     (sights: readonly Fact<'sight'>[], use: Partial<UseFlags>) => {
       const before = (sight: Fact<'sight'>) => latest.current[sight.id] ?? defaultUse(state, sight);
@@ -55,5 +68,8 @@ export function useDraft(occupation: Fact<'occupation'>): Draft {
     },
     [key, keep, state],
   );
-  return useMemo(() => ({ ...draft, usageOf, setUse, planOnly, setPlanOnly }), [draft, usageOf, setUse, planOnly, setPlanOnly]);
+  return useMemo(
+    () => ({ ...draft, usageOf, setUse, planOnly, setPlanOnly, freeScale, setFreeScale, setNear }),
+    [draft, usageOf, setUse, planOnly, setPlanOnly, freeScale, setFreeScale, setNear],
+  );
 }

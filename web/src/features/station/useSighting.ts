@@ -30,8 +30,8 @@ export interface Sighting {
 }
 
 /** Taking sights for a station; one that fits another mark better is asked about. */
-/** `readings`: so many are taken of one sight; all are kept, and their mean counts. */
-export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before: ResectionResult | null, readings: number): Sighting {
+/** `readings`: so many are taken of one sight; all are kept, and their mean counts. `tracking`: quick ones, while following. */
+export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before: ResectionResult | null, readings: number, tracking = false): Sighting {
   const { state } = useSite();
   const shooting = useShooting();
   const misnamed = useMisnamed();
@@ -50,7 +50,7 @@ export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before
     setUnsteady(null);
     const series: Fact<'sight'>[] = [];
     for (let i = 0; i < readings; i++) {
-      const taken = await shooting.shoot('station', { kind: 'control', mark: markId }, { name: mark.revision.body.name });
+      const taken = await shooting.shoot('station', { kind: 'control', mark: markId }, { name: mark.revision.body.name }, tracking);
       if (!taken) break;
       likeTheOneBefore(taken, markId);
       series.push(taken);

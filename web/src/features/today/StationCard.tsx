@@ -19,7 +19,7 @@ export function StationCard() {
     );
   }
   const { result, name } = inForce.fact.body;
-  const { lengthUnit, classes } = state.settings;
+  const { lengthUnit } = state.settings;
   const out = leftOut(state, inForce);
   const proofs = state.proofs.filter((each) => each.body.solution === inForce.fact.id);
   const missed = proofs.filter((each) => [each.body.plan, each.body.height].includes('outside')).length;
@@ -47,7 +47,7 @@ export function StationCard() {
           </>
         )}
       </dl>
-      {proofs.length > 1 && <ProofChart proofs={proofs} limitMm={classes.find((each) => each.id === inForce.fact.body.class)?.planMm ?? 10} />}
+      {proofs.length > 1 && <ProofChart proofs={proofs} classId={inForce.fact.body.class} />}
     </section>
   );
 }

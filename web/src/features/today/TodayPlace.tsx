@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
+import { ConcernCard } from './ConcernCard.tsx';
 import { DoubtCard } from './DoubtCard.tsx';
 import { nextStep } from './nextStep.ts';
 import { SiteCard } from './SiteCard.tsx';
@@ -48,6 +49,7 @@ export function Place() {
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[3fr_2fr]">
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
+          <ConcernCard />
           <DoubtCard marks={doubtful} standings={standings} />
           <SiteCard />
         </div>

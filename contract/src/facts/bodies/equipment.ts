@@ -1,0 +1,51 @@
+/** The library: instruments, targets and poles of the site, each with what the figures need to know of it. */
+import type { Static } from '../../schema.ts';
+import { closed, Name, NullableDay, NullableUuid, Type, Uuid, Words } from '../parts.ts';
+
+const InstrumentItem = closed({
+  kind: Words('instrument'),
+  name: Name,
+  angleSdSec: Type.Number({ exclusiveMinimum: 0, maximum: 600 }),
+  distSdMm: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+  distSdPpm: Type.Number({ minimum: 0, maximum: 1000 }),
+  /** The air for which it shows true distances, and its carrier's wavelength. */
+  referenceC: Type.Number({ minimum: -60, maximum: 70 }),
+  referenceHPa: Type.Number({ minimum: 300, maximum: 1100 }),
+  wavelengthUm: Type.Number({ minimum: 0.3, maximum: 2 }),
+  plummet: Type.Boolean(),
+  /** Last test of collimation and index. */
+  adjusted: NullableDay,
+});
+
+const TargetItem = closed({
+  kind: Words('target'),
+  name: Name,
+  form: Words('round', 'allRound', 'small', 'foil', 'active', 'surface'),
+  /** Added to every slope measured to it. */
+  constantMm: Type.Number({ minimum: -500, maximum: 500 }),
+  /** Centre above the mark of the pole that carries it, metres. */
+  ownHeight: Type.Number({ minimum: -1, maximum: 5 }),
+});
+
+const PoleItem = closed({
+  kind: Words('pole'),
+  name: Name,
+  /** How far its bubble is out of plumb, arc minutes, and when that was last tested. */
+  bubbleMinutes: Type.Number({ minimum: 0, maximum: 120 }),
+  bubbleChecked: NullableDay,
+});
+
+const Item = Type.Unsafe<Static<typeof InstrumentItem> | Static<typeof TargetItem> | Static<typeof PoleItem>>({
+  type: 'object',
+  required: ['kind'],
+  discriminator: { propertyName: 'kind' },
+  oneOf: [InstrumentItem, TargetItem, PoleItem],
+});
+
+export const EquipmentBody = closed({
+  /** Identity over all revisions. */
+  item: Uuid,
+  what: Item,
+  retired: Type.Boolean(),
+  supersedes: NullableUuid,
+});

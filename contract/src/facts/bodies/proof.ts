@@ -1,0 +1,58 @@
+/** What a station is proved by, and what later evidence does to marks. */
+import { closed, Name, NullableNumber, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
+
+export const ProofOutcomeWord = Words('good', 'moreThanChance', 'outside', 'notMeasured');
+
+export const ProofBody = closed({
+  solution: Uuid,
+  sight: Uuid,
+  /** The mark and its revision; null when a fixed direction was sighted. */
+  control: NullableUuid,
+  revision: NullableUuid,
+  direction: Type.Optional(NullableUuid),
+  class: Type.String({ minLength: 1, maxLength: 40 }),
+  plan: ProofOutcomeWord,
+  height: ProofOutcomeWord,
+  result: Type.Unsafe<Record<string, unknown>>({ type: 'object' }),
+  supersedes: NullableUuid,
+});
+
+/** Something far away and fixed (a church spire, a mast) whose direction is compared, without a distance. */
+export const DirectionBody = closed({ solution: Uuid, sight: Uuid, name: Name, azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }) });
+
+/** A set mark sighted again, compared with where it was measured when it was set. */
+export const ResightBody = closed({
+  solution: Uuid,
+  sight: Uuid,
+  mark: Uuid,
+  class: Type.String({ minLength: 1, maxLength: 40 }),
+  plan: ProofOutcomeWord,
+  height: ProofOutcomeWord,
+  result: Type.Unsafe<Record<string, unknown>>({ type: 'object' }),
+  supersedes: NullableUuid,
+});
+
+/** What a later look at the evidence does to marks that are set: by how much each moves, null when that can't be told. */
+export const FindingBody = closed({
+  cause: Words('controlMoved', 'recomputed'),
+  /** The revision found moved; null when something entered was corrected. */
+  revision: NullableUuid,
+  plan: Type.Boolean(),
+  height: Type.Boolean(),
+  effects: Type.Array(closed({ mark: Uuid, planMm: NullableNumber, heightMm: NullableNumber }), { maxItems: 20_000 }),
+  reason: Type.String({ minLength: 1, maxLength: 2000 }),
+  supersedes: NullableUuid,
+});
+
+/** Work goes on although a proof is due, and why. */
+export const DeferralBody = closed({ solution: Uuid, reason: Type.String({ minLength: 1, maxLength: 500 }) });
+
+/** A distance taped between two set marks, compared with the one between their measured places. */
+export const TapeBody = closed({
+  from: Uuid,
+  to: Uuid,
+  taped: Type.Number({ exclusiveMinimum: 0, maximum: 200 }),
+  measured: Type.Number({ minimum: 0 }),
+  within: Type.Boolean(),
+  note: Text,
+});

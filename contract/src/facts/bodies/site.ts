@@ -1,0 +1,45 @@
+/** The site, its people, and what is said about it. */
+import { AngleUnitName, closed, LengthUnitName, Name, NullableCoordinate, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
+
+export const ToleranceClassBody = closed({
+  id: Type.String({ minLength: 1, maxLength: 40, pattern: '^[a-z0-9-]+$' }),
+  name: Name,
+  planMm: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
+  heightMm: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
+  leastMarks: Type.Integer({ minimum: 2, maximum: 20 }),
+});
+
+export const RoleWord = Words('lead', 'technician', 'apprentice');
+
+export const SiteBody = closed({
+  name: Name,
+  lengthUnit: LengthUnitName,
+  angleUnit: AngleUnitName,
+  axisOrder: Words('EN', 'NE'),
+  /** True height that the site calls zero; null when heights are true heights. */
+  siteZero: NullableCoordinate,
+  /** System and zone of the plan coordinates, and what heights are counted from, as people name them. */
+  coordinateSystem: Type.String({ maxLength: 120 }),
+  heightDatum: Type.String({ maxLength: 120 }),
+  /** Grid distance over horizontal distance: 1 where coordinates are ground distances. */
+  combinedScaleFactor: Type.Number({ minimum: 0.9, maximum: 1.1 }),
+  proofIntervalMinutes: Type.Integer({ minimum: 5, maximum: 480 }),
+  classes: Type.Array(ToleranceClassBody, { minItems: 1, maxItems: 40 }),
+  convention: Words('plainWords', 'shortForms'),
+  /** Which simulated ground truth belongs to this site; null when there is none. */
+  practiceGround: NullableString,
+  /** Colours of paint and what they mean here, and where paint has to be discreet. */
+  paint: Type.Optional(Type.String({ maxLength: 500 })),
+  /** Who set the control, and how to reach them. */
+  surveyor: Type.Optional(Type.String({ maxLength: 200 })),
+  /** What people are here; who is not named is a technician. */
+  roles: Type.Optional(Type.Array(closed({ member: Uuid, role: RoleWord }), { maxItems: 200 })),
+  /** Which roles may accept a station that meets its class, and one that does not. Nobody named: everybody. */
+  mayAccept: Type.Optional(closed({ accepted: Type.Array(RoleWord, { maxItems: 3 }), provisional: Type.Array(RoleWord, { maxItems: 3 }) })),
+});
+
+export const MemberBody = closed({ name: Name });
+
+export const WithdrawalBody = closed({ record: NullableUuid, occupation: NullableUuid, reason: Text });
+
+export const NoteBody = closed({ text: Type.String({ minLength: 1, maxLength: 2000 }) });

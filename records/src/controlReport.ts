@@ -1,0 +1,97 @@
+/** One page about the control for the other trades: what was used, what was refused, how it differs, and what is proposed. */
+import type { ControlPair, Metres } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { memberName } from './cutSheet.ts';
+import { controlConcerns, type Concern } from './lookAfter.ts';
+import { isProvenControl, markHistory, markTrend, type MarkTrend } from './markHistory.ts';
+import { pairsOf } from './pairs.ts';
+import { stationSights } from './stationDraft.ts';
+import { compareNames, type ControlMark, type SiteState } from './state.ts';
+
+export interface ReportRow {
+  readonly name: string;
+  readonly kind: FactBody<'control'>['kind'];
+  readonly condition: FactBody<'control'>['condition'];
+  readonly usePlan: boolean;
+  readonly useHeight: boolean;
+  /** Accepted stations that used it, and that sighted it and left it out. */
+  readonly usedBy: readonly string[];
+  readonly leftOutBy: readonly string[];
+  /** Last comparison with the list, measured minus listed, millimetres. */
+  readonly dEMm: number | null;
+  readonly dNMm: number | null;
+  readonly dZMm: number | null;
+  readonly since: string | null;
+  readonly propose: MarkTrend['propose'];
+  readonly source: string;
+  readonly revision: number;
+}
+
+export interface ReportPair {
+  readonly from: string;
+  readonly to: string;
+  readonly dDistance: Metres | null;
+  readonly dHeight: Metres | null;
+  readonly station: string;
+}
+
+export interface ControlReport {
+  readonly site: Pick<FactBody<'site'>, 'name' | 'lengthUnit' | 'coordinateSystem' | 'heightDatum' | 'siteZero' | 'combinedScaleFactor' | 'axisOrder'>;
+  readonly surveyor: string;
+  readonly by: string;
+  readonly at: string;
+  readonly rows: readonly ReportRow[];
+  /** Pairs that do not fit, the worst first. */
+  readonly pairs: readonly ReportPair[];
+  readonly concerns: readonly Concern[];
+  /** Control of one's own that no second station has proven. */
+  readonly unproven: readonly string[];
+  readonly usable: number;
+}
+
+function rowOf(state: SiteState, mark: ControlMark): ReportRow {
+  const { body } = mark.revision;
+  const looks = markHistory(state, mark.id);
+  const last = looks.at(-1);
+  const trend = markTrend(looks);
+  const stations = (as: 'used' | 'leftOut') => [...new Set(looks.filter((look) => look.as === as).map((look) => look.station))];
+  return {
+    name: body.name,
+    kind: body.kind,
+    condition: body.condition,
+    usePlan: body.usePlan,
+    useHeight: body.useHeight,
+    usedBy: stations('used'),
+    leftOutBy: stations('leftOut'),
+    dEMm: last?.dEMm ?? null,
+    dNMm: last?.dNMm ?? null,
+    dZMm: last?.dZMm ?? null,
+    since: trend.since,
+    propose: trend.propose,
+    source: body.source,
+    revision: mark.revisions.length,
+  };
+}
+
+const badFirst = (row: ReportRow): number => (row.propose !== 'nothing' || row.leftOutBy.length > 0 ? 0 : row.condition === 'lost' ? 2 : 1);
+
+export function controlReport(state: SiteState, at: string, by: string): ControlReport {
+  const { name, lengthUnit, coordinateSystem, heightDatum, siteZero, combinedScaleFactor, axisOrder, surveyor = '' } = state.settings;
+  const nameOf = (id: string) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? '?';
+  const pairs = state.occupations
+    .filter((occupation) => stationSights(state, occupation.id).length > 1)
+    .flatMap((occupation) => pairsOf(state, occupation).map((pair): ControlPair & { station: string } => ({ ...pair, station: occupation.body.name })))
+    .filter((pair) => pair.exceeds)
+    .sort((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0));
+  return {
+    site: { name, lengthUnit, coordinateSystem, heightDatum, siteZero, combinedScaleFactor, axisOrder },
+    surveyor,
+    by: memberName(state, by),
+    at,
+    rows: state.control.map((mark) => rowOf(state, mark)).sort((a, b) => badFirst(a) - badFirst(b) || compareNames(a.name, b.name)),
+    pairs: pairs.map(({ from, to, dDistance, dHeight, station }) => ({ from: nameOf(from), to: nameOf(to), dDistance, dHeight, station })),
+    concerns: controlConcerns(state, new Date(at)),
+    unproven: state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.revision.body.name),
+    usable: state.control.filter(({ revision: { body } }) => body.condition !== 'lost' && body.usePlan && !body.forProof).length,
+  };
+}

@@ -1,0 +1,181 @@
+/** The control report on one page: what the other trades need to know about the marks they all build on. */
+import { formatLength, formatSigned } from '@idle-marker/core';
+import type { ControlReport, ReportRow } from '@idle-marker/records';
+import {
+  concernWords,
+  CONTROL_KIND,
+  LENGTH_DECIMALS,
+  REPORT_CAUTIONS,
+  sheetClock,
+  smallUnit,
+  TREND_PROPOSAL,
+  UNIT_ABBREVIATION,
+  UNIT_NAME,
+} from '@idle-marker/words';
+import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../paper/pdfPage.ts';
+
+/** So many rows leave room on the page for pairs, proposals and cautions. */
+const MOST_ROWS = 24;
+const MOST_PAIRS = 5;
+const MOST_NOTICES = 8;
+const SIZE = 8;
+
+const usedFor = (row: ReportRow): string => [row.usePlan && 'plan', row.useHeight && 'height'].filter(Boolean).join(' + ') || 'nothing';
+
+const verdictOf = (row: ReportRow): string =>
+  row.condition === 'lost'
+    ? 'lost'
+    : row.propose !== 'nothing'
+      ? 'disagrees'
+      : row.usedBy.length > 0
+        ? 'used'
+        : row.leftOutBy.length > 0
+          ? 'left out'
+          : 'not sighted';
+
+interface Column {
+  readonly title: string;
+  readonly width: number;
+  readonly align: 'left' | 'right';
+  text(row: ReportRow): string;
+}
+
+function columnsOf(report: ControlReport): Column[] {
+  const small = smallUnit(report.site.lengthUnit);
+  const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
+  const [first, second] = report.site.axisOrder === 'EN' ? (['dEMm', 'dNMm'] as const) : (['dNMm', 'dEMm'] as const);
+  const name = { dEMm: 'East', dNMm: 'North' } as const;
+  return [
+    { title: 'Mark', width: 54, align: 'left', text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}` },
+    { title: 'Kind', width: 66, align: 'left', text: (row) => CONTROL_KIND[row.kind] },
+    { title: 'For', width: 64, align: 'left', text: usedFor },
+    { title: 'Condition', width: 54, align: 'left', text: (row) => row.condition },
+    { title: 'Verdict', width: 58, align: 'left', text: verdictOf },
+    {
+      title: 'By stations',
+      width: 76,
+      align: 'left',
+      text: (row) => row.usedBy.join(', ') || (row.leftOutBy.length > 0 ? `not by ${row.leftOutBy.join(', ')}` : '–'),
+    },
+    { title: `${name[first]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[first]) },
+    { title: `${name[second]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[second]) },
+    { title: `Height, ${small.name}`, width: 55, align: 'right', text: (row) => off(row.dZMm) },
+  ];
+}
+
+export async function controlReportPdf(report: ControlReport, timeZone: string): Promise<Buffer> {
+  const page = newDocument(`Control report: ${report.site.name}`);
+  const clock = sheetClock(timeZone, report.at);
+  let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
+  y = drawTable(page, report, y);
+  y = drawFindings(page, report, y + 6);
+  drawCautions(page, report, y + 6);
+  return finish(page);
+}
+
+function drawHead(page: Page, report: ControlReport, when: string): number {
+  const { site } = report;
+  write(page, 'Control report', MARGIN, MARGIN, 'bold', 20, INKS.ink);
+  write(page, site.name, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
+  const right = (text: string, y: number, bold = false) =>
+    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
+  right(`${when}, by ${report.by}`, MARGIN + 2, true);
+  right(`${report.rows.length} marks listed, ${report.usable} usable in plan`, MARGIN + 15);
+  right(report.surveyor ? `Set by ${report.surveyor}` : 'Who set the control is not noted', MARGIN + 27);
+  const zero =
+    site.siteZero === null
+      ? 'all heights are true heights'
+      : `site zero is ${formatLength(site.siteZero, site.lengthUnit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[site.lengthUnit]} true height`;
+  const system = `${site.coordinateSystem || 'system not named'}, ${UNIT_NAME[site.lengthUnit]}; heights from ${site.heightDatum || 'a datum not named'}, ${zero}; ${
+    site.combinedScaleFactor === 1 ? 'distances as on the ground' : `grid distances, factor ${site.combinedScaleFactor}`
+  }`;
+  const height = paragraph(page, system, MARGIN, MARGIN + 44, widthOf(page), 'regular', 9, INKS.ink2);
+  const y = MARGIN + 48 + height;
+  rule(page, y, INKS.ink, 1.5);
+  return y + 8;
+}
+
+function drawTable(page: Page, report: ControlReport, top: number): number {
+  const columns = columnsOf(report);
+  let y = top;
+  const line = (text: (column: Column) => string, bold: boolean, colour: string) => {
+    const heights = columns.map((column) => heightOf(page, text(column), column.width - 4, bold ? 'bold' : 'regular', SIZE));
+    let x = MARGIN;
+    for (const column of columns) {
+      write(page, text(column), x, y, bold ? 'bold' : 'regular', SIZE, colour, { width: column.width - 4, align: column.align, lineBreak: true });
+      x += column.width;
+    }
+    y += Math.max(...heights) + 2;
+  };
+  line((column) => column.title, true, INKS.ink);
+  rule(page, y, INKS.ink);
+  y += 3;
+  for (const row of report.rows.slice(0, MOST_ROWS)) {
+    line((column) => column.text(row), false, row.propose !== 'nothing' || row.condition === 'lost' ? INKS.brick : INKS.ink);
+    rule(page, y, INKS.rule, 0.5);
+    y += 2;
+  }
+  if (report.rows.length > MOST_ROWS) {
+    write(
+      page,
+      `And ${report.rows.length - MOST_ROWS} more that nothing speaks against; the list is exported beside this page.`,
+      MARGIN,
+      y,
+      'regular',
+      SIZE,
+      INKS.ink2,
+    );
+    y += 12;
+  }
+  write(
+    page,
+    'Differences: measured minus listed, at the last look; of a mark that was used, against what the others say.',
+    MARGIN,
+    y + 2,
+    'regular',
+    7.5,
+    INKS.ink2,
+  );
+  return y + 14;
+}
+
+/** Pairs that do not fit, and what is proposed. */
+function drawFindings(page: Page, report: ControlReport, top: number): number {
+  const { lengthUnit } = report.site;
+  const small = smallUnit(lengthUnit);
+  const off = (metres: number | null) => (metres === null ? null : `${formatSigned(metres * small.perMetre, small.decimals)} ${small.name}`);
+  const lines: string[] = [];
+  for (const row of report.rows) if (row.propose !== 'nothing') lines.push(`${row.name}: ${TREND_PROPOSAL[row.propose]}`);
+  for (const pair of report.pairs.slice(0, MOST_PAIRS)) {
+    const parts = [off(pair.dDistance) && `distance ${off(pair.dDistance)}`, off(pair.dHeight) && `height difference ${off(pair.dHeight)}`].filter(Boolean);
+    lines.push(`${pair.from} to ${pair.to}, from ${pair.station}: ${parts.join(', ')} against the list.`);
+  }
+  if (report.pairs.length > MOST_PAIRS) lines.push(`And ${report.pairs.length - MOST_PAIRS} more pairs that do not fit.`);
+  for (const { mark, ...concern } of report.concerns) {
+    const { title, text } = concernWords({ ...concern, name: mark.revision.body.name });
+    lines.push(`${title}. ${text}`);
+  }
+  if (report.unproven.length > 0)
+    lines.push(`Of our own making and not yet proven by a second station: ${report.unproven.join(', ')}. Nobody else should build on them.`);
+  write(page, 'What does not fit, and what is proposed', MARGIN, top, 'bold', 11, INKS.ink);
+  let y = top + 15;
+  if (lines.length === 0) return y + paragraph(page, 'Nothing speaks against the marks that were looked at.', MARGIN, y, widthOf(page), 'regular', 9, INKS.ink);
+  const room = bottomOf(page) - 90;
+  for (const [i, text] of lines.entries()) {
+    const full = i >= MOST_NOTICES || y + heightOf(page, text, widthOf(page), 'regular', 9) > room;
+    const said = full ? `And ${lines.length - i} more: see Control.` : text;
+    y += paragraph(page, said, MARGIN, y, widthOf(page), 'regular', 9, full ? INKS.ink2 : INKS.brick) + 2;
+    if (full) break;
+  }
+  return y;
+}
+
+function drawCautions(page: Page, report: ControlReport, top: number): void {
+  let y = Math.max(top, bottomOf(page) - 82);
+  rule(page, y, INKS.ink);
+  y += 5;
+  for (const caution of REPORT_CAUTIONS) y += paragraph(page, caution, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 2;
+  // The foot lies in the margin, where text would otherwise start a new page.
+  page.page.margins.bottom = 0;
+  write(page, `${report.site.name} · control report`, MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
+}

@@ -1,0 +1,84 @@
+import { azimuth, compassWord, nearestFirst, planDistance, RADIANS_PER_DEGREE } from '@idle-marker/core';
+import type { ControlMark } from '@idle-marker/records';
+import { VISIT } from '@idle-marker/words';
+import { useLinkState } from '../../link/linkStore.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { dayAndTime } from '../../ui/time.ts';
+import { useVisit, type VisitOutcome } from './useVisit.ts';
+
+const TAPS: readonly VisitOutcome[] = ['found', 'missing', 'disturbed', 'refreshed'];
+const MS_PER_DAY = 86_400_000;
+
+/** The tick list of a walk round the marks: distance and direction from where one stands, found or not, in walking order. */
+export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; onOpen(mark: string): void }) {
+  const { state, inForce, now } = useSite();
+  const units = useUnits();
+  const link = useLinkState();
+  const visit = useVisit();
+  const here = state.control.filter(({ revision: { body } }) => (body.retired ?? null) === null);
+  const placed = here.flatMap((mark) => {
+    const { e, n } = mark.revision.body;
+    return e === null || n === null ? [] : [{ e, n, mark }];
+  });
+  const station = inForce?.fact.body.result ?? null;
+  const order = nearestFirst(station ?? placed[0] ?? { e: 0, n: 0 }, placed).map((i) => placed[i]!);
+  const unplaced = here.filter((mark) => mark.revision.body.e === null);
+  const today = (mark: ControlMark) => (state.visits.get(mark.id) ?? []).findLast((each) => now.getTime() - Date.parse(each.at) < MS_PER_DAY / 2) ?? null;
+  const done = here.filter((mark) => today(mark) !== null).length;
+  const facing = station && link?.setUp ? (station.orientationDeg + link.circleDeg) * RADIANS_PER_DEGREE : null;
+  const row = (mark: ControlMark, from: { readonly words: string } | null) => {
+    const { body } = mark.revision;
+    const last = today(mark);
+    return (
+      <li key={mark.id} className="border-b border-rule py-2" onFocus={() => onChoose(mark.id)}>
+        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <button type="button" className="min-h-11 min-w-11 text-left font-semibold underline decoration-dotted" onClick={() => onOpen(mark.id)}>
+            {body.name}
+          </button>
+          <span className="text-ink2">{from?.words}</span>
+        </div>
+        <p className="text-[14px] text-ink2">{[body.spot, body.note].filter(Boolean).join('; ') || 'nothing noted about the spot'}</p>
+        <div className="mt-1 flex flex-wrap items-center gap-2">
+          {TAPS.map((outcome) => (
+            <Button
+              key={outcome}
+              aria-label={`${body.name} ${VISIT[outcome]}`}
+              aria-pressed={last?.body.outcome === outcome}
+              look={last?.body.outcome === outcome ? 'primary' : 'plain'}
+              className="px-3 text-[14px]"
+              onClick={() => void visit(mark, outcome)}
+            >
+              {VISIT[outcome].charAt(0).toUpperCase() + VISIT[outcome].slice(1)}
+            </Button>
+          ))}
+          {last && <span className="text-[13px] text-ink2">{dayAndTime(last.at)}</span>}
+        </div>
+      </li>
+    );
+  };
+  return (
+    <div className="px-[18px] pb-4">
+      <p className="py-2">
+        <strong>
+          {done} of {here.length} looked at today.
+        </strong>{' '}
+        Found means: the label was read, and it is this mark. Paint is refreshed, not renewed elsewhere.
+      </p>
+      {state.settings.paint && <p className="mb-2 border-l-4 border-spruce pl-3 text-[14px]">Paint here: {state.settings.paint}</p>}
+      <ul>
+        {order.map(({ mark, ...place }) => {
+          if (!station) return row(mark, null);
+          const way = azimuth(station, place);
+          const turn = facing === null ? '' : `, ${units.angle((way - facing + 4 * Math.PI) % (2 * Math.PI), 0)} to the right of the telescope`;
+          return row(mark, {
+            words: `${units.length(planDistance(station, place), 1)} ${units.unit} ${compassWord(way)} of ${inForce!.fact.body.name}${turn}`,
+          });
+        })}
+        {unplaced.map((mark) => row(mark, null))}
+      </ul>
+      {here.length === 0 && <p className="text-ink2">Every mark is retired.</p>}
+    </div>
+  );
+}

@@ -1,0 +1,109 @@
+import { useState } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
+import { draftOf, itemErrors, itemOf, type Item, type ItemDraft, type Kind } from './itemDraft.ts';
+
+const FORMS = Object.entries(TARGET_FORM).map(([form, { name }]) => [form as Extract<Item, { kind: 'target' }>['form'], name] as const);
+
+/** One instrument, target or pole: what the figures need to know of it. */
+export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly item: Fact<'equipment'> | null; onDone(): void }) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const [draft, setDraft] = useState(() => draftOf(kind, item?.body.what ?? null, units));
+  const [tried, setTried] = useState(false);
+  const others = state.equipment.filter((each) => each.body.item !== item?.body.item && each.body.what.kind === kind);
+  const errors = itemErrors(
+    draft,
+    others.map((each) => each.body.what.name.toLowerCase()),
+    units,
+  );
+  const set = (field: keyof ItemDraft) => (event: { target: { value: string } }) => setDraft({ ...draft, [field]: event.target.value });
+  const text = (field: Exclude<keyof ItemDraft, 'plummet' | 'kind' | 'form'>, label: string, rest: object = {}) => (
+    <Field
+      label={label}
+      value={draft[field]}
+      onChange={set(field)}
+      error={tried || field !== 'name' ? errors[field] : null}
+      inputMode={field === 'name' ? 'text' : 'decimal'}
+      {...rest}
+    />
+  );
+  const keep = async (retired: boolean) => {
+    setTried(true);
+    if (Object.keys(errors).length > 0) return;
+    await say({
+      type: 'equipment',
+      body: { item: item?.body.item ?? newId(), what: itemOf(draft, units), retired, supersedes: item?.id ?? null },
+    });
+    onDone();
+  };
+  return (
+    <form
+      className="flex flex-col gap-3"
+      aria-label={EQUIPMENT_KIND[kind]}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep(false);
+      }}
+    >
+      {text('name', `${EQUIPMENT_KIND[kind]}: name or number`, { maxLength: 80, autoFocus: true })}
+      {kind === 'instrument' && (
+        <>
+          <div className="grid grid-cols-3 gap-3">
+            {text('angleSd', 'Angles, ″')}
+            {text('distMm', 'Distance, mm')}
+            {text('distPpm', '+ ppm')}
+          </div>
+          <div className="grid grid-cols-3 gap-3">
+            {text('referenceC', 'Made for air of, °C')}
+            {text('referenceHPa', 'and, hPa')}
+            {text('wavelength', 'Carrier, µm')}
+          </div>
+          <p className="text-[13px] text-ink2">
+            In this air it shows true distances; the correction is reckoned from it. The leaflet tells, under distance meter.
+          </p>
+          <Tick label="It has a plummet: it can stand over a mark" checked={draft.plummet} onChange={(plummet) => setDraft({ ...draft, plummet })} />
+          {text('adjusted', 'Collimation and index last tested on', { type: 'date' })}
+        </>
+      )}
+      {kind === 'target' && (
+        <>
+          <Choice label="Kind" value={draft.form} options={FORMS} onChange={(form) => setDraft({ ...draft, form })} help={TARGET_FORM[draft.form].hint} />
+          <div className="grid grid-cols-2 gap-3">
+            {text('constant', 'Constant added to each distance, mm')}
+            {text('own', 'Centre above the pole’s mark', { unit: units.unit })}
+          </div>
+          <p className="text-[13px] text-ink2">A wrong constant makes every distance wrong by the same amount, near and far alike.</p>
+        </>
+      )}
+      {kind === 'pole' && (
+        <>
+          <div className="grid grid-cols-2 gap-3">
+            {text('bubble', 'Bubble good to, arc minutes')}
+            {text('checked', 'Bubble last tested on', { type: 'date' })}
+          </div>
+          <p className="text-[13px] text-ink2">
+            To test it: sight one mark, turn the pole by half a turn on the same spot, sight again. Half of what the two differ is the bubble’s; adjust it until
+            they agree.
+          </p>
+        </>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <Button look="primary" type="submit">
+          Keep
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+        {item && (
+          <Button look="danger" onClick={() => void keep(true)}>
+            Take off the list
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}

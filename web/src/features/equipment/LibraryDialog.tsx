@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { formatSigned } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits, type Units } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { EditItem } from './EditItem.tsx';
+import type { Item, Kind } from './itemDraft.ts';
+
+const KINDS: readonly Kind[] = ['instrument', 'target', 'pole'];
+const ADD = { instrument: 'Add an instrument', target: 'Add a target', pole: 'Add a pole' } as const;
+/** A test older than this is a suspect when figures do not fit. */
+const OLD_DAYS = 180;
+const MS_PER_DAY = 86_400_000;
+
+function aboutItem(item: Item, units: Units): string {
+  switch (item.kind) {
+    case 'instrument':
+      return `${item.angleSdSec}″, ${item.distSdMm} mm + ${item.distSdPpm} ppm; for ${item.referenceC} °C, ${item.referenceHPa} hPa${item.plummet ? '; plummet' : ''}`;
+    case 'target':
+      return `${TARGET_FORM[item.form].name}; constant ${formatSigned(item.constantMm, 1)} mm; centre ${units.length(item.ownHeight)} ${units.unit} above the pole’s mark`;
+    case 'pole':
+      return `bubble good to ${item.bubbleMinutes}′`;
+  }
+}
+
+const testedOn = (item: Item): string | null | undefined =>
+  item.kind === 'instrument' ? item.adjusted : item.kind === 'pole' ? item.bubbleChecked : undefined;
+
+function Tested({ item, now }: { readonly item: Item; readonly now: Date }) {
+  const on = testedOn(item);
+  if (on === undefined) return null;
+  const days = on === null ? null : Math.floor((now.getTime() - Date.parse(on)) / MS_PER_DAY);
+  const old = days === null || days > OLD_DAYS;
+  return (
+    <span className={old ? 'text-ochre' : 'text-ink2'}>
+      {on === null ? 'never tested, as far as noted' : `tested ${on}${old ? ', long ago: test it when figures do not fit' : ''}`}
+    </span>
+  );
+}
+
+/** What the crew carries: instruments, targets and poles, with precision, constants and when they were last tested. */
+export function LibraryDialog({ onClose }: { onClose(): void }) {
+  const { state, now } = useSite();
+  const units = useUnits();
+  const [editing, setEditing] = useState<{ readonly kind: Kind; readonly item: Fact<'equipment'> | null } | null>(null);
+  return (
+    <Dialog open onClose={onClose} title="Instruments, targets and poles" wide={editing === null}>
+      {editing ? (
+        <EditItem kind={editing.kind} item={editing.item} onDone={() => setEditing(null)} />
+      ) : (
+        KINDS.map((kind) => {
+          const items = state.equipment.filter((each) => each.body.what.kind === kind);
+          return (
+            <section key={kind} className="mb-4" aria-label={EQUIPMENT_KIND[kind]}>
+              <div className="flex items-center justify-between gap-3 border-b border-ink">
+                <h3 className="text-[17px]">{EQUIPMENT_KIND[kind]}s</h3>
+                <Button look="quiet" onClick={() => setEditing({ kind, item: null })}>
+                  {ADD[kind]}
+                </Button>
+              </div>
+              {items.length === 0 && <p className="py-2 text-ink2">None listed yet.</p>}
+              <ul>
+                {items.map((item) => (
+                  <li key={item.id} className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-1">
+                    <span>
+                      <strong>{item.body.what.name}</strong> <span className="figures">{aboutItem(item.body.what, units)}</span>{' '}
+                      <Tested item={item.body.what} now={now} />
+                    </span>
+                    <Button look="quiet" aria-label={`Change ${item.body.what.name}`} onClick={() => setEditing({ kind, item })}>
+                      Change
+                    </Button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          );
+        })
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,234 @@
+import { useMemo, useState } from 'react';
+import { formatSigned, NORMAL_95_FACTOR } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { heightDraft } from '@idle-marker/records';
+import { smallLength, smallUnit, stationErrorSentence } from '@idle-marker/words';
+import { useShooting } from '../../link/takeSight.ts';
+import { TypedReading } from '../../link/TypedReading.tsx';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { EditControl } from '../control/EditControl.tsx';
+
+/** A placing for heights alone: benchmarks give the tilting axis, and then every spot that is sighted has a height. */
+export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'occupation'>; onNew(): void }) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const shooting = useShooting();
+  const [out, setOut] = useState<ReadonlySet<string>>(new Set());
+  const [adding, setAdding] = useState(false);
+  const [spot, setSpot] = useState('');
+  const [reading, setReading] = useState('');
+  const draft = useMemo(() => heightDraft(state, occupation, out), [state, occupation, out]);
+  const result = draft.outcome?.ok ? draft.outcome.value : null;
+  const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, null)), [state]);
+  const small = smallUnit(units.lengthUnit);
+  const benchmarks = state.control.filter(({ revision: { body } }) => body.z !== null && body.useHeight && body.condition !== 'lost');
+  const sighted = new Set(draft.groups.map((group) => group.mark));
+  const off = result?.points.find((point) => point.leaveOneOutHeight?.exceeds);
+  const poor = off !== undefined || result?.height.fit.globalTest?.verdict === 'aboveUpper';
+  const formatOff = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
+  const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
+  const busy = shooting.doing !== null;
+  const sight = async (mark: string) => {
+    setReading(`Reading to ${nameOf(mark)}`);
+    await shooting.shoot('station', { kind: 'control', mark }, { name: nameOf(mark) });
+  };
+  const readSpot = async () => {
+    const name = spot.trim();
+    if (name === '') return;
+    setReading(`Reading at ${name}`);
+    const taken = await shooting.shoot('spot', { kind: 'spot', name }, null);
+    if (taken) setSpot('');
+  };
+  const toggle = (mark: string) => setOut((before) => new Set(before.has(mark) ? [...before].filter((each) => each !== mark) : [...before, mark]));
+  return (
+    <>
+      <Workspace
+        board={<Board scene={scene} description="Plan with the benchmarks. The instrument has no place here, only a height." fitKey={occupation.id} />}
+        slip={
+          <Slip
+            topic={`${draft.groups.length} ${draft.spots.length}`}
+            head={
+              <>
+                <h1 className="text-xl">
+                  {occupation.body.name} <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">Heights only</strong>
+                </h1>
+                {result && (
+                  <Figures
+                    items={[
+                      ['Tilting axis', units.length(result.height.z + occupation.body.instrumentHeight)],
+                      ['Good to (95 %)', smallLength(NORMAL_95_FACTOR * result.height.sdTrunnionZ, units.lengthUnit)],
+                      ['Benchmarks', String(draft.benchmarks)],
+                    ]}
+                  />
+                )}
+              </>
+            }
+            foot={
+              <>
+                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <Button onClick={onNew}>New station…</Button>}
+                <Button look="primary" disabled={!result || busy || spot.trim() === ''} onClick={() => void readSpot()}>
+                  Read the height{spot.trim() === '' ? '' : ` of ${spot.trim()}`}
+                </Button>
+              </>
+            }
+          >
+            <div aria-live="polite">
+              {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
+              {shooting.trouble && (
+                <Card tone="brick" title="The sight was not taken" actions={<Button onClick={shooting.clear}>Close</Button>}>
+                  {shooting.trouble}
+                </Card>
+              )}
+            </div>
+            {draft.outcome && !draft.outcome.ok && (
+              <Card tone="brick" title="No height yet">
+                {stationErrorSentence(draft.outcome.error)}
+              </Card>
+            )}
+            {result && (
+              <Card
+                tone={poor ? 'brick' : draft.benchmarks > 1 ? 'good' : 'ochre'}
+                title={
+                  poor
+                    ? off
+                      ? `${nameOf(off.name)} does not fit the others`
+                      : 'The benchmarks do not agree'
+                    : draft.benchmarks > 1
+                      ? `${draft.benchmarks} benchmarks agree`
+                      : draft.otherPole
+                        ? 'One benchmark, read with two target heights'
+                        : 'One benchmark: nothing checks it'
+                }
+              >
+                {poor
+                  ? 'Is it the right spot (nail, flange, nut), and the height that is written there? Read it again, then leave one out.'
+                  : draft.benchmarks > 1
+                    ? 'A wrong spot or a wrong figure at one of them would show.'
+                    : draft.otherPole
+                      ? 'The target height is checked by that; the benchmark itself is not. A second one would be better.'
+                      : 'A wrong spot or a wrong figure puts every height out by the same amount, and no residual shows it. Sight a second one, or this one with another target height.'}
+              </Card>
+            )}
+            {result && (
+              <table className={TABLE}>
+                <thead>
+                  <tr>
+                    <th className={TH_WORD}>Benchmark</th>
+                    <th className={TH}>Off, {small.name}</th>
+                    <th className={TH}>Target</th>
+                    <th className={TH}>Use</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {draft.groups.map((group) => {
+                    const point = result.points.find((each) => each.name === group.mark);
+                    return (
+                      <tr key={group.sights[0]!.id} className={point?.leaveOneOutHeight?.exceeds ? 'bg-brick-tint text-brick' : ''}>
+                        <td className={TD_WORD}>
+                          {nameOf(group.mark)}
+                          {group.sights.length > 1 && <span className="text-ink2"> ×{group.sights.length}</span>}
+                        </td>
+                        <td className={TD}>{formatOff(point?.dZ ?? null)}</td>
+                        <td className={TD}>{units.length(group.observation.targetHeight)}</td>
+                        <td className={TD}>
+                          <Button look="quiet" aria-pressed={!out.has(group.mark)} onClick={() => toggle(group.mark)}>
+                            {out.has(group.mark) ? 'left out' : 'used'}
+                          </Button>
+                        </td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </table>
+            )}
+            {result && (
+              <section className="mt-4" aria-label="Heights read from here">
+                <h2 className="text-[15px]">Heights from here</h2>
+                <Field
+                  label="Which spot"
+                  value={spot}
+                  maxLength={80}
+                  placeholder="top of the footing, north-east"
+                  onChange={(event) => setSpot(event.target.value)}
+                  help="Then read it. Each one is kept with the benchmarks it hangs on; sight a benchmark again before you pack up."
+                />
+                {draft.spots.length > 0 && (
+                  <table className={TABLE}>
+                    <thead>
+                      <tr>
+                        <th className={TH_WORD}>Spot</th>
+                        <th className={TH}>Height, {units.unit}</th>
+                        {state.settings.siteZero !== null && <th className={TH}>Against site zero</th>}
+                        <th className={TH}>95 %</th>
+                        <th className={TH}>
+                          <span className="sr-only">Take back</span>
+                        </th>
+                      </tr>
+                    </thead>
+                    <tbody>
+                      {draft.spots.map((each) => (
+                        <tr key={each.sight.id}>
+                          <td className={TD_WORD}>{each.name}</td>
+                          <td className={TD}>{units.length(each.z)}</td>
+                          {state.settings.siteZero !== null && <td className={TD}>{units.length(each.z - state.settings.siteZero)}</td>}
+                          <td className={TD}>{smallLength(NORMAL_95_FACTOR * each.sd, units.lengthUnit)}</td>
+                          <td className={TD}>
+                            <Button
+                              look="quiet"
+                              aria-label={`Take back ${each.name}`}
+                              onClick={() =>
+                                void say({
+                                  type: 'withdrawal',
+                                  body: { record: each.sight.id, occupation: null, reason: `the height of ${each.name} was taken back` },
+                                })
+                              }
+                            >
+                              Take back
+                            </Button>
+                          </td>
+                        </tr>
+                      ))}
+                    </tbody>
+                  </table>
+                )}
+              </section>
+            )}
+            <h2 className="mt-4 mb-1 text-[15px]">Benchmarks</h2>
+            <ul>
+              {benchmarks.map((mark) => (
+                <li key={mark.id} className="flex items-center justify-between gap-3 border-b border-rule">
+                  <span>
+                    <strong>{mark.revision.body.name}</strong> <span className="figures">{units.length(mark.revision.body.z)}</span>{' '}
+                    <span className="text-[13px] text-ink2">{mark.revision.body.spot}</span>
+                  </span>
+                  <Button
+                    className="my-0.5 px-3 text-[14px]"
+                    disabled={busy}
+                    onClick={() => void sight(mark.id)}
+                    aria-label={`Sight ${mark.revision.body.name}`}
+                  >
+                    {sighted.has(mark.id) ? 'Again' : 'Sight'}
+                  </Button>
+                </li>
+              ))}
+            </ul>
+            {benchmarks.length === 0 && <p className="text-ink2">No mark on the list has a height yet.</p>}
+            <Button look="quiet" onClick={() => setAdding(true)}>
+              A benchmark that is not listed…
+            </Button>
+          </Slip>
+        }
+      />
+      <TypedReading title={reading} />
+      {adding && <EditControl mark={null} onClose={() => setAdding(false)} />}
+    </>
+  );
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import type { Judgement } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { helpPackage } from '@idle-marker/records';
+import { reasonWords, stepWords } from '@idle-marker/words';
+import { now } from '../../ledger/clock.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useNaming } from '../../site/useNaming.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { saveAs } from '../../ui/saveAs.ts';
+
+/** Packs the whole set-up for a colleague: what was read, what it gave, and what stands against it. */
+export function HelpButton({ occupation, judgement }: { readonly occupation: Fact<'occupation'>; readonly judgement: Judgement | null }) {
+  const { state } = useSite();
+  const naming = useNaming();
+  const [open, setOpen] = useState(false);
+  const [question, setQuestion] = useState('');
+  const sentences = judgement
+    ? [
+        ...judgement.because.map((reason) => {
+          const { title, text } = reasonWords(reason, naming);
+          return `${title}. ${text}`;
+        }),
+        ...judgement.doThis.map((step) => stepWords(step, naming)),
+      ]
+    : ['No station follows from the sights yet.'];
+  const pack = () => {
+    const packed = helpPackage(state, occupation, { at: now().toISOString(), question: question.trim(), judgement, sentences });
+    saveAs(`${occupation.body.name}-for-a-colleague.json`, 'application/json', JSON.stringify(packed, null, 1));
+    setOpen(false);
+  };
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Call for help…</Button>
+      <Dialog
+        open={open}
+        onClose={() => setOpen(false)}
+        title={`${occupation.body.name} for a colleague`}
+        foot={
+          <Button look="primary" onClick={pack}>
+            Save the package
+          </Button>
+        }
+      >
+        <p>
+          One file with every sight as read, the control as it is listed, the weather, and what the judgement says. Send it by whatever reaches your colleague;
+          nothing has to be asked for again.
+        </p>
+        <Field
+          className="mt-3"
+          label="What is the trouble?"
+          value={question}
+          maxLength={500}
+          placeholder="K5 is off by a hand, the label says K5"
+          onChange={(event) => setQuestion(event.target.value)}
+        />
+        <h3 className="mt-3 text-[15px]">What the judgement says</h3>
+        <ul className="list-disc pl-5 text-[14px] text-ink2">
+          {sentences.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,129 @@
+import { useEffect, useRef, useState } from 'react';
+import { COMPENSATOR_RANGE, nextScrew, RADIANS_PER_SECOND } from '@idle-marker/core';
+import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { Button } from '../../ui/Button.tsx';
+
+/** Stages of the display, seconds of arc from the middle to its rim. */
+const STAGES = [600, 120, 20] as const;
+/** Inside this the compensator has next to nothing to do. */
+const GOOD_SEC = 10;
+/** Where the screws stand, seen from the display: one in front, two behind. */
+const SCREW_PLACES = [
+  { name: 'front', x: 60, y: 112 },
+  { name: 'back left', x: 14, y: 34 },
+  { name: 'back right', x: 106, y: 34 },
+] as const;
+/** Order of core's screws (clockwise from the front) on this picture. */
+const SCREW_AT = [0, 2, 1] as const;
+
+const simulator = () => {
+  const link = currentLink();
+  return link?.kind === 'simulator' ? link : null;
+};
+
+/** The electronic level of the simulated instrument, to be brought in by its foot screws, coarse to fine. */
+export function LevelPanel({ onLevel }: { onLevel(): void }) {
+  const stand = useLinkState()?.stand ?? null;
+  const [byHand, setByHand] = useState(false);
+  const begun = useRef(false);
+  const tilt = stand ? Math.hypot(stand.alongSec, stand.acrossSec) : 0;
+  const stage = STAGES.findLast((rim) => tilt <= rim) ?? STAGES[0];
+  const good = tilt <= GOOD_SEC;
+  useEffect(
+    () => () => {
+      // Whoever leaves in the middle of it finds the instrument as it stood.
+      if (begun.current) simulator()?.selfLevel();
+    },
+    [],
+  );
+  useEffect(() => {
+    if (byHand && good) onLevel();
+    // Told once, at the moment it comes in.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [byHand, good]);
+  if (!stand) return null;
+  const begin = () => {
+    begun.current = true;
+    simulator()?.putDown();
+    setByHand(true);
+  };
+  if (!byHand) {
+    return (
+      <section aria-label="Level">
+        <h2 className="text-[15px]">Level</h2>
+        <p className="text-[14px] text-ink2">
+          The demo instrument levels itself when you start. To practise, put the tripod down and bring it in by the foot screws.
+        </p>
+        <Button look="quiet" onClick={begin}>
+          Bring it in by hand
+        </Button>
+      </section>
+    );
+  }
+  const shown = { shownAlong: stand.alongSec * RADIANS_PER_SECOND, shownAcross: stand.acrossSec * RADIANS_PER_SECOND };
+  const next = nextScrew({ ...shown, along: shown.shownAlong, across: shown.shownAcross }, GOOD_SEC * RADIANS_PER_SECOND);
+  // The bubble runs to the high side.
+  const x = 60 + Math.max(-1, Math.min(1, stand.acrossSec / stage)) * 40;
+  const y = 60 - Math.max(-1, Math.min(1, stand.alongSec / stage)) * -40;
+  return (
+    <section aria-label="Level" className="border-[1.5px] border-ink p-3">
+      <h2 className="text-[15px]">
+        Level{' '}
+        <span className={`font-normal ${good ? 'text-good' : 'text-ink2'}`}>
+          {good ? 'good: hands off' : tilt <= COMPENSATOR_RANGE / RADIANS_PER_SECOND ? 'within the compensator’s reach' : 'out of the compensator’s reach'}
+        </span>
+      </h2>
+      <div className="mt-1 flex flex-wrap items-center gap-4">
+        <svg viewBox="0 0 120 128" className="h-36 w-34 flex-none" role="img" aria-label={`Bubble, ring of ${stage} seconds`}>
+          <circle cx="60" cy="60" r="42" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+          <circle cx="60" cy="60" r="14" fill="none" stroke={good ? 'var(--good)' : 'var(--ink2)'} strokeWidth="1.5" />
+          <path d="M60 14V106M14 60H106" stroke="var(--rule)" />
+          {SCREW_PLACES.map((place, i) => (
+            <g key={place.name}>
+              <rect x={place.x - 7} y={place.y - 7} width="14" height="14" fill="var(--sheet)" stroke="var(--ink)" />
+              <text x={place.x} y={place.y + 4} textAnchor="middle" fontSize="11" fill="var(--ink)">
+                {i + 1}
+              </text>
+            </g>
+          ))}
+          <circle cx={x} cy={y} r="8" fill={good ? 'var(--good)' : 'var(--ochre)'} />
+        </svg>
+        <div className="min-w-0 flex-1">
+          <dl className="figures grid grid-cols-[auto_1fr] gap-x-3">
+            <dt className="text-ink2">Front to back</dt>
+            <dd>{stand.alongSec.toFixed(0)}″</dd>
+            <dt className="text-ink2">Side to side</dt>
+            <dd>{stand.acrossSec.toFixed(0)}″</dd>
+            <dt className="text-ink2">Ring</dt>
+            <dd>{stage}″</dd>
+          </dl>
+          <p className="mt-1 text-[14px]" aria-live="polite">
+            {next
+              ? `Screw ${SCREW_AT.indexOf(next.screw as 0 | 1 | 2) + 1} most, ${next.lift > 0 ? 'up' : 'down'}. The display lags: turn, then wait.`
+              : 'Inside the inner ring: the compensator does the rest.'}
+          </p>
+        </div>
+      </div>
+      <div className="mt-2 grid grid-cols-3 gap-2">
+        {SCREW_PLACES.map((place, i) => (
+          <div key={place.name} className="flex flex-col gap-1">
+            <span className="text-[13px] text-ink2">
+              {i + 1}, {place.name}
+            </span>
+            <span className="flex gap-1">
+              <Button aria-label={`Screw ${i + 1} down`} className="flex-1 px-1" onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, -stage / 6)}>
+                −
+              </Button>
+              <Button aria-label={`Screw ${i + 1} up`} className="flex-1 px-1" onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, stage / 6)}>
+                +
+              </Button>
+            </span>
+          </div>
+        ))}
+      </div>
+      <Button look="quiet" onClick={() => simulator()?.selfLevel()}>
+        Let it level itself
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,188 @@
+/** What is entered before the first sight: as typed, what is wrong with it, and the fact that is kept. */
+import { atmosphericCorrection, SIMULATED_INSTRUMENT, SIMULATED_REFERENCE, type ReferenceAtmosphere } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { alikeName, nextStationName, siteLines, type ControlMark, type SiteState } from '@idle-marker/records';
+import type { LinkState } from '../../link/instrumentLink.ts';
+import type { Units } from '../../site/useUnits.ts';
+import { instrumentOf, precisionDraft, precisionError, type PrecisionDraft } from './PrecisionFields.tsx';
+import type { TickedStep } from './SetupChecklist.tsx';
+
+const HPA_PER_INCH = 33.8639;
+
+export type SetupMethod = 'free' | 'overMark' | 'onLines' | 'heightOnly';
+export type Carried = 'weather' | 'instrument' | 'pole';
+
+export interface SetupDraft {
+  readonly name: string;
+  readonly method: SetupMethod;
+  readonly over: string;
+  readonly centring: string;
+  /** Over a mark: the direction is typed instead of measured. */
+  readonly assumed: boolean;
+  readonly azimuth: string;
+  readonly circle: string;
+  readonly toward: string;
+  readonly height: string;
+  readonly celsius: boolean;
+  readonly temperature: string;
+  readonly pressure: string;
+  readonly ground: string;
+  readonly windy: boolean;
+  readonly ticked: readonly TickedStep[];
+  /** Item of the library, or `other` when its precision is typed. */
+  readonly instrument: string;
+  readonly precision: PrecisionDraft;
+  readonly confirmed: readonly Carried[];
+}
+
+export const OTHER_INSTRUMENT = 'other';
+
+type InstrumentItem = Extract<FactBody<'equipment'>['what'], { kind: 'instrument' }>;
+
+export const listedInstruments = (state: SiteState): (InstrumentItem & { readonly item: string })[] =>
+  state.equipment.flatMap(({ body: { item, what } }) => (what.kind === 'instrument' ? [{ ...what, item }] : []));
+
+/** Marks that an instrument can be put over. */
+export const marksToStandOn = (state: SiteState): ControlMark[] =>
+  state.control.filter(({ revision: { body } }) => body.e !== null && body.condition !== 'lost' && body.usePlan);
+
+export function newSetup(state: SiteState, units: Units): SetupDraft {
+  const before = state.occupations.at(-1)?.body;
+  const celsius = units.lengthUnit === 'metre';
+  const instruments = listedInstruments(state);
+  const usual = instruments.find((each) => each.item === before?.instrumentItem) ?? (instruments.length === 1 ? instruments[0] : undefined);
+  return {
+    name: nextStationName(state),
+    method: 'free',
+    over: marksToStandOn(state)[0]?.id ?? '',
+    centring: '1',
+    assumed: false,
+    azimuth: '0',
+    circle: '0',
+    toward: '',
+    height: units.edit(1.6),
+    celsius,
+    temperature: before ? String(celsius ? before.temperatureC : Math.round(before.temperatureC * 1.8 + 32)) : '',
+    pressure: before ? String(before.pressureHPa) : '1013',
+    ground: 'gravel',
+    windy: false,
+    ticked: [],
+    instrument: usual?.item ?? OTHER_INSTRUMENT,
+    precision: precisionDraft(state.occupations.findLast((each) => each.body.link === 'typed')?.body.instrument),
+    confirmed: [],
+  };
+}
+
+const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')));
+
+export interface ReadSetup {
+  readonly errors: Readonly<Partial<Record<keyof SetupDraft | 'zero', string>>>;
+  readonly over: ControlMark | null;
+  readonly heightRead: number | null;
+  readonly temperatureC: number;
+  readonly pressureHPa: number;
+  /** Correction of distances, parts per million; null while the weather can't be read. */
+  readonly ppm: number | null;
+}
+
+export function readSetup(draft: SetupDraft, state: SiteState, units: Units, simulated: boolean): ReadSetup {
+  const over = draft.method === 'overMark' ? (marksToStandOn(state).find((mark) => mark.id === draft.over) ?? null) : null;
+  const temperatureRead = number(draft.temperature);
+  const temperatureC = draft.celsius ? temperatureRead : (temperatureRead - 32) / 1.8;
+  const pressureRead = number(draft.pressure);
+  const pressureHPa = pressureRead > 50 ? pressureRead : pressureRead * HPA_PER_INCH;
+  const heightRead = units.readLength(draft.height);
+  const listed = listedInstruments(state).find((each) => each.item === draft.instrument);
+  const errors: Partial<Record<keyof SetupDraft | 'zero', string>> = {};
+  const alike = alikeName(
+    draft.name,
+    state.occupations.map((each) => each.body.name),
+  );
+  if (draft.name.trim() === '') errors.name = 'Give the station a name.';
+  else if (alike !== null) errors.name = `${alike} is used already: every placing of the instrument has a name of its own that looks like no other.`;
+  if (heightRead === null || heightRead < 0 || heightRead > 10)
+    errors.height = 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.';
+  if (draft.temperature.trim() === '') errors.temperature = 'Give the air temperature.';
+  else if (!(temperatureC > -60 && temperatureC < 70))
+    errors.temperature = `${draft.temperature.trim()} ${draft.celsius ? '°C' : '°F'} is no air temperature here: give one from ${draft.celsius ? '−60 to 70 °C' : '−76 to 158 °F'}.`;
+  if (!(pressureHPa > 300 && pressureHPa < 1100)) errors.pressure = 'Give the pressure in hPa, or in inches of mercury.';
+  if (draft.method === 'overMark') {
+    if (!over) errors.over = 'No listed mark can be stood over: list one, or make a free station.';
+    if (!(number(draft.centring) >= 0 && number(draft.centring) <= 50)) errors.centring = 'Give millimetres, from 0 to 50.';
+    if (over?.revision.body.useHeight && heightRead === 0)
+      errors.zero = 'Over a mark with a height, zero puts every height out by the instrument’s height: measure it.';
+    if (!simulated && listed && !listed.plummet) errors.over = `${listed.name} has no plummet: it can’t stand over a mark. Make a free station.`;
+    if (draft.assumed) {
+      if (units.readAngle(draft.azimuth) === null) errors.azimuth = 'Give the direction, clockwise from grid north.';
+      if (units.readAngle(draft.circle) === null) errors.circle = 'Give what the circle reads there.';
+      if (draft.toward.trim() === '') errors.toward = 'Say what it points to.';
+    }
+  }
+  if (draft.method === 'onLines' && siteLines(state).length < 2) errors.method = 'No drawn lines yet: import the outline or the grid under Work first.';
+  if (!simulated && draft.instrument === OTHER_INSTRUMENT) {
+    const wrong = precisionError(draft.precision);
+    if (wrong) errors.precision = wrong;
+  }
+  const readable = errors.temperature === undefined && errors.pressure === undefined;
+  const ppm = readable ? atmosphericCorrection({ temperatureC, pressureHPa }, simulated ? SIMULATED_REFERENCE : referenceOf(listed)) * 1e6 : null;
+  return { errors, over, heightRead, temperatureC, pressureHPa, ppm };
+}
+
+const referenceOf = (item: InstrumentItem | undefined): ReferenceAtmosphere =>
+  item ? { temperatureC: item.referenceC, pressureHPa: item.referenceHPa, wavelengthUm: item.wavelengthUm } : SIMULATED_REFERENCE;
+
+/** The placing as it is kept. Only for a draft without errors. */
+export function occupationOf(draft: SetupDraft, read: ReadSetup, state: SiteState, units: Units, link: LinkState | null): FactBody<'occupation'> {
+  const simulated = link?.kind === 'simulator';
+  const listed = simulated ? undefined : listedInstruments(state).find((each) => each.item === draft.instrument);
+  const { over } = read;
+  const typed = draft.method === 'overMark' && draft.assumed;
+  const turn = (text: string) => (((units.readAngle(text) ?? 0) * 180) / Math.PI + 360) % 360;
+  return {
+    name: draft.name.trim(),
+    instrument: simulated
+      ? SIMULATED_INSTRUMENT
+      : listed
+        ? { name: listed.name, angleSdSec: listed.angleSdSec, distSdMm: listed.distSdMm, distSdPpm: listed.distSdPpm }
+        : instrumentOf(draft.precision),
+    instrumentItem: listed?.item ?? null,
+    instrumentHeight: read.heightRead!,
+    instrumentHeightSdMm: 1,
+    temperatureC: Math.round(read.temperatureC * 10) / 10,
+    pressureHPa: Math.round(read.pressureHPa * 10) / 10,
+    ppm: Math.round(read.ppm! * 100) / 100,
+    ground: draft.ground,
+    windy: draft.windy,
+    link: link?.kind ?? 'typed',
+    method: draft.method,
+    checklist: [...draft.ticked],
+    confirmed: [...draft.confirmed],
+    tiltSec: link?.stand ? { along: link.stand.alongSec, across: link.stand.acrossSec } : null,
+    over: over ? { mark: over.id, revision: over.revision.id, centringSdMm: number(draft.centring) } : null,
+    assumed: typed ? { azimuthDeg: turn(draft.azimuth), circleDeg: turn(draft.circle), to: draft.toward.trim() } : null,
+  };
+}
+
+export interface CarriedOver {
+  readonly what: Carried;
+  readonly words: string;
+}
+
+/** What still stands as it was at the placing before, until somebody says that it does. */
+export function carriedOver(state: SiteState, draft: SetupDraft, units: Units, link: LinkState | null): CarriedOver[] {
+  const before: Fact<'occupation'> | undefined = state.occupations.at(-1);
+  if (!before) return [];
+  const { pole } = link ?? {};
+  return [
+    { what: 'weather', words: `Weather: ${draft.temperature} ${draft.celsius ? '°C' : '°F'}, ${draft.pressure} hPa` },
+    { what: 'instrument', words: `Instrument: ${link?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : before.body.instrument.name}` },
+    ...(pole
+      ? [
+          {
+            what: 'pole' as const,
+            words: `Target: ${pole.target?.name ?? 'constant 0'}, ${units.length(pole.targetHeight)} ${units.unit}, ${pole.legs ? 'on legs' : 'by hand'}`,
+          },
+        ]
+      : []),
+  ];
+}

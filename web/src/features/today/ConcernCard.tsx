@@ -1,0 +1,38 @@
+import { Link } from 'react-router';
+import { controlConcerns, type Concern } from '@idle-marker/records';
+import { concernWords } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { LINK } from '../../ui/link.ts';
+
+const SHOWN = 5;
+
+export const wordsOf = ({ mark, ...concern }: Concern): { readonly title: string; readonly text: string } =>
+  concernWords({ ...concern, name: mark.revision.body.name });
+
+/** Control that wants looking after: what the works will take, what is soft, what was not seen for long. */
+export function ConcernCard() {
+  const { id, state, now } = useSite();
+  const concerns = controlConcerns(state, now);
+  if (concerns.length === 0) return null;
+  return (
+    <section className="border-[1.5px] border-ochre bg-sheet p-[18px]" aria-label="Control to look after">
+      <div className="mb-1 flex items-baseline justify-between gap-3">
+        <h2 className="text-xl">Control to look after</h2>
+        <Link className={LINK} to={`/sites/${id}/control`}>
+          Control
+        </Link>
+      </div>
+      <ul>
+        {concerns.slice(0, SHOWN).map((concern) => {
+          const { title, text } = wordsOf(concern);
+          return (
+            <li key={concern.code + concern.mark.id} className="border-b border-rule py-1.5">
+              <strong className="text-ochre">{title}.</strong> {text}
+            </li>
+          );
+        })}
+      </ul>
+      {concerns.length > SHOWN && <p className="mt-1 text-ink2">And {concerns.length - SHOWN} more.</p>}
+    </section>
+  );
+}

@@ -1,0 +1,40 @@
+/** What control wants looking after, in sentences. */
+
+export interface ConcernFacts {
+  readonly code: 'USE_SOON' | 'WORKS' | 'REFRESH' | 'ALIKE';
+  readonly name: string;
+  readonly days?: number;
+  readonly on?: string | null;
+  readonly work?: string;
+  readonly kind?: 'dig' | 'pour' | 'demolish';
+  readonly left?: number;
+  readonly other?: string;
+}
+
+const DOES = { dig: 'digs', pour: 'pours over', demolish: 'tears down' } as const;
+
+export function concernWords({ code, name, days = 0, on, work, kind = 'dig', left = 0, other }: ConcernFacts): {
+  readonly title: string;
+  readonly text: string;
+} {
+  switch (code) {
+    case 'WORKS':
+      return {
+        title: `${name} will be lost`,
+        text: `${work} ${DOES[kind]} the ground there${on ? ` from ${on}` : ''}. ${
+          left < 3 ? `Only ${left} usable marks are left then: ` : ''
+        }Measure a mark to replace it now, outside the works, and prove that by a second station while ${name} still stands.`,
+      };
+    case 'USE_SOON':
+      return days < 0
+        ? { title: `${name} is past its day`, text: `It was to be used before ${on}. Replace it by a firm mark, or look at it and give it another day.` }
+        : {
+            title: `${name}: use it soon`,
+            text: `Before ${on}, ${days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`}. A soft mark gets shoved: use it now, or replace it by a firm one.`,
+          };
+    case 'REFRESH':
+      return { title: `${name}: look at it`, text: `Not seen for ${days} days. Crosses wear off, are swept or covered: find it and refresh it.` };
+    case 'ALIKE':
+      return { title: `${name} looks like ${other}`, text: 'Two names that look alike get mixed up. Give one of them a new name, as a new revision.' };
+  }
+}

@@ -1,0 +1,8 @@
+/** What people are on a site, as said in a sentence. */
+export const ROLE_NAME = { lead: 'Lead', technician: 'Technician', apprentice: 'Apprentice' } as const;
+export type RoleName = keyof typeof ROLE_NAME;
+
+const SOMEBODY: Readonly<Record<RoleName, string>> = { lead: 'a lead', technician: 'a technician', apprentice: 'an apprentice' };
+
+/** "a lead or a technician". */
+export const allowedRoles = (roles: readonly RoleName[]): string => roles.map((role) => SOMEBODY[role]).join(' or ');
