@@ -40,7 +40,7 @@ async function key(page: Page, at: ReturnType<typeof reading>): Promise<void> {
   await dialog.getByLabel('Zenith angle').fill(at.zenith);
   await dialog.getByLabel('Slope distance, m').fill(at.slope);
   await dialog.getByLabel('Target height, m').fill(String(TARGET));
-  await dialog.getByRole('checkbox').check();
+  await dialog.getByRole('checkbox', { name: /target height/ }).check();
   await dialog.getByRole('button', { name: 'Take it' }).click();
   await expect(dialog).toBeHidden();
 }

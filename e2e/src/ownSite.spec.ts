@@ -27,7 +27,7 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
     await dialog.getByLabel('Zenith angle').fill(at.zenith);
     await dialog.getByLabel('Slope distance, US ft').fill(at.slope);
     await dialog.getByLabel('Target height, US ft').fill('5');
-    await dialog.getByRole('checkbox').check();
+    await dialog.getByRole('checkbox', { name: /target height/ }).check();
     await dialog.getByRole('button', { name: 'Take it' }).click();
     await expect(dialog).toBeHidden();
   };

@@ -59,7 +59,14 @@ export function LinkMenu() {
         title="Instrument and pole"
         foot={
           <>
-            <Button onClick={() => setLibrary(true)}>Library…</Button>
+            <Button
+              onClick={() => {
+                setOpen(false);
+                setLibrary(true);
+              }}
+            >
+              Library…
+            </Button>
             <Button look="primary" disabled={error !== null} onClick={done}>
               Done
             </Button>
@@ -113,7 +120,14 @@ export function LinkMenu() {
           )}
         </div>
       </Dialog>
-      {library && <LibraryDialog onClose={() => setLibrary(false)} />}
+      {library && (
+        <LibraryDialog
+          onClose={() => {
+            setLibrary(false);
+            openMenu();
+          }}
+        />
+      )}
     </>
   );
 }

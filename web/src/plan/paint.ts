@@ -98,13 +98,13 @@ function paintLine({ context, palette, toPixel }: Painter, { points, ink, closed
   context.setLineDash([]);
 }
 
-const SHADE_RADIUS_PX = 16;
+const SHADE_RADIUS_PX = 7;
 
 function paintShade({ context, palette, toPixel }: Painter, { at, ink }: SceneShade): void {
   const [x, y] = toPixel(at);
   context.beginPath();
   context.arc(x, y, SHADE_RADIUS_PX, 0, 2 * Math.PI);
-  context.globalAlpha = 0.35;
+  context.globalAlpha = 0.6;
   context.fillStyle = palette[ink];
   context.fill();
   context.globalAlpha = 1;

@@ -1,4 +1,4 @@
-import { azimuth, compassWord, nearestFirst, planDistance, RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { azimuth, compassWord, nearestFirst, planDistance, RADIANS_PER_DEGREE, type AngleUnit } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
 import { VISIT } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
@@ -10,6 +10,12 @@ import { useVisit, type VisitOutcome } from './useVisit.ts';
 
 const TAPS: readonly VisitOutcome[] = ['found', 'missing', 'disturbed', 'refreshed'];
 const MS_PER_DAY = 86_400_000;
+
+/** A turn to the right for somebody who looks for a mark: whole degrees or gon. */
+const turned = (turn: number, unit: AngleUnit): string => {
+  const share = (((turn / (2 * Math.PI)) % 1) + 1) % 1;
+  return unit === 'gon' ? `${Math.round(share * 400)} gon` : `${Math.round(share * 360)}°`;
+};
 
 /** The tick list of a walk round the marks: distance and direction from where one stands, found or not, in walking order. */
 export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; onOpen(mark: string): void }) {
@@ -71,7 +77,7 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
         {order.map(({ mark, ...place }) => {
           if (!station) return row(mark, null);
           const way = azimuth(station, place);
-          const turn = facing === null ? '' : `, ${units.angle((way - facing + 4 * Math.PI) % (2 * Math.PI), 0)} to the right of the telescope`;
+          const turn = facing === null ? '' : `, ${turned(way - facing, units.angleUnit)} to the right of the telescope`;
           return row(mark, {
             words: `${units.length(planDistance(station, place), 1)} ${units.unit} ${compassWord(way)} of ${inForce!.fact.body.name}${turn}`,
           });

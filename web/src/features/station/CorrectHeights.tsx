@@ -162,6 +162,9 @@ export function CorrectHeights({ solution, onClose }: { readonly solution: Accep
               ? 'No mark set from here changes its height.'
               : `${rows.length} ${rows.length === 1 ? 'mark changes' : 'marks change'} in height:`}
           </h3>
+          {rows.length === 0 && what === 'targetHeight' && chosen.some((sight) => sight.body.purpose === 'station') && (
+            <p className="text-ink2">The same slip at the control and at the marks cancels: the station comes out as much too high as the marks too low.</p>
+          )}
           <ul className="max-h-56 overflow-y-auto" tabIndex={0} role="region" aria-label="List of marks">
             {rows.slice(0, SHOWN).map((row) => (
               <li key={row.effect.mark} className="flex justify-between gap-4 border-b border-rule py-0.5">

@@ -89,7 +89,7 @@ export function MethodFields({ draft, read, set }: SetupPart) {
                   maxLength={80}
                   placeholder="corner of the shed"
                   onChange={(event) => set({ toward: event.target.value })}
-                  error={draft.toward === '' ? null : errors.toward}
+                  error={errors.toward}
                 />
               </div>
               <p className="border-l-4 border-ochre pl-3 text-[14px]">

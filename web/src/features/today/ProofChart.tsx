@@ -45,7 +45,7 @@ function Plot({ points, part, limit, words }: PlotProps) {
   const limits = part === 'plan' ? [limit] : [limit, -limit];
   return (
     <figure className="mt-3">
-      <div className="h-[120px]">
+      <div className="h-[100px]">
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={[...points]} margin={{ top: 8, right: 8, bottom: 0, left: -28 }}>
             <XAxis
