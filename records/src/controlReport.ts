@@ -1,5 +1,5 @@
 /** One page about the control for the other trades: what was used, what was refused, how it differs, and what is proposed. */
-import type { ControlPair, Metres } from '@idle-marker/core';
+import type { ControlPair, Metres, PlanPoint } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { memberName } from './cutSheet.ts';
 import { controlConcerns, type Concern } from './lookAfter.ts';
@@ -17,6 +17,9 @@ export interface ReportRow {
   /** Accepted stations that used it, and that sighted it and left it out. */
   readonly usedBy: readonly string[];
   readonly leftOutBy: readonly string[];
+  /** Sighted as a proof. */
+  readonly proof: boolean;
+  readonly place: PlanPoint | null;
   /** Last comparison with the list, measured minus listed, millimetres. */
   readonly dEMm: number | null;
   readonly dNMm: number | null;
@@ -63,6 +66,8 @@ function rowOf(state: SiteState, mark: ControlMark): ReportRow {
     useHeight: body.useHeight,
     usedBy: stations('used'),
     leftOutBy: stations('leftOut'),
+    proof: looks.some((look) => look.as === 'proof'),
+    place: body.e === null || body.n === null ? null : { e: body.e, n: body.n },
     dEMm: last?.dEMm ?? null,
     dNMm: last?.dNMm ?? null,
     dZMm: last?.dZMm ?? null,

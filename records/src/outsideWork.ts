@@ -1,5 +1,5 @@
 /** Marks to set outside what the control of a station spans: its figures say little there, so a proof out there is asked for. */
-import { planDistance, workOutside, type PlanPoint } from '@idle-marker/core';
+import { azimuth, planDistance, RADIANS_PER_DEGREE, workOutside, wrapHalfTurn, type PlanPoint } from '@idle-marker/core';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 import { proofCandidates } from './proving.ts';
 
@@ -10,6 +10,8 @@ export interface OutsideWork {
   /** Whether a good proof was taken on that side already. */
   readonly proven: boolean;
 }
+
+const SIDE = 60 * RADIANS_PER_DEGREE;
 
 const placeOf = ({ revision: { body } }: ControlMark): PlanPoint | null => (body.e === null || body.n === null ? null : { e: body.e, n: body.n });
 
@@ -23,13 +25,17 @@ export function outsideWork(state: SiteState, solution: AcceptedSolution): Outsi
   if (outside.length === 0) return null;
   const middle = { e: outside.reduce((sum, each) => sum + each.e, 0) / outside.length, n: outside.reduce((sum, each) => sum + each.n, 0) / outside.length };
   const reach = planDistance(station, middle);
-  /** On that side: nearer to the work outside than the station is. */
+  const way = azimuth(station, middle);
+  // What the station sighted and left out is no witness for it.
+  const sighted = new Set(solution.fact.body.uses.map((use) => use.control));
+  /** On that side: about in that direction, and not much nearer than the work is. */
   const isThere = (mark: ControlMark) => {
     const place = placeOf(mark);
-    return place !== null && planDistance(place, middle) < Math.max(reach, 10);
+    if (place === null || sighted.has(mark.id)) return false;
+    return Math.abs(wrapHalfTurn(azimuth(station, place) - way)) < SIDE && planDistance(station, place) > reach / 2;
   };
   const there = proofCandidates(state, solution)
-    .filter(({ mark, used: use }) => !use.plan && mark.revision.body.usePlan && isThere(mark))
+    .filter(({ mark }) => mark.revision.body.usePlan && isThere(mark))
     .sort((a, b) => planDistance(placeOf(a.mark)!, middle) - planDistance(placeOf(b.mark)!, middle));
   return {
     names: outside.map((each) => each.name),

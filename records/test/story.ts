@@ -275,6 +275,17 @@ export class Story {
     return this.say('resight', body, 0);
   }
 
+  /** A sight to anything, of any purpose, with the pole at `place`; `slip` is what the target height was entered too high by. */
+  shoot(
+    occupation: Fact<'occupation'>,
+    purpose: FactBody<'sight'>['purpose'],
+    target: FactBody<'sight'>['target'],
+    place: Place,
+    { slip = 0, tracking = false }: { readonly slip?: number; readonly tracking?: boolean } = {},
+  ): Fact<'sight'> {
+    return this.say('sight', sightBody(occupation, purpose, target, this.#read(place), { targetHeight: HT + slip, legs: true }, tracking));
+  }
+
   /** Moves the instrument: later readings are taken from elsewhere. */
   stand(place: Place): this {
     this.#stand = place;

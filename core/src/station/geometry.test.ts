@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { polar } from '../plane/point.ts';
-import { gradeAngle, stationGeometry } from './geometry.ts';
+import { gradeAngle, stationGeometry, workOutside } from './geometry.ts';
 
 const DEGREE = Math.PI / 180;
 const STATION = { e: 4000, n: 8000 };
@@ -29,6 +29,18 @@ describe('the geometry of a station', () => {
     expect(codes([at('A', 10, 80), at('B', 60, 70), at('C', 110, 90)])).toEqual(['ONE_SIDE']);
     expect(codes([at('A', 10, 80), at('B', 192, 70), at('C', 14, 120)])).toEqual(['ONE_LINE']);
     expect(codes([at('A', 10, 80), at('B', 130, 70), at('C', 250, 90)])).toEqual([]);
+  });
+
+  it('warns when all marks stand on one wall, seen from off it', () => {
+    const wall = [-30, 0, 40].map((along, i) => ({ name: `W${i}`, e: STATION.e + along, n: STATION.n + 50 + i * 0.1 }));
+    expect(codes(wall)).toEqual(['ONE_WALL']);
+    expect(codes([...wall, at('K', 200, 60)])).toEqual([]);
+  });
+
+  it('names the work outside, and none where the control spans nothing', () => {
+    const control = [at('A', 10, 80), at('B', 130, 70), at('C', 250, 90)];
+    expect(workOutside(STATION, control, [at('M1', 40, 10), at('M2', 90, 200)]).map((mark) => mark.name)).toEqual(['M2']);
+    expect(workOutside(STATION, control.slice(0, 1), [at('M2', 90, 200)])).toEqual([]);
   });
 
   it('counts the work that lies outside of the control, and says how far it reaches', () => {

@@ -172,6 +172,8 @@ export function lineStation(input: LineStationInput): Result<LineStationResult, 
   if (invalid) return fail(invalid);
   const origin = input.lines.find((line) => line.name === input.observations[0]!.line)!.from;
   const conditions = conditionsOf(input, origin);
+  if (conditions.some((condition) => at(condition, 0, 0, 0).variance === 0))
+    return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
   const answers: Answer[] = [];
   for (let i = 0; i < STARTS; i++) {
     const answer = adjust(conditions, (2 * Math.PI * i) / STARTS);

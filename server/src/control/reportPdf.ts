@@ -19,6 +19,9 @@ const MOST_ROWS = 24;
 const MOST_PAIRS = 5;
 const MOST_NOTICES = 8;
 const SIZE = 8;
+/** Points: room that the cautions take, and the least that a map is worth drawing in. */
+const CAUTIONS_HEIGHT = 62;
+const LEAST_MAP = 110;
 
 const usedFor = (row: ReportRow): string => [row.usePlan && 'plan', row.useHeight && 'height'].filter(Boolean).join(' + ') || 'nothing';
 
@@ -31,7 +34,9 @@ const verdictOf = (row: ReportRow): string =>
         ? 'used'
         : row.leftOutBy.length > 0
           ? 'left out'
-          : 'not sighted';
+          : row.proof
+            ? 'proved on'
+            : 'not sighted';
 
 interface Column {
   readonly title: string;
@@ -69,7 +74,8 @@ export async function controlReportPdf(report: ControlReport, timeZone: string):
   let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
   y = drawTable(page, report, y);
   y = drawFindings(page, report, y + 6);
-  drawCautions(page, report, y + 6);
+  drawMap(page, report, { x: MARGIN, y: y + 8, width: widthOf(page), height: bottomOf(page) - CAUTIONS_HEIGHT - y - 16 });
+  drawCautions(page, report);
   return finish(page);
 }
 
@@ -86,7 +92,7 @@ function drawHead(page: Page, report: ControlReport, when: string): number {
     site.siteZero === null
       ? 'all heights are true heights'
       : `site zero is ${formatLength(site.siteZero, site.lengthUnit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[site.lengthUnit]} true height`;
-  const system = `${site.coordinateSystem || 'system not named'}, ${UNIT_NAME[site.lengthUnit]}; heights from ${site.heightDatum || 'a datum not named'}, ${zero}; ${
+  const system = `${site.coordinateSystem || 'system not named'}, ${UNIT_NAME[site.lengthUnit]}; heights: ${site.heightDatum || 'datum not named'}, ${zero}; ${
     site.combinedScaleFactor === 1 ? 'distances as on the ground' : `grid distances, factor ${site.combinedScaleFactor}`
   }`;
   const height = paragraph(page, system, MARGIN, MARGIN + 44, widthOf(page), 'regular', 9, INKS.ink2);
@@ -170,8 +176,36 @@ function drawFindings(page: Page, report: ControlReport, top: number): number {
   return y;
 }
 
-function drawCautions(page: Page, report: ControlReport, top: number): void {
-  let y = Math.max(top, bottomOf(page) - 82);
+/** The marks in their places, and the pairs that do not fit. Left away where no room is left for it. */
+function drawMap(page: Page, report: ControlReport, frame: { x: number; y: number; width: number; height: number }): void {
+  const placed = report.rows.flatMap((row) => (row.place ? [{ ...row, place: row.place }] : []));
+  if (placed.length < 2 || frame.height < LEAST_MAP) return;
+  const east = placed.map((row) => row.place.e);
+  const north = placed.map((row) => row.place.n);
+  const [minE, maxE, minN, maxN] = [Math.min(...east), Math.max(...east), Math.min(...north), Math.max(...north)];
+  const pad = 24;
+  const scale = Math.min((frame.width - 2 * pad) / Math.max(maxE - minE, 1), (frame.height - 2 * pad) / Math.max(maxN - minN, 1));
+  const x = (e: number) => frame.x + frame.width / 2 + (e - (minE + maxE) / 2) * scale;
+  const y = (n: number) => frame.y + frame.height / 2 - (n - (minN + maxN) / 2) * scale;
+  const byName = new Map(placed.map((row) => [row.name, row.place]));
+  for (const pair of report.pairs) {
+    const [from, to] = [byName.get(pair.from), byName.get(pair.to)];
+    if (from && to) page.moveTo(x(from.e), y(from.n)).lineTo(x(to.e), y(to.n)).lineWidth(0.8).strokeColor(INKS.brick).stroke();
+  }
+  for (const row of placed) {
+    const bad = row.propose !== 'nothing' || row.condition === 'lost';
+    const [px, py] = [x(row.place.e), y(row.place.n)];
+    page
+      .rect(px - 4, py - 4, 8, 8)
+      .lineWidth(1)
+      .fillAndStroke('#ffffff', bad ? INKS.brick : INKS.ink);
+    write(page, row.name, px + 7, py - 5, 'medium', 8, bad ? INKS.brick : INKS.ink);
+  }
+  write(page, 'North is up; red lines: pairs that do not fit.', frame.x, frame.y + frame.height - 8, 'regular', 7.5, INKS.ink2);
+}
+
+function drawCautions(page: Page, report: ControlReport): void {
+  let y = bottomOf(page) - CAUTIONS_HEIGHT;
   rule(page, y, INKS.ink);
   y += 5;
   for (const caution of REPORT_CAUTIONS) y += paragraph(page, caution, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 2;
