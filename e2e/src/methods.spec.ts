@@ -17,8 +17,9 @@ async function sightOf(page: Page, what: string): Promise<void> {
     .getByRole('button', { name: `Sight ${what}`, exact: true })
     .first()
     .click();
-  await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Cancel' })).toBeHidden({ timeout: 60_000 });
+  // Its row is there once it is taken: benchmark, line or mark.
+  await expect(page.getByRole('row', { name: new RegExp(`^${what}\\b`) }).first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: 'Cancel' })).toBeHidden({ timeout: 30_000 });
 }
 
 test('heights alone: one benchmark checks nothing, two do, and every spot gets its height', async ({ page }) => {

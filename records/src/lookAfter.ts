@@ -18,6 +18,8 @@ export type Concern =
     }
   /** Painted or scratched, and not seen for long. */
   | { readonly code: 'REFRESH'; readonly mark: ControlMark; readonly days: number }
+  /** Few usable marks while the work has begun: one or two will be lost. */
+  | { readonly code: 'SPARE'; readonly mark: ControlMark; readonly left: number }
   | { readonly code: 'ALIKE'; readonly mark: ControlMark; readonly other: string };
 
 const MS_PER_DAY = 86_400_000;
@@ -26,6 +28,9 @@ const SOON_DAYS = 7;
 /** Crosses wear off, are swept or covered. */
 const REFRESH_DAYS = 14;
 const WEARS_OFF: ReadonlySet<FactBody<'control'>['kind']> = new Set(['cross', 'stake']);
+
+/** With four usable marks one bad one can be named; of four, two may be gone before the job is done. */
+const ENOUGH = 4;
 
 const daysUntil = (day: string, now: Date): number =>
   Math.ceil((Date.parse(`${day}T00:00:00Z`) - Date.parse(`${now.toISOString().slice(0, 10)}T00:00:00Z`)) / MS_PER_DAY);
@@ -72,5 +77,8 @@ export function controlConcerns(state: SiteState, now: Date): Concern[] {
     );
     return other === null ? [] : [{ code: 'ALIKE', mark, other }];
   });
-  return [...works, ...soon, ...refresh, ...alike];
+  const usable = here.filter(({ revision: { body } }) => body.usePlan && !body.forProof);
+  const spare: Concern[] =
+    state.packages.length > 0 && usable.length > 0 && usable.length < ENOUGH ? [{ code: 'SPARE', mark: usable[0]!, left: usable.length }] : [];
+  return [...spare, ...works, ...soon, ...refresh, ...alike];
 }

@@ -164,7 +164,7 @@ describe('after a proof', () => {
     story.work({ items: [{ ...HALL, corners: HALL.corners.map((corner) => ({ ...corner, n: corner.n - 110 })) }] });
     const proved = jest.fn();
     const { user } = show(story, <OutsideCard solution={story.station('S1')} busy={false} onProve={proved} />);
-    await user.click(screen.getByRole('button', { name: 'Prove on P1' }));
+    await user.click(screen.getByRole('button', { name: 'Prove out there, on P1' }));
     expect(proved).toHaveBeenCalledTimes(1);
   });
 });
@@ -220,7 +220,7 @@ describe('control', () => {
     const sent: string[] = [];
     const before = globalThis.fetch;
     globalThis.fetch = (url) => {
-      sent.push(String(url));
+      sent.push(url as string);
       return Promise.resolve({ ok: true, status: 201 } as Response);
     };
     expect(await sendPhotos(SITE_ID)).toBeNull();

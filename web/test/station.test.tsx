@@ -85,6 +85,7 @@ describe('what to sight next', () => {
         chosen={null}
         onChoose={() => undefined}
         onSight={(mark) => asked.push(mark)}
+        onSightAll={null}
         busy={false}
         at={solved!.result}
       />,
@@ -103,7 +104,7 @@ describe('what to sight next', () => {
     const story = new Story().control(['K1']);
     const { user } = show(
       story,
-      <NextMark sighted={new Set()} adds={[]} chosen={null} onChoose={() => undefined} onSight={() => undefined} busy={false} at={null} />,
+      <NextMark sighted={new Set()} adds={[]} chosen={null} onChoose={() => undefined} onSight={() => undefined} onSightAll={null} busy={false} at={null} />,
     );
     await user.click(screen.getByRole('button', { name: 'A mark that is not listed…' }));
     const dialog = within(screen.getByRole('dialog'));
@@ -118,7 +119,16 @@ describe('what to sight next', () => {
     const story = new Story().control(['K1']);
     show(
       story,
-      <NextMark sighted={new Set([story.markId('K1')])} adds={[]} chosen={null} onChoose={() => undefined} onSight={() => undefined} busy={false} at={null} />,
+      <NextMark
+        sighted={new Set([story.markId('K1')])}
+        adds={[]}
+        chosen={null}
+        onChoose={() => undefined}
+        onSight={() => undefined}
+        onSightAll={null}
+        busy={false}
+        at={null}
+      />,
     );
     expect(screen.getByText('Every usable mark has been sighted.')).toBeTruthy();
   });

@@ -1,7 +1,7 @@
 /** What control wants looking after, in sentences. */
 
 export interface ConcernFacts {
-  readonly code: 'USE_SOON' | 'WORKS' | 'REFRESH' | 'ALIKE';
+  readonly code: 'SPARE' | 'USE_SOON' | 'WORKS' | 'REFRESH' | 'ALIKE';
   readonly name: string;
   readonly days?: number;
   readonly on?: string | null;
@@ -24,6 +24,11 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
         text: `${work} ${DOES[kind]} the ground there${on ? ` from ${on}` : ''}. ${
           left < 3 ? `Only ${left} usable marks are left then: ` : ''
         }Measure a mark to replace it now, outside the works, and prove that by a second station while ${name} still stands.`,
+      };
+    case 'SPARE':
+      return {
+        title: left === 1 ? 'One usable mark' : `${left} usable marks`,
+        text: 'Some are lost in every job. Measure extra control first in the day, while these still stand: four or more let one bad mark be named.',
       };
     case 'USE_SOON':
       return days < 0

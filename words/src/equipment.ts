@@ -3,8 +3,11 @@ import { formatLength, type LengthUnit, type TargetHeightNotice } from '@idle-ma
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export const TARGET_FORM = {
-  round: { name: 'Round prism', hint: 'Face it to the instrument: turned away it reads beside itself.' },
-  allRound: { name: 'All-round prism', hint: 'Needs no facing. Its constant differs from a round prism’s: ask again at each change.' },
+  round: { name: 'Round prism', hint: 'Face it to the instrument: turned away it reads beside itself. Screwed to a wall it has to be square to it and level.' },
+  allRound: {
+    name: 'All-round prism',
+    hint: 'Needs no facing. Its constant differs from a round prism’s: ask again at each change. Above your head where you track over open ground, low for control.',
+  },
   small: { name: 'Small prism', hint: 'For hubs and control: low on the pole a lean does little. Without a pole it can stand on the thing itself.' },
   active: { name: 'Active prism', hint: 'Switch it on, set its channel as here, and look at its own battery: dark, it is not found.' },
   foil: { name: 'Reflective foil', hint: 'Aim by hand, laser dot as a helper, from near square on. Never with the prism setting.' },

@@ -15,8 +15,8 @@ export const SETUP_STEPS: readonly SetupStep[] = [
   },
   {
     id: 'spread',
-    short: 'Legs spread, head at chest height, locked',
-    why: 'Closed legs reach the chin; spread they put the telescope at the eye. A narrow base shakes. Tighten levers and set screws, at the least in wind. Higher only where the sights need it.',
+    short: 'Legs spread, head at chest height and about level, locked',
+    why: 'Closed legs reach the chin; spread they put the telescope at the eye. Head near level both ways, judged by eye, so that the instrument can’t slide and the foot screws have travel. A narrow base shakes. Tighten levers and set screws, at the least in wind. Higher only where the sights need it.',
   },
   {
     id: 'strap',
@@ -38,13 +38,13 @@ export const SETUP_STEPS: readonly SetupStep[] = [
   {
     id: 'centre',
     short: 'Plummet over the mark, levelled, looked at again',
-    why: 'Move it flat on the plate, never past its edge. Shifting upsets the level, and levelling the centring: repeat until both hold. Put a boot beside the mark to focus on.',
+    why: 'Move it flat on the plate, never past its edge. Shifting upsets the level, and levelling the centring: repeat until both hold. Put a boot beside the mark to focus on: first the crosshair ring until it is sharp, then the mark.',
     when: 'overMark',
   },
   {
     id: 'level',
     short: 'Level brought in by stages, hands off between',
-    why: 'Foot screws from the middle of their travel. First the round bubble by the legs: one leg takes it opposite another, that one brings it in. Then the electronic level, coarse to fine; it lags, so wait. If the bubble disagrees, trust the electronic one and have the bubble adjusted.',
+    why: 'Open the level page first: many close by themselves after a minute, then open it again. Foot screws from the middle of their travel. First the round bubble by the legs: one leg takes it opposite another, that one brings it in. Then the electronic level, coarse to fine; it lags, so wait. If the bubble disagrees, trust the electronic one and have the bubble adjusted. An instrument that levels itself needs only a rough start, but a better one is faster.',
   },
   {
     id: 'compensator',

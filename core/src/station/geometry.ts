@@ -73,9 +73,12 @@ function onOneWall(control: readonly Sighted[]): boolean {
   return length > 0 && control.every((mark) => Math.abs((mark.e - a.e) * (b.n - a.n) - (mark.n - a.n) * (b.e - a.e)) / length <= WALL_DEPTH);
 }
 
+/** Outline of what the control and the station span, in order; fewer than three corners when they span nothing. */
+export const spanOf = (station: PlanPoint, control: readonly PlanPoint[]): PlanPoint[] => hull([...control, ...(control.length > 1 ? [station] : [])]);
+
 /** Which marks to set lie outside what the control and the station span; none when they span nothing. */
 export function workOutside<T extends PlanPoint>(station: PlanPoint, control: readonly PlanPoint[], work: readonly T[]): T[] {
-  const outline = hull([...control, ...(control.length > 1 ? [station] : [])]);
+  const outline = spanOf(station, control);
   return outline.length < 3 ? [] : work.filter((mark) => !insidePolygon(mark, outline));
 }
 

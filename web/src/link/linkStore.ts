@@ -28,7 +28,7 @@ function hold(next: Held | null): void {
 }
 
 const SEED = 20310506;
-export const PACES = [1, 5, 20] as const;
+export const PACES = [1, 5, 20, 60] as const;
 
 export async function openSimulator(site: string, ground: string): Promise<void> {
   if (held?.site === site && held.link.kind === 'simulator') return;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { planDistance } from '@idle-marker/core';
+import { formatSigned, planDistance } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { TWIN_DISTANCE } from '@idle-marker/formats';
 import { alikeName, type ControlMark } from '@idle-marker/records';
@@ -31,6 +31,14 @@ const CONDITIONS: readonly (readonly [Body['condition'], string])[] = [
   ['doubtful', 'Doubtful'],
   ['lost', 'Lost'],
 ];
+
+/** What has to be said of the spot, where it is not plain. */
+const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
+  cross: 'on the point, or at what offset',
+  target: 'how it is fastened: square to the wall, level',
+  benchmark: 'top of the nut, nail head, written line',
+  tag: 'which wall, which corner',
+};
 
 /** Adds a mark, or writes a new revision of one; the older ones stay readable. */
 export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClose(): void }) {
@@ -166,6 +174,11 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
           inputMode="decimal"
           onChange={(event) => setPlaces({ ...places, z: event.target.value })}
           error={shown(errors.z, places.z !== '')}
+          help={
+            before && before.z !== null && place.z !== null && Math.abs(place.z - before.z) > 5e-5
+              ? `${formatSigned((place.z - before.z) * 1000, 1)} mm against the revision before.`
+              : undefined
+          }
         />
         <Field
           label="Standard deviation in plan, per axis"
@@ -200,7 +213,7 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
               label="Which spot is the point"
               value={spot}
               maxLength={200}
-              placeholder="centre of the nail head"
+              placeholder={SPOT_HINT[kind] ?? 'centre of the nail head'}
               onChange={(event) => setSpot(event.target.value)}
             />
             <Field

@@ -31,7 +31,8 @@ export function TagLife({ mark }: { readonly mark: ControlMark }) {
     <section className="mb-3" aria-label="Tag">
       <h3 className="text-[15px]">Reusable tag</h3>
       <p className="text-[14px] text-ink2">
-        {body.validFor ? `Valid for ${body.validFor}.` : 'Say with a new revision what it is valid for.'} Flat, upright, in even light.
+        {body.validFor ? `Valid for ${body.validFor}.` : 'Say with a new revision what it is valid for.'} On a flat surface, hardly tilted, in even light; at
+        about the height of the instrument, but not all at the same.
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <Field

@@ -13,6 +13,7 @@ import { Card, PlanOnlyBadge, Slip } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { PutOffDialog } from '../prove/PutOffDialog.tsx';
+import { BeginCard } from './BeginCard.tsx';
 import { BlockedDialog } from './BlockedDialog.tsx';
 import { HangsOn } from './HangsOn.tsx';
 import { MarkHeights } from './MarkHeights.tsx';
@@ -110,6 +111,7 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
             {staking.fault?.text ?? shooting.trouble}
           </Card>
         )}
+        <BeginCard solution={solution} work={work} />
         <Standing stop={stop} stands={stands} onOthers={() => setBlocking(true)} />
         {shot && (
           <Card tone={due === 'set' ? 'good' : 'ochre'} title={due === 'set' ? `Inside ${smallLength(tolerance, units.lengthUnit)}: set it` : 'Not there yet'}>

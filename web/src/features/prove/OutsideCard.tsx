@@ -19,7 +19,7 @@ export function OutsideCard({ solution, busy, onProve }: { readonly solution: Ac
       actions={
         best && (
           <Button disabled={busy} onClick={() => onProve(best)}>
-            Prove on {best.revision.body.name}
+            Prove out there, on {best.revision.body.name}
           </Button>
         )
       }

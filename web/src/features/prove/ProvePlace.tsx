@@ -19,6 +19,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Card, Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
 import { FoundMovedDialog } from '../control/FoundMovedDialog.tsx';
+import { Beside } from './Beside.tsx';
 import { CandidateTable } from './CandidateTable.tsx';
 import { ClearCard } from './ClearCard.tsx';
 import { ProofChart } from '../today/LazyProofChart.tsx';
@@ -153,6 +154,7 @@ export function Place() {
                     last.kind === 'resight' || own ? 'set' : 'listed',
                   )}
                 </p>
+                <Beside solution={inForce} last={last} />
                 <p className="mt-1">{verdict.text}</p>
               </Card>
             )}

@@ -20,6 +20,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 export interface Proven {
   readonly name: string;
   readonly judged: ProofJudgement;
+  readonly sight: Fact<'sight'>;
   readonly kind: 'proof' | 'repeat' | 'resight' | 'ownResight';
   readonly target: { readonly control: ControlMark } | { readonly set: Fact<'mark'> };
 }
@@ -80,7 +81,7 @@ export function useProving(): Proving {
     });
     const used = usedBy(solution, mark.id);
     const independent = (plan !== 'notMeasured' && !used.plan) || (height !== 'notMeasured' && !used.height);
-    setLast({ name: mark.revision.body.name, judged: judged.value, kind: independent ? 'proof' : 'repeat', target: { control: mark } });
+    setLast({ name: mark.revision.body.name, judged: judged.value, sight, kind: independent ? 'proof' : 'repeat', target: { control: mark } });
   };
   const resight = async (mark: Fact<'mark'>) => {
     if (!inForce) return;
@@ -111,7 +112,7 @@ export function useProving(): Proving {
       },
     });
     const kind = mark.body.solution === inForce.fact.id ? 'ownResight' : 'resight';
-    setLast({ name: mark.body.name, judged: judged.value, kind, target: { set: mark } });
+    setLast({ name: mark.body.name, judged: judged.value, sight, kind, target: { set: mark } });
   };
   const prove = async (mark: ControlMark) => {
     if (!inForce) return;

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { RADIANS_PER_DEGREE, spanOf } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { isGroundOf, isUnsteady, leftOut, promiseFor, rivalSolutions, stationMark, type AcceptedSolution } from '@idle-marker/records';
 import { EVENT_KINDS, EVENT_WORDS, smallLength, type EventKind } from '@idle-marker/words';
@@ -69,7 +69,19 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     const lines = state.control
       .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
       .map((mark) => ({ points: [at, { e: mark.revision.body.e!, n: mark.revision.body.n! }], ink: 'ink2' as const, dash: [4, 4], width: 1 }));
-    return joinScenes({ shades }, outlineScene(state.packages), { lines, instruments: [{ at, label: name, facing }] }, controlScene(state.control, null));
+    const held = spanOf(
+      at,
+      state.control
+        .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
+        .map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })),
+    );
+    const span = held.length > 2 ? [{ points: held, ink: 'ink2' as const, closed: true, filled: true, width: 0.5 }] : [];
+    return joinScenes(
+      { shades, lines: span },
+      outlineScene(state.packages),
+      { lines, instruments: [{ at, label: name, facing }] },
+      controlScene(state.control, null),
+    );
   }, [state, result, name, link, solution, shades]);
   const out = leftOut(state, solution);
   const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;

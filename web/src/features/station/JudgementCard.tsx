@@ -4,6 +4,7 @@ import { reasonWords, restateButton, stepWords, VERDICT_TONE } from '@idle-marke
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
+import { MarkHints } from './MarkHints.tsx';
 import { SpreadNote } from './SpreadNote.tsx';
 import { canBeRestated } from './useRestating.ts';
 
@@ -56,6 +57,7 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
                 ))}
               </ol>
             )}
+            <MarkHints marks={marksOf(reason)} />
             {marksOf(reason).length > 0 && <SpreadNote groups={groups.filter((group) => marksOf(reason).includes(group.mark))} />}
           </Card>
         );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { azimuth, planDistance, type AddedSight, type PlanPoint } from '@idle-marker/core';
+import { azimuth, nearestFirst, planDistance, type AddedSight, type PlanPoint } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
 import { ADDS, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -15,6 +15,8 @@ interface NextMarkProps {
   readonly chosen: string | null;
   onChoose(mark: string): void;
   onSight(mark: string): void;
+  /** All that are left, in walking order; null where the instrument does not find them by itself. */
+  readonly onSightAll: ((marks: readonly string[]) => void) | null;
   readonly busy: boolean;
   /** The station, once there is one. */
   readonly at: PlanPoint | null;
@@ -23,7 +25,7 @@ interface NextMarkProps {
 const CONDITION = { secure: '', usable: 'usable', doubtful: 'doubtful', lost: 'lost' } as const;
 
 /** Marks still to be sighted; those kept for proofs last, lost ones not at all. */
-export function NextMark({ sighted, adds, chosen, onChoose, onSight, busy, at }: NextMarkProps) {
+export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll, busy, at }: NextMarkProps) {
   const { state } = useSite();
   const units = useUnits();
   const [adding, setAdding] = useState(false);
@@ -32,6 +34,10 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, busy, at }:
     .filter((mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost')
     .sort((a, b) => Number(rank(a) < 0) - Number(rank(b) < 0) || rank(a) - rank(b) || Number(a.revision.body.forProof) - Number(b.revision.body.forProof));
   const best = adds[0];
+  const usable = open.flatMap(({ id, revision: { body } }) =>
+    body.e !== null && body.n !== null && body.usePlan && !body.forProof && body.condition !== 'doubtful' ? [{ id, e: body.e, n: body.n }] : [],
+  );
+  const rest = at ? nearestFirst(at, usable).map((i) => usable[i]!.id) : [];
   if (open.length === 0) return <p className="mt-3 text-ink2">Every usable mark has been sighted.</p>;
   return (
     <section className="mt-4">
@@ -80,6 +86,11 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, busy, at }:
           })}
         </tbody>
       </table>
+      {onSightAll && at && rest.length > 1 && (
+        <Button look="quiet" disabled={busy} onClick={() => onSightAll(rest)}>
+          Sight the other {rest.length} in walking order
+        </Button>
+      )}
       <Button look="quiet" onClick={() => setAdding(true)}>
         A mark that is not listed…
       </Button>

@@ -1,7 +1,7 @@
 import { formatSigned, largestRatio, lengthFromMetres, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import type { SightGroup, UseFlags } from '@idle-marker/records';
-import { smallLength, smallUnit } from '@idle-marker/words';
+import { firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -62,6 +62,7 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
                     {body?.name ?? '?'}
                     {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
                   </button>
+                  {body && firmnessOf(body) !== 'firm' && <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>}
                   {spread && <span className="block text-[12px] text-ink2">spread {smallLength(Math.max(spread.across, spread.along), units.lengthUnit)}</span>}
                 </td>
                 <td className={TD}>

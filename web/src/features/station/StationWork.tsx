@@ -27,6 +27,8 @@ import { LineSights } from './LineSights.tsx';
 import { NextMark } from './NextMark.tsx';
 import { SightTable } from './SightTable.tsx';
 import { EXAGGERATION, stationScene } from './stationScene.ts';
+import { WithoutTable } from './WithoutTable.tsx';
+import { InstrumentSuspect } from './InstrumentSuspect.tsx';
 import { useDraft, type Draft } from './useDraft.ts';
 import { useRestating } from './useRestating.ts';
 import { useSighting } from './useSighting.ts';
@@ -53,7 +55,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const [readings, setReadings] = useState<'1' | '3' | '5' | 'quick'>('1');
   const [byPart, setByPart] = useState(false);
   const onLines = occupation.body.method === 'onLines';
-  const { shooting, chosen, choose, sight, misnamed, rename, unsteady } = useSighting(
+  const { shooting, chosen, choose, sight, sightAll, notFound, misnamed, rename, unsteady } = useSighting(
     occupation,
     draft,
     solved?.result ?? null,
@@ -162,6 +164,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 </Card>
               )}
             </div>
+            {notFound.length > 0 && (
+              <Card tone="ochre" title={`Not found: ${notFound.join(', ')}`}>
+                Hidden, covered or gone: look for them on the ground, and note under Control what you find.
+              </Card>
+            )}
             {unsteady && (
               <Card tone="ochre" title={`The pole at ${unsteady.name} moved while it was read`}>
                 The readings lie {smallLength(unsteady.spread, units.lengthUnit)} apart, more than pole and instrument explain. Put it on legs, let it settle,
@@ -184,6 +191,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 busy={shooting.doing !== null}
               />
             )}
+            {judgement && <InstrumentSuspect judgement={judgement} occupation={occupation} />}
             {draft.groups.length > 0 && (
               <SightTable
                 groups={draft.groups}
@@ -200,7 +208,14 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             {solved && <FacesCard result={solved.result} occupation={occupation} />}
             {solved && !draft.over && <GeometryCard result={solved.result} />}
             {solved && <Noticed noticed={solved.judgement.noticed} />}
+            {solved && !draft.over && !onLines && <WithoutTable input={draft.input} result={solved.result} />}
             {solved && <ArithmeticButton result={solved.result} occupation={occupation} />}
+            {sights === 0 && !onLines && (
+              <p className="my-2 text-ink2">
+                Level in? Begin with the farthest mark that you see: its direction finds the others. At each one: the right mark, pole plumb, the right target,
+                and don’t step between prism and instrument.
+              </p>
+            )}
             {sights === 1 && !over && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
             {onLines ? (
               <LineSights lines={draft.lines} shooting={shooting} />
@@ -211,6 +226,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 chosen={chosen}
                 onChoose={choose}
                 onSight={(mark) => void sight(mark)}
+                onSightAll={link?.kind === 'simulator' ? (marks) => void sightAll(marks) : null}
                 busy={shooting.doing !== null}
                 at={solved?.result ?? null}
               />

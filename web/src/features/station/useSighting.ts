@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { stationOfResection, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { groupSights } from '@idle-marker/records';
@@ -22,7 +22,11 @@ export interface Sighting {
   /** Mark that is chosen to be sighted. */
   readonly chosen: string | null;
   choose(mark: string | null): void;
-  sight(mark: string): Promise<void>;
+  sight(mark: string): Promise<'taken' | 'doubted' | 'nothing'>;
+  /** The marks one after the other, in the order given; those that come to nothing are named. */
+  sightAll(marks: readonly string[]): Promise<void>;
+  /** Marks of the last such walk that gave no sight. */
+  readonly notFound: readonly string[];
   readonly misnamed: Misnamed;
   rename(): Promise<void>;
   /** How far the readings of the last averaged sight lay apart, when that is more than pole and instrument explain. */
@@ -36,15 +40,17 @@ export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before
   const shooting = useShooting();
   const misnamed = useMisnamed();
   const [chosen, choose] = useState<string | null>(null);
+  const [notFound, setNotFound] = useState<readonly string[]>([]);
+  const stopped = useRef(false);
   const [unsteady, setUnsteady] = useState<Sighting['unsteady']>(null);
   // A sight that is taken again counts like the one before: what was left out stays out.
   const likeTheOneBefore = (sight: Fact<'sight'>, mark: string) => {
     const earlier = draft.groups.find((group) => group.mark === mark)?.sights[0];
     if (earlier) draft.setUse([sight], draft.usageOf(earlier));
   };
-  const sight = async (markId: string) => {
+  const sight = async (markId: string): Promise<'taken' | 'doubted' | 'nothing'> => {
     const mark = state.control.find((each) => each.id === markId);
-    if (!mark) return;
+    if (!mark) return 'nothing';
     choose(markId);
     misnamed.keep();
     setUnsteady(null);
@@ -56,17 +62,32 @@ export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before
       series.push(taken);
     }
     const taken = series.at(-1);
-    if (!taken) return;
+    if (!taken) return 'nothing';
     const spread = seriesSpread(series);
     if (spread !== null && spread > SPREAD_FACTOR * Math.hypot(taken.body.targetCentringSdMm, occupation.body.instrument.distSdMm) * MM) {
       setUnsteady({ name: mark.revision.body.name, spread });
     }
     choose(null);
-    if (before) misnamed.look(occupation, stationOfResection(before), taken);
+    return before && misnamed.look(occupation, stationOfResection(before), taken) ? 'doubted' : 'taken';
+  };
+  const sightAll = async (marks: readonly string[]) => {
+    stopped.current = false;
+    setNotFound([]);
+    for (const mark of marks) {
+      if (stopped.current) return;
+      const got = await sight(mark);
+      if (got === 'nothing' && !stopped.current)
+        setNotFound((before) => [...before, state.control.find((each) => each.id === mark)?.revision.body.name ?? '?']);
+      if (got === 'doubted') return;
+    }
   };
   const rename = async () => {
     const renamed = await misnamed.rename();
     if (renamed?.body.target.kind === 'control') likeTheOneBefore(renamed, renamed.body.target.mark);
   };
-  return { shooting, chosen, choose, sight, misnamed, rename, unsteady };
+  const cancel = () => {
+    stopped.current = true;
+    shooting.cancel();
+  };
+  return { shooting: { ...shooting, cancel }, chosen, choose, sight, sightAll, notFound, misnamed, rename, unsteady };
 }

@@ -9,6 +9,7 @@ import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { ConcernCard } from './ConcernCard.tsx';
 import { DoubtCard } from './DoubtCard.tsx';
+import { FirstDayCard } from './FirstDayCard.tsx';
 import { nextStep } from './nextStep.ts';
 import { SiteCard } from './SiteCard.tsx';
 import { StationCard } from './StationCard.tsx';
@@ -49,6 +50,7 @@ export function Place() {
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[3fr_2fr]">
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
+          <FirstDayCard />
           <ConcernCard />
           <DoubtCard marks={doubtful} standings={standings} />
           <SiteCard />

@@ -1,0 +1,23 @@
+import type { Judgement } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { useSite } from '../../site/SiteContext.tsx';
+
+const OLD_DAYS = 180;
+const MS_PER_DAY = 86_400_000;
+/** What an instrument out of adjustment would do. */
+const SUSPICIOUS: ReadonlySet<string> = new Set(['NOISIER_THAN_STATED', 'HEIGHT_GROWS']);
+
+/** Where the misfit looks like the instrument's own, when that was last tested. */
+export function InstrumentSuspect({ judgement, occupation }: { readonly judgement: Judgement; readonly occupation: Fact<'occupation'> }) {
+  const { state, now } = useSite();
+  if (!judgement.because.some((reason) => SUSPICIOUS.has(reason.code))) return null;
+  const item = state.equipment.find((each) => each.body.item === occupation.body.instrumentItem)?.body.what;
+  const tested = item?.kind === 'instrument' ? item.adjusted : null;
+  const old = tested === null || now.getTime() - Date.parse(tested) > OLD_DAYS * MS_PER_DAY;
+  return (
+    <p className={`my-2 border-l-4 pl-3 ${old ? 'border-ochre' : 'border-rule'}`}>
+      {occupation.body.instrument.name}: {tested === null ? 'no test of collimation and index is noted' : `collimation and index were tested on ${tested}`}.{' '}
+      {old && 'It may be the instrument: sight one far mark in both faces, and note the result in the library.'}
+    </p>
+  );
+}

@@ -1,0 +1,25 @@
+import { markHistory, markTrend } from '@idle-marker/records';
+import { CONTROL_KIND, FIRMNESS, firmnessOf } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { dayAndTime } from '../../ui/time.ts';
+
+/** What is known of a mark that is blamed: how firm it stands, whether it may be at an offset, whether it disagreed before. */
+export function MarkHints({ marks }: { readonly marks: readonly string[] }) {
+  const { state } = useSite();
+  const hints = marks.flatMap((id) => {
+    const mark = state.control.find((each) => each.id === id);
+    if (!mark) return [];
+    const { body } = mark.revision;
+    const { since } = markTrend(markHistory(state, id));
+    return [
+      `${body.name} is a ${CONTROL_KIND[body.kind]}, ${FIRMNESS[firmnessOf(body)]}${since ? `; it has disagreed since ${dayAndTime(since)}` : ''}.${
+        body.kind === 'cross' ? ' Crosses are sometimes painted at an offset: read what is written beside it.' : ''
+      }`,
+    ];
+  });
+  return hints.map((hint) => (
+    <p key={hint} className="mt-1 text-[14px] text-ink2">
+      {hint}
+    </p>
+  ));
+}
