@@ -12,9 +12,17 @@ const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['design', /^New package…/],
   ['design', /^Change…/],
   ['station', /^Note an event…/],
+  ['station', /^A height was wrong…/],
+  ['station', /^Measure a control mark/],
   ['station', /^Close the station…/],
   ['mark', /^Signs and lights/],
   ['mark', /^Blocked…/],
+];
+/** Views within a place that a button opens. */
+const VIEWS: readonly (readonly [place: string, button: string])[] = [
+  ['control', 'Walk round'],
+  ['control', 'Pair by pair'],
+  ['station', 'New station…'],
 ];
 const PLACES = ['today', 'control', 'design', 'station', 'prove', 'mark', 'hand-over', 'field-book'];
 
@@ -52,6 +60,16 @@ test('every screen by day', async ({ page }) => {
       await page.keyboard.press('Escape');
       await expect(page.getByRole('dialog')).toBeHidden();
     }
+    for (const [, button] of VIEWS.filter(([where]) => where === place)) {
+      await page.getByRole('button', { name: button }).click();
+      await noSeriousFault(page);
+    }
+    if (place !== 'today') return;
+    await page.getByRole('button', { name: /^(Linked|Typed)/ }).click();
+    await page.getByRole('button', { name: 'Library…' }).click();
+    await noSeriousFault(page);
+    await page.getByRole('button', { name: 'Add an instrument' }).click();
+    await noSeriousFault(page);
   });
 });
 
@@ -61,11 +79,16 @@ test.describe('at dusk, on a phone', () => {
     await enter(page);
     await page.getByRole('button', { name: 'Dusk' }).click();
     await page.goto(page.url());
-    await eachPlace(page, async () => {
+    await eachPlace(page, async (place) => {
       expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dusk');
       await noSeriousFault(page);
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), 'what sticks out at the side').toBe(0);
       expect(await tooSmall(page)).toEqual([]);
+      for (const [, button] of VIEWS.filter(([where]) => where === place)) {
+        await page.getByRole('button', { name: button }).click();
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `what sticks out of ${button}`).toBe(0);
+        expect(await tooSmall(page)).toEqual([]);
+      }
     });
   });
 });

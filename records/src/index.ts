@@ -37,7 +37,7 @@ export { judgeResight } from './resighting.ts';
 export { effectsOfMove, stationWithout, type Parts } from './movedControl.ts';
 export { familyOf, isProvenControl, markHistory, markTrend, type FamilyLine, type MarkLook, type MarkTrend } from './markHistory.ts';
 export { pairsOf } from './pairs.ts';
-export { measuredMark, ownControlBody } from './ownControl.ts';
+export { measuredMark, ownControlBody, placeForControl } from './ownControl.ts';
 export { judgeTurn, type TurnJudgement } from './directions.ts';
 export { broughtFrom, isGroundOf, type Forward } from './carriedForward.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';

@@ -1,5 +1,18 @@
 /** Control of one's own, measured from an accepted station. */
-import { measurePoint, reduceReading, type MeasuredPoint } from '@idle-marker/core';
+import {
+  azimuth,
+  distanceToPolygon,
+  insidePolygon,
+  measurePoint,
+  planDistance,
+  polar,
+  reduceReading,
+  wrapHalfTurn,
+  type MeasuredPoint,
+  type Metres,
+  type PlanPoint,
+  type Radians,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
@@ -14,6 +27,40 @@ export function measuredMark(state: SiteState, solution: AcceptedSolution, sight
     setupOf(body),
     reduceReading(group.observation, precisionOf(body), reductionFrom(state, solution)),
   );
+}
+
+/** Distances from the work at which a mark is still seen well, and out of its way. */
+const AWAY: readonly Metres[] = [45, 60, 80];
+const WAYS = 24;
+/** Nearer to an outline than this it is in the way of the work. */
+const CLEAR: Metres = 8;
+
+/** Where a further mark would help most: outside of the works, in the middle of the widest gap that the control leaves. */
+export function placeForControl(state: SiteState, solution: AcceptedSolution): PlanPoint {
+  const station = solution.fact.body.result;
+  const corners = state.packages.flatMap((work) => work.body.items.flatMap((item) => item.corners));
+  const middle =
+    corners.length === 0
+      ? station
+      : { e: corners.reduce((sum, corner) => sum + corner.e, 0) / corners.length, n: corners.reduce((sum, corner) => sum + corner.n, 0) / corners.length };
+  const reach = Math.max(0, ...corners.map((corner) => planDistance(corner, middle)));
+  const seen = state.control.flatMap(({ revision: { body } }) =>
+    body.e === null || body.n === null || body.condition === 'lost' ? [] : [azimuth(middle, { e: body.e, n: body.n })],
+  );
+  const gap = (way: Radians) => Math.min(Math.PI, ...seen.map((other) => Math.abs(wrapHalfTurn(way - other))));
+  const isClear = (place: PlanPoint) =>
+    state.packages.every((work) =>
+      work.body.items.every(
+        (item) =>
+          item.corners.length < 3 || (!insidePolygon(place, item.corners) && distanceToPolygon(place, item.corners) > CLEAR + (work.body.ground?.reach ?? 0)),
+      ),
+    );
+  const ways = Array.from({ length: WAYS }, (_, i) => (i * 2 * Math.PI) / WAYS);
+  const places = ways
+    .flatMap((way) => AWAY.map((away) => ({ way, place: polar(middle, way, Math.min(reach, 40) + away) })))
+    .filter(({ place }) => isClear(place) && planDistance(place, station) > CLEAR)
+    .sort((a, b) => gap(b.way) - gap(a.way));
+  return places[0]?.place ?? polar(middle, 0, reach + AWAY[0]!);
 }
 
 const tenthMm = (metres: number): number => Math.round(metres * 1e4) / 10;

@@ -7,6 +7,7 @@ import {
   heightDraft,
   isGroundOf,
   measuredMark,
+  placeForControl,
   ownControlBody,
   recomputedHeight,
   siteLines,
@@ -66,6 +67,25 @@ describe('a station carried forward', () => {
     const given = new Story().control();
     const over = given.occupy('S9', { method: 'overMark', over: { mark: given.markId('K1'), revision: given.state.control[0]!.revision.id, centringSdMm: 1 } });
     expect(broughtFrom(given.state, over)).toBeNull();
+  });
+});
+
+describe('a place for control of one’s own', () => {
+  it('lies outside of the works, clear of them, and where the control leaves a gap', () => {
+    // All control stands in the west: the widest gap is in the east.
+    const story = new Story().control(['K1', 'K4', 'P2']);
+    story.work({ ground: { kind: 'dig', on: null, reach: 3 } });
+    const place = placeForControl(story.state, story.station('S1', ['K1', 'K4']));
+    expect(place.e).toBeGreaterThan(4040);
+    const inside = (e: number, n: number) => e > 3979 && e < 4021 && n > 7979 && n < 8021;
+    expect(inside(place.e, place.n)).toBe(false);
+    expect(Math.hypot(place.e - 4030, place.n - 8000)).toBeGreaterThan(8);
+  });
+
+  it('is found on an empty site too', () => {
+    const story = new Story().control(['K1', 'K2', 'K3']);
+    const place = placeForControl(story.state, story.station('S1', ['K1', 'K2', 'K3']));
+    expect(Number.isFinite(place.e) && Number.isFinite(place.n)).toBe(true);
   });
 });
 

@@ -45,7 +45,7 @@ describe('a height that was entered wrongly', () => {
     await user.click(screen.getByRole('button', { name: 'Correct it' }));
     expect(screen.getByText(/Say how you know/)).toBeTruthy();
     expect(said()).toHaveLength(0);
-    await user.type(screen.getByLabelText('How you know (needed)'), 'the pole was up by a hand');
+    await user.type(screen.getByLabelText('How you know (needed)'), 'pole up');
     await user.click(screen.getByRole('button', { name: 'Correct it' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[0]).toMatchObject({ type: 'correction', body: { what: 'targetHeight', sights: [mark.body.sight], value: 1.6 } });

@@ -240,7 +240,7 @@ describe('setting up', () => {
     const ticked: TickedStep[][] = [];
     const { user } = show(
       new Story(),
-      <SetupChecklist ticked={[]} onChange={(next) => ticked.push([...next])} ground="concrete" unsteady={false} overMark={false} />,
+      <SetupChecklist byHand={false} ticked={[]} onChange={(next) => ticked.push([...next])} ground="concrete" unsteady={false} overMark={false} />,
     );
     expect(screen.queryByLabelText(/^Plummet over the mark/)).toBeNull();
     await user.click(screen.getByLabelText(/^Strap or star/));

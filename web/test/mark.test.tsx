@@ -8,7 +8,8 @@ import { GuidanceBoard } from '../src/features/mark/GuidanceBoard.tsx';
 import { MarkHeights } from '../src/features/mark/MarkHeights.tsx';
 import { RoundTable } from '../src/features/mark/RoundTable.tsx';
 import { StakePicture } from '../src/features/mark/StakePicture.tsx';
-import { begin, said, show, Story } from './page.tsx';
+import { MarkSlip } from '../src/features/mark/MarkSlip.tsx';
+import { begin, jest, said, show, Story } from './page.tsx';
 
 beforeEach(begin);
 
@@ -160,5 +161,52 @@ describe('guidance', () => {
   it('writes the stake line by line', () => {
     show(new Story(), <StakePicture lines={['2.000 m offset', 'to A, outside face', 'TH-A N']} />);
     expect(screen.getByRole('img', { name: 'Stake text: 2.000 m offset; to A, outside face; TH-A N' })).toBeTruthy();
+  });
+});
+
+describe('while a proof is overdue', () => {
+  const slip = (minutes: number) => {
+    const { story, work, solution, round } = day();
+    story.wait(minutes);
+    story.say('note', { text: 'later' }, 0);
+    const act = jest.fn();
+    const stops = round();
+    const stop = stops.find((each) => !each.mark)!;
+    const nothing = () => undefined;
+    const staking = { due: 'shoot', tolerance: 0.006, shot: null, fault: null, act, shooting: { doing: null, trouble: null, cancel: nothing, clear: nothing } };
+    const shown = show(
+      story,
+      <MarkSlip
+        work={work}
+        stop={stop}
+        round={{ work, stop, stops, choose: nothing, chooseWork: nothing, next: nothing }}
+        staking={staking as never}
+        solution={solution}
+        viewpoint="facingInstrument"
+        lineAzimuth={0}
+        groundZ={null}
+        pole={{ e: 4030, n: 8000 }}
+      />,
+    );
+    return { ...shown, act, solution };
+  };
+
+  it('going on is asked about, and needs a reason that stands in the book', async () => {
+    const { user, act, solution } = slip(90);
+    await user.click(screen.getByRole('button', { name: /^Shoot/ }));
+    expect(screen.getByRole('dialog', { name: 'A proof is overdue: go on all the same?' })).toBeTruthy();
+    expect(act).not.toHaveBeenCalled();
+    await user.click(screen.getByRole('button', { name: 'Put it off' }));
+    expect(act).not.toHaveBeenCalled();
+    await user.type(screen.getByLabelText('Reason (needed)'), 'rain');
+    await user.click(screen.getByRole('button', { name: 'Put it off' }));
+    await waitFor(() => expect(act).toHaveBeenCalledTimes(1));
+    expect(said()).toMatchObject([{ type: 'deferral', body: { solution: solution.fact.id, reason: 'rain' } }]);
+  });
+
+  it('and not otherwise', async () => {
+    const { user, act } = slip(5);
+    await user.click(screen.getByRole('button', { name: /^Shoot/ }));
+    expect(act).toHaveBeenCalledTimes(1);
   });
 });

@@ -3,6 +3,8 @@ export interface SetupStep {
   readonly id: string;
   readonly short: string;
   readonly why: string;
+  /** Asked for where the instrument can't tell it by itself. */
+  readonly needed?: true;
   /** Only where it matters. */
   readonly when?: 'smooth' | 'unsteady' | 'overMark';
 }
@@ -43,11 +45,13 @@ export const SETUP_STEPS: readonly SetupStep[] = [
   },
   {
     id: 'level',
+    needed: true,
     short: 'Level brought in by stages, hands off between',
     why: 'Open the level page first: many close by themselves after a minute, then open it again. Foot screws from the middle of their travel. First the round bubble by the legs: one leg takes it opposite another, that one brings it in. Then the electronic level, coarse to fine; it lags, so wait. If the bubble disagrees, trust the electronic one and have the bubble adjusted. An instrument that levels itself needs only a rough start, but a better one is faster.',
   },
   {
     id: 'compensator',
+    needed: true,
     short: 'Compensator on, telescope in the normal face',
     why: 'A minute of tilt that nothing takes out is 29 mm of height at 100 m. Inside the inner circle is good enough: the compensator does the rest, as far as it reaches.',
   },
@@ -58,6 +62,7 @@ export const SETUP_STEPS: readonly SetupStep[] = [
   },
   {
     id: 'target',
+    needed: true,
     short: 'Right target chosen, its height read from tip to centre',
     why: 'A wrong kind of target makes every distance wrong by the same amount. Ask again at each change of pole, prism or person. For control: prism low, on legs, pole turned the same way at each mark.',
   },

@@ -47,7 +47,7 @@ export interface SimulatedShot {
 type Task =
   | { readonly kind: 'turn'; readonly circle: Radians; readonly zenith: Radians }
   | { readonly kind: 'search'; readonly left: number }
-  | { readonly kind: 'measure'; readonly left: number };
+  | { readonly kind: 'measure'; readonly left: number; readonly face: 1 | 2 };
 
 export interface SimulatorState {
   readonly random: number;
@@ -217,13 +217,14 @@ export function search(state: SimulatorState): SimulatorState {
   return { ...state, lock: 'searching', task: { kind: 'search', left: SEARCH_SECONDS }, trouble: null };
 }
 
-export function measure(state: SimulatorState): SimulatorState {
+/** One careful shot, in the normal or the turned face of the telescope. */
+export function measure(state: SimulatorState, face: 1 | 2 = 1): SimulatorState {
   if (!state.instrument) return needsInstrument(state);
   const trouble = unfit(state);
   if (trouble) return { ...state, trouble };
   if (state.walk) return { ...state, trouble: { code: 'POLE_MOVING' } };
   if (state.lock !== 'locked') return { ...state, trouble: { code: 'NOT_LOCKED' } };
-  return { ...state, task: { kind: 'measure', left: MEASURE_SECONDS }, shot: null, trouble: null };
+  return { ...state, task: { kind: 'measure', left: MEASURE_SECONDS, face }, shot: null, trouble: null };
 }
 
 export const cancel = (state: SimulatorState): SimulatorState => ({
@@ -328,7 +329,8 @@ function workOn(state: SimulatorState, truth: GroundTruth, instrument: Simulated
       if (state.walk) return { ...state, task: null, trouble: { code: 'POLE_MOVING' } };
       if (task.left > seconds) return { ...state, task: { ...task, left: task.left - seconds } };
       const { reading, random } = noisyReading(state, precision, 1);
-      return { ...state, random, task: null, shot: reading };
+      const turned = { circle: wrapTurn(reading.circle + Math.PI), zenith: 2 * Math.PI - reading.zenith, slope: reading.slope };
+      return { ...state, random, task: null, shot: task.face === 2 ? turned : reading };
     }
   }
 }

@@ -78,6 +78,17 @@ describe('what the simulated instrument runs on', () => {
 });
 
 describe('the prism on the simulated pole', () => {
+  it('is read in both faces, which agree', () => {
+    const direct = shoot(ready()).shot!;
+    let state = search(ready());
+    for (let i = 0; i < 3; i++) state = advance(state, TRUTH, EXACT, 1);
+    state = measure(state, 2);
+    for (let i = 0; i < 3; i++) state = advance(state, TRUTH, EXACT, 1);
+    const reverse = state.shot!;
+    expect(reverse.zenith + direct.zenith).toBeCloseTo(2 * Math.PI, 4);
+    expect(Math.cos(reverse.circle - direct.circle)).toBeCloseTo(-1, 6);
+  });
+
   it('reads short by its constant', () => {
     const plain = shoot(ready()).shot!;
     const other = shoot(ready((state) => setPole(state, { prismConstant: 0.0175 }))).shot!;

@@ -56,7 +56,7 @@ export interface InstrumentLink {
   turn(circleDeg: number, zenithDeg: number): void;
   search(): void;
   /** One careful shot. Rejects with a `LinkTrouble`. */
-  measure(signal: AbortSignal): Promise<RawRead>;
+  measure(signal: AbortSignal, face?: 1 | 2): Promise<RawRead>;
   cancel(): void;
   close(): void;
 }

@@ -168,7 +168,7 @@ function obey(message: ToSimulator): void {
       state = search(state);
       break;
     case 'measure':
-      state = measure(state);
+      state = measure(state, message.face);
       break;
     case 'driveHub':
       state = driveHub(state, truth, message.name);

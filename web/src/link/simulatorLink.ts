@@ -137,8 +137,8 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'search' });
   }
 
-  measure(signal: AbortSignal): Promise<RawRead> {
-    this.#command({ command: 'measure' });
+  measure(signal: AbortSignal, face: 1 | 2 = 1): Promise<RawRead> {
+    this.#command({ command: 'measure', face });
     return new Promise((resolve, reject) => {
       this.#measuring = { resolve, reject };
       signal.addEventListener('abort', () => {

@@ -22,7 +22,7 @@ export type ToSimulator =
   | { readonly command: 'channel'; readonly channel: number }
   | { readonly command: 'turn'; readonly circleDeg: number; readonly zenithDeg: number }
   | { readonly command: 'search' }
-  | { readonly command: 'measure' }
+  | { readonly command: 'measure'; readonly face: 1 | 2 }
   | { readonly command: 'driveHub'; readonly name: string }
   | { readonly command: 'placeHub'; readonly hub: SimulatorState['hubs'][number] }
   | { readonly command: 'markGround'; readonly name: string }

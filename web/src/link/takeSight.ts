@@ -10,6 +10,13 @@ import { sightBody } from '@idle-marker/records';
 export type SightTarget = FactBody<'sight'>['target'];
 export type SightPurpose = FactBody<'sight'>['purpose'];
 
+export interface SightWay {
+  /** Quick, while following: rougher, and kept as such. */
+  readonly tracking?: boolean;
+  /** The telescope's face, where the instrument turns it by itself. */
+  readonly face?: 1 | 2;
+}
+
 export interface Shooting {
   /** What is being done now; null when nothing is. */
   readonly doing: string | null;
@@ -23,8 +30,7 @@ export interface Shooting {
     purpose: SightPurpose,
     target: SightTarget,
     onto: { name: string; hub?: { e: number; n: number; z: number } } | null,
-    /** Quick, while following: rougher, and kept as such. */
-    tracking?: boolean,
+    way?: SightWay,
   ): Promise<Fact<'sight'> | null>;
   walk(goal: string | { e: number; n: number }): Promise<boolean>;
   cancel(): void;
@@ -66,7 +72,7 @@ export function useShooting(): Shooting {
   }, []);
 
   const shoot = useCallback<Shooting['shoot']>(
-    (purpose, target, onto, tracking = false) =>
+    (purpose, target, onto, { tracking = false, face = 1 } = {}) =>
       attempt(async (tell, signal) => {
         const link = currentLink();
         if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
@@ -83,10 +89,10 @@ export function useShooting(): Shooting {
           }
           tell('Searching for the prism…');
           await link.lockOn();
-          tell('Measuring…');
+          tell(face === 2 ? 'Measuring in the second face…' : 'Measuring…');
         } else tell('Waiting for the reading…');
         const quick = tracking && link.kind === 'simulator';
-        const read = quick ? await link.nextLive() : await link.measure(signal);
+        const read = quick ? await link.nextLive() : await link.measure(signal, face);
         const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole, tracking) });
         return fact as Fact<'sight'>;
       }),

@@ -140,6 +140,7 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
               ground={draft.ground}
               unsteady={unsteady}
               overMark={draft.method === 'overMark'}
+              byHand={!simulated}
             />
           </div>
         </Slip>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { azimuth, nearestFirst, planDistance, type AddedSight, type PlanPoint } from '@idle-marker/core';
-import type { ControlMark } from '@idle-marker/records';
+import { isProvenControl, type ControlMark } from '@idle-marker/records';
 import { ADDS, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -72,7 +72,10 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
                     {body.name}
                   </button>
                 </td>
-                <td className={`${TD_WORD} text-[13px] text-ink2`}>{purpose(mark)}</td>
+                <td className={`${TD_WORD} text-[13px] text-ink2`}>
+                  {purpose(mark)}
+                  {!isProvenControl(state, mark) && <span className="block text-ochre">of our own, not proven</span>}
+                </td>
                 <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
                 <td className={TD}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
                 <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>

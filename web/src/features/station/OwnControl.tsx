@@ -1,7 +1,6 @@
-import { useState } from 'react';
-import { polar, RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, measuredMark, ownControlBody, type AcceptedSolution } from '@idle-marker/records';
+import { alikeName, measuredMark, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useLinkState } from '../../link/linkStore.ts';
@@ -36,8 +35,7 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
   const [name, setName] = useState(`N${Math.max(0, ...numbers.map(Number)) + 1}`);
   const [kind, setKind] = useState<FactBody<'control'>['kind']>('nail');
   const [spot, setSpot] = useState('');
-  const { result } = solution.fact.body;
-  const far = polar(result, 225 * RADIANS_PER_DEGREE, 60);
+  const far = useMemo(() => placeForControl(state, solution), [state, solution]);
   const [places, setPlaces] = useState({ e: units.edit(far.e), n: units.edit(far.n) });
   const place = { e: units.readLength(places.e), n: units.readLength(places.n) };
   const [done, setDone] = useState<{ readonly name: string; readonly sdMm: number } | null>(null);
@@ -106,8 +104,8 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
             </Card>
           )}
           <p className="text-ink2">
-            Put it where it lasts: outside of the dig, off the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism
-            low.
+            {simulated && 'The place below lies outside of the works, where the control leaves the widest gap. '}Put it where it lasts: outside of the dig, off
+            the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism low.
           </p>
           <div className="grid grid-cols-2 gap-3">
             <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />

@@ -13,19 +13,25 @@ interface SetupChecklistProps {
   readonly ground: string;
   readonly unsteady: boolean;
   readonly overMark: boolean;
+  /** Nothing tells the state of the instrument but the person's own tick. */
+  readonly byHand: boolean;
 }
 
 /** Ticks with their times; each step can be opened by whoever wants to know why. */
-export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark }: SetupChecklistProps) {
+export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark, byHand }: SetupChecklistProps) {
   const smooth = ground === 'concrete' || ground === 'deck';
   const steps = SETUP_STEPS.filter(({ when }) => when === undefined || (when === 'smooth' ? smooth : when === 'unsteady' ? unsteady : overMark));
   const at = (step: string) => ticked.find((each) => each.step === step);
+  const open = steps.filter((step) => step.needed && !at(step.id)).map((step) => `“${step.short}”`);
   const done = steps.filter((step) => at(step.id)).length;
   return (
     <section aria-label="Setting up">
       <h2 className="text-[15px]">
         Setting up <span className="font-normal text-ink2">{done === steps.length ? 'all ticked' : `${done} of ${steps.length} ticked`}</span>
       </h2>
+      {byHand && open.length > 0 && (
+        <p className="text-[13px] text-ochre">Readings are typed: nobody but you knows whether this is so. Tick {open.join(', ')}.</p>
+      )}
       <ol className="flex flex-col">
         {steps.map((step) => (
           <li key={step.id} className="border-b border-rule">

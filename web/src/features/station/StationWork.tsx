@@ -52,15 +52,15 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
   const [accepting, setAccepting] = useState(false);
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
-  const [readings, setReadings] = useState<'1' | '3' | '5' | 'quick'>('1');
+  const [readings, setReadings] = useState<'1' | '3' | '5' | 'faces' | 'quick'>('1');
   const [byPart, setByPart] = useState(false);
   const onLines = occupation.body.method === 'onLines';
   const { shooting, chosen, choose, sight, sightAll, notFound, misnamed, rename, unsteady } = useSighting(
     occupation,
     draft,
     solved?.result ?? null,
-    readings === 'quick' ? 1 : Number(readings),
-    readings === 'quick',
+    readings === 'quick' ? 1 : readings === 'faces' ? 2 : Number(readings),
+    readings === 'quick' ? 'tracking' : readings === 'faces' ? 'faces' : 'careful',
   );
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
   const obstacles = solved
@@ -239,6 +239,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 ['1', 'One careful reading'],
                 ['3', 'Three, averaged'],
                 ['5', 'Five, averaged'],
+                ['faces', 'Both faces, one reading each'],
                 ['quick', 'One quick reading while following: rough'],
               ]}
               onChange={setReadings}

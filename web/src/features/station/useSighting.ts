@@ -34,8 +34,14 @@ export interface Sighting {
 }
 
 /** Taking sights for a station; one that fits another mark better is asked about. */
-/** `readings`: so many are taken of one sight; all are kept, and their mean counts. `tracking`: quick ones, while following. */
-export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before: ResectionResult | null, readings: number, tracking = false): Sighting {
+/** `readings`: so many are taken of one sight; all are kept, and their mean counts. `way`: quick ones while following, or every second one in the other face. */
+export function useSighting(
+  occupation: Fact<'occupation'>,
+  draft: Draft,
+  before: ResectionResult | null,
+  readings: number,
+  way: 'careful' | 'tracking' | 'faces' = 'careful',
+): Sighting {
   const { state } = useSite();
   const shooting = useShooting();
   const misnamed = useMisnamed();
@@ -56,7 +62,15 @@ export function useSighting(occupation: Fact<'occupation'>, draft: Draft, before
     setUnsteady(null);
     const series: Fact<'sight'>[] = [];
     for (let i = 0; i < readings; i++) {
-      const taken = await shooting.shoot('station', { kind: 'control', mark: markId }, { name: mark.revision.body.name }, tracking);
+      const taken = await shooting.shoot(
+        'station',
+        { kind: 'control', mark: markId },
+        { name: mark.revision.body.name },
+        {
+          tracking: way === 'tracking',
+          face: way === 'faces' && i % 2 === 1 ? 2 : 1,
+        },
+      );
       if (!taken) break;
       likeTheOneBefore(taken, markId);
       series.push(taken);
