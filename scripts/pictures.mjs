@@ -29,11 +29,16 @@ await page.getByRole('heading', { level: 1 }).waitFor();
 await shoot('today');
 await page.getByRole('button', { name: /Linked|No link/ }).click();
 await page.getByLabel('Pace of the simulated site').selectOption('20');
+await page.getByRole('button', { name: 'Library…' }).click();
+await shoot('library');
+await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'Done' }).click();
 await place('Control').click();
 await shoot('control');
 await page.getByRole('button', { name: 'Pair by pair' }).click();
 await shoot('pairs');
+await page.getByRole('button', { name: 'Walk round' }).click();
+await shoot('walk');
 await page.getByRole('button', { name: 'The list' }).click();
 await page.getByRole('button', { name: 'About K5' }).click();
 await shoot('mark-page');
@@ -112,4 +117,21 @@ for (const mark of ['K1', 'K2', 'K3', 'K7', 'K5']) {
 await shoot('station');
 await page.getByRole('button', { name: 'Show the arithmetic' }).click();
 await shoot('arithmetic');
+await page.keyboard.press('Escape');
+
+await page.getByRole('button', { name: 'New station…' }).click();
+await page.getByLabel('How it will be known where it stands').selectOption('heightOnly');
+await page.getByRole('button', { name: 'Start sighting' }).click();
+for (const mark of ['BM1', 'K2', 'K3']) {
+  await page.getByRole('button', { name: `Sight ${mark}`, exact: true }).click();
+  await page.getByRole('row', { name: new RegExp(`^${mark}`) }).waitFor({ timeout: 60_000 });
+  await idle();
+}
+for (const spot of ['footing, north-east', 'sill of the gate']) {
+  await page.getByLabel('Which spot').fill(spot);
+  await page.getByRole('button', { name: /^Read the height of/ }).click();
+  await page.getByRole('row', { name: new RegExp(`^${spot}`) }).waitFor({ timeout: 60_000 });
+  await idle();
+}
+await shoot('heights');
 await browser.close();

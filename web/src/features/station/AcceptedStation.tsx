@@ -69,10 +69,11 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     const lines = state.control
       .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
       .map((mark) => ({ points: [at, { e: mark.revision.body.e!, n: mark.revision.body.n! }], ink: 'ink2' as const, dash: [4, 4], width: 1 }));
+    const inPlan = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control));
     const held = spanOf(
       at,
       state.control
-        .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
+        .filter((mark) => inPlan.has(mark.id) && mark.revision.body.e !== null)
         .map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })),
     );
     const span = held.length > 2 ? [{ points: held, ink: 'ink2' as const, closed: true, filled: true, width: 0.5 }] : [];

@@ -118,38 +118,6 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
               </Card>
             )}
             {result && (
-              <table className={TABLE}>
-                <thead>
-                  <tr>
-                    <th className={TH_WORD}>Benchmark</th>
-                    <th className={TH}>Off, {small.name}</th>
-                    <th className={TH}>Target</th>
-                    <th className={TH}>Use</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {draft.groups.map((group) => {
-                    const point = result.points.find((each) => each.name === group.mark);
-                    return (
-                      <tr key={group.sights[0]!.id} className={point?.leaveOneOutHeight?.exceeds ? 'bg-brick-tint text-brick' : ''}>
-                        <td className={TD_WORD}>
-                          {nameOf(group.mark)}
-                          {group.sights.length > 1 && <span className="text-ink2"> ×{group.sights.length}</span>}
-                        </td>
-                        <td className={TD}>{formatOff(point?.dZ ?? null)}</td>
-                        <td className={TD}>{units.length(group.observation.targetHeight)}</td>
-                        <td className={TD}>
-                          <Button look="quiet" aria-pressed={!out.has(group.mark)} onClick={() => toggle(group.mark)}>
-                            {out.has(group.mark) ? 'left out' : 'used'}
-                          </Button>
-                        </td>
-                      </tr>
-                    );
-                  })}
-                </tbody>
-              </table>
-            )}
-            {result && (
               <section className="mt-4" aria-label="Heights read from here">
                 <h2 className="text-[15px]">Heights from here</h2>
                 <Field
@@ -166,7 +134,7 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                       <tr>
                         <th className={TH_WORD}>Spot</th>
                         <th className={TH}>Height, {units.unit}</th>
-                        {state.settings.siteZero !== null && <th className={TH}>Against site zero</th>}
+                        {state.settings.siteZero !== null && <th className={TH}>Against zero</th>}
                         <th className={TH}>95 %</th>
                         <th className={TH}>
                           <span className="sr-only">Take back</span>
@@ -200,6 +168,38 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                   </table>
                 )}
               </section>
+            )}
+            {result && (
+              <table className={TABLE}>
+                <thead>
+                  <tr>
+                    <th className={TH_WORD}>Benchmark</th>
+                    <th className={TH}>Off, {small.name}</th>
+                    <th className={TH}>Target</th>
+                    <th className={TH}>Use</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {draft.groups.map((group) => {
+                    const point = result.points.find((each) => each.name === group.mark);
+                    return (
+                      <tr key={group.sights[0]!.id} className={point?.leaveOneOutHeight?.exceeds ? 'bg-brick-tint text-brick' : ''}>
+                        <td className={TD_WORD}>
+                          {nameOf(group.mark)}
+                          {group.sights.length > 1 && <span className="text-ink2"> ×{group.sights.length}</span>}
+                        </td>
+                        <td className={TD}>{formatOff(point?.dZ ?? null)}</td>
+                        <td className={TD}>{units.length(group.observation.targetHeight)}</td>
+                        <td className={TD}>
+                          <Button look="quiet" aria-pressed={!out.has(group.mark)} onClick={() => toggle(group.mark)}>
+                            {out.has(group.mark) ? 'left out' : 'used'}
+                          </Button>
+                        </td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </table>
             )}
             <h2 className="mt-4 mb-1 text-[15px]">Benchmarks</h2>
             <ul>
