@@ -31,7 +31,7 @@ function solvedAgain(state: SiteState, solution: AcceptedSolution): Station | nu
   const uses = new Map(solution.fact.body.uses.map((use) => [use.sight, use]));
   const unused = { plan: false, height: false };
   const flags = Object.fromEntries([...state.sights.keys()].map((id) => [id, uses.get(id) ?? unused]));
-  const outcome = stationDraft(state, occupation, flags).outcome;
+  const outcome = stationDraft(state, occupation, flags, { freeScale: (solution.fact.body.result.scale ?? null) !== null }).outcome;
   if (!outcome?.ok) return null;
   const { result } = outcome.value;
   return { ...result, z: result.height?.z ?? null, sdTrunnionZ: result.height?.sdTrunnionZ ?? null };

@@ -37,6 +37,8 @@ export type WithheldReason = StandingReason | 'PLAN_CHANGED';
 export interface CutSheetStation {
   readonly name: string;
   readonly marks: readonly string[];
+  /** How it was found; not on sheets of before it was kept. */
+  readonly method?: FactBody<'solution'>['method'];
   readonly radius95Mm: number;
   readonly sdZMm: number | null;
   /** Why it was accepted against the class's terms; null when it met them. */
@@ -177,9 +179,15 @@ function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetS
   const used = new Set(marks.map((mark) => mark.body.solution));
   return state.accepted
     .filter((each) => used.has(each.fact.id))
-    .map(({ fact, decision }) => ({
+    .map(({ fact, decision, occupation }) => ({
       name: fact.body.name,
-      marks: [...new Set(fact.body.uses.filter((use) => use.plan || use.height).map((use) => controlName(state, use.revision)))].sort(compareNames),
+      method: fact.body.method,
+      marks: [
+        ...new Set([
+          ...fact.body.uses.filter((use) => use.plan || use.height).map((use) => controlName(state, use.revision)),
+          ...(occupation.body.over ? [controlName(state, occupation.body.over.revision)] : []),
+        ]),
+      ].sort(compareNames),
       radius95Mm: fact.body.result.ellipse95.aMm,
       sdZMm: fact.body.result.sdTrunnionZMm,
       provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,

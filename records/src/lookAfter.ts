@@ -1,7 +1,7 @@
 /** Control that wants looking after: soft marks to use soon, marks the works will take, looks that are long ago, alike names. */
 import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName } from './names.ts';
+import { alikePairs } from './names.ts';
 import type { ControlMark, SiteState } from './state.ts';
 
 export type Concern =
@@ -70,13 +70,7 @@ export function controlConcerns(state: SiteState, now: Date): Concern[] {
     const days = Math.floor((now.getTime() - Date.parse(since)) / MS_PER_DAY);
     return days >= REFRESH_DAYS ? [{ code: 'REFRESH', mark, days }] : [];
   });
-  const alike = here.flatMap((mark, i): Concern[] => {
-    const other = alikeName(
-      mark.revision.body.name,
-      here.slice(0, i).map((each) => each.revision.body.name),
-    );
-    return other === null ? [] : [{ code: 'ALIKE', mark, other }];
-  });
+  const alike = alikePairs(here.map((mark) => mark.revision.body.name)).map(([at, other]): Concern => ({ code: 'ALIKE', mark: here[at]!, other }));
   const usable = here.filter(({ revision: { body } }) => body.usePlan && !body.forProof);
   const spare: Concern[] =
     state.packages.length > 0 && usable.length > 0 && usable.length < ENOUGH ? [{ code: 'SPARE', mark: usable[0]!, left: usable.length }] : [];

@@ -33,7 +33,7 @@ export function stationWithout(state: SiteState, solution: AcceptedSolution, mar
       instrument: precisionOf(solution.occupation.body),
       setup: setupOf(solution.occupation.body),
       reduction: reductionOf(state.settings),
-      freeScale: false,
+      freeScale: (solution.fact.body.result.scale ?? null) !== null,
       points: pointsOf(used, new Set(groups.map((group) => group.mark))),
       observations: groups.map((group) => group.observation),
     },

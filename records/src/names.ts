@@ -16,3 +16,14 @@ export function alikeName(name: string, taken: readonly string[]): string | null
   // K1 and KI look alike, K1 and K7 do not, and neither do K5 and K8: signs are compared as they look.
   return taken.find((other) => looks(other) === wanted) ?? null;
 }
+
+/** Names of a list that look like one before them, with that one: one pass, however long the list. */
+export function alikePairs(names: readonly string[]): (readonly [number, string])[] {
+  const seen = new Map<string, string>();
+  return names.flatMap((name, i) => {
+    const look = looks(name);
+    const other = seen.get(look);
+    if (other === undefined) seen.set(look, name);
+    return other === undefined ? [] : [[i, other] as const];
+  });
+}

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { alikeName } from '../src/index.ts';
+import { alikePairs } from '../src/names.ts';
 
 describe('names that look alike', () => {
   it.each([
@@ -21,5 +22,15 @@ describe('names that look alike', () => {
     ['  ', ['a']],
   ])('%s and %j are not', (name, taken) => {
     expect(alikeName(name, taken)).toBeNull();
+  });
+
+  it('are found in a list in one pass, each told with the first that it looks like', () => {
+    expect(alikePairs(['K1', 'K2', 'KI', 'k-1', 'P0', 'PO'])).toEqual([
+      [2, 'K1'],
+      [3, 'K1'],
+      [5, 'P0'],
+    ]);
+    const many = Array.from({ length: 20_000 }, (_, i) => `M${i * 7 + 1_000_000}x`);
+    expect(alikePairs([...many, many[0]!])).toHaveLength(1 + alikePairs(many).length);
   });
 });

@@ -176,7 +176,7 @@ describe('control', () => {
     story.work({ items: [pit], ground: { kind: 'dig', on: '2031-05-20', reach: 1 } });
     show(story, <ConcernCard />);
     expect(screen.getByText('K1 will be lost.')).toBeTruthy();
-    expect(screen.getByText(/digs the ground there from 2031-05-20. Only 1 usable marks are left then/)).toBeTruthy();
+    expect(screen.getByText(/digs the ground there from 2031-05-20. Only one usable mark is left then/)).toBeTruthy();
     expect(show(new Story().control(), <ConcernCard />).container.textContent).toBe('');
   });
 

@@ -22,7 +22,7 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
       return {
         title: `${name} will be lost`,
         text: `${work} ${DOES[kind]} the ground there${on ? ` from ${on}` : ''}. ${
-          left < 3 ? `Only ${left} usable marks are left then: ` : ''
+          left >= 3 ? '' : left === 1 ? 'Only one usable mark is left then. ' : `Only ${left} usable marks are left then. `
         }Measure a mark to replace it now, outside the works, and prove that by a second station while ${name} still stands.`,
       };
     case 'SPARE':

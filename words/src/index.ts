@@ -31,6 +31,7 @@ export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
 export { EQUIPMENT_KIND, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';
 export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
 export { concernWords, type ConcernFacts } from './concerns.ts';
+export { heldBy } from './heldBy.ts';
 export { driftWords, type DriftOf } from './drift.ts';
 export { SETUP_STEPS, type SetupStep } from './setupSteps.ts';
 export { WHY } from './why.ts';

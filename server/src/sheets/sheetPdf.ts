@@ -5,6 +5,7 @@ import {
   CAUTIONS,
   cutFillWords,
   HEIGHT_REFERENCE,
+  heldBy,
   LENGTH_DECIMALS,
   MEANING,
   smallLength,
@@ -66,7 +67,10 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
       : 'Nothing set';
   right(when, MARGIN + 2, true);
   sheet.stations.forEach((station, i) => {
-    right(`Station ${station.name}: ${station.marks.join(', ')}; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`, MARGIN + 15 + 12 * i);
+    right(
+      `Station ${station.name}: ${heldBy(station.method, station.marks)}; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`,
+      MARGIN + 15 + 12 * i,
+    );
   });
   const after = MARGIN + 15 + 12 * Math.max(1, sheet.stations.length);
   right(`For ${sheet.crew}: ${sheet.className}, within ${sheet.planMm} mm plan, ${sheet.heightMm} mm height`, after);

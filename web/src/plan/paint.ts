@@ -23,7 +23,7 @@ const LABEL_FONT = '600 13px Barlow, sans-serif';
 /** Paints the scene with those of its symbols that are in view; a crowd gets one batched path a kind, and no labels. */
 export function paintScene(painter: Painter, whole: Scene, visible: Visible): void {
   const scene: Scene = { ...whole, symbols: visible.symbols };
-  for (const each of scene.shades) paintShade(painter, each);
+  paintShades(painter, scene.shades);
   for (const each of scene.lines) paintLine(painter, each);
   for (const each of scene.ellipses) paintEllipse(painter, each);
   for (const each of scene.arrows) paintArrow(painter, each.from, each.to, painter.palette[each.ink]);
@@ -100,14 +100,21 @@ function paintLine({ context, palette, toPixel }: Painter, { points, ink, closed
 
 const SHADE_RADIUS_PX = 7;
 
-function paintShade({ context, palette, toPixel }: Painter, { at, ink }: SceneShade): void {
-  const [x, y] = toPixel(at);
-  context.beginPath();
-  context.arc(x, y, SHADE_RADIUS_PX, 0, 2 * Math.PI);
-  context.globalAlpha = 0.6;
-  context.fillStyle = palette[ink];
-  context.fill();
-  context.globalAlpha = 1;
+/** One path for each ink: where spots lie over each other they do not add up, and thousands of them stay cheap. */
+function paintShades({ context, palette, toPixel }: Painter, shades: readonly SceneShade[]): void {
+  for (const ink of new Set(shades.map((each) => each.ink))) {
+    context.beginPath();
+    for (const each of shades) {
+      if (each.ink !== ink) continue;
+      const [x, y] = toPixel(each.at);
+      context.moveTo(x + SHADE_RADIUS_PX, y);
+      context.arc(x, y, SHADE_RADIUS_PX, 0, 2 * Math.PI);
+    }
+    context.globalAlpha = 0.6;
+    context.fillStyle = palette[ink];
+    context.fill();
+    context.globalAlpha = 1;
+  }
 }
 
 function paintEllipse({ context, palette, toPixel, scale, rotation }: Painter, { at, a, b, azimuth }: SceneEllipse): void {

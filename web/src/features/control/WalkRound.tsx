@@ -1,4 +1,5 @@
-import { azimuth, compassWord, nearestFirst, planDistance, RADIANS_PER_DEGREE, type AngleUnit } from '@idle-marker/core';
+import { useState } from 'react';
+import { azimuth, compassWord, nearestFirst, planDistance, RADIANS_PER_DEGREE, type AngleUnit, type PlanPoint } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
 import { VISIT } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
@@ -10,6 +11,16 @@ import { useVisit, type VisitOutcome } from './useVisit.ts';
 
 const TAPS: readonly VisitOutcome[] = ['found', 'missing', 'disturbed', 'refreshed'];
 const MS_PER_DAY = 86_400_000;
+
+/** Marks shown at a time. */
+const PAGE = 100;
+/** A round through more marks than this is no walk any more: they are listed by distance. */
+const MOST_TO_ROUTE = 500;
+
+function walkOrder<T extends PlanPoint>(start: PlanPoint, places: readonly T[]): T[] {
+  if (places.length <= MOST_TO_ROUTE) return nearestFirst(start, places).map((i) => places[i]!);
+  return [...places].sort((a, b) => planDistance(start, a) - planDistance(start, b));
+}
 
 /** A turn to the right for somebody who looks for a mark: whole degrees or gon. */
 const turned = (turn: number, unit: AngleUnit): string => {
@@ -23,13 +34,14 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
   const units = useUnits();
   const link = useLinkState();
   const visit = useVisit();
+  const [shown, setShown] = useState(PAGE);
   const here = state.control.filter(({ revision: { body } }) => (body.retired ?? null) === null);
   const placed = here.flatMap((mark) => {
     const { e, n } = mark.revision.body;
     return e === null || n === null ? [] : [{ e, n, mark }];
   });
   const station = inForce?.fact.body.result ?? null;
-  const order = nearestFirst(station ?? placed[0] ?? { e: 0, n: 0 }, placed).map((i) => placed[i]!);
+  const order = walkOrder(station ?? placed[0] ?? { e: 0, n: 0 }, placed);
   const unplaced = here.filter((mark) => mark.revision.body.e === null);
   const today = (mark: ControlMark) => (state.visits.get(mark.id) ?? []).findLast((each) => now.getTime() - Date.parse(each.at) < MS_PER_DAY / 2) ?? null;
   const done = here.filter((mark) => today(mark) !== null).length;
@@ -74,7 +86,7 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
       </p>
       {state.settings.paint && <p className="mb-2 border-l-4 border-spruce pl-3 text-[14px]">Paint here: {state.settings.paint}</p>}
       <ul>
-        {order.map(({ mark, ...place }) => {
+        {order.slice(0, shown).map(({ mark, ...place }) => {
           if (!station) return row(mark, null);
           const way = azimuth(station, place);
           const turn = facing === null ? '' : `, ${turned(way - facing, units.angleUnit)} to the right of the telescope`;
@@ -82,8 +94,13 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
             words: `${units.length(planDistance(station, place), 1)} ${units.unit} ${compassWord(way)} of ${inForce!.fact.body.name}${turn}`,
           });
         })}
-        {unplaced.map((mark) => row(mark, null))}
+        {order.length <= shown && unplaced.map((mark) => row(mark, null))}
       </ul>
+      {order.length > shown && (
+        <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
+          {order.length - shown} more marks
+        </Button>
+      )}
       {here.length === 0 && <p className="text-ink2">Every mark is retired.</p>}
     </div>
   );

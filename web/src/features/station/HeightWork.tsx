@@ -16,6 +16,8 @@ import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { EditControl } from '../control/EditControl.tsx';
 
+const misfitOf = (point: { readonly leaveOneOutHeight: { readonly w: number } | null } | null): number => Math.abs(point?.leaveOneOutHeight?.w ?? 0);
+
 /** A placing for heights alone: benchmarks give the tilting axis, and then every spot that is sighted has a height. */
 export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'occupation'>; onNew(): void }) {
   const { state, say } = useSite();
@@ -31,8 +33,11 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
   const small = smallUnit(units.lengthUnit);
   const benchmarks = state.control.filter(({ revision: { body } }) => body.z !== null && body.useHeight && body.condition !== 'lost');
   const sighted = new Set(draft.groups.map((group) => group.mark));
-  const off = result?.points.find((point) => point.leaveOneOutHeight?.exceeds);
-  const poor = off !== undefined || result?.height.fit.globalTest?.verdict === 'aboveUpper';
+  // One bad benchmark pulls at the others: the one that fits worst is named.
+  const off = result?.points
+    .filter((point) => point.leaveOneOutHeight?.exceeds)
+    .reduce<(typeof result.points)[number] | null>((worst, point) => (misfitOf(point) > misfitOf(worst) ? point : worst), null);
+  const poor = (off ?? null) !== null || result?.height.fit.globalTest?.verdict === 'aboveUpper';
   const formatOff = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
   const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
   const busy = shooting.doing !== null;

@@ -2,17 +2,25 @@ import { useEffect, useRef, useState } from 'react';
 import { COMPENSATOR_RANGE, nextScrew, RADIANS_PER_SECOND } from '@idle-marker/core';
 import { currentLink, useLinkState } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Field.tsx';
 
 /** Stages of the display, seconds of arc from the middle to its rim. */
 const STAGES = [600, 120, 20] as const;
 /** Inside this the compensator has next to nothing to do. */
 const GOOD_SEC = 10;
-/** Where the screws stand, seen from the display: one in front, two behind. */
-const SCREW_PLACES = [
-  { name: 'front', x: 60, y: 112 },
-  { name: 'back left', x: 14, y: 34 },
-  { name: 'back right', x: 106, y: 34 },
-] as const;
+/** Where the screws stand, seen from the display: over one of them, or between two. */
+const SCREW_PLACES = {
+  over: [
+    { name: 'front', x: 60, y: 112 },
+    { name: 'back left', x: 14, y: 34 },
+    { name: 'back right', x: 106, y: 34 },
+  ],
+  between: [
+    { name: 'back', x: 60, y: 10 },
+    { name: 'front right', x: 106, y: 88 },
+    { name: 'front left', x: 14, y: 88 },
+  ],
+} as const;
 /** Order of core's screws (clockwise from the front) on this picture. */
 const SCREW_AT = [0, 2, 1] as const;
 
@@ -26,6 +34,10 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
   const stand = useLinkState()?.stand ?? null;
   const [byHand, setByHand] = useState(false);
   const begun = useRef(false);
+  const [display, setDisplay] = useState<keyof typeof SCREW_PLACES>('over');
+  const places = SCREW_PLACES[display];
+  // Between two screws the display looks from the other side: what was toward it is away from it.
+  const side = display === 'over' ? 1 : -1;
   const tilt = stand ? Math.hypot(stand.alongSec, stand.acrossSec) : 0;
   const stage = STAGES.findLast((rim) => tilt <= rim) ?? STAGES[0];
   const good = tilt <= GOOD_SEC;
@@ -63,8 +75,8 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
   const shown = { shownAlong: stand.alongSec * RADIANS_PER_SECOND, shownAcross: stand.acrossSec * RADIANS_PER_SECOND };
   const next = nextScrew({ ...shown, along: shown.shownAlong, across: shown.shownAcross }, GOOD_SEC * RADIANS_PER_SECOND);
   // The bubble runs to the high side.
-  const x = 60 + Math.max(-1, Math.min(1, stand.acrossSec / stage)) * 40;
-  const y = 60 - Math.max(-1, Math.min(1, stand.alongSec / stage)) * -40;
+  const x = 60 + side * Math.max(-1, Math.min(1, stand.acrossSec / stage)) * 40;
+  const y = 60 + side * Math.max(-1, Math.min(1, stand.alongSec / stage)) * 40;
   return (
     <section aria-label="Level" className="border-[1.5px] border-ink p-3">
       <h2 className="text-[15px]">
@@ -78,7 +90,7 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
           <circle cx="60" cy="60" r="42" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
           <circle cx="60" cy="60" r="14" fill="none" stroke={good ? 'var(--good)' : 'var(--ink2)'} strokeWidth="1.5" />
           <path d="M60 14V106M14 60H106" stroke="var(--rule)" />
-          {SCREW_PLACES.map((place, i) => (
+          {places.map((place, i) => (
             <g key={place.name}>
               <rect x={place.x - 7} y={place.y - 7} width="14" height="14" fill="var(--sheet)" stroke="var(--ink)" />
               <text x={place.x} y={place.y + 4} textAnchor="middle" fontSize="11" fill="var(--ink)">
@@ -91,9 +103,9 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
         <div className="min-w-0 flex-1">
           <dl className="figures grid grid-cols-[auto_1fr] gap-x-3">
             <dt className="text-ink2">Front to back</dt>
-            <dd>{stand.alongSec.toFixed(0)}″</dd>
+            <dd>{(side * stand.alongSec).toFixed(0)}″</dd>
             <dt className="text-ink2">Side to side</dt>
-            <dd>{stand.acrossSec.toFixed(0)}″</dd>
+            <dd>{(side * stand.acrossSec).toFixed(0)}″</dd>
             <dt className="text-ink2">Ring</dt>
             <dd>{stage}″</dd>
           </dl>
@@ -105,7 +117,7 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
         </div>
       </div>
       <div className="mt-2 grid grid-cols-3 gap-2">
-        {SCREW_PLACES.map((place, i) => (
+        {places.map((place, i) => (
           <div key={place.name} className="flex flex-col gap-1">
             <span className="text-[13px] text-ink2">
               {i + 1}, {place.name}
@@ -121,6 +133,16 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
           </div>
         ))}
       </div>
+      <Choice
+        className="mt-2"
+        label="The display stands"
+        value={display}
+        options={[
+          ['over', 'over one screw'],
+          ['between', 'between two screws'],
+        ]}
+        onChange={setDisplay}
+      />
       <Button look="quiet" onClick={() => simulator()?.selfLevel()}>
         Let it level itself
       </Button>
