@@ -50,7 +50,7 @@ export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void;
           {pairs.slice(0, SHOWN).map((pair) => (
             <tr key={`${pair.from} ${pair.to}`} className={pair.exceeds ? 'bg-brick-tint text-brick' : ''}>
               <td className={TD_WORD}>
-                <button type="button" className="min-h-11 text-left font-semibold" onClick={() => onChoose(pair.from)}>
+                <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(pair.from)}>
                   {nameOf(pair.from)} – {nameOf(pair.to)}
                 </button>
                 {pair.exceeds && <strong> does not fit</strong>}

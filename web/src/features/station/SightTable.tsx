@@ -58,7 +58,7 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
             return (
               <tr key={mark} className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}>
                 <td className={TD_WORD}>
-                  <button type="button" className="min-h-11 text-left font-semibold" onClick={() => onChoose(mark)}>
+                  <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(mark)}>
                     {body?.name ?? '?'}
                     {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
                   </button>
