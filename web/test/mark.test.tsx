@@ -201,7 +201,7 @@ describe('while a proof is overdue', () => {
     await user.type(screen.getByLabelText('Reason (needed)'), 'rain');
     await user.click(screen.getByRole('button', { name: 'Put it off' }));
     await waitFor(() => expect(act).toHaveBeenCalledTimes(1));
-    expect(said()).toMatchObject([{ type: 'deferral', body: { solution: solution.fact.id, reason: 'rain' } }]);
+    await waitFor(() => expect(said()).toMatchObject([{ type: 'deferral', body: { solution: solution.fact.id, reason: 'rain' } }]));
   });
 
   it('and not otherwise', async () => {

@@ -156,7 +156,7 @@ describe('a new station', () => {
     expect(screen.getByText(/a proof is due every 30 minutes/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: /^Start sighting/ }));
     await waitFor(() => expect(started).toHaveBeenCalledTimes(1));
-    expect(said().map((fact) => fact.type)).toEqual(['close', 'occupation']);
+    await waitFor(() => expect(said().map((fact) => fact.type)).toEqual(['close', 'occupation']));
     expect(said()[1]!.body).toMatchObject({
       name: 'S2',
       temperatureC: 21,
