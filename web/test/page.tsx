@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import { jest } from '@jest/globals';
 import type { ReactNode } from 'react';
-import { cleanup, render, type RenderResult } from '@testing-library/react';
+import { cleanup, configure, render, type RenderResult } from '@testing-library/react';
 import { userEvent, type UserEvent } from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
@@ -10,6 +10,9 @@ import type { AnyFact } from '@idle-marker/contract';
 import { Story } from '../../records/test/story.ts';
 import { openSite } from '../src/ledger/ledger.ts';
 import { SiteProvider } from '../src/site/SiteContext.tsx';
+
+// A busy machine takes longer than a second to draw a page; nothing here measures time.
+configure({ asyncUtilTimeout: 10_000 });
 
 export const SITE_ID = '11111111-1111-4111-8111-111111111111';
 
