@@ -18,6 +18,8 @@ const project = (room, environment = 'node', extra = {}) => ({
 export default {
   // A page without a browser is slow to search by role on a busy machine; nothing here measures time.
   testTimeout: 30_000,
+  // Two cores are the least that the tests are made for; by itself it would leave one of them idle.
+  maxWorkers: 2,
   projects: [
     ...['core', 'words', 'contract', 'records', 'formats', 'cli', 'server'].map((room) => project(room)),
     project('web', 'jsdom', { setupFiles: [`${import.meta.dirname}/web/test/browser.mjs`] }),

@@ -53,10 +53,11 @@ function input(marks: readonly (PlanPoint & { readonly name: string })[], statio
 
 describe('three directions', () => {
   it('give the station that Collins’ construction gives', () => {
+    // Well inside of the circle through the three marks, on which no three directions give a station.
     fc.assert(
       fc.property(
         fc.double({ min: -40, max: 40, noNaN: true }),
-        fc.double({ min: -140, max: -60, noNaN: true }),
+        fc.double({ min: -30, max: 30, noNaN: true }),
         fc.double({ min: 0, max: 6, noNaN: true }),
         (e, n, o) => {
           const [a, b, c] = [
