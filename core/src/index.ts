@@ -19,7 +19,15 @@ export { CRITICAL_T, CRITICAL_W, NORMAL_95_FACTOR } from './adjust/criticalValue
 export { chiSquareProbability, chiSquareQuantile } from './adjust/chiSquare.ts';
 export { ELLIPSE_95_FACTOR, ellipseOf, scaleEllipse, type Ellipse } from './adjust/ellipse.ts';
 export type { Fit, GlobalTest } from './adjust/globalTest.ts';
-export type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from './sight/observation.ts';
+export {
+  TRACKING_ERROR_FACTOR,
+  type ControlPoint,
+  type InstrumentPrecision,
+  type Observation,
+  type Reading,
+  type Reduction,
+  type Setup,
+} from './sight/observation.ts';
 export { reduceObservations, reduceReading, type ReducedObservation, type ReducedReading } from './sight/reduce.ts';
 export { composedTargetHeight, noticeTargetHeight, type TargetHeightChange, type TargetHeightNotice } from './sight/targetHeight.ts';
 export { atmosphericCorrection, groupRefractivity, SIMULATED_REFERENCE, type Atmosphere, type ReferenceAtmosphere } from './sight/weather.ts';

@@ -47,6 +47,7 @@ export { dayDrift, type DayDrift } from './drift.ts';
 export { controlConcerns, type Concern } from './lookAfter.ts';
 export { controlReport, type ControlReport, type ReportPair, type ReportRow } from './controlReport.ts';
 export { againstFirst, besideLine, type FirstLook } from './firstLook.ts';
+export { lastTest, type LastTest } from './lastTest.ts';
 export { mayDecide, roleOf, ROLES, type Role } from './roles.ts';
 export { helpPackage, type HelpPackage } from './helpPackage.ts';
 export { outsideWork, type OutsideWork } from './outsideWork.ts';

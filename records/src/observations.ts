@@ -3,6 +3,7 @@ import {
   angleToRadians,
   lengthToMetres,
   RADIANS_PER_SECOND,
+  TRACKING_ERROR_FACTOR,
   type ControlPoint,
   type InstrumentPrecision,
   type Observation,
@@ -44,9 +45,6 @@ export function reductionFrom(state: SiteState, { fact }: AcceptedSolution): Red
   return { ...reduction, combinedScaleFactor: reduction.combinedScaleFactor * (fact.body.result.scale ?? 1) };
 }
 
-/** A quick reading while following has twice the errors of a careful one. */
-const TRACKING_FACTOR = 2;
-
 export function readingOf({ read, ...sight }: FactBody<'sight'>): Reading {
   const raw = read.slope === null ? null : lengthToMetres(read.slope, read.lengthUnit);
   return {
@@ -57,7 +55,7 @@ export function readingOf({ read, ...sight }: FactBody<'sight'>): Reading {
     targetHeight: sight.targetHeight,
     targetHeightSd: sight.targetHeightSdMm / 1000,
     targetCentringSd: sight.targetCentringSdMm / 1000,
-    ...(sight.tracking ? { errorFactor: TRACKING_FACTOR } : {}),
+    ...(sight.tracking ? { errorFactor: TRACKING_ERROR_FACTOR } : {}),
   };
 }
 

@@ -22,6 +22,9 @@ export interface Reduction {
   readonly atmosphericRatio: number;
 }
 
+/** How many times the stated errors a quick reading while following has: it trades precision for speed. */
+export const TRACKING_ERROR_FACTOR = 2;
+
 /** One reading to a target, as read, in radians and metres. */
 export interface Reading {
   readonly face: 1 | 2;

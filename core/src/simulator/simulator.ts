@@ -5,7 +5,7 @@
 import { wrapHalfTurn, wrapTurn } from '../quantity/angle.ts';
 import { planDistance, type PlanPoint } from '../plane/point.ts';
 import { type Metres, type Radians, RADIANS_PER_DEGREE } from '../quantity/unit.ts';
-import type { InstrumentPrecision } from '../sight/observation.ts';
+import { TRACKING_ERROR_FACTOR, type InstrumentPrecision } from '../sight/observation.ts';
 import { normal, uniform } from './random.ts';
 import { isClashing, isCompensated, newStand, selfLevel, standOn, type SimulatedStand } from './stand.ts';
 import { groundHeight, hiddenBy, type GroundTruth } from './truth.ts';
@@ -82,8 +82,6 @@ const WALKING_SPEED = 1.4;
 const TURNING_SPEED: Radians = 90 * RADIANS_PER_DEGREE;
 const SEARCH_SECONDS = 1.2;
 const MEASURE_SECONDS = 0.8;
-/** Tracking trades precision for speed. */
-const TRACKING_FACTOR = 2;
 /** Plumb of the pole: standard deviation by hand and with legs. */
 const LEAN_BY_HAND: Radians = (4 / 60) * RADIANS_PER_DEGREE;
 const LEAN_WITH_LEGS: Radians = (1.5 / 60) * RADIANS_PER_DEGREE;
@@ -341,6 +339,6 @@ export function liveReading(
   precision: InstrumentPrecision,
 ): { readonly reading: SimulatedReading; readonly state: SimulatorState } | null {
   if (!state.instrument || state.lock !== 'locked') return null;
-  const { reading, random } = noisyReading(state, precision, TRACKING_FACTOR);
+  const { reading, random } = noisyReading(state, precision, TRACKING_ERROR_FACTOR);
   return { reading, state: { ...state, random } };
 }

@@ -1,5 +1,15 @@
 import { useState } from 'react';
-import { azimuth, compassWord, nearestFirst, planDistance, RADIANS_PER_DEGREE, type AngleUnit, type PlanPoint } from '@idle-marker/core';
+import {
+  angleFromRadians,
+  azimuth,
+  compassWord,
+  nearestFirst,
+  planDistance,
+  RADIANS_PER_DEGREE,
+  wrapTurn,
+  type AngleUnit,
+  type PlanPoint,
+} from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
 import { VISIT } from '@idle-marker/words';
 import { useLinkState } from '../../link/linkStore.ts';
@@ -23,10 +33,8 @@ function walkOrder<T extends PlanPoint>(start: PlanPoint, places: readonly T[]):
 }
 
 /** A turn to the right for somebody who looks for a mark: whole degrees or gon. */
-const turned = (turn: number, unit: AngleUnit): string => {
-  const share = (((turn / (2 * Math.PI)) % 1) + 1) % 1;
-  return unit === 'gon' ? `${Math.round(share * 400)} gon` : `${Math.round(share * 360)}°`;
-};
+const turned = (turn: number, unit: AngleUnit): string =>
+  unit === 'gon' ? `${Math.round(angleFromRadians(wrapTurn(turn), 'gon'))} gon` : `${Math.round(angleFromRadians(wrapTurn(turn), 'degree'))}°`;
 
 /** The tick list of a walk round the marks: distance and direction from where one stands, found or not, in walking order. */
 export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; onOpen(mark: string): void }) {

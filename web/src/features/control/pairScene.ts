@@ -1,5 +1,5 @@
 /** Pairs of marks as lines on the plan: what fits thin, what does not in brick, with by how much. */
-import { formatSigned, lengthFromMetres, type ControlPair, type LengthUnit } from '@idle-marker/core';
+import { formatSigned, type ControlPair, type LengthUnit } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
 import { smallUnit } from '@idle-marker/words';
 import type { Scene, SceneLine, SceneText } from '../../plan/scene.ts';
@@ -20,8 +20,11 @@ export function pairScene(state: SiteState, pairs: readonly ControlPair[], unit:
     if (!from || !to) continue;
     lines.push({ points: [from, to], ink: pair.exceeds ? 'brick' : 'ink2', width: pair.exceeds ? 2.5 : 0.75, ...(pair.exceeds ? {} : { dash: [4, 4] }) });
     if (!pair.exceeds || pair.dDistance === null || texts.length >= WRITTEN) continue;
-    const figure = unit === 'metre' ? pair.dDistance * small.perMetre : lengthFromMetres(pair.dDistance, unit);
-    texts.push({ at: { e: (from.e + to.e) / 2, n: (from.n + to.n) / 2 }, text: `${formatSigned(figure, small.decimals)} ${small.name}`, ink: 'brick' });
+    texts.push({
+      at: { e: (from.e + to.e) / 2, n: (from.n + to.n) / 2 },
+      text: `${formatSigned(pair.dDistance * small.perMetre, small.decimals)} ${small.name}`,
+      ink: 'brick',
+    });
   }
   return { lines, texts };
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { lastTest } from '@idle-marker/records';
 import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits, type Units } from '../../site/useUnits.ts';
@@ -11,10 +12,6 @@ import type { Item, Kind } from './itemDraft.ts';
 
 const KINDS: readonly Kind[] = ['instrument', 'target', 'pole'];
 const ADD = { instrument: 'Add an instrument', target: 'Add a target', pole: 'Add a pole' } as const;
-/** A test older than this is a suspect when figures do not fit. */
-const OLD_DAYS = 180;
-const MS_PER_DAY = 86_400_000;
-
 function aboutItem(item: Item, units: Units): string {
   switch (item.kind) {
     case 'instrument':
@@ -26,17 +23,12 @@ function aboutItem(item: Item, units: Units): string {
   }
 }
 
-const testedOn = (item: Item): string | null | undefined =>
-  item.kind === 'instrument' ? item.adjusted : item.kind === 'pole' ? item.bubbleChecked : undefined;
-
 function Tested({ item, now }: { readonly item: Item; readonly now: Date }) {
-  const on = testedOn(item);
-  if (on === undefined) return null;
-  const days = on === null ? null : Math.floor((now.getTime() - Date.parse(on)) / MS_PER_DAY);
-  const old = days === null || days > OLD_DAYS;
+  const test = lastTest(item, now);
+  if (!test) return null;
   return (
-    <span className={old ? 'text-ochre' : 'text-ink2'}>
-      {on === null ? 'never tested, as far as noted' : `tested ${on}${old ? ', long ago: test it when figures do not fit' : ''}`}
+    <span className={test.old ? 'text-ochre' : 'text-ink2'}>
+      {test.on === null ? 'never tested, as far as noted' : `tested ${test.on}${test.old ? ', long ago: test it when figures do not fit' : ''}`}
     </span>
   );
 }

@@ -6,8 +6,7 @@ import { targetHeightWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 
-export const lastSight = (state: SiteState): Fact<'sight'> | null =>
-  [...state.sights.values()].findLast((sight) => sight.body.target.kind !== 'direction') ?? null;
+const lastSight = (state: SiteState): Fact<'sight'> | null => [...state.sights.values()].findLast((sight) => sight.body.target.kind !== 'direction') ?? null;
 
 /** A sentence about a height that is about to be used; null when nothing is odd about it. */
 export function useHeightNotice(): (height: number, target: CarriedPole['target']) => string | null {

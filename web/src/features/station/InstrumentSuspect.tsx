@@ -1,9 +1,8 @@
 import type { Judgement } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { lastTest } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 
-const OLD_DAYS = 180;
-const MS_PER_DAY = 86_400_000;
 /** What an instrument out of adjustment would do. */
 const SUSPICIOUS: ReadonlySet<string> = new Set(['NOISIER_THAN_STATED', 'HEIGHT_GROWS']);
 
@@ -12,8 +11,7 @@ export function InstrumentSuspect({ judgement, occupation }: { readonly judgemen
   const { state, now } = useSite();
   if (!judgement.because.some((reason) => SUSPICIOUS.has(reason.code))) return null;
   const item = state.equipment.find((each) => each.body.item === occupation.body.instrumentItem)?.body.what;
-  const tested = item?.kind === 'instrument' ? item.adjusted : null;
-  const old = tested === null || now.getTime() - Date.parse(tested) > OLD_DAYS * MS_PER_DAY;
+  const { on: tested, old } = lastTest(item, now) ?? { on: null, old: true };
   return (
     <p className={`my-2 border-l-4 pl-3 ${old ? 'border-ochre' : 'border-rule'}`}>
       {occupation.body.instrument.name}: {tested === null ? 'no test of collimation and index is noted' : `collimation and index were tested on ${tested}`}.{' '}

@@ -1,5 +1,5 @@
 /** What is entered before the first sight: as typed, what is wrong with it, and the fact that is kept. */
-import { atmosphericCorrection, SIMULATED_INSTRUMENT, SIMULATED_REFERENCE, type ReferenceAtmosphere } from '@idle-marker/core';
+import { angleFromRadians, atmosphericCorrection, SIMULATED_INSTRUMENT, SIMULATED_REFERENCE, wrapTurn, type ReferenceAtmosphere } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, nextStationName, siteLines, type ControlMark, type SiteState } from '@idle-marker/records';
 import type { LinkState } from '../../link/instrumentLink.ts';
@@ -137,7 +137,7 @@ export function occupationOf(draft: SetupDraft, read: ReadSetup, state: SiteStat
   const listed = simulated ? undefined : listedInstruments(state).find((each) => each.item === draft.instrument);
   const { over } = read;
   const typed = draft.method === 'overMark' && draft.assumed;
-  const turn = (text: string) => (((units.readAngle(text) ?? 0) * 180) / Math.PI + 360) % 360;
+  const turn = (text: string) => angleFromRadians(wrapTurn(units.readAngle(text) ?? 0), 'degree');
   return {
     name: draft.name.trim(),
     instrument: simulated
