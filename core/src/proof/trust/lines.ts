@@ -10,7 +10,6 @@ export interface GoodEvidence {
   readonly independent: boolean;
   /** A witness that is itself only open is worth less than one that is held. */
   readonly firm: boolean;
-  readonly moreThanChance: boolean;
 }
 export interface BadEvidence {
   readonly id: string;
@@ -52,8 +51,6 @@ const EMPTY: Line = { good: [], bad: [], goodRepeat: false };
 /** Of several good re-sights of one mark the firm ones go before the soft ones, then the latest counts. */
 const better = (a: Witnessed, b: Witnessed): Witnessed => (a.firm === b.firm ? (a.sighting.rank > b.sighting.rank ? a : b) : a.firm ? a : b);
 
-const goodProof = ({ id, rank, independent, moreThanChance }: ProofSighting, firm: boolean): GoodEvidence => ({ id, rank, independent, firm, moreThanChance });
-
 function goodOf(proofs: readonly ProofSighting[], witnessed: readonly Witnessed[]): GoodEvidence[] {
   const byMark = new Map<string, Witnessed>();
   for (const each of witnessed) {
@@ -61,31 +58,22 @@ function goodOf(proofs: readonly ProofSighting[], witnessed: readonly Witnessed[
     const other = byMark.get(each.sighting.mark);
     byMark.set(each.sighting.mark, other ? better(other, each) : each);
   }
-  const independent: GoodEvidence[] = [
-    ...proofs.filter((proof) => proof.good && proof.independent).map((proof) => goodProof(proof, true)),
-    ...[...byMark.values()].map(({ sighting, firm }) => ({
-      id: sighting.id,
-      rank: sighting.markRank,
-      independent: true,
-      firm,
-      moreThanChance: sighting.moreThanChance,
-    })),
-  ];
+  const good: GoodEvidence[] = [];
+  for (const { sighting, firm } of byMark.values()) {
+    good.push({ id: sighting.id, rank: sighting.markRank, independent: true, firm });
+  }
+  for (const proof of proofs) if (proof.good && proof.independent) good.push({ id: proof.id, rank: proof.rank, independent: true, firm: true });
+  let first = Infinity;
+  let firstFirm = Infinity;
+  for (const { rank, firm } of good) {
+    first = Math.min(first, rank);
+    if (firm) firstFirm = Math.min(firstFirm, rank);
+  }
   // Good repeats carry independent good evidence forward; before there is any they are worth nothing.
-  const repeats = proofs
-    .filter((proof) => proof.good && !proof.independent)
-    .flatMap((proof): GoodEvidence[] => {
-      const before = independent.filter((each) => each.rank < proof.rank);
-      return before.length === 0
-        ? []
-        : [
-            goodProof(
-              proof,
-              before.some((each) => each.firm),
-            ),
-          ];
-    });
-  return [...independent, ...repeats].sort((a, b) => a.rank - b.rank);
+  for (const { id, rank, good: isGood, independent } of proofs) {
+    if (isGood && !independent && first < rank) good.push({ id, rank, independent, firm: firstFirm < rank });
+  }
+  return good.sort((a, b) => a.rank - b.rank);
 }
 
 interface Vote {
@@ -216,7 +204,7 @@ export function witnessedLines(site: TrustSite, sightings: Sightings): { readonl
     if (isInDoubtAt(line, sighting.rank) || !line.good.some((each) => each.independent)) return [];
     return [{ sighting, firm: vouching(line, sighting.rank).firm !== null }];
   });
-  let lines = linesOf(site, sightings, witnessed);
+  let lines = linesOf(site, sightings, witnessed, { lines: alone, changed: new Set(witnessed.map(({ sighting }) => sighting.about)) });
   for (;;) {
     const changed = new Set<string>();
     const kept = witnessed.filter(({ sighting }) => {

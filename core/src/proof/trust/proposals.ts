@@ -1,8 +1,8 @@
 /** The shortest way to clear what is in doubt. */
 import { grouped } from './grouped.ts';
-import { codeUnits, PARTS, type MarkRecord, type Part } from './records.ts';
-import { solutionPart, standingAgainst, type MarkStanding, type PartView, type StandingReason } from './standing.ts';
-import type { Occupied, Ranked } from './site.ts';
+import { codeUnits, PARTS, type Part } from './records.ts';
+import { isSpokenAgainst, solutionPart, type JudgedMark, type PartView, type StandingReason } from './standing.ts';
+import type { Occupied } from './site.ts';
 
 export type ProposedAction = 'sightUnused' | 'thirdTarget' | 'resight' | 'setAgain';
 export interface Proposal {
@@ -39,7 +39,7 @@ function searchForMoment(view: PartView, solution: Occupied, marks: readonly Set
   const disagree = good.some((each) => each.rank > firstBad.rank);
   const oneMark = firstBad.mark !== null && bad.every((each) => each.mark === firstBad.mark);
   const after = inDoubt.filter((mark) => mark.rank > firstBad.rank);
-  if ((disagree || oneMark) && after.length > 0 && after.every((mark) => standingAgainst(view, mark.id) === null)) return [resight(after.at(-1)!)];
+  if ((disagree || oneMark) && after.length > 0 && !after.some((mark) => isSpokenAgainst(view, mark.id))) return [resight(after.at(-1)!)];
   const before = inDoubt.filter((mark) => mark.rank < firstBad.rank);
   if (before.length === 0) return inDoubt.map((mark) => ({ mark, action: 'setAgain', clearsOthers: false }));
   return [resight(firstBad.mark === null ? before.at(-1)! : before[Math.floor(before.length / 2)]!)];
@@ -69,21 +69,15 @@ function stationWide(view: PartView, solution: Occupied): readonly { readonly ac
   return [{ action: 'sightUnused', because: view.lines.of(solution.record.id).goodRepeat ? 'ONLY_REPEATS' : 'NEVER_PROVEN' }];
 }
 
-function ofSolution(
-  views: Readonly<Record<Part, PartView>>,
-  solution: Occupied,
-  marks: readonly Ranked<MarkRecord>[],
-  standings: ReadonlyMap<string, MarkStanding>,
-): Proposal[] {
+function ofSolution(views: Readonly<Record<Part, PartView>>, solution: Occupied, marks: readonly JudgedMark[]): Proposal[] {
   const { id, occupation } = solution.record;
   const wide = PARTS.flatMap((part) => stationWide(views[part], solution));
-  const wishes = PARTS.flatMap((part) =>
-    wishesOf(
-      views[part],
-      solution,
-      marks.map(({ record, rank }) => ({ id: record.id, rank, because: standings.get(record.id)![part].because[0]! })),
-    ),
-  );
+  const wishes = PARTS.flatMap((part) => {
+    const wanting = marks
+      .filter(({ standing }) => standing[part].standing !== 'held')
+      .map(({ rank, standing }) => ({ id: standing.id, rank, because: standing[part].because[0]! }));
+    return wishesOf(views[part], solution, wanting);
+  });
   const wanted = [...grouped(wishes, (wish) => wish.mark.id).values()].map((asked) => {
     // Setting again makes sighting again needless; else the part that asks first says why.
     const [first] = [...asked.filter((wish) => wish.action === 'setAgain'), ...asked];
@@ -100,10 +94,9 @@ function ofSolution(
   ];
 }
 
-export function proposalsOf(views: Readonly<Record<Part, PartView>>, standings: ReadonlyMap<string, MarkStanding>): Proposal[] {
-  const { solutions, listed } = views.plan.site;
-  const marksOf = grouped(listed, ({ record }) => record.solution);
-  return [...solutions.values()]
+/** `marksOf`: the marks that were set with each solution, in order of setting. */
+export function proposalsOf(views: Readonly<Record<Part, PartView>>, marksOf: ReadonlyMap<string, readonly JudgedMark[]>): Proposal[] {
+  return [...views.plan.site.solutions.values()]
     .sort((a, b) => codeUnits(a.record.id, b.record.id))
-    .flatMap((solution) => ofSolution(views, solution, marksOf.get(solution.record.id) ?? [], standings));
+    .flatMap((solution) => ofSolution(views, solution, marksOf.get(solution.record.id) ?? []));
 }

@@ -108,15 +108,24 @@ export function inOrder(a: Stamped, b: Stamped): number {
   return Date.parse(a.at) - Date.parse(b.at) || codeUnits(a.device, b.device) || a.seq - b.seq || codeUnits(a.id, b.id);
 }
 
-/** Records by the site's order, each id once, with the instants of each in milliseconds. */
-export function ordered(records: readonly TrustRecord[]): { readonly records: TrustRecord[]; readonly times: number[] } {
+/** A record and its place in the order of the site. */
+export interface Ranked<T> {
+  readonly record: T;
+  readonly rank: number;
+}
+
+/** An instant as `Date.toISOString` writes it; two of them compare as text. */
+const isPlain = (at: string): boolean => at.length === 24 && at[10] === 'T' && at[23] === 'Z';
+
+const isAfter = (a: string, b: string): boolean => (isPlain(a) && isPlain(b) ? a > b : Date.parse(a) > Date.parse(b));
+
+/** Records by the site's order, each id once. */
+export function ordered(records: readonly TrustRecord[]): Ranked<TrustRecord>[] {
   const seen = new Set<string>();
-  const timed: { readonly record: TrustRecord; readonly time: number }[] = [];
-  for (const record of records) {
-    if (seen.has(record.id)) continue;
-    seen.add(record.id);
-    timed.push({ record, time: Date.parse(record.at) });
-  }
+  const unique = records.filter(({ id }) => seen.size < seen.add(id).size);
+  // Most sites arrive in the order in which they were made; those need no sorting.
+  if (unique.every((record, i) => i === 0 || isAfter(record.at, unique[i - 1]!.at))) return unique.map((record, rank) => ({ record, rank }));
+  const timed = unique.map((record) => ({ record, time: Date.parse(record.at) }));
   timed.sort((a, b) => a.time - b.time || inOrder(a.record, b.record));
-  return { records: timed.map(({ record }) => record), times: timed.map(({ time }) => time) };
+  return timed.map(({ record }, rank) => ({ record, rank }));
 }

@@ -1,7 +1,7 @@
 /** What was sighted, in one part: the proofs and re-sights that can be evidence at all, and who is concerned by findings. */
 import { grouped } from './grouped.ts';
-import type { FindingRecord, Part, ProofRecord, ResightRecord } from './records.ts';
-import { isSuperseded, outcomeOf, type Occupied, type Ranked, type TrustSite } from './site.ts';
+import type { FindingRecord, Part, Ranked } from './records.ts';
+import { isSuperseded, outcomeOf, type ProofTaken, type ResightTaken, type TrustSite } from './site.ts';
 
 /** A proof that may be evidence about its solution. */
 export interface ProofSighting {
@@ -47,9 +47,6 @@ export interface Sightings {
   readonly concerns: ReadonlyMap<string, readonly Ranked<FindingRecord>[]>;
 }
 
-const stillThere = (solution: Occupied | undefined, rank: number): solution is Occupied =>
-  !!solution && !solution.withdrawal && !(solution.end && rank > solution.end.rank);
-
 const foundMoved = (site: TrustSite, part: Part): Map<string, number> => {
   const moved = new Map<string, number>();
   for (const { record, rank } of site.findings) {
@@ -58,14 +55,12 @@ const foundMoved = (site: TrustSite, part: Part): Map<string, number> => {
   return moved;
 };
 
-function proofSighting(site: TrustSite, part: Part, moved: ReadonlyMap<string, number>, each: Ranked<ProofRecord>): ProofSighting | null {
-  const { record, rank } = each;
+function proofSighting(site: TrustSite, part: Part, moved: ReadonlyMap<string, number>, each: ProofTaken): ProofSighting | null {
+  const { record, rank, solution, key } = each;
   const outcome = outcomeOf(record, part);
-  const solution = site.solutions.get(record.solution);
-  if (outcome === 'notMeasured' || !stillThere(solution, rank) || isSuperseded(site, each, part)) return null;
+  if (outcome === 'notMeasured' || isSuperseded(site, each, part)) return null;
   const { target } = record;
   const control = target.kind === 'control';
-  if (!control && !solution.record.directions.includes(target.id)) return null;
   const good = outcome !== 'outside';
   const revision = control ? target.revision : null;
   if (revision !== null) {
@@ -78,7 +73,7 @@ function proofSighting(site: TrustSite, part: Part, moved: ReadonlyMap<string, n
     rank,
     solution: record.solution,
     target: target.id,
-    key: `${target.kind} ${target.id}`,
+    key,
     revision,
     good,
     moreThanChance: outcome === 'moreThanChance',
@@ -86,13 +81,11 @@ function proofSighting(site: TrustSite, part: Part, moved: ReadonlyMap<string, n
   };
 }
 
-function markSighting(site: TrustSite, part: Part, each: Ranked<ResightRecord>): MarkSighting | null {
-  const { record, rank } = each;
+function markSighting(site: TrustSite, part: Part, each: ResightTaken): MarkSighting | null {
+  const { record, rank, mark } = each;
   const outcome = outcomeOf(record, part);
-  const mark = site.marks.get(record.mark);
   // A part that was never measured when the mark was set has nothing that a second sight could be compared with.
-  if (outcome === 'notMeasured' || !mark?.record.measured[part]) return null;
-  if (!stillThere(site.solutions.get(record.solution), rank) || isSuperseded(site, each, part)) return null;
+  if (outcome === 'notMeasured' || !mark.record.measured[part] || isSuperseded(site, each, part)) return null;
   return {
     id: record.id,
     rank,
@@ -124,11 +117,14 @@ function concernsOf(site: TrustSite, part: Part, proofs: readonly ProofSighting[
   return concerns;
 }
 
+/** Only targets that a bad proof spoke against can come under review. */
 function clearancesOf(site: TrustSite, proofs: readonly ProofSighting[]): Map<string, number[]> {
-  const revisions = [...site.revisions.values()].map(({ record, rank }) => ({ key: `control ${record.control}`, rank }));
-  const good = proofs.filter((proof) => proof.good).map((proof) => ({ key: proof.key, rank: proof.rank }));
-  const all = [...revisions, ...good].sort((a, b) => a.rank - b.rank);
-  return new Map([...grouped(all, ({ key }) => key)].map(([key, each]) => [key, each.map(({ rank }) => rank)]));
+  const cleared = new Map<string, number[]>();
+  for (const { good, key } of proofs) if (!good) cleared.set(key, []);
+  for (const { record, rank } of site.revisions.values()) cleared.get(`control ${record.control}`)?.push(rank);
+  for (const { good, key, rank } of proofs) if (good) cleared.get(key)?.push(rank);
+  for (const ranks of cleared.values()) ranks.sort((a, b) => a - b);
+  return cleared;
 }
 
 export function sightingsOf(site: TrustSite, part: Part): Sightings {

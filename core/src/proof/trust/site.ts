@@ -10,18 +10,13 @@ import {
   type Part,
   type ProofOutcome,
   type ProofRecord,
+  type Ranked,
   type ResightRecord,
   type SolutionRecord,
   type TrustInput,
   type TrustRecord,
   type WithdrawalRecord,
 } from './records.ts';
-
-/** A record and its place in the order of the site. */
-export interface Ranked<T> {
-  readonly record: T;
-  readonly rank: number;
-}
 
 export interface Occupied extends Ranked<SolutionRecord> {
   /** What ended its occupation. */
@@ -30,17 +25,27 @@ export interface Occupied extends Ranked<SolutionRecord> {
   readonly inForce: boolean;
 }
 
+/** A proof taken while its station stood, on a control mark or on a direction of that station. */
+export interface ProofTaken extends Ranked<ProofRecord> {
+  readonly solution: Occupied;
+  /** Kind and id of the target in one. */
+  readonly key: string;
+}
+
+/** A set mark sighted again from a station that stood. */
+export interface ResightTaken extends Ranked<ResightRecord> {
+  readonly mark: Ranked<MarkRecord>;
+}
+
 export interface TrustSite {
   readonly input: TrustInput;
-  /** Milliseconds since 1970, by rank. */
-  readonly times: readonly number[];
+  /** All records, by rank. */
+  readonly ranked: readonly Ranked<TrustRecord>[];
   readonly solutions: ReadonlyMap<string, Occupied>;
-  /** Marks that were not withdrawn, replaced ones too. */
-  readonly marks: ReadonlyMap<string, Ranked<MarkRecord>>;
   /** Marks that were not replaced by one set again, in order of setting. */
   readonly listed: readonly Ranked<MarkRecord>[];
-  readonly proofs: readonly Ranked<ProofRecord>[];
-  readonly resights: readonly Ranked<ResightRecord>[];
+  readonly proofs: readonly ProofTaken[];
+  readonly resights: readonly ResightTaken[];
   /** Findings that no later one replaces. */
   readonly findings: readonly Ranked<FindingRecord>[];
   readonly revisions: ReadonlyMap<string, Ranked<ControlRevisionRecord>>;
@@ -49,26 +54,23 @@ export interface TrustSite {
   readonly successors: ReadonlyMap<string, readonly Ranked<ProofRecord | ResightRecord>[]>;
 }
 
-function withdrawals(records: readonly TrustRecord[]): Map<string, WithdrawalRecord> {
-  const by = new Map<string, WithdrawalRecord>();
-  const solutionsOf = grouped(
-    records.filter((record) => record.type === 'solution'),
-    (solution) => solution.occupation,
-  );
-  for (const record of records) {
-    if (record.type !== 'withdrawal') continue;
-    const occupied = record.occupation === null ? [] : (solutionsOf.get(record.occupation) ?? []);
-    for (const id of [record.record, ...occupied.map((solution) => solution.id)]) if (id !== null && !by.has(id)) by.set(id, record);
-  }
-  return by;
-}
-
 type ByType = <T extends TrustRecord['type']>(type: T) => readonly Ranked<Extract<TrustRecord, { type: T }>>[];
 
 const byType = (records: readonly Ranked<TrustRecord>[]): ByType => {
   const groups = grouped(records, ({ record }) => record.type);
   return (type) => (groups.get(type) ?? []) as never;
 };
+
+function withdrawals(all: ByType): Map<string, WithdrawalRecord> {
+  const by = new Map<string, WithdrawalRecord>();
+  if (all('withdrawal').length === 0) return by;
+  const solutionsOf = grouped(all('solution'), ({ record }) => record.occupation);
+  for (const { record } of all('withdrawal')) {
+    const occupied = record.occupation === null ? [] : (solutionsOf.get(record.occupation) ?? []);
+    for (const id of [record.record, ...occupied.map((solution) => solution.record.id)]) if (id !== null && !by.has(id)) by.set(id, record);
+  }
+  return by;
+}
 
 /** Each occupation's end: its close, or the first solution of another occupation by the same instrument. */
 function occupationEnds(is: ByType): Map<string, Ranked<CloseRecord | SolutionRecord>> {
@@ -87,33 +89,64 @@ function occupationEnds(is: ByType): Map<string, Ranked<CloseRecord | SolutionRe
   return ends;
 }
 
+const stillThere = (solution: Occupied | undefined, rank: number): solution is Occupied =>
+  !!solution && !solution.withdrawal && !(solution.end && rank > solution.end.rank);
+
+function proofsTaken(proofs: readonly Ranked<ProofRecord>[], solutions: ReadonlyMap<string, Occupied>): ProofTaken[] {
+  const taken: ProofTaken[] = [];
+  for (const { record, rank } of proofs) {
+    const { target } = record;
+    const solution = solutions.get(record.solution);
+    if (!stillThere(solution, rank) || (target.kind === 'direction' && !solution.record.directions.includes(target.id))) continue;
+    taken.push({ record, rank, solution, key: `${target.kind} ${target.id}` });
+  }
+  return taken;
+}
+
+function resightsTaken(
+  resights: readonly Ranked<ResightRecord>[],
+  solutions: ReadonlyMap<string, Occupied>,
+  marks: readonly Ranked<MarkRecord>[],
+): ResightTaken[] {
+  // Few of the marks are ever sighted again.
+  const wanted = new Set(resights.map(({ record }) => record.mark));
+  const marksById = new Map(marks.filter(({ record }) => wanted.has(record.id)).map((mark) => [mark.record.id, mark]));
+  const taken: ResightTaken[] = [];
+  for (const { record, rank } of resights) {
+    const mark = marksById.get(record.mark);
+    if (mark && stillThere(solutions.get(record.solution), rank)) taken.push({ record, rank, mark });
+  }
+  return taken;
+}
+
 export function readSite(input: TrustInput): TrustSite {
-  const { records, times } = ordered(input.records);
-  const withdrawnBy = withdrawals(records);
-  const ranked = records.map((record, rank) => ({ record, rank }));
-  const of = byType(withdrawnBy.size === 0 ? ranked : ranked.filter(({ record }) => !withdrawnBy.has(record.id)));
+  const ranked = ordered(input.records);
+  const all = byType(ranked);
+  const withdrawnBy = withdrawals(all);
+  const of = withdrawnBy.size === 0 ? all : byType(ranked.filter(({ record }) => !withdrawnBy.has(record.id)));
   const ends = occupationEnds(of);
   const lastOf = new Map(of('solution').map(({ record }) => [record.occupation, record.id]));
   const marks = of('mark');
-  const replaced = new Set(marks.map(({ record }) => record.supersedes));
+  const replaced = new Set<string>();
+  for (const { record } of marks) if (record.supersedes !== null) replaced.add(record.supersedes);
   const findings = of('finding');
   const proofs = of('proof');
   const resights = of('resight');
+  const solutions = new Map(
+    all('solution').map((each): [string, Occupied] => {
+      const { id, occupation } = each.record;
+      const end = ends.get(occupation) ?? null;
+      const withdrawal = withdrawnBy.get(id) ?? null;
+      return [id, { record: each.record, rank: each.rank, end, withdrawal, inForce: !withdrawal && !end && lastOf.get(occupation) === id }];
+    }),
+  );
   return {
     input,
-    times,
-    solutions: new Map(
-      byType(ranked)('solution').map((each): [string, Occupied] => {
-        const { id, occupation } = each.record;
-        const end = ends.get(occupation) ?? null;
-        const withdrawal = withdrawnBy.get(id) ?? null;
-        return [id, { ...each, end, withdrawal, inForce: !withdrawal && !end && lastOf.get(occupation) === id }];
-      }),
-    ),
-    marks: new Map(marks.map((mark) => [mark.record.id, mark])),
+    ranked,
+    solutions,
     listed: marks.filter(({ record }) => !replaced.has(record.id)),
-    proofs,
-    resights,
+    proofs: proofsTaken(proofs, solutions),
+    resights: resightsTaken(resights, solutions, marks),
     findings: findings.filter((each) => !findings.some((later) => later.record.supersedes === each.record.id && later.rank > each.rank)),
     revisions: new Map(of('controlRevision').map((each) => [each.record.id, each])),
     lastEventOf: new Map(of('event').map((each: Ranked<EventRecord>) => [each.record.occupation, each.rank])),

@@ -1,8 +1,8 @@
 /** Standing of every mark and solution, from the lines of evidence. */
-import { PARTS, type FindingRecord, type MarkRecord, type Part } from './records.ts';
-import { isInDoubtAt, vouching, witnessedLines, type Line, type Lines } from './lines.ts';
+import { PARTS, type FindingRecord, type MarkRecord, type Part, type Ranked } from './records.ts';
+import { vouching, witnessedLines, type Line, type Lines } from './lines.ts';
 import { sightingsOf, type MarkSighting, type Sightings } from './sightings.ts';
-import type { Occupied, Ranked, TrustSite } from './site.ts';
+import type { Occupied, TrustSite } from './site.ts';
 
 export type Standing = 'inDoubt' | 'unproven' | 'notMeasured' | 'open' | 'held';
 export type StandingReason =
@@ -66,6 +66,8 @@ export interface PartView {
   readonly witnessed: ReadonlyMap<string, { readonly firm: boolean }>;
   /** Findings by the marks that they give a difference for. */
   readonly effects: ReadonlyMap<string, readonly { readonly finding: Ranked<FindingRecord>; readonly size: number | null }[]>;
+  /** Ids of good sights that came out at more than chance. */
+  readonly moreThanChance: ReadonlySet<string>;
 }
 
 export function partView(site: TrustSite, part: Part): PartView {
@@ -79,8 +81,18 @@ export function partView(site: TrustSite, part: Part): PartView {
       effects.set(effect.mark, list);
     }
   }
-  return { part, site, sightings, lines, effects, witnessed: new Map(witnessed.map(({ sighting, firm }) => [sighting.id, { firm }])) };
+  return {
+    part,
+    site,
+    sightings,
+    lines,
+    effects,
+    witnessed: new Map(witnessed.map(({ sighting, firm }) => [sighting.id, { firm }])),
+    moreThanChance: new Set([...sightings.proofs, ...sightings.resights].filter((each) => each.moreThanChance).map((each) => each.id)),
+  };
 }
+
+const NONE: readonly never[] = [];
 
 const usesIn = (solution: Occupied, part: Part): boolean => solution.record.uses.some((use) => use[part]);
 
@@ -102,26 +114,24 @@ export function dueFor(view: PartView, solution: Occupied): ProofDue {
   const event = view.site.lastEventOf.get(record.occupation) ?? -1;
   const badRepeat = view.sightings.lastBadRepeatOf.get(record.id) ?? -1;
   if (event > last || badRepeat > last) return 'EVENT';
-  return Date.parse(view.site.input.now) - view.site.times[last]! >= view.site.input.intervalMinutes * 60_000 ? 'CLOCK' : null;
+  return Date.parse(view.site.input.now) - Date.parse(view.site.ranked[last]!.record.at) >= view.site.input.intervalMinutes * 60_000 ? 'CLOCK' : null;
 }
 
-interface Judged extends PartStanding {
-  readonly moreThanChance: boolean;
-}
-const judged = (standing: Standing, because: readonly StandingReason[], evidence: string | null, moreThanChance = false): Judged => ({
-  standing,
-  because,
-  evidence,
-  moreThanChance,
-});
+const judged = (standing: Standing, because: readonly StandingReason[], evidence: string | null): PartStanding => ({ standing, because, evidence });
+
+// What most marks of a site share is made once: a site has thousands of them.
+const NOT_NEEDED = judged('notMeasured', ['NOT_NEEDED'], null);
+const NOT_MEASURED = judged('notMeasured', ['NOT_MEASURED'], null);
+const PROVEN_AFTER: readonly StandingReason[] = ['PROVEN_AFTER'];
+const RESIGHTED: readonly StandingReason[] = ['RESIGHTED'];
 
 /**
- * The latest re-sight that stands against the mark. One from a witness stands until a later good one from a witness; one from
- * the mark's own solution until a later good one from a witness or from its own solution.
+ * The latest of the re-sights of a mark that stands against it. One from a witness stands until a later good one from a
+ * witness; one from the mark's own solution until a later good one from a witness or from its own solution.
  */
-export function standingAgainst(view: PartView, mark: string): MarkSighting | null {
+function standingAgainst(view: PartView, resights: readonly MarkSighting[]): MarkSighting | null {
   let against: MarkSighting[] = [];
-  for (const sighting of view.sightings.resightsOfMark.get(mark) ?? []) {
+  for (const sighting of resights) {
     const own = sighting.from === sighting.about;
     if (!own && !view.witnessed.has(sighting.id)) continue;
     if (!sighting.good) against.push(sighting);
@@ -130,24 +140,42 @@ export function standingAgainst(view: PartView, mark: string): MarkSighting | nu
   return against.at(-1) ?? null;
 }
 
+export const isSpokenAgainst = (view: PartView, mark: string): boolean => standingAgainst(view, view.sightings.resightsOfMark.get(mark) ?? NONE) !== null;
+
 /** The latest good re-sight from a witness since the last bad one from a witness; a firm one when there is any. */
-function goodResight(view: PartView, mark: Ranked<MarkRecord>): { readonly sighting: MarkSighting; readonly firm: boolean } | null {
-  const seen = view.sightings.resightsOfMark.get(mark.record.id);
-  if (!seen) return null;
-  const fromWitness = seen.filter((each) => view.witnessed.has(each.id));
+function goodResight(view: PartView, resights: readonly MarkSighting[]): { readonly sighting: MarkSighting; readonly firm: boolean } | null {
+  const fromWitness = resights.filter((each) => view.witnessed.has(each.id));
   const lastBad = fromWitness.findLastIndex((each) => !each.good);
   const since = fromWitness.slice(lastBad + 1).map((sighting) => ({ sighting, firm: view.witnessed.get(sighting.id)!.firm }));
   return since.findLast((each) => each.firm) ?? since.at(-1) ?? null;
 }
 
-const toleranceOf = (view: PartView, mark: MarkRecord): number => view.site.input.classes[mark.class]?.[view.part] ?? 0;
+/** What one part knows of all marks set with one solution: looked up once for the many marks of a station. */
+interface StationView {
+  readonly view: PartView;
+  readonly solution: Occupied | undefined;
+  readonly line: Line;
+  readonly concerns: readonly Ranked<FindingRecord>[];
+}
 
-/** Findings that tell something about the mark, in order: whether each puts it out. */
-function findingsFor(view: PartView, mark: Ranked<MarkRecord>): { readonly finding: FindingRecord; readonly out: boolean }[] {
-  const effects = view.effects.get(mark.record.id) ?? [];
-  const concerns = view.sightings.concerns.get(mark.record.solution) ?? [];
-  if (effects.length === 0 && concerns.length === 0) return [];
-  const tolerance = toleranceOf(view, mark.record);
+const stationView = (view: PartView, solution: string): StationView => ({
+  view,
+  solution: view.site.solutions.get(solution),
+  line: view.lines.of(solution),
+  concerns: view.sightings.concerns.get(solution) ?? NONE,
+});
+
+interface Finding {
+  readonly finding: FindingRecord;
+  /** It puts the mark out of its tolerance. */
+  readonly out: boolean;
+}
+
+/** Findings that tell something about the mark, in order. */
+function findingsFor({ view, concerns }: StationView, mark: Ranked<MarkRecord>): readonly Finding[] {
+  const effects = view.effects.get(mark.record.id) ?? NONE;
+  if (effects.length === 0 && concerns.length === 0) return NONE;
+  const tolerance = view.site.input.classes[mark.record.class]?.[view.part] ?? 0;
   const sizeIn = (finding: Ranked<FindingRecord>) => effects.find((each) => each.finding === finding)?.size ?? null;
   const moved = concerns.map((finding) => {
     const size = sizeIn(finding);
@@ -159,31 +187,33 @@ function findingsFor(view: PartView, mark: Ranked<MarkRecord>): { readonly findi
   return [...moved, ...recomputed].sort((a, b) => a.finding.rank - b.finding.rank).map(({ finding, out }) => ({ finding: finding.record, out }));
 }
 
-/** The rows of the table below a good re-sight. */
-function withoutResight(view: PartView, mark: Ranked<MarkRecord>): Judged {
-  const solution = view.site.solutions.get(mark.record.solution);
+/** The rows of the table below a good re-sight. `against` is the re-sight that stands against the mark. */
+function withoutResight(
+  { view, solution, line }: StationView,
+  mark: Ranked<MarkRecord>,
+  findings: readonly Finding[],
+  against: MarkSighting | null,
+): PartStanding {
   if (!solution) return judged('unproven', ['STATION_UNKNOWN'], null);
   if (solution.withdrawal) return judged('inDoubt', ['STATION_WITHDRAWN'], solution.withdrawal.id);
   if (solution.end && mark.rank > solution.end.rank) return judged('inDoubt', ['SET_AFTER_END'], solution.end.record.id);
-  const out = findingsFor(view, mark).find((each) => each.out);
+  const out = findings.find((each) => each.out);
   if (out) return judged('inDoubt', [out.finding.cause === 'controlMoved' ? 'CONTROL_MOVED' : 'RECOMPUTED'], out.finding.id);
-  const line = view.lines.of(solution.record.id);
-  if (isInDoubtAt(line, mark.rank)) return failed(line, mark.rank);
-  const against = standingAgainst(view, mark.record.id);
+  const { firm, any } = vouching(line, mark.rank);
+  if (line.bad.length > 0 && !any) return failed(line, mark.rank);
   if (against) {
     const disturbed = against.from !== against.about || line.good.some((each) => each.rank > against.rank);
     return judged('inDoubt', [disturbed ? 'MARK_DISTURBED' : 'REPEAT_FAILED'], against.id);
   }
-  const { firm, any } = vouching(line, mark.rank);
-  if (firm) return judged('held', ['PROVEN_AFTER'], firm.id, firm.moreThanChance);
-  if (any) return judged('open', ['VOUCHED_BY_OPEN'], any.id, any.moreThanChance);
+  if (firm) return judged('held', PROVEN_AFTER, firm.id);
+  if (any) return judged('open', ['VOUCHED_BY_OPEN'], any.id);
   const last = line.good.at(-1);
   if (!last) return judged('unproven', [line.goodRepeat ? 'ONLY_REPEATS' : 'NEVER_PROVEN'], null);
   const due = solution.inForce ? dueFor(view, solution) : 'ENDED';
-  return judged('open', due ? ['NOT_PROVEN_SINCE', due] : ['NOT_PROVEN_SINCE'], last.id, last.moreThanChance);
+  return judged('open', due ? ['NOT_PROVEN_SINCE', due] : ['NOT_PROVEN_SINCE'], last.id);
 }
 
-function failed(line: Line, rank: number): Judged {
+function failed(line: Line, rank: number): PartStanding {
   const first = line.bad[0]!;
   const because: StandingReason[] = [line.good.some((each) => each.rank > first.rank) ? 'PROOFS_DISAGREE' : 'PROOF_FAILED'];
   if (first.mark === null && rank > first.rank) because.push('SET_AFTER_FAILURE');
@@ -193,43 +223,56 @@ function failed(line: Line, rank: number): Judged {
 const WORST_FIRST: readonly Standing[] = ['inDoubt', 'unproven', 'notMeasured', 'open', 'held'];
 const worth = (standing: Standing): number => WORST_FIRST.indexOf(standing);
 
-function partStanding(view: PartView, mark: Ranked<MarkRecord>): Judged {
-  if (!mark.record.needs[view.part]) return judged('notMeasured', ['NOT_NEEDED'], null);
-  if (!mark.record.measured[view.part]) return judged('notMeasured', ['NOT_MEASURED'], null);
-  const below = withoutResight(view, mark);
-  const good = goodResight(view, mark);
-  if (good && !standingAgainst(view, mark.record.id)) {
-    const standing = good.firm ? 'held' : 'open';
-    if (worth(standing) >= worth(below.standing)) return judged(standing, ['RESIGHTED'], good.sighting.id, good.sighting.moreThanChance);
-  }
-  return below;
+const worse = (a: Standing | null, b: Standing | null): Standing | null => (a === null || (b !== null && worth(b) < worth(a)) ? b : a);
+
+/** A good re-sight that nothing stands against holds a mark, unless what lies below it in the table is better. */
+function withResights(station: StationView, mark: Ranked<MarkRecord>, findings: readonly Finding[], resights: readonly MarkSighting[]): PartStanding {
+  const against = standingAgainst(station.view, resights);
+  const below = withoutResight(station, mark, findings, against);
+  const good = against ? null : goodResight(station.view, resights);
+  if (!good) return below;
+  const standing = good.firm ? 'held' : 'open';
+  return worth(standing) >= worth(below.standing) ? judged(standing, RESIGHTED, good.sighting.id) : below;
 }
 
-function addNotes(view: PartView, mark: Ranked<MarkRecord>, standing: Judged, notes: MarkNote[]): void {
-  if (!mark.record.needs[view.part] || !mark.record.measured[view.part]) return;
-  for (const { finding, out } of findingsFor(view, mark)) if (!out) notes.push(finding.cause === 'controlMoved' ? 'CONTROL_MOVED_WITHIN' : 'RECOMPUTED_WITHIN');
-  if (standing.moreThanChance) notes.push('MORE_THAN_CHANCE');
-  if (view.sightings.resightsOfMark.get(mark.record.id)?.some((each) => each.good && each.from === each.about)) notes.push('REPEATED');
+/** One part of a mark; what is to be noted about it is added to `notes`. */
+function partStanding(station: StationView, mark: Ranked<MarkRecord>, notes: MarkNote[]): PartStanding {
+  const { view } = station;
+  if (!mark.record.needs[view.part]) return NOT_NEEDED;
+  if (!mark.record.measured[view.part]) return NOT_MEASURED;
+  const findings = findingsFor(station, mark);
+  const resights = view.sightings.resightsOfMark.get(mark.record.id);
+  const standing = resights ? withResights(station, mark, findings, resights) : withoutResight(station, mark, findings, null);
+  for (const { finding, out } of findings) if (!out) notes.push(finding.cause === 'controlMoved' ? 'CONTROL_MOVED_WITHIN' : 'RECOMPUTED_WITHIN');
+  if (standing.evidence !== null && view.moreThanChance.has(standing.evidence)) notes.push('MORE_THAN_CHANCE');
+  if (resights?.some((each) => each.good && each.from === each.about)) notes.push('REPEATED');
+  return standing;
 }
 
-const plain = ({ standing, because, evidence }: PartStanding): PartStanding => ({ standing, because, evidence });
-
-export function markStanding(views: Readonly<Record<Part, PartView>>, mark: Ranked<MarkRecord>): MarkStanding {
-  const parts = { plan: partStanding(views.plan, mark), height: partStanding(views.height, mark) };
-  let worst: Standing | null = null;
+function markStanding(stations: Readonly<Record<Part, StationView>>, mark: Ranked<MarkRecord>): MarkStanding {
   const notes: MarkNote[] = [];
-  for (const part of PARTS) {
-    if (mark.record.needs[part] && (worst === null || worth(parts[part].standing) < worth(worst))) worst = parts[part].standing;
-    addNotes(views[part], mark, parts[part], notes);
-  }
-  if (views.plan.site.solutions.get(mark.record.solution)?.record.acceptedAs === 'provisional') notes.push('PROVISIONAL');
+  const plan = partStanding(stations.plan, mark, notes);
+  const height = partStanding(stations.height, mark, notes);
+  const { needs } = mark.record;
+  if (stations.plan.solution?.record.acceptedAs === 'provisional') notes.push('PROVISIONAL');
   return {
     id: mark.record.id,
-    plan: plain(parts.plan),
-    height: plain(parts.height),
-    standing: worst ?? 'notMeasured',
+    plan,
+    height,
+    standing: worse(needs.plan ? plan.standing : null, needs.height ? height.standing : null) ?? 'notMeasured',
     notes: notes.length < 2 ? notes : [...new Set(notes)].sort(),
   };
+}
+
+export interface JudgedMark {
+  readonly rank: number;
+  readonly standing: MarkStanding;
+}
+
+/** The standings of marks that were all set with one solution, in the order given. */
+export function standingsAt(views: Readonly<Record<Part, PartView>>, solution: string, marks: readonly Ranked<MarkRecord>[]): JudgedMark[] {
+  const stations = { plan: stationView(views.plan, solution), height: stationView(views.height, solution) };
+  return marks.map((mark) => ({ rank: mark.rank, standing: markStanding(stations, mark) }));
 }
 
 export function solutionStanding(views: Readonly<Record<Part, PartView>>, solution: Occupied): SolutionStanding {

@@ -5,10 +5,11 @@
  * from set marks sighted again from elsewhere. An instrument that has moved does not move back: the first bad evidence that
  * stands puts in doubt everything set after the last good evidence before it.
  */
+import { grouped } from './grouped.ts';
 import { codeUnits, PARTS, type Part, type TrustInput } from './records.ts';
 import { proposalsOf, type Proposal } from './proposals.ts';
 import { readSite } from './site.ts';
-import { markStanding, partView, solutionStanding, type MarkStanding, type SolutionStanding } from './standing.ts';
+import { partView, solutionStanding, standingsAt, type MarkStanding, type SolutionStanding } from './standing.ts';
 
 /** A target that better evidence spoke against and that nothing has cleared since. */
 export interface SuspectTarget {
@@ -30,17 +31,17 @@ export interface TrustResult {
 export function judgeTrust(input: TrustInput): TrustResult {
   const site = readSite(input);
   const views: Readonly<Record<Part, ReturnType<typeof partView>>> = { plan: partView(site, 'plan'), height: partView(site, 'height') };
-  const marks = site.listed.map((mark) => markStanding(views, mark)).sort((a, b) => codeUnits(a.id, b.id));
+  const marksOf = new Map([...grouped(site.listed, ({ record }) => record.solution)].map(([solution, set]) => [solution, standingsAt(views, solution, set)]));
   const suspects = Object.fromEntries(PARTS.map((part) => [part, new Set(views[part].lines.suspects.map((review) => review.target))])) as Record<
     Part,
     Set<string>
   >;
   return {
-    marks,
+    marks: [...marksOf.values()].flatMap((set) => set.map(({ standing }) => standing)).sort((a, b) => codeUnits(a.id, b.id)),
     solutions: [...site.solutions.values()].map((solution) => solutionStanding(views, solution)).sort((a, b) => codeUnits(a.id, b.id)),
     targetsSuspect: [...new Set([...suspects.plan, ...suspects.height])]
       .sort(codeUnits)
       .map((target) => ({ target, plan: suspects.plan.has(target), height: suspects.height.has(target) })),
-    propose: proposalsOf(views, new Map(marks.map((mark) => [mark.id, mark]))),
+    propose: proposalsOf(views, marksOf),
   };
 }
