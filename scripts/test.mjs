@@ -39,7 +39,7 @@ function countPlaywright(good, file) {
 
 if (only !== 'e2e') {
   count(run('types', 'node', ['scripts/typecheck.mjs']));
-  count(run('lint', 'node_modules/.bin/eslint', ['.', '--cache', '--cache-location', 'node_modules/.cache/eslint']));
+  count(run('lint', 'node_modules/.bin/eslint', ['.', '--concurrency', '2', '--cache', '--cache-location', 'node_modules/.cache/eslint']));
   count(run('format', 'node_modules/.bin/prettier', ['--check', '--log-level', 'warn', '.']));
   const file = join(folder, 'jest.json');
   const args = [

@@ -1,5 +1,7 @@
-// Type-checks every room, each with its own tsconfig, two at a time. Prints what tsc says; fails when any room fails.
-import { spawn } from 'node:child_process';
+// Type-checks every room, each with its own tsconfig, one after the other: the compiler uses both cores by itself. Prints what
+// it says; fails when any room fails. TypeScript 7 checks several times as fast; the linter needs the library of 6, so both
+// are installed.
+import { spawnSync } from 'node:child_process';
 
 const ROOMS = [
   'web/tsconfig.test.json',
@@ -16,23 +18,6 @@ const ROOMS = [
   'web/tsconfig.worker.json',
   'web/tsconfig.node.json',
 ];
-const AT_A_TIME = 2;
-const left = [...ROOMS];
-let failed = false;
-
-const check = (room) =>
-  new Promise((resolve) => {
-    spawn('node_modules/.bin/tsc', ['-p', room], { stdio: 'inherit' }).on('close', (status) => {
-      if (status !== 0) {
-        failed = true;
-        console.log(`type check failed: ${room}`);
-      }
-      resolve();
-    });
-  });
-
-async function worker() {
-  for (let room = left.shift(); room !== undefined; room = left.shift()) await check(room);
-}
-await Promise.all(Array.from({ length: AT_A_TIME }, worker));
-process.exit(failed ? 1 : 0);
+const failing = ROOMS.filter((room) => spawnSync('node', ['node_modules/typescript-7/bin/tsc', '-p', room], { stdio: 'inherit' }).status !== 0);
+for (const room of failing) console.log(`type check failed: ${room}`);
+process.exit(failing.length === 0 ? 0 : 1);
