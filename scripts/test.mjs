@@ -56,7 +56,7 @@ if (only !== 'unit') {
   const file = join(folder, 'e2e.json');
   const good = run('browser tests', '../node_modules/.bin/playwright', ['test', ...(only === 'e2e' ? rest : [])], {
     cwd: 'e2e',
-    env: { ...process.env, PLAYWRIGHT_JSON: file, IDLE_PG_DATABASE: 'idle_e2e' },
+    env: { ...process.env, PLAYWRIGHT_JSON: file },
   });
   countPlaywright(good, file);
 }

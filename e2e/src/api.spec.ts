@@ -1,6 +1,7 @@
 /** The interface for programs, against the server as it is built and started. */
 import { randomUUID } from 'node:crypto';
-import { expect, test, type APIRequestContext } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
+import { expect, test } from './site.ts';
 
 const put = (request: APIRequestContext, change: object) => {
   const id = randomUUID();

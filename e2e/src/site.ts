@@ -1,8 +1,51 @@
 /** What the tests share: a page that may talk to nobody but this machine, and the steps of a morning. */
+import { spawn } from 'node:child_process';
+import { createServer, type AddressInfo } from 'node:net';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
-export const test = base.extend<{ page: Page }>({
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const probe = createServer().on('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
+
+async function untilHealthy(url: string, isRunning: () => boolean): Promise<void> {
+  for (let tries = 0; tries < 300 && isRunning(); tries++) {
+    const healthy = await fetch(`${url}/healthz`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+    if (healthy) return;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error(`The server at ${url} does not answer`);
+}
+
+export const test = base.extend<{ page: Page }, { server: string }>({
+  // Tests that run side by side have a server and a database each: what one does on a site the other must not see.
+  server: [
+    // eslint-disable-next-line no-empty-pattern -- the pattern is how Playwright learns what a fixture needs
+    async ({}, use, { parallelIndex }) => {
+      const port = String(await freePort());
+      const child = spawn('node', ['--enable-source-maps', '../server/dist/main.mjs'], {
+        stdio: ['ignore', 'ignore', 'inherit'],
+        env: { ...process.env, IDLE_PORT: port, IDLE_LOG: 'error', IDLE_PG_DATABASE: `idle_e2e_${parallelIndex}` },
+      });
+      const url = `http://127.0.0.1:${port}`;
+      try {
+        await untilHealthy(url, () => child.exitCode === null);
+        await use(url);
+      } finally {
+        child.kill();
+      }
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ server }, use) => use(server),
   page: async ({ page }, use) => {
     const away: string[] = [];
     const errors: string[] = [];

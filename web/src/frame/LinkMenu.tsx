@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { BUSY_CHANNELS, CHANNELS } from '@idle-marker/core';
 import { LibraryDialog } from '../features/equipment/LibraryDialog.tsx';
 import { heightOf, PoleFields, poleDraft } from '../features/equipment/PoleFields.tsx';
 import { writeSetting } from '../ledger/storage.ts';
-import { changePole, currentLink, openSimulator, openTyped, PACES, useLinkState } from '../link/linkStore.ts';
+import { changePole, currentLink, openSimulator, openTyped, PACES, useLinked, useLinkKind } from '../link/linkStore.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../site/useUnits.ts';
@@ -14,8 +14,9 @@ import { Choice } from '../ui/Field.tsx';
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** Which instrument is linked, what the prism is carried on, and (for the simulator) power, radio and how fast its world runs. */
-export function LinkMenu() {
-  const link = useLinkState();
+export const LinkMenu = memo(function LinkMenu() {
+  const kind = useLinkKind();
+  const stand = useLinked((link) => link?.stand ?? null);
   const { id, state, occupation, say } = useSite();
   const units = useUnits();
   const [open, setOpen] = useState(false);
@@ -30,7 +31,7 @@ export function LinkMenu() {
     else openTyped(id);
   };
   const openMenu = () => {
-    setDraft(poleDraft(link?.pole, units.edit));
+    setDraft(poleDraft(currentLink()?.state().pole, units.edit));
     setOpen(true);
   };
   const done = () => {
@@ -46,12 +47,11 @@ export function LinkMenu() {
     // Changing it may turn the instrument: that is an event, and a proof is due.
     if (occupation) void say({ type: 'event', body: { occupation: occupation.id, kind: 'battery', note: '' } });
   };
-  const { stand = null } = link ?? {};
   return (
     <>
       <button type="button" onClick={openMenu} className="flex items-center gap-2 border-r border-[#ffffff33] px-3.5 font-semibold whitespace-nowrap">
-        <span aria-hidden="true" className={`h-2.5 w-2.5 rounded-full ${link ? 'bg-on-footing' : 'border border-on-footing'}`} />
-        {link === null ? 'No link' : link.kind === 'simulator' ? 'Linked · demo instrument' : 'Typed readings'}
+        <span aria-hidden="true" className={`h-2.5 w-2.5 rounded-full ${kind ? 'bg-on-footing' : 'border border-on-footing'}`} />
+        {kind === null ? 'No link' : kind === 'simulator' ? 'Linked · demo instrument' : 'Typed readings'}
       </button>
       <Dialog
         open={open}
@@ -77,7 +77,7 @@ export function LinkMenu() {
           {ground !== null ? (
             <Choice
               label="Instrument"
-              value={link?.kind ?? 'simulator'}
+              value={kind ?? 'simulator'}
               options={[
                 ['simulator', 'Demo instrument (simulated)'],
                 ['typed', 'Typed readings, from any instrument'],
@@ -106,7 +106,7 @@ export function LinkMenu() {
               />
             </>
           )}
-          {link?.kind === 'simulator' && (
+          {kind === 'simulator' && (
             <Choice
               label="Pace of the simulated site"
               value={pace}
@@ -130,4 +130,4 @@ export function LinkMenu() {
       )}
     </>
   );
-}
+});

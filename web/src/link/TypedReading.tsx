@@ -6,15 +6,14 @@ import { Dialog } from '../ui/Dialog.tsx';
 import { Field, Tick } from '../ui/Field.tsx';
 import { heightOf, PoleFields, poleDraft } from '../features/equipment/PoleFields.tsx';
 import { useHeightNotice } from '../features/equipment/useCarried.ts';
-import { changePole, currentLink, useLinkState } from './linkStore.ts';
+import { changePole, currentLink, useLinked } from './linkStore.ts';
 
 const decimalsOf = (text: string): number => /[.,](\d+)/.exec(text)?.[1]?.length ?? 0;
 
 /** A reading keyed in from any instrument: circle, zenith, slope, and the target height confirmed each time. Opens when the typed link waits for one. */
 export function TypedReading({ title }: { title: string }) {
   const units = useUnits();
-  const link = useLinkState();
-  const open = link?.kind === 'typed' && link.busy === 'measuring';
+  const open = useLinked((link) => link?.kind === 'typed' && link.busy === 'measuring');
   const onCancel = () => currentLink()?.cancel();
   const [circle, setCircle] = useState('');
   const [zenith, setZenith] = useState('');
@@ -23,13 +22,13 @@ export function TypedReading({ title }: { title: string }) {
   const notice = useHeightNotice();
   const [confirmed, setConfirmed] = useState(false);
   const [tried, setTried] = useState(false);
-  const lastHeight = link?.pole.targetHeight ?? 1.5;
+  const lastHeight = useLinked((link) => link?.pole.targetHeight) ?? 1.5;
   useEffect(() => {
     if (!open) return;
     setCircle('');
     setZenith('');
     setSlope('');
-    setPole(poleDraft(link?.pole, units.edit));
+    setPole(poleDraft(currentLink()?.state().pole, units.edit));
     setConfirmed(false);
     setTried(false);
     // Only when it opens: what was carried at the last sight is offered, but has to be confirmed.

@@ -1,6 +1,6 @@
 /** The one link of this page, and what its state is. It outlives the screens that use it. */
 import { useSyncExternalStore } from 'react';
-import type { PlanPoint, SimulatorState } from '@idle-marker/core';
+import { RADIANS_PER_DEGREE, type PlanPoint, type Radians, type SimulatorState } from '@idle-marker/core';
 import { readSetting, writeSetting } from '../ledger/storage.ts';
 import type { InstrumentLink, LinkState, PoleChange } from './instrumentLink.ts';
 import { SimulatorLink } from './simulatorLink.ts';
@@ -98,5 +98,19 @@ const subscribe = (listener: () => void) => {
 };
 const snapshot = (): LinkState | null => held?.link.state() ?? null;
 
+/** The whole state, for what shows the readings themselves: it changes ten times a second. */
 export const useLinkState = (): LinkState | null => useSyncExternalStore(subscribe, snapshot);
+
+/** One thing of the link's state, a plain value or an object of the state: the screen is drawn again only when that one changes. */
+export const useLinked = <T>(select: (state: LinkState | null) => T): T => useSyncExternalStore(subscribe, () => select(snapshot()));
+
+export const useLinkKind = (): LinkState['kind'] | null => useLinked((link) => link?.kind ?? null);
+
+/** No drawing shows less than this; the noise of the readings is far below it. */
+const DRAWN_DEG = 0.05;
+/** Where the telescope points, radians of the site's azimuths, as fine as it is drawn; null when nothing is set up. */
+export function useFacing(orientation: Radians | null): Radians | null {
+  const circle = useLinked((link) => (link?.setUp ? Math.round(link.circleDeg / DRAWN_DEG) * DRAWN_DEG : null));
+  return orientation === null || circle === null ? null : orientation + circle * RADIANS_PER_DEGREE;
+}
 export const useLink = (): InstrumentLink | null => useSyncExternalStore(subscribe, currentLink);

@@ -38,6 +38,10 @@ const asRead = (shot: { readonly circleDeg: number; readonly zenithDeg: number; 
   keyed: null,
 });
 
+/** What did not change stays the same object, so that nobody draws it again. */
+const sameOr = <T extends object>(before: T | null, now: T): T =>
+  before !== null && Object.keys(now).every((key) => before[key as keyof T] === now[key as keyof T]) ? before : now;
+
 /** The simulated robotic instrument, with a pole that can be sent about. */
 export class SimulatorLink implements InstrumentLink {
   readonly kind = 'simulator';
@@ -80,11 +84,11 @@ export class SimulatorLink implements InstrumentLink {
       zenithDeg: message.zenithDeg,
       live: live ? { ...live, seq: message.seq, at: performance.now() } : message.lock === 'lost' ? this.#state.live : null,
       busy: message.busy,
-      pole: { ...message.pole, ...this.#carried },
-      stand: message.stand,
+      pole: sameOr(this.#state.pole, { ...message.pole, ...this.#carried }),
+      stand: sameOr(this.#state.stand, message.stand),
       // A trouble is shown until the next command.
       trouble: trouble ?? this.#state.trouble,
-      far: message.far,
+      far: message.far.join() === this.#state.far.join() ? this.#state.far : message.far,
     };
     if (shot && this.#measuring) {
       this.#measuring.resolve(asRead(shot));

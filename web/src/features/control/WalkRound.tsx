@@ -12,7 +12,7 @@ import {
 } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
 import { VISIT } from '@idle-marker/words';
-import { useLinkState } from '../../link/linkStore.ts';
+import { useFacing } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -40,7 +40,6 @@ const turned = (turn: number, unit: AngleUnit): string =>
 export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; onOpen(mark: string): void }) {
   const { state, inForce, now } = useSite();
   const units = useUnits();
-  const link = useLinkState();
   const visit = useVisit();
   const [shown, setShown] = useState(PAGE);
   const here = state.control.filter(({ revision: { body } }) => (body.retired ?? null) === null);
@@ -53,7 +52,7 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
   const unplaced = here.filter((mark) => mark.revision.body.e === null);
   const today = (mark: ControlMark) => (state.visits.get(mark.id) ?? []).findLast((each) => now.getTime() - Date.parse(each.at) < MS_PER_DAY / 2) ?? null;
   const done = here.filter((mark) => today(mark) !== null).length;
-  const facing = station && link?.setUp ? (station.orientationDeg + link.circleDeg) * RADIANS_PER_DEGREE : null;
+  const facing = useFacing(station && station.orientationDeg * RADIANS_PER_DEGREE);
   const row = (mark: ControlMark, from: { readonly words: string } | null) => {
     const { body } = mark.revision;
     const last = today(mark);

@@ -4,7 +4,7 @@ import type { AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
-import { useLinkState } from '../../link/linkStore.ts';
+import { useLinked } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -15,7 +15,7 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
   const { state } = useSite();
   const units = useUnits();
   const age = useProofAge();
-  const pole = useLinkState()?.pole;
+  const pole = useLinked((link) => link?.pole);
   const key = `begun ${solution.fact.id} ${work.id}`;
   const [begun, setBegun] = useState(true);
   useEffect(() => {

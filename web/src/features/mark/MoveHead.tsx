@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { TAPE_UNDER, tapeAdvised, VIEWPOINTS, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
 import { GRADE_WORD, moveParts, moveWords, tapeWords, VIEWPOINT_NAME } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
-import { useLinkState } from '../../link/linkStore.ts';
+import { useLinked, useLinkKind } from '../../link/linkStore.ts';
 import { Steady } from '../../ui/Steady.tsx';
 import { useKey } from '../../ui/useKey.ts';
 import { CallingDialog } from './CallingDialog.tsx';
@@ -27,9 +27,9 @@ interface MoveHeadProps {
 /** The sentence for the person at the pole: one figure for each way, and what to do about it. */
 export function MoveHead({ name, due, doing, move, distance, grade, tolerance, noise, stale, viewpoint, onViewpoint }: MoveHeadProps) {
   const units = useUnits();
-  const link = useLinkState();
+  const isLost = useLinked((link) => link?.lock === 'lost');
   const [calling, setCalling] = useState(false);
-  const simulated = link?.kind === 'simulator';
+  const simulated = useLinkKind() === 'simulator';
   const isDone = due === 'next';
   const spoken = useSpokenMove(move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null, distance !== null && distance <= tolerance && !stale);
   const turn = () => onViewpoint(VIEWPOINTS[(VIEWPOINTS.indexOf(viewpoint) + 1) % VIEWPOINTS.length]!);
@@ -61,7 +61,7 @@ export function MoveHead({ name, due, doing, move, distance, grade, tolerance, n
         <button type="button" onClick={() => setCalling(true)} className="min-h-11 min-w-11 underline decoration-dotted">
           Signs and lights
         </button>
-        {link?.lock === 'lost' && <strong className="text-brick">Lock lost: the figures are old</strong>}
+        {isLost && <strong className="text-brick">Lock lost: the figures are old</strong>}
       </div>
       <div aria-live="polite" aria-atomic="true">
         <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">

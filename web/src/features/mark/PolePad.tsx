@@ -1,4 +1,4 @@
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useKey } from '../../ui/useKey.ts';
 
@@ -20,7 +20,7 @@ const ARROWS = [
 
 /** Where the simulated pole is sent, by buttons and by keys. */
 export function PolePad({ distance, busy, onWalk }: { distance: number | null; busy: boolean; onWalk(): void }) {
-  const simulated = useLinkState()?.kind === 'simulator';
+  const simulated = useLinkKind() === 'simulator';
   const step = (toward: number, right: number) => () => {
     const current = currentLink();
     const size = strideAt(distance);

@@ -3,7 +3,7 @@ import type { StakeResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { markBody, readingOf, stakeAt, toleranceOf } from '@idle-marker/records';
 import { hubOutsideWords, stationErrorSentence } from '@idle-marker/words';
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -38,7 +38,7 @@ export interface Staking {
 export function useStaking({ work, stop, choose, next }: Round): Staking {
   const { state, inForce, say } = useSite();
   const units = useUnits();
-  const link = useLinkState();
+  const kind = useLinkKind();
   const shooting = useShooting();
   const [shot, setShot] = useState<Shot | null>(null);
   const [fault, setFault] = useState<Staking['fault']>(null);
@@ -62,7 +62,7 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
     // A hub that stands is shot as a hub, also when it was confirmed before: it may have been driven deeper since.
     const hub = due === 'shootHub' || due === 'next' ? mark : null;
     const target = { kind: 'plan', package: work.id, key: plan.key } as const;
-    const sight = await shooting.shoot(hub ? 'driven' : 'mark', target, hub && link?.kind === 'simulator' ? { name: plan.name } : null);
+    const sight = await shooting.shoot(hub ? 'driven' : 'mark', target, hub && kind === 'simulator' ? { name: plan.name } : null);
     if (!sight) return;
     const result = stakeAt(state, inForce, plan, readingOf(sight.body));
     if (!result.ok) setFault({ title: 'The shot gives no place', text: stationErrorSentence(result.error) });

@@ -3,7 +3,7 @@ import { angleToRadians, formatSigned, RADIANS_PER_DEGREE, RADIANS_PER_SECOND } 
 import type { Fact } from '@idle-marker/contract';
 import { judgeTurn, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
-import { useLinkState } from '../../link/linkStore.ts';
+import { useLinked, useLinkKind } from '../../link/linkStore.ts';
 import type { Shooting } from '../../link/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -20,11 +20,12 @@ const azimuthOf = (solution: AcceptedSolution, sight: Fact<'sight'>): number => 
 /** A far, fixed thing: its direction alone, without a prism, tells within half a minute whether anything has turned. */
 export function FarDirections({ solution, shooting }: { readonly solution: AcceptedSolution; readonly shooting: Shooting }) {
   const { state, say } = useSite();
-  const link = useLinkState();
+  const kind = useLinkKind();
+  const far = useLinked((link) => link?.far);
   const [name, setName] = useState('');
   const mine = state.directions.filter((each) => each.body.solution === solution.fact.id);
   const busy = shooting.doing !== null;
-  const offered = link?.far.filter((each) => !mine.some((known) => known.body.name === each)) ?? [];
+  const offered = far?.filter((each) => !mine.some((known) => known.body.name === each)) ?? [];
   const take = async (what: string) => {
     const sight = await shooting.shoot('proof', { kind: 'direction', name: what }, null);
     if (!sight) return;
@@ -110,7 +111,7 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
           </Button>
         ))}
       </div>
-      {link?.kind === 'typed' && (
+      {kind === 'typed' && (
         <div className="mt-3 flex items-end gap-2">
           <Field className="flex-1" label="What is aimed at" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
           <Button disabled={busy || name.trim() === ''} onClick={() => void take(name.trim())}>

@@ -6,7 +6,7 @@ import type { Fact } from '@idle-marker/contract';
 import type { ControlMark } from '@idle-marker/records';
 import { PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
-import { useLinkState } from '../../link/linkStore.ts';
+import { useFacing } from '../../link/linkStore.ts';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -44,7 +44,7 @@ const WAYS = [
 export function Place() {
   const { id, state, trust, inForce } = useSite();
   const units = useUnits();
-  const link = useLinkState();
+  const facing = useFacing(inForce && inForce.fact.body.result.orientationDeg * RADIANS_PER_DEGREE);
   const proving = useProving();
   const { shooting, target, last, fault, prove } = proving;
   const chosen = target?.id ?? null;
@@ -55,14 +55,15 @@ export function Place() {
     if (!inForce) return joinScenes(outlineScene(state.packages), controlScene(state.control, null));
     const { result, name } = inForce.fact.body;
     const at = { e: result.e, n: result.n };
-    const facing = link?.setUp ? (result.orientationDeg + link.circleDeg) * RADIANS_PER_DEGREE : null;
     return joinScenes(
       outlineScene(state.packages),
       marksScene(state, state.packages, standings, null),
       { instruments: [{ at, label: name, facing }] },
       controlScene(state.control, chosen),
     );
-  }, [state, inForce, link, chosen, standings]);
+  }, [state, inForce, facing, chosen, standings]);
+  const solution = inForce?.fact.id;
+  const proofs = useMemo(() => state.proofs.filter((proof) => proof.body.solution === solution), [state.proofs, solution]);
   useKey('a', target && !shooting.doing ? () => void prove(target) : null);
 
   if (!inForce) {
@@ -78,7 +79,6 @@ export function Place() {
     (last.kind === 'resight' || own
       ? resightVerdict(last.judged.plan, last.judged.height, own)
       : proofVerdict(last.judged.plan, last.judged.height, last.kind === 'proof'));
-  const proofs = state.proofs.filter((proof) => proof.body.solution === inForce.fact.id);
   const busy = shooting.doing !== null;
   const nameOf = (proof: Fact<'proof'>) =>
     state.control.find((each) => each.id === proof.body.control)?.revision.body.name ??

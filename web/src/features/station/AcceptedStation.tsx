@@ -5,7 +5,7 @@ import type { FactBody } from '@idle-marker/contract';
 import { isGroundOf, isUnsteady, leftOut, promiseFor, rivalSolutions, stationMark, type AcceptedSolution } from '@idle-marker/records';
 import { EVENT_KINDS, EVENT_WORDS, smallLength, type EventKind } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { currentLink, useFacing } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -41,7 +41,7 @@ const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string
 export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {
   const { id, state, say } = useSite();
   const units = useUnits();
-  const link = useLinkState();
+  const facing = useFacing(solution.fact.body.result.orientationDeg * RADIANS_PER_DEGREE);
   const proof = useProofAge();
   const navigate = useNavigate();
   const [event, setEvent] = useState<EventKind | null>(null);
@@ -64,7 +64,6 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   );
   const scene = useMemo(() => {
     const at = { e: result.e, n: result.n };
-    const facing = link?.setUp ? (result.orientationDeg + link.circleDeg) * RADIANS_PER_DEGREE : null;
     const used = solution.fact.body.uses.filter((use) => use.plan || use.height).map((use) => use.control);
     const lines = state.control
       .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
@@ -83,7 +82,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
       { lines, instruments: [{ at, label: name, facing }] },
       controlScene(state.control, null),
     );
-  }, [state, result, name, link, solution, shades]);
+  }, [state, result, name, facing, solution, shades]);
   const out = leftOut(state, solution);
   const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;
   const correctedSince = state.corrections.some((each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at);

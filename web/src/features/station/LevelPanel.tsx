@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { COMPENSATOR_RANGE, nextScrew, RADIANS_PER_SECOND } from '@idle-marker/core';
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { currentLink, useLinked } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 
@@ -31,7 +31,7 @@ const simulator = () => {
 
 /** The electronic level of the simulated instrument, to be brought in by its foot screws, coarse to fine. */
 export function LevelPanel({ onLevel }: { onLevel(): void }) {
-  const stand = useLinkState()?.stand ?? null;
+  const stand = useLinked((link) => link?.stand ?? null);
   const [byHand, setByHand] = useState(false);
   const begun = useRef(false);
   const [display, setDisplay] = useState<keyof typeof SCREW_PLACES>('over');

@@ -3,7 +3,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, measuredMark, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
-import { currentLink, useLinkState } from '../../link/linkStore.ts';
+import { currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { useShooting } from '../../link/takeSight.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -28,7 +28,6 @@ const READINGS = 3;
 export function OwnControl({ solution, onClose }: { readonly solution: AcceptedSolution; onClose(): void }) {
   const { state, say } = useSite();
   const units = useUnits();
-  const link = useLinkState();
   const age = useProofAge();
   const shooting = useShooting();
   const numbers = state.control.map((mark) => /^N(\d+)$/.exec(mark.revision.body.name)?.[1]).filter((each) => each !== undefined);
@@ -43,7 +42,7 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
     name,
     state.control.map((mark) => mark.revision.body.name),
   );
-  const simulated = link?.kind === 'simulator';
+  const simulated = useLinkKind() === 'simulator';
   const errors = {
     name: name.trim() === '' ? 'Give the mark a name.' : alike === null ? null : `${alike} is on the list already, or looks like it.`,
     place: simulated && (place.e === null || place.n === null) ? 'Say where the pole is to go.' : null,

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
-import { formatSigned, obstaclesTo, planDistance, RADIANS_PER_DEGREE } from '@idle-marker/core';
+import { formatSigned, obstaclesTo, planDistance } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
-import { useLinkState } from '../../link/linkStore.ts';
+import { useFacing, useLinkKind } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
 import { broughtFrom, isGroundOf, nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -47,7 +47,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const { state } = useSite();
   const units = useUnits();
   const pole = usePoleSet();
-  const link = useLinkState();
+  const kind = useLinkKind();
   const draft = useDraft(occupation);
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
   const [accepting, setAccepting] = useState(false);
@@ -74,7 +74,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const offMarks = useMemo(() => new Set(blamed.flatMap((each) => each.points)), [blamed]);
   const offInPlan = useMemo(() => new Set(blamed.filter((each) => each.part !== 'height').flatMap((each) => each.points)), [blamed]);
   const restate = useRestating(draft);
-  const facing = solved && link?.setUp ? solved.result.orientation + link.circleDeg * RADIANS_PER_DEGREE : null;
+  const facing = useFacing(solved?.result.orientation ?? null);
   const scene = useMemo(
     () =>
       joinScenes(
@@ -226,7 +226,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 chosen={chosen}
                 onChoose={choose}
                 onSight={(mark) => void sight(mark)}
-                onSightAll={link?.kind === 'simulator' ? (marks) => void sightAll(marks) : null}
+                onSightAll={kind === 'simulator' ? (marks) => void sightAll(marks) : null}
                 busy={shooting.doing !== null}
                 at={solved?.result ?? null}
               />
