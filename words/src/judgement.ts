@@ -292,6 +292,8 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
       return `${naming.nameOf(obstacle.name)} is ${length(obstacle.distance)} off in plan and still used`;
     case 'MARK_HEIGHT_MISFIT':
       return `${naming.nameOf(obstacle.name)} is ${length(obstacle.dZ)} off in height and still used`;
+    case 'MARK_UNPROVEN':
+      return `${naming.nameOf(obstacle.name)} is of our own making and no second station has confirmed it`;
   }
 }
 

@@ -18,6 +18,9 @@ export const marksUsedInPlan = (result: ResectionResult): string[] => [
   ...new Set(result.observations.filter((each) => each.direction !== null || each.distance !== null).map((each) => each.reduced.point)),
 ];
 
+const usedMarks = (result: ResectionResult): Set<string> =>
+  new Set(result.observations.filter((each) => each.direction ?? each.distance ?? each.height).map((each) => each.reduced.point));
+
 /** Less of a mistake than this would show in the residuals of a mark: then nothing checks it. */
 const LEAST_SHOWN = 0.01;
 
@@ -49,10 +52,23 @@ export type Obstacle =
   | { readonly code: 'PLAN_MISFIT'; readonly s0: number }
   | { readonly code: 'HEIGHT_MISFIT'; readonly s0: number }
   | { readonly code: 'MARK_MISFIT'; readonly name: string; readonly distance: Metres }
-  | { readonly code: 'MARK_HEIGHT_MISFIT'; readonly name: string; readonly dZ: Metres };
+  | { readonly code: 'MARK_HEIGHT_MISFIT'; readonly name: string; readonly dZ: Metres }
+  /** Made from an earlier station and confirmed by none since. */
+  | { readonly code: 'MARK_UNPROVEN'; readonly name: string };
 
-/** Everything that stands against accepting; empty when nothing does. Plan-only work does not ask for a height; `alsoHeld` marks or lines hold it beside those sighted. */
-export function obstaclesTo(result: ResectionResult, asked: ToleranceClass, needsHeight: boolean, alsoHeld = 0): Obstacle[] {
+/**
+ * Everything that stands against accepting; empty when nothing does. Plan-only work does not ask for a height.
+ *
+ * @param alsoHeld marks or lines that hold the station beside those sighted
+ * @param unproven names of control of one's own that no second station has confirmed
+ */
+export function obstaclesTo(
+  result: ResectionResult,
+  asked: ToleranceClass,
+  needsHeight: boolean,
+  alsoHeld = 0,
+  unproven: ReadonlySet<string> = new Set(),
+): Obstacle[] {
   const obstacles: Obstacle[] = [];
   const used = marksUsedInPlan(result).length + alsoHeld;
   if (used < asked.leastMarks) obstacles.push({ code: 'TOO_FEW_MARKS', used, needed: asked.leastMarks });
@@ -62,6 +78,7 @@ export function obstaclesTo(result: ResectionResult, asked: ToleranceClass, need
     if (!point.leaveOneOut?.exceeds) continue;
     obstacles.push({ code: 'MARK_MISFIT', name: point.name, distance: Math.hypot(point.leaveOneOut.dE, point.leaveOneOut.dN) });
   }
+  for (const name of usedMarks(result)) if (unproven.has(name)) obstacles.push({ code: 'MARK_UNPROVEN', name });
   return needsHeight ? [...obstacles, ...heightObstacles(result, asked)] : obstacles;
 }
 

@@ -76,6 +76,12 @@ describe('whether a station may be accepted', () => {
     expect(obstaclesTo(planOnly, GRID, false)).toEqual([]);
   });
 
+  it('is held up by a mark of one’s own that nobody has confirmed, while it is used', () => {
+    const unproven = new Set(['D']);
+    expect(obstaclesTo(solve(input(['A', 'C', 'D', 'E'])), GRID, true, 0, unproven)).toEqual([{ code: 'MARK_UNPROVEN', name: 'D' }]);
+    expect(obstaclesTo(solve(input(['A', 'B', 'C', 'E'])), GRID, true, 0, unproven)).toEqual([]);
+  });
+
   it('grows from unchecked over checked to traceable', () => {
     expect(checkability(solve(input(['A', 'C'])))).toBe('unchecked');
     expect(checkability(solve(input(['A', 'C', 'D'])))).toBe('checked');

@@ -11,7 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { useKey } from '../../ui/useKey.ts';
-import { wordsOf } from '../today/ConcernCard.tsx';
+import { concernText } from '../../site/concernText.ts';
 import { FoundMovedDialog } from './FoundMovedDialog.tsx';
 import { MarkPage } from './MarkPage.tsx';
 import { pairScene } from './pairScene.ts';
@@ -62,7 +62,7 @@ export function Place() {
   const [short, setShort] = useState(false);
   const [againstZero, setAgainstZero] = useState(false);
   const { siteZero } = state.settings;
-  const flagged = useMemo(() => new Map(controlConcerns(state, now).map((concern) => [concern.mark.id, wordsOf(concern)])), [state, now]);
+  const flagged = useMemo(() => new Map(controlConcerns(state, now).map((concern) => [concern.mark.id, concernText(concern)])), [state, now]);
   const leads = useMemo(() => {
     const lead = (axis: 'e' | 'n') =>
       sharedLead(

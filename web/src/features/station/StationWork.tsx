@@ -5,7 +5,7 @@ import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { useFacing, useLinkKind } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
-import { broughtFrom, isGroundOf, nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
+import { broughtFrom, isGroundOf, isProvenControl, nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -63,8 +63,15 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     readings === 'quick' ? 'tracking' : readings === 'faces' ? 'faces' : 'careful',
   );
   const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
+  const unproven = useMemo(() => new Set(state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.id)), [state]);
   const obstacles = solved
-    ? obstaclesTo(solved.result, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly, draft.alsoHeld)
+    ? obstaclesTo(
+        solved.result,
+        { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks },
+        !draft.planOnly,
+        draft.alsoHeld,
+        unproven,
+      )
     : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0;

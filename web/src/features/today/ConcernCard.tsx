@@ -1,13 +1,10 @@
 import { Link } from 'react-router';
-import { controlConcerns, type Concern } from '@idle-marker/records';
-import { concernWords } from '@idle-marker/words';
+import { controlConcerns } from '@idle-marker/records';
+import { concernText } from '../../site/concernText.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
 
 const SHOWN = 5;
-
-export const wordsOf = ({ mark, ...concern }: Concern): { readonly title: string; readonly text: string } =>
-  concernWords({ ...concern, name: mark.revision.body.name });
 
 /** Control that wants looking after: what the works will take, what is soft, what was not seen for long. */
 export function ConcernCard() {
@@ -24,7 +21,7 @@ export function ConcernCard() {
       </div>
       <ul>
         {concerns.slice(0, SHOWN).map((concern) => {
-          const { title, text } = wordsOf(concern);
+          const { title, text } = concernText(concern);
           return (
             <li key={concern.code + concern.mark.id} className="border-b border-rule py-1.5">
               <strong className="text-ochre">{title}.</strong> {text}
