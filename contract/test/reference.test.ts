@@ -3,7 +3,7 @@ import { describe, expect, it } from '@jest/globals';
 import { compute } from '../src/index.ts';
 
 /** Every reference case with its own tolerances: a number, a matrix of tolerances, or none (then it must be equal). */
-const folders = ['station', 'trust'].map((kind) => `${import.meta.dirname}/reference/${kind}/`);
+const folders = ['station', 'trust', 'geometry'].map((kind) => `${import.meta.dirname}/reference/${kind}/`);
 
 interface Case {
   readonly id: string;
@@ -21,6 +21,22 @@ const cases = folders.flatMap((folder) =>
     .map((file) => JSON.parse(readFileSync(folder + file, 'utf8')) as Case),
 );
 
+/** A tolerance by the path of a figure, by its name, or by what kind of figure it is. */
+function toleranceOf(tolerance: Case['tolerance'], path: string): number | number[][] {
+  const name = path.split('.').at(-1)!;
+  const kinds = [
+    path,
+    name,
+    /^[en]$/.test(name) && 'coordinate',
+    /azimuth/i.test(name) && 'azimuthDeg',
+    /Deg$/.test(name) && 'angle',
+    /^shift/.test(name) && 'shift',
+  ];
+  for (const kind of [...kinds, path.startsWith('transformations.residuals') && 'residual', path.endsWith('Difference') && 'z', 'coordinate'])
+    if (kind && tolerance?.[kind] !== undefined) return tolerance[kind];
+  return 0;
+}
+
 /** Where two values differ by more than their tolerance. */
 function differences(expected: unknown, got: unknown, tolerance: Case['tolerance'], path: string, cell: readonly number[] = []): string[] {
   if (Array.isArray(expected)) {
@@ -34,17 +50,17 @@ function differences(expected: unknown, got: unknown, tolerance: Case['tolerance
     );
   }
   if (typeof expected !== 'number') return Object.is(expected, got) ? [] : [`${path}: ${String(got)} in place of ${String(expected)}`];
-  const allowed = tolerance?.[path];
-  const limit = Array.isArray(allowed) ? allowed[cell[0]!]![cell[1]!]! : (allowed ?? 0);
+  const allowed = toleranceOf(tolerance, path);
+  const limit = Array.isArray(allowed) ? allowed[cell[0]!]![cell[1]!]! : allowed;
   let off = Math.abs(expected - Number(got));
   if (path.endsWith('azimuthDeg')) off = Math.min(off, Math.abs(off - 180), Math.abs(off - 360));
   else if (path.endsWith('Deg')) off = Math.min(off, Math.abs(off - 360));
   return off <= limit * (1 + 1e-9) ? [] : [`${path}: ${String(got)} in place of ${expected}, allowed ${limit}`];
 }
 
-describe('reference cases of stationing and of trust', () => {
+describe('reference cases of stationing, of trust and of lines and grids', () => {
   it('are all here', () => {
-    expect(cases.length).toBeGreaterThanOrEqual(49);
+    expect(cases.length).toBeGreaterThanOrEqual(58);
   });
 
   it.each(cases.map((each) => [each.id, each] as const))('%s', (_id, each) => {
@@ -61,8 +77,8 @@ describe('reference cases of stationing and of trust', () => {
 
 describe('what the command line says of bad input', () => {
   const good = cases.find((each) => each.id === 'resection-04-six-points')!;
-  const changed = (path: string, value: unknown): object => {
-    const copy = structuredClone(good) as unknown as Record<string, unknown>;
+  const changed = (path: string, value: unknown, from: Case = good): object => {
+    const copy = structuredClone(from) as unknown as Record<string, unknown>;
     const parts = path.split('/').slice(1);
     let at = copy;
     for (const part of parts.slice(0, -1)) at = at[part] as Record<string, unknown>;
@@ -94,6 +110,25 @@ describe('what the command line says of bad input', () => {
     const copy = changed('/input/observations/0/slope', -1) as typeof good;
     (copy.input as { observations: { circleDeg: unknown }[] }).observations[3]!.circleDeg = 'NaN';
     expect(compute(copy)).toMatchObject({ error: { code: 'INVALID_NUMBER', path: '/input/observations/3/circleDeg' } });
+  });
+
+  it.each([
+    ['grid-1', '/input/numbers/spacings/1', 0, 'GRID_SPACING_NOT_POSITIVE', 'Spacing 2 of the numbered lines is 0.000 m: it must be over 0.'],
+    ['grid-1', '/input/letters/labels/2', 'A', 'GRID_LABEL_TWICE', null],
+    ['grid-1', '/input/measured/0/line', 'Q', 'UNKNOWN_GRID_LINE', 'The grid has no line Q: take one of its labels.'],
+    ['reference-line-1', '/input/lines/1/to', { e: 250, n: 100, z: 1 }, 'LINE_WITHOUT_LENGTH', null],
+    ['intersections-1', '/input/queries/5/circle/radius', -1, 'INVALID_INPUT', null],
+    ['units-1', '/input/items/0/denominator', 0, 'INVALID_INPUT', null],
+  ])('of %s with %s = %j gives a code, the place and a sentence', (id, path, value, code, message) => {
+    const outcome = compute(
+      changed(
+        path,
+        value,
+        cases.find((each) => each.id === id),
+      ),
+    );
+    expect(outcome).toMatchObject({ id, ok: false, error: { code, ...(message === null ? {} : { message }) } });
+    if (!outcome.ok && !['GRID_LABEL_TWICE'].includes(code)) expect(outcome.error.path).toBe(path);
   });
 
   it('knows no kind of an object’s own making', () => {

@@ -15,6 +15,53 @@ export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthT
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, signedArea } from './plane/polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
+export { crossCircles, crossLineCircle, crossLines, type Circle, type Crossings, type CrossingStatus, type Segment } from './plane/crossing.ts';
+export { exactCount } from './quantity/exactCount.ts';
+export {
+  convertLength,
+  feetInchesParts,
+  formatStation,
+  parseDms,
+  parseFeetInches,
+  parseGon,
+  parseStation,
+  plainCutFill,
+  plainDms,
+  plainFeetInches,
+  plainGon,
+  sexagesimalParts,
+  type CutFillFormat,
+  type FeetInchesParts,
+  type SexagesimalParts,
+  type StationFormat,
+} from './quantity/fixedText.ts';
+export { fitSimilarity, transformed, type PointPair, type Similarity, type SimilarityError, type SimilarityFit } from './adjust/similarity.ts';
+export type { DesignFault } from './layout/designFault.ts';
+export { anglePoint, type AnglePoint } from './layout/anglePoint.ts';
+export {
+  againstGridLine,
+  columnGrid,
+  gridCrossing,
+  gridIntersections,
+  gridLine,
+  placeInGrid,
+  type AgainstGridLine,
+  type ColumnGrid,
+  type ColumnGridDefinition,
+  type GridError,
+  type GridFamily,
+  type GridLine,
+} from './layout/columnGrid.ts';
+export { beyondEnd, rectangleMarks, type RectangleCorner, type RectangleMarks } from './layout/recoveryMarks.ts';
+export {
+  measuredAgainstLine,
+  pointOnReferenceLine,
+  referenceLineFacts,
+  type AgainstLine,
+  type ReferenceLine,
+  type ReferenceLineFacts,
+} from './layout/referenceLine.ts';
+export { measuredAgainstArc, pointOnReferenceArc, referenceArc, type AgainstArc, type ArcDefinition, type ReferenceArc } from './layout/referenceArc.ts';
 export { CRITICAL_T, CRITICAL_W, NORMAL_95_FACTOR } from './adjust/criticalValues.ts';
 export { chiSquareProbability, chiSquareQuantile } from './adjust/chiSquare.ts';
 export { ELLIPSE_95_FACTOR, ellipseOf, scaleEllipse, type Ellipse } from './adjust/ellipse.ts';

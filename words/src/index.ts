@@ -24,6 +24,7 @@ export { troubleWords } from './link.ts';
 export { clearWords, effectWords, hangsWords, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
+export { designFaultWords } from './designFaults.ts';
 export { drawingWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';

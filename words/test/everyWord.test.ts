@@ -1,9 +1,10 @@
 /** Every code has a sentence: whole, with its figures and units, and without a code or an undefined in it. */
 import { describe, expect, it } from '@jest/globals';
-import type { Drift, Reason, SimulatorTrouble, StationError, TargetHeightNotice } from '@idle-marker/core';
+import type { DesignFault, Drift, Reason, SimulatorTrouble, StationError, TargetHeightNotice } from '@idle-marker/core';
 import {
   allowedRoles,
   concernWords,
+  designFaultWords,
   driftWords,
   geometryWords,
   heldBy,
@@ -23,6 +24,19 @@ const isWhole = (text: string) => {
   expect(text).not.toMatch(/undefined|NaN|null|[A-Z]{3,}_[A-Z]/);
   expect(text).toMatch(/[.?]$/);
 };
+
+describe('faults of lines and grids', () => {
+  const faults: readonly DesignFault[] = [
+    { code: 'LINE_WITHOUT_LENGTH' },
+    { code: 'UNKNOWN_GRID_LINE', label: 'Q' },
+    { code: 'GRID_WITHOUT_LINES', family: 'letters' },
+    { code: 'GRID_SPACING_COUNT', family: 'numbers', labels: 4, spacings: 2 },
+    { code: 'GRID_SPACING_NOT_POSITIVE', family: 'numbers', index: 0, spacing: -2 },
+    { code: 'GRID_LABEL_TWICE', label: 'A' },
+    { code: 'GRID_LINES_PARALLEL' },
+  ];
+  it.each(faults)('%j', (fault) => isWhole(designFaultWords(fault)));
+});
 
 describe('reasons', () => {
   const reasons: readonly (readonly [Reason, RegExp])[] = [

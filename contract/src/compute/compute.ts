@@ -1,7 +1,6 @@
-import type { StationError } from '@idle-marker/core';
-import { stationErrorSentence } from '@idle-marker/words';
 import { Type } from '../schema.ts';
 import { invalidAgainst } from '../validation.ts';
+import type { Path } from './kind.ts';
 import { KINDS } from './kinds.ts';
 
 export interface ComputeError {
@@ -25,8 +24,8 @@ const EDGE_FIELD: Readonly<Record<string, string>> = {
   sdHeight: 'sdZMm',
 };
 
-function pointerOf(error: StationError): string {
-  const parts = error.path.map((part) => (typeof part === 'string' ? (EDGE_FIELD[part] ?? part) : String(part)));
+function pointerOf(path: Path): string {
+  const parts = path.map((part) => (typeof part === 'string' ? (EDGE_FIELD[part] ?? part) : String(part)));
   return ['', 'input', ...parts].join('/');
 }
 
@@ -46,7 +45,7 @@ export function compute(document: unknown): ComputeOutcome {
   if (invalid) return { id: known, ok: false, error: { code: invalid.code, message: invalid.message, path: `/input${invalid.path}` } };
   const outcome = kind.run(input as never);
   if (!outcome.ok) {
-    return { id: known, ok: false, error: { code: outcome.error.code, message: stationErrorSentence(outcome.error), path: pointerOf(outcome.error) } };
+    return { id: known, ok: false, error: { code: outcome.error.code, message: outcome.error.message, path: pointerOf(outcome.error.path) } };
   }
   return { id: known!, ok: true, result: outcome.value };
 }

@@ -14,19 +14,15 @@ import {
   type Result,
   type StationError,
 } from '@idle-marker/core';
+import { stationErrorSentence } from '@idle-marker/words';
 import { checkJson, heightStationJson, judgementJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
 import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema, TrustSchema } from './schemas.ts';
 import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf, trustInputOf } from './toCore.ts';
-import type { Static, TSchema } from '../schema.ts';
+import type { Static } from '../schema.ts';
+import { GEOMETRY_KINDS } from './geometry.ts';
+import { kindsWith, type Kind } from './kind.ts';
 
-export interface Kind {
-  readonly schema: TSchema;
-  readonly run: (input: never) => Result<object, StationError>;
-}
-
-function kind<S extends TSchema>(schema: S, run: (input: Static<S>) => Result<object, StationError>): Kind {
-  return { schema, run: run };
-}
+const kind = kindsWith<StationError>(stationErrorSentence);
 
 function map<T>(result: Result<T, StationError>, convert: (value: T) => object): Result<object, StationError> {
   return result.ok ? ok(convert(result.value)) : result;
@@ -121,4 +117,5 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   ),
   judge: kind(ResectionSchema, (input) => map(judgeStation(resectionInputOf(input)), judgementJson)),
   trust: kind(TrustSchema, (input) => ok(judgeTrust(trustInputOf(input)))),
+  ...GEOMETRY_KINDS,
 };

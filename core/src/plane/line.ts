@@ -1,4 +1,5 @@
 import type { Metres } from '../quantity/unit.ts';
+import { crossLines } from './crossing.ts';
 import type { PlanPoint } from './point.ts';
 
 /** Sine of the smallest angle at which two lines are still said to cross; about 0.06°. */
@@ -9,14 +10,8 @@ const PARALLEL_SINE = 1e-3;
  * Null when they are parallel (closer than 0.06°) or a line has no length.
  */
 export function intersectLines(a1: PlanPoint, a2: PlanPoint, b1: PlanPoint, b2: PlanPoint): PlanPoint | null {
-  const ae = a2.e - a1.e;
-  const an = a2.n - a1.n;
-  const be = b2.e - b1.e;
-  const bn = b2.n - b1.n;
-  const cross = ae * bn - an * be;
-  if (Math.abs(cross) <= PARALLEL_SINE * Math.hypot(ae, an) * Math.hypot(be, bn)) return null;
-  const t = ((b1.e - a1.e) * bn - (b1.n - a1.n) * be) / cross;
-  return { e: a1.e + t * ae, n: a1.n + t * an };
+  const [crossing] = crossLines({ from: a1, to: a2 }, { from: b1, to: b2 }, PARALLEL_SINE)?.points ?? [];
+  return crossing ? { e: crossing.e, n: crossing.n } : null;
 }
 
 /** Distance along a line from `start`, and off it: positive to the right of start → end. Null when it has no length. */

@@ -1,3 +1,4 @@
+import { sexagesimalParts } from './fixedText.ts';
 import { type AngleUnit, type Radians, RADIANS_PER_DEGREE, RADIANS_PER_GON } from './unit.ts';
 
 const TURN = 2 * Math.PI;
@@ -59,11 +60,6 @@ export function formatAngle(angle: Radians, unit: AngleUnit, decimals: number): 
   const value = angleFromRadians(angle, unit);
   if (unit === 'gon') return `${value.toFixed(decimals)} gon`;
   if (unit === 'degree') return `${value.toFixed(decimals)}°`;
-  const scale = 10 ** decimals;
-  const ticks = Math.round(Math.abs(value) * 3600 * scale);
-  const seconds = (ticks % (60 * scale)) / scale;
-  const minutes = Math.floor(ticks / (60 * scale)) % 60;
-  const degrees = Math.floor(ticks / (3600 * scale));
-  const pad = seconds < 10 ? '0' : '';
-  return `${value < 0 && ticks > 0 ? '−' : ''}${degrees}°${String(minutes).padStart(2, '0')}′${pad}${seconds.toFixed(decimals)}″`;
+  const { isNegative, degrees, minutes, seconds } = sexagesimalParts(value, decimals);
+  return `${isNegative ? '−' : ''}${degrees}°${String(minutes).padStart(2, '0')}′${seconds}″`;
 }

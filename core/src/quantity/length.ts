@@ -1,3 +1,4 @@
+import { feetInchesParts } from './fixedText.ts';
 import { type LengthUnit, type Metres, METRES_PER_UNIT } from './unit.ts';
 
 export const lengthToMetres = (value: number, unit: LengthUnit): Metres => value * METRES_PER_UNIT[unit];
@@ -56,17 +57,9 @@ function groupDigits(fixed: string): string {
 /** Feet, inches and the nearest fraction of an inch: 4′ 11 1/16″. `denominator` is a power of two. */
 export function formatFeetInches(length: Metres, unit: LengthUnit, denominator = 16): string {
   const footUnit: LengthUnit = unit === 'metre' ? 'foot' : unit;
-  const ticks = Math.round(Math.abs(lengthFromMetres(length, footUnit)) * 12 * denominator);
-  const feet = Math.floor(ticks / (12 * denominator));
-  const inches = Math.floor((ticks % (12 * denominator)) / denominator);
-  let numerator = ticks % denominator;
-  let divisor = denominator;
-  while (numerator > 0 && numerator % 2 === 0) {
-    numerator /= 2;
-    divisor /= 2;
-  }
-  const fraction = numerator > 0 ? ` ${numerator}/${divisor}` : '';
-  return `${length < 0 && ticks > 0 ? '−' : ''}${feet}′ ${inches}${fraction}″`;
+  const parts = feetInchesParts(lengthFromMetres(length, footUnit), denominator);
+  const fraction = parts.numerator > 0 ? ` ${parts.numerator}/${parts.denominator}` : '';
+  return `${parts.isNegative ? '−' : ''}${parts.feet}′ ${parts.inches}${fraction}″`;
 }
 
 /**
