@@ -145,6 +145,11 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       const off = `off E ${formatSigned(dEMm, 0)} mm, N ${formatSigned(dNMm, 0)} mm`;
       return { topic: 'mark', text: `${name} ${markState}, ${off}${hubZ === null ? '' : `, hub ${length(hubZ)}, ${cutFillWords(cutFill, unit)}`}` };
     }
+    case 'grid': {
+      const { name, letters, numbers, retired, supersedes } = fact.body;
+      const span = [letters, numbers].map(({ labels }) => (labels.length === 1 ? labels[0]! : `${labels[0]!} to ${labels.at(-1)!}`)).join(' by ');
+      return { topic: 'site', text: `Grid ${name} ${retired ? 'taken off the plan' : `${supersedes ? 'revised' : 'drawn'}: ${span}`}` };
+    }
     case 'obstruction':
       return { topic: 'mark', text: `${fact.body.name} can’t be set: ${fact.body.what} in the way` };
     case 'handover':

@@ -40,6 +40,8 @@ export { pairsOf } from './pairs.ts';
 export { measuredMark, ownControlBody, placeForControl } from './ownControl.ts';
 export { judgeTurn, type TurnJudgement } from './directions.ts';
 export { broughtFrom, isGroundOf, type Forward } from './carriedForward.ts';
+export { crossingsOf, gridCorners, gridGeometry, gridOf, lineEndsOf } from './siteGrids.ts';
+export { placeDoubt, type PlaceDoubt } from './saidPlace.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
 export { effectsOfCorrection, recomputedHeight, type Correction } from './correcting.ts';
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';

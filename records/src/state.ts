@@ -42,6 +42,8 @@ export interface SiteState {
   /** The library, by name; the latest revision of each item that is not retired. */
   readonly equipment: readonly Fact<'equipment'>[];
   readonly corrections: readonly Fact<'correction'>[];
+  /** Grids in force, by name. */
+  readonly grids: readonly Fact<'grid'>[];
   /** Work packages in force, by id of the latest revision. */
   readonly packages: readonly Fact<'package'>[];
   /** Marks in force by `markKey`. */
@@ -93,6 +95,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     photos: byMark(standing('photo')),
     equipment: libraryOf(standing('equipment')),
     corrections,
+    grids: gridsInForce(standing('grid')),
     packages: latestPackages(standing('package')),
     marks: marksInForce(standing('mark'), standing('package')),
     obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
@@ -114,6 +117,12 @@ function byMark<T extends { readonly body: { readonly mark: string } }>(facts: r
 function libraryOf(revisions: readonly Fact<'equipment'>[]): Fact<'equipment'>[] {
   const latest = new Map(revisions.map((revision) => [revision.body.item, revision]));
   return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.what.name, b.body.what.name));
+}
+
+/** The latest revision of each grid that is not retired, by name. */
+function gridsInForce(revisions: readonly Fact<'grid'>[]): Fact<'grid'>[] {
+  const latest = new Map(revisions.map((revision) => [revision.body.grid, revision]));
+  return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.name, b.body.name));
 }
 
 /** What was entered with a sight is put right by a later entry; what was read stays as it was read. */

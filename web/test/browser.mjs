@@ -12,4 +12,12 @@ globalThis.ResizeObserver ??= class {
 globalThis.Element.prototype.scrollTo ??= () => undefined;
 globalThis.Element.prototype.scrollIntoView ??= () => undefined;
 globalThis.Element.prototype.hasPointerCapture ??= () => false;
+globalThis.Blob.prototype.arrayBuffer ??= function arrayBuffer() {
+  return new Promise((resolve, reject) => {
+    const reader = new globalThis.FileReader();
+    reader.onload = () => resolve(reader.result);
+    reader.onerror = () => reject(reader.error);
+    reader.readAsArrayBuffer(this);
+  });
+};
 globalThis.document.fonts ??= { ready: Promise.resolve() };

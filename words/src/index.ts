@@ -25,6 +25,7 @@ export { clearWords, effectWords, hangsWords, PROOF_OUTCOME, proofSentence, proo
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { designFaultWords } from './designFaults.ts';
+export { placeDoubtWords } from './places.ts';
 export { drawingWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';

@@ -101,6 +101,7 @@ export function referencesOf(fact: AnyFact): string[] {
       refs.push(fact.body.over?.revision ?? null);
       break;
     case 'equipment':
+    case 'grid':
       refs.push(fact.body.supersedes);
       break;
     case 'photo':

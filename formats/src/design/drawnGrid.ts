@@ -1,12 +1,18 @@
 /** A grid from straight lines: two families of directions, named by the texts at their ends. */
 import {
   azimuth,
+  columnGrid,
   fail,
+  gridCrossing,
+  lengthFromMetres,
+  lengthToMetres,
   intersectLines,
   ok,
   planDistance,
   wrapHalfTurn,
+  type ColumnGridDefinition,
   type Corner,
+  type LengthUnit,
   type Metres,
   type PlanPoint,
   type Radians,
@@ -25,6 +31,10 @@ export interface DrawnGrid {
   readonly lineEnds: readonly Corner[];
   /** Every crossing, named by its two lines. */
   readonly crossings: readonly Corner[];
+  /** The grid by its origin, directions and spacings, these as round as the drawing lets them be. */
+  readonly definition: ColumnGridDefinition;
+  /** How far a drawn crossing lies at most from where that definition puts it: large when the lines are not quite parallel. */
+  readonly misfit: Metres;
 }
 
 export type GridError =
@@ -60,7 +70,13 @@ function families(lines: readonly DrawnLine[]): DrawnLine[][] {
   return groups;
 }
 
-export function gridFromLines(layer: string, lines: readonly DrawnLine[], texts: readonly DrawnText[]): Result<DrawnGrid, GridError> {
+/** @param unit in which the spacings are taken to be round */
+export function gridFromLines(
+  layer: string,
+  lines: readonly DrawnLine[],
+  texts: readonly DrawnText[],
+  unit: LengthUnit = 'metre',
+): Result<DrawnGrid, GridError> {
   const own = lines.filter((line) => line.layer === layer && planDistance(line.from, line.to) > SAME_LINE);
   const groups = families(own);
   if (groups.length > 2) return fail({ code: 'GRID_MANY_DIRECTIONS', directions: groups.length });
@@ -88,7 +104,55 @@ export function gridFromLines(layer: string, lines: readonly DrawnLine[], texts:
     corners: [crossing(0, 0), crossing(lastI, 0), crossing(lastI, lastJ), crossing(0, lastJ)],
     lineEnds: [...first.flatMap((_, i) => [crossing(i, 0), crossing(i, lastJ)]), ...second.flatMap((_, j) => [crossing(0, j), crossing(lastI, j)])],
     crossings: first.flatMap((_, i) => second.map((__, j) => crossing(i, j))),
+    ...definitionOf(counting(firstNames), counting(secondNames), crossing, unit),
   });
+}
+
+interface Counted {
+  readonly name: string;
+  /** Place in the family as it was found. */
+  readonly at: number;
+}
+/** Lines in the order in which their names count: drawings list them from either side. */
+const counting = (names: readonly string[]): Counted[] => {
+  const counted = names.map((name, at) => ({ name, at }));
+  return names[0]!.localeCompare(names.at(-1)!, 'en', { numeric: true }) > 0 ? counted.reverse() : counted;
+};
+
+/** Coordinates of a drawing are rounded themselves: a bay of 7.1999 was drawn as 7.200. */
+const DRAWN_ROUNDING: Metres = 0.001;
+const STEPS = [1e-3, 1e-4, 1e-6] as const;
+
+function definitionOf(
+  letters: readonly Counted[],
+  numbers: readonly Counted[],
+  found: (i: number, j: number) => PlanPoint,
+  unit: LengthUnit,
+): Pick<DrawnGrid, 'definition' | 'misfit'> {
+  const [lastI, lastJ] = [letters.length - 1, numbers.length - 1];
+  const crossing = (i: number, j: number) => found(letters[i]!.at, numbers[j]!.at);
+  const corner = crossing(0, 0);
+  const [alongLetters, alongNumbers] = [azimuth(corner, crossing(0, lastJ)), azimuth(corner, crossing(lastI, 0))];
+  const square = Math.abs(Math.sin(alongNumbers - alongLetters));
+  const rounded = (step: number): Pick<DrawnGrid, 'definition' | 'misfit'> => {
+    const to = (length: Metres) => lengthToMetres(Number((Math.round(lengthFromMetres(length, unit) / step) * step).toFixed(6)), unit);
+    const spacings = (count: number, at: (i: number) => PlanPoint) => Array.from({ length: count }, (_, i) => to(planDistance(at(i), at(i + 1)) * square));
+    const definition: ColumnGridDefinition = {
+      origin: { e: corner.e, n: corner.n },
+      letters: { azimuth: alongLetters, labels: letters.map(({ name }) => name), spacings: spacings(lastI, (i) => crossing(i, 0)) },
+      numbers: { azimuth: alongNumbers, labels: numbers.map(({ name }) => name), spacings: spacings(lastJ, (j) => crossing(0, j)) },
+      spacingMeasured: 'perpendicular',
+    };
+    const built = columnGrid(definition);
+    const misfits = built.ok
+      ? built.value.letters.flatMap((letterLine, i) =>
+          built.value.numbers.map((numberLine, j) => planDistance(gridCrossing(letterLine, numberLine)!, crossing(i, j))),
+        )
+      : [Infinity];
+    return { definition, misfit: Math.max(...misfits) };
+  };
+  const tries = STEPS.map(rounded);
+  return tries.find(({ misfit }) => misfit < DRAWN_ROUNDING) ?? tries.at(-1)!;
 }
 
 /** Spreadsheet-like letters without I and O, which are taken for figures. */

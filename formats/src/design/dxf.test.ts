@@ -72,6 +72,22 @@ describe('the demo drawing', () => {
     expect(b3.n).toBeCloseTo(8080 - 7.2 * Math.sin(turn) + 12 * Math.cos(turn), 3);
   });
 
+  it('gives its grid by directions and spacings, from which the drawn crossings come again', () => {
+    const grid = gridFromLines('GRID', hall.lines, hall.texts);
+    if (!grid.ok) throw new Error(grid.error.code);
+    const { definition, misfit } = grid.value;
+    expect(definition.letters).toMatchObject({ labels: ['A', 'B', 'C', 'D'], spacings: [7.2, 7.2, 7.2] });
+    expect(definition.numbers).toMatchObject({ labels: ['1', '2', '3', '4', '5'], spacings: [6, 6, 6, 6] });
+    expect(misfit).toBeLessThan(0.001);
+    // One line turned by half a degree at most still counts to the family; the misfit tells.
+    const bent = hall.lines.map((line) =>
+      line.layer === 'GRID' && line === hall.lines.find((each) => each.layer === 'GRID') ? { ...line, to: { e: line.to.e + 0.05, n: line.to.n } } : line,
+    );
+    const uneven = gridFromLines('GRID', bent, hall.texts);
+    if (!uneven.ok) throw new Error(uneven.error.code);
+    expect(uneven.value.misfit).toBeGreaterThan(0.005);
+  });
+
   it('has no grid on a layer that is none', () => {
     expect(gridFromLines('NAMES', hall.lines, hall.texts)).toMatchObject({ ok: false, error: { code: 'GRID_TOO_FEW_LINES' } });
     const star = [0, 1, 2].flatMap((i) => [

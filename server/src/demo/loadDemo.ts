@@ -6,7 +6,7 @@ import type { Logger } from 'pino';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { Corner, GroundTruth } from '@idle-marker/core';
 import { gridFromLines, namedCorners, readControlCsv, readDxf, type Drawing } from '@idle-marker/formats';
-import { hubPlans } from '@idle-marker/records';
+import { gridGeometry, hubPlans } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { v5 } from '../control/nameUuid.ts';
 import { controlRevisions } from '../control/controlImport.ts';
@@ -20,6 +20,7 @@ interface DemoSite {
   readonly members: readonly string[];
   readonly equipment: readonly FactBody<'equipment'>['what'][];
   readonly controlList: string;
+  readonly grids: readonly { readonly name: string; readonly file: string; readonly layer: string }[];
   readonly packages: readonly DemoPackage[];
 }
 
@@ -59,11 +60,21 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
     validFact({ id: id(name), type, at, device: 'site office', seq: seq++, by: lead, body });
   const facts: AnyFact[] = [...demo.members.map((name) => fact(`member/${name}`, 'member', { name })), fact('site', 'site', demo.site)];
   for (const asked of demo.packages) facts.push(fact(`package/${asked.name}`, 'package', await packageBody(folder, asked)));
+  for (const asked of demo.grids) facts.push(fact(`grid/${asked.name}`, 'grid', await gridBody(folder, asked, id(`grid of ${asked.name}`))));
   for (const what of demo.equipment)
     facts.push(fact(`equipment/${what.name}`, 'equipment', { item: id(`item/${what.name}`), what, retired: false, supersedes: null }));
   const list = await readFile(join(folder, demo.controlList), 'utf8');
   const options = { at, by: lead, fileName: demo.controlList, unit: demo.site.lengthUnit, xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };
   return [...facts, ...controlRevisions(facts, id('control list'), list, options)];
+}
+
+/** A grid as it is drawn, kept by its directions and spacings. */
+async function gridBody(folder: string, { name, file, layer }: DemoSite['grids'][number], grid: string): Promise<FactBody<'grid'>> {
+  const read = readDxf(await readFile(join(folder, file), 'utf8'), 'metre');
+  if (!read.ok) throw new Error(`${file}: ${read.error.code}`);
+  const drawn = gridFromLines(layer, read.value.lines, read.value.texts);
+  if (!drawn.ok) throw new Error(`${layer}: ${drawn.error.code}`);
+  return { grid, name, ...gridGeometry(drawn.value.definition), source: file, retired: false, supersedes: null };
 }
 
 /** A package with its corners taken from the drawing and its hubs generated, as the Work place does it. */

@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { markKey, packageRoots } from '@idle-marker/records';
+import { gridOf, markKey, packageRoots } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MEANING } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
+import { gridScene } from '../../plan/gridScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, marksScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -11,6 +12,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { EditGrid } from './EditGrid.tsx';
 import { EditPackage } from './EditPackage.tsx';
 
 /** What is to be marked, for whom, and how good it has to be. */
@@ -20,9 +22,19 @@ export function Place() {
   const roots = useMemo(() => packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')), [state]);
   const units = useUnits();
   const [editing, setEditing] = useState<Fact<'package'> | 'new' | null>(null);
+  const [drawing, setDrawing] = useState<Fact<'grid'> | 'new' | null>(null);
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const scene = useMemo(
-    () => joinScenes(outlineScene(state.packages), controlScene(state.control, null), marksScene(state, state.packages, standings, null)),
+    () =>
+      joinScenes(
+        ...state.grids.map((each) => {
+          const grid = gridOf(each.body);
+          return grid.ok ? gridScene(grid.value) : {};
+        }),
+        outlineScene(state.packages),
+        controlScene(state.control, null),
+        marksScene(state, state.packages, standings, null),
+      ),
     [state, standings],
   );
   const marked = useMemo(() => state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place)), [state.packages]);
@@ -57,9 +69,12 @@ export function Place() {
             <h1 className="text-xl">Work</h1>
             <p className="text-ink2">What the crews asked for.</p>
           </div>
-          <Button look="primary" onClick={() => setEditing('new')}>
-            New package…
-          </Button>
+          <div className="flex gap-2">
+            <Button onClick={() => setDrawing('new')}>New grid…</Button>
+            <Button look="primary" onClick={() => setEditing('new')}>
+              New package…
+            </Button>
+          </div>
         </div>
         <div className="min-h-0 flex-1 overflow-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Packages">
           {state.packages.length === 0 && (
@@ -67,6 +82,17 @@ export function Place() {
               A package takes an outline (typed, from a list of points as CSV, or from a DXF drawing) and puts offset hubs at its corners.
             </Empty>
           )}
+          {state.grids.map((grid) => (
+            <p key={grid.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
+              <span>
+                <strong>Grid {grid.body.name}</strong>: {grid.body.letters.labels.join(' ')} by {grid.body.numbers.labels.join(' ')}.{' '}
+                <span className="text-ink2">Source: {grid.body.source}</span>
+              </span>
+              <Button look="quiet" onClick={() => setDrawing(grid)}>
+                Change…
+              </Button>
+            </p>
+          ))}
           {state.packages.map((work) => (
             <article key={work.id} className="mb-6">
               <div className="flex items-baseline justify-between gap-3">
@@ -114,6 +140,7 @@ export function Place() {
           ))}
         </div>
       </section>
+      {drawing !== null && <EditGrid grid={drawing === 'new' ? null : drawing} onClose={() => setDrawing(null)} />}
       {editing !== null && <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </div>
   );

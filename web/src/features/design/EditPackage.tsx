@@ -8,6 +8,8 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { CornerSource } from './CornerSource.tsx';
+import { GridSource } from './GridSource.tsx';
+import { SaidPlace } from './SaidPlace.tsx';
 import { writeCorners, readCorners } from './cornerText.ts';
 
 type Package = FactBody<'package'>;
@@ -134,7 +136,9 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       foot={
         <>
           <span className="mr-auto text-ink2">
-            {plans?.ok ? `${plans.value.length} hubs${unclear > 0 ? `, ${unclear} closer to the outline than the offset` : ''}` : 'No hubs yet'}
+            {plans?.ok
+              ? `${plans.value.length} ${plans.value.length === 1 ? 'mark' : 'marks'}${unclear > 0 ? `, ${unclear} closer to the outline than the offset` : ''}`
+              : 'No marks yet'}
           </span>
           <Button onClick={onClose}>Cancel</Button>
           <Button look="primary" onClick={() => void save()}>
@@ -220,6 +224,21 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
                   rule,
                   name: item.name || name,
                   ...(isGrid ? { meaning: 'gridLine' as const } : {}),
+                })
+              }
+            />
+            <GridSource
+              onTake={(found, source) =>
+                change(i, { corners: writeCorners(found.corners, units), source, rule: found.rule, name: item.name || found.name, meaning: 'gridLine' })
+              }
+            />
+            <SaidPlace
+              points={corners.ok ? corners.value : []}
+              onPlace={(corner) =>
+                change(i, {
+                  corners: [item.corners.trim(), writeCorners([corner], units)].filter((text) => text !== '').join('\n'),
+                  source: item.source === 'typed' || item.corners.trim() === '' ? 'in words' : item.source,
+                  ...(item.corners.trim() === '' ? { rule: 'points' as const } : {}),
                 })
               }
             />

@@ -1,0 +1,273 @@
+import { useMemo, useState } from 'react';
+import { gridLine, placeInGrid, pointAlongOff, type ColumnGrid, type Corner, type PlanPoint } from '@idle-marker/core';
+import { crossingsOf, gridOf, placeDoubt } from '@idle-marker/records';
+import { placeDoubtWords } from '@idle-marker/words';
+import { gridScene } from '../../plan/gridScene.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes, type Scene } from '../../plan/scene.ts';
+import { outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+
+interface SaidPlaceProps {
+  /** Points of the item that lines can be taken between, beside control and grid crossings. */
+  readonly points: readonly Corner[];
+  onPlace(corner: Corner): void;
+}
+
+/** A place put in words: so far from two grid lines, or so far along a line and to a side of it. Never a bare sign. */
+export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
+  const { state } = useSite();
+  const [open, setOpen] = useState(false);
+  const grids = useMemo(
+    () =>
+      state.grids.flatMap((fact) => {
+        const grid = gridOf(fact.body);
+        return grid.ok ? [{ id: fact.id, name: fact.body.name, grid: grid.value }] : [];
+      }),
+    [state.grids],
+  );
+  const named = useMemo(
+    () => [
+      ...points,
+      ...grids.flatMap(({ grid }) => crossingsOf(grid)),
+      ...state.control.flatMap(({ revision: { body } }) => (body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n }])),
+    ],
+    [points, grids, state.control],
+  );
+  const [way, setWay] = useState<string>(grids.length > 0 ? grids[0]!.id : 'line');
+  if (!open)
+    return (
+      <Button className="mt-2 text-[14px]" onClick={() => setOpen(true)}>
+        Put a point in words…
+      </Button>
+    );
+  const chosen = grids.find((each) => each.id === way);
+  return (
+    <section className="mt-2 border-l-4 border-pencil pl-3" aria-label="A point in words">
+      <Choice
+        label="Measured from"
+        className="max-w-xs"
+        value={way}
+        options={[...grids.map((each) => [each.id, `lines of grid ${each.name}`] as const), ['line', 'a line between two points'] as const]}
+        onChange={setWay}
+      />
+      {chosen ? (
+        <InGrid key={chosen.id} grid={chosen.grid} count={points.length} onPlace={onPlace} />
+      ) : (
+        <AlongLine named={named} count={points.length} onPlace={onPlace} />
+      )}
+    </section>
+  );
+}
+
+interface OffLine {
+  readonly line: string;
+  readonly toward: string;
+  readonly distance: string;
+}
+
+function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onPlace(corner: Corner): void }) {
+  const units = useUnits();
+  const neighbours = (label: string) => {
+    const line = gridLine(grid, label);
+    return [line?.right, line?.left].filter((each) => each !== null && each !== undefined);
+  };
+  const start = (labels: ColumnGrid['letters']): OffLine => ({ line: labels[0]!.label, toward: neighbours(labels[0]!.label)[0] ?? '', distance: '' });
+  const [first, setFirst] = useState(() => start(grid.numbers));
+  const [second, setSecond] = useState(() => start(grid.letters));
+  const distances = [first, second].map((each) => (each.distance.trim() === '' ? 0 : units.readLength(each.distance)));
+  const place =
+    distances[0] === null || distances[1] === null || distances.some((each) => each! < 0)
+      ? null
+      : placeInGrid(grid, { ...first, distance: distances[0]! }, { ...second, distance: distances[1]! });
+  const off = (value: OffLine, set: (next: OffLine) => void, labels: ColumnGrid['letters'], i: number) => (
+    <div className="mt-2 grid grid-cols-3 gap-2">
+      <Field
+        label="Off by"
+        unit={units.unit}
+        value={value.distance}
+        placeholder="0"
+        inputMode="decimal"
+        onChange={(event) => set({ ...value, distance: event.target.value })}
+        error={distances[i] === null || distances[i]! < 0 ? 'Give a length; the other side is said by the line toward which.' : null}
+      />
+      <Choice
+        label="from line"
+        value={value.line}
+        options={labels.map(({ label }) => [label, label] as const)}
+        onChange={(line) => set({ ...value, line, toward: neighbours(line).includes(value.toward) ? value.toward : (neighbours(line)[0] ?? '') })}
+      />
+      <Choice
+        label="toward line"
+        value={value.toward}
+        options={neighbours(value.line).map((label) => [label, label] as const)}
+        onChange={(toward) => set({ ...value, toward })}
+      />
+    </div>
+  );
+  const drawn = useMemo(() => gridScene(grid), [grid]);
+  // B-2 is the crossing itself; a place beside it gets a name that says it is no crossing.
+  const name = distances.some((each) => each) ? `${second.line}-${first.line} P${count + 1}` : `${second.line}-${first.line}`;
+  return (
+    <>
+      {off(first, setFirst, grid.numbers, 0)}
+      {off(second, setSecond, grid.letters, 1)}
+      {place === null && (grid.letters.length < 2 || grid.numbers.length < 2) && (
+        <p className="mt-2 text-[13px] text-ink2">This grid has only one line in a family: there is no next line to be said.</p>
+      )}
+      <Outcome place={place} mirrored={null} drawn={drawn} suggested={name} onPlace={onPlace} />
+    </>
+  );
+}
+
+function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count: number; onPlace(corner: Corner): void }) {
+  const units = useUnits();
+  const [from, setFrom] = useState('0');
+  const [to, setTo] = useState(named.length > 1 ? '1' : '0');
+  const [along, setAlong] = useState('');
+  const [way, setWay] = useState<'after' | 'before'>('after');
+  const [off, setOff] = useState('');
+  const [side, setSide] = useState<'right' | 'left'>('right');
+  const [start, end] = [named[Number(from)], named[Number(to)]];
+  const drawn = useMemo(
+    () => (start && end ? { lines: [{ points: [start, end], ink: 'ink2' as const, dash: [10, 3, 2, 3] }], symbols: [start, end].map(asPoint) } : {}),
+    [start, end],
+  );
+  if (!start || !end || named.length < 2)
+    return <p className="mt-2 text-[14px] text-ink2">There are no two points yet to draw a line between: list them, or enter control.</p>;
+  const size = (text: string) => (text.trim() === '' ? 0 : units.readLength(text));
+  const [alongRead, offRead] = [size(along), size(off)];
+  const isGood = alongRead !== null && offRead !== null && alongRead >= 0 && offRead >= 0;
+  const at = (toSide: 'right' | 'left') =>
+    isGood ? pointAlongOff(start, end, way === 'after' ? alongRead : -alongRead, toSide === 'right' ? offRead : -offRead) : null;
+  const options = named.map((point, i) => [String(i), point.name] as const);
+  const bare = (value: number | null) => (value === null || value < 0 ? 'Give a length without a sign: the words beside it say which way.' : null);
+  return (
+    <>
+      <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
+        <Choice label="Line from" value={from} options={options} onChange={setFrom} />
+        <Choice label="to" value={to} options={options} onChange={setTo} />
+      </div>
+      <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
+        <Field
+          label="Along it"
+          unit={units.unit}
+          value={along}
+          placeholder="0"
+          inputMode="decimal"
+          onChange={(event) => setAlong(event.target.value)}
+          error={bare(alongRead)}
+        />
+        <Choice
+          label="measured"
+          value={way}
+          options={[
+            ['after', `from ${start.name} toward ${end.name}`],
+            ['before', `back from ${start.name}`],
+          ]}
+          onChange={setWay}
+        />
+        <Field
+          label="Off it"
+          unit={units.unit}
+          value={off}
+          placeholder="0"
+          inputMode="decimal"
+          onChange={(event) => setOff(event.target.value)}
+          error={bare(offRead)}
+        />
+        <Choice
+          label="to the"
+          value={side}
+          options={[
+            ['right', `right, looking to ${end.name}`],
+            ['left', `left, looking to ${end.name}`],
+          ]}
+          onChange={setSide}
+        />
+      </div>
+      {start === end && <p className="mt-2 text-[13px] font-medium text-brick">A line runs between two different points: choose another end.</p>}
+      <Outcome
+        place={at(side)}
+        mirrored={offRead ? at(side === 'right' ? 'left' : 'right') : null}
+        onMirror={() => setSide(side === 'right' ? 'left' : 'right')}
+        drawn={drawn}
+        suggested={`P${count + 1}`}
+        onPlace={onPlace}
+      />
+    </>
+  );
+}
+
+const asPoint = (point: Corner) => ({ id: point.name, at: point, symbol: 'set' as const, label: point.name, ink: 'ink2' as const });
+
+interface OutcomeProps {
+  readonly place: PlanPoint | null;
+  /** What it was measured from. */
+  readonly drawn: Partial<Scene>;
+  readonly mirrored: PlanPoint | null;
+  onMirror?(): void;
+  readonly suggested: string;
+  onPlace(corner: Corner): void;
+}
+
+/** Where it comes to lie, and what speaks against it, before it is taken. */
+function Outcome({ place, mirrored, onMirror, drawn, suggested, onPlace }: OutcomeProps) {
+  const { packages } = useSite().state;
+  const units = useUnits();
+  const [typed, setTyped] = useState('');
+  const doubt = place && placeDoubt(place, mirrored, packages);
+  const name = typed.trim() || suggested;
+  const scene = useMemo(
+    () =>
+      joinScenes(outlineScene(packages), drawn, {
+        symbols: place ? [{ id: 'place', at: place, symbol: 'toSet', label: name, ink: 'pencil', chosen: true }] : [],
+      }),
+    [packages, drawn, place, name],
+  );
+  const fitTo = useMemo(() => [...(drawn.lines ?? []).flatMap(({ points }) => points), ...(place ? [place] : [])], [drawn, place]);
+  const take = () => {
+    if (!place || name === '') return;
+    onPlace({ name, ...place });
+    setTyped('');
+  };
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-3">
+      <div className="relative h-[210px] w-full border border-ink2">
+        <Board
+          scene={scene}
+          description={place ? 'Plan with the place that is said' : 'Plan; no place is said yet'}
+          fitTo={fitTo}
+          fitKey={JSON.stringify(fitTo)}
+        />
+      </div>
+      <Field
+        label="Name of the point"
+        value={typed}
+        placeholder={suggested}
+        maxLength={80}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+      />
+      <p className="figures min-h-11 content-center">
+        {place ? units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(place[axis])}`).join('  ') : 'No place yet'}
+      </p>
+      <Button disabled={!place || name === ''} onClick={take}>
+        Add the point
+      </Button>
+      {doubt && (
+        <p className="w-full text-[14px] font-medium text-ochre">
+          {placeDoubtWords(doubt, units.lengthUnit)}{' '}
+          {doubt.code === 'MIRRORED' && onMirror && (
+            <Button look="quiet" onClick={onMirror}>
+              Other side
+            </Button>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}

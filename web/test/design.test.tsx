@@ -1,0 +1,140 @@
+import { readFileSync } from 'node:fs';
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { screen, waitFor, within } from '@testing-library/react';
+import { EditGrid } from '../src/features/design/EditGrid.tsx';
+import { EditPackage } from '../src/features/design/EditPackage.tsx';
+import { readLabels, readSpacings } from '../src/features/design/gridDraft.ts';
+import { unitsOf } from '../src/site/useUnits.ts';
+import { newId } from '../../records/test/story.ts';
+import { begin, said, show, Story } from './page.tsx';
+
+beforeEach(begin);
+const nothing = () => undefined;
+const metres = unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' });
+const feet = unitsOf({ lengthUnit: 'foot', angleUnit: 'dms', axisOrder: 'EN' });
+
+describe('what people write for a grid', () => {
+  it.each([
+    ['A-D', ['A', 'B', 'C', 'D']],
+    ['8 – 11', ['8', '9', '10', '11']],
+    ['A, B, B.5; C', ['A', 'B', 'B.5', 'C']],
+    ['1', ['1']],
+    ['D-A', null],
+    ['A-4', null],
+    ['', null],
+    ['a-name-too-long-for-a-line', null],
+  ])('labels %s', (text, labels) => expect(readLabels(text)).toEqual(labels));
+
+  it('spacings, once or several at a time, in feet and inches too', () => {
+    expect(readSpacings('3 x 7.2', metres)).toEqual([7.2, 7.2, 7.2]);
+    expect(readSpacings('6 6,5', metres)).toBeNull();
+    expect(readSpacings('6; 6.5', metres)).toEqual([6, 6.5]);
+    expect(readSpacings('6 6 7.5', metres)).toEqual([6, 6, 7.5]);
+    expect(readSpacings(`2 × 24' 6", 25'`, feet)!.map((each) => Math.round(each * 1000))).toEqual([7468, 7468, 7620]);
+    expect(readSpacings('6, six', metres)).toBeNull();
+    expect(readSpacings(' ', metres)).toEqual([]);
+  });
+});
+
+describe('a grid', () => {
+  it('is drawn from what is typed, says what is wrong first, and is kept', async () => {
+    const { user } = show(new Story().control(), <EditGrid grid={null} onClose={nothing} />);
+    const type = async (label: string, text: string) => {
+      await user.clear(screen.getByLabelText(label));
+      await user.type(screen.getByLabelText(label), text);
+    };
+    await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
+    expect(screen.getByText('Give the grid a name.')).toBeTruthy();
+    expect(screen.getAllByText('4 lines have 3 spacings between them; 0 are given.').length).toBeGreaterThan(0);
+    await type('Name', 'Hall');
+    await type('Spacings of the lettered lines, m', '3 x 7.2');
+    await type('Numbered lines', '1-3');
+    await type('Spacings of the numbered lines, m', '6, 0');
+    expect(screen.getAllByText('The spacing between 2 and 3 must be over 0.').length).toBeGreaterThan(0);
+    await type('Spacings of the numbered lines, m', '6, 6');
+    await type('East where A meets 1, m', '4000');
+    await type('North where A meets 1, m', '8000');
+    await type('East of a place along A, m', '4012.003');
+    await type('North of a place along A, m', '8000');
+    expect(screen.getByText('4 by 3 lines, 12 crossings')).toBeTruthy();
+    expect(screen.getByText(/The second place is 0.003 m from where A meets 3 by the spacings/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({
+      type: 'grid',
+      body: {
+        name: 'Hall',
+        origin: { e: 4000, n: 8000 },
+        letters: { azimuthDeg: 90, labels: ['A', 'B', 'C', 'D'] },
+        numbers: { azimuthDeg: 180, spacings: [6, 6] },
+      },
+    });
+  });
+
+  it('comes from a drawing', async () => {
+    const { user } = show(new Story().control(), <EditGrid grid={null} onClose={nothing} />);
+    const dxf = readFileSync(`${import.meta.dirname}/../../demo/ternhaven/ticket-hall.dxf`, 'utf8');
+    await user.upload(screen.getByLabelText(/From a DXF drawing/), new File([dxf], 'ticket-hall.dxf'));
+    await user.click(await screen.findByRole('button', { name: 'GRID: A B C D by 1 2 3 4 5' }));
+    expect(screen.getByText('4 by 5 lines, 20 crossings')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ body: { name: 'GRID', source: 'ticket-hall.dxf', letters: { spacings: [7.2, 7.2, 7.2] } } });
+  });
+
+  it('gives the points of a package, and places that are put in words', async () => {
+    const story = new Story().control();
+    story.say('grid', {
+      grid: newId(),
+      name: 'Hall',
+      origin: { e: 4000, n: 8000 },
+      letters: { azimuthDeg: 90, labels: ['A', 'B', 'C'], spacings: [5, 5] },
+      numbers: { azimuthDeg: 0, labels: ['1', '2', '3'], spacings: [8, 8] },
+      spacingMeasured: 'perpendicular',
+      source: 'typed',
+      retired: false,
+      supersedes: null,
+    });
+    const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
+    await user.click(screen.getByRole('button', { name: 'Put a point in words…' }));
+    const words = within(screen.getByRole('region', { name: 'A point in words' }));
+    const list = () => screen.getByLabelText<HTMLTextAreaElement>(/one a line/).value;
+    // 4 from line 2 toward 3, 2 from line B toward C.
+    const [fromNumber, fromLetter] = words.getAllByLabelText('Off by, m');
+    await user.type(fromNumber!, '4');
+    await user.selectOptions(words.getAllByLabelText('from line')[0]!, '2');
+    await user.selectOptions(words.getAllByLabelText('toward line')[0]!, '3');
+    await user.type(fromLetter!, '2');
+    await user.selectOptions(words.getAllByLabelText('from line')[1]!, 'B');
+    await user.selectOptions(words.getAllByLabelText('toward line')[1]!, 'C');
+    await user.click(words.getByRole('button', { name: 'Add the point' }));
+    expect(list()).toBe('B-2 P1, 4012, 8007');
+    // Along a line and to a side of it: no sign is taken.
+    await user.selectOptions(words.getByLabelText('Measured from'), 'line');
+    await user.selectOptions(words.getByLabelText('Line from'), words.getAllByRole<HTMLOptionElement>('option', { name: 'A-1' })[0]!.value);
+    await user.selectOptions(words.getByLabelText('to'), words.getAllByRole<HTMLOptionElement>('option', { name: 'A-3' })[0]!.value);
+    await user.type(words.getByLabelText('Along it, m'), '-3');
+    expect(words.getByText(/without a sign/)).toBeTruthy();
+    await user.clear(words.getByLabelText('Along it, m'));
+    await user.type(words.getByLabelText('Along it, m'), '3');
+    await user.type(words.getByLabelText('Off it, m'), '1.5');
+    await user.selectOptions(words.getByLabelText('to the'), 'left');
+    await user.type(words.getByLabelText('Name of the point'), 'Post{Enter}');
+    expect(list()).toBe('B-2 P1, 4012, 8007\nPost, 4003, 8001.5');
+    await user.click(screen.getByRole('button', { name: 'Hall: 9 crossings' }));
+    expect(list().split('\n')).toHaveLength(9);
+  });
+
+  it('asks whether the side is right when the other one would be inside', async () => {
+    const story = new Story().control();
+    const work = story.work();
+    const { user } = show(story, <EditPackage work={work} onClose={nothing} />);
+    await user.click(screen.getAllByRole('button', { name: 'Put a point in words…' })[0]!);
+    const words = within(screen.getByRole('region', { name: 'A point in words' }));
+    await user.type(words.getByLabelText('Along it, m'), '2');
+    await user.type(words.getByLabelText('Off it, m'), '1');
+    if (words.queryByText(/Is the side right/) === null) await user.selectOptions(words.getByLabelText('to the'), 'left');
+    await user.click(words.getByRole('button', { name: 'Other side' }));
+    expect(words.queryByText(/outside of every outline/)).toBeNull();
+  });
+});
