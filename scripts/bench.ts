@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { judgeStation, judgeTrust, reduceObservations, resection, type ResectionInput } from '@idle-marker/core';
+import { judgeStation, judgeTrust, polar, reduceObservations, resection, walkingOrder, type ResectionInput } from '@idle-marker/core';
 import { resectionInputOf } from '@idle-marker/contract';
 import { judgedStation } from './judgedStation.ts';
 import { trustSite } from '../core/test/trustSite.ts';
@@ -46,6 +46,8 @@ console.log(`the general solver ends ${(Math.hypot(found[0]! - solution.e, found
 const listed20 = judgedStation(20);
 const listed500 = judgedStation(500);
 const site = trustSite({ stations: 200, marksEach: 25, proofsEach: 10, resightsEach: 5, badShare: 0.02 }, 7);
+// Spread evenly over a hectare, by the golden angle.
+const marks300 = Array.from({ length: 300 }, (_, i) => polar({ e: 0, n: 0 }, i * 2.39996323, 5.6 * Math.sqrt(i)));
 const bench = new Bench({ time: 1500, warmupTime: 500 });
 bench
   .add('resection, six targets, without leave-one-out', () => {
@@ -63,6 +65,9 @@ bench
   })
   .add('judgement, ten sights, every explanation, 500 listed marks', () => {
     judgeStation(listed500);
+  })
+  .add('walk through 300 marks, put in order', () => {
+    walkingOrder({ e: 0, n: 0 }, marks300);
   })
   .add('trust, 200 stations, 5000 marks, 2000 proofs, 1000 re-sights', () => {
     judgeTrust(site);

@@ -158,7 +158,7 @@ export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError 
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
 export { pointMarks, type PointsError } from './layout/pointMarks.ts';
 export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
-export { nearestFirst } from './layout/round.ts';
+export { walkingOrder, walkLength } from './layout/round.ts';
 export {
   graduation,
   moveFor,

@@ -1,17 +1,33 @@
 /** The round of a work package: its marks in walking order, with what became of each. */
-import { nearestFirst, planDistance, type PlanPoint, type Standing, type TrustResult } from '@idle-marker/core';
+import { walkingOrder, planDistance, type PlanPoint, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { isForPlan } from './packagePlans.ts';
 import { markKey, packageRoots, type SiteState } from './state.ts';
 
+type Plan = FactBody<'package'>['plans'][number];
+
 export interface RoundStop {
-  readonly plan: FactBody<'package'>['plans'][number];
+  readonly plan: Plan;
   /** The mark that stands for this plan; null while there is none. */
   readonly mark: Fact<'mark'> | null;
   readonly standing: Standing | null;
   /** The mark stands for another place or height than the plan asks for by now. */
   readonly outdated: boolean;
   readonly obstruction: Fact<'obstruction'> | null;
+}
+
+/** Hundreds of marks take a while to put in order, and the order changes only with the plans and with where one starts. */
+const orders = new WeakMap<readonly Plan[], { readonly start: PlanPoint; readonly order: readonly number[] }>();
+
+function orderOf(plans: readonly Plan[], start: PlanPoint): readonly number[] {
+  const known = orders.get(plans);
+  if (known && known.start.e === start.e && known.start.n === start.n) return known.order;
+  const order = walkingOrder(
+    start,
+    plans.map((plan) => plan.place),
+  );
+  orders.set(plans, { start, order });
+  return order;
 }
 
 /** Stops in walking order from `start`; in the package's own order when that is null. */
@@ -21,10 +37,7 @@ export function roundOf(state: SiteState, trust: TrustResult, work: Fact<'packag
   if (order === null) return [];
   const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)!;
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
-  const walked = nearestFirst(
-    order,
-    plans.map((plan) => plan.place),
-  );
+  const walked = orderOf(plans, order);
   return walked.map((i) => {
     const plan = plans[i]!;
     const key = markKey(root, plan.key);

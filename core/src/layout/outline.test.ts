@@ -2,7 +2,6 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { distanceToPolygon, insidePolygon } from '../plane/polygon.ts';
 import { pointAlongOff } from '../plane/line.ts';
-import { nearestFirst } from './round.ts';
 import { offsetHubs, type Corner } from './outline.ts';
 
 /** An L: outside corners everywhere but at d. */
@@ -106,19 +105,5 @@ describe('offset hubs', () => {
 describe('points along and off a line', () => {
   it('lie right for plus, left for minus', () => {
     expect(pointAlongOff({ e: 0, n: 0 }, { e: 0, n: 10 }, 4, 2)).toEqual({ e: 2, n: 4 });
-  });
-});
-
-describe('the round', () => {
-  it('goes to the nearest that is left, each once', () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.record({ e: fc.double({ min: 0, max: 100, noNaN: true }), n: fc.double({ min: 0, max: 100, noNaN: true }) }), { maxLength: 30 }),
-        (places) => {
-          const order = nearestFirst({ e: 0, n: 0 }, places);
-          expect([...order].sort((a, b) => a - b)).toEqual(places.map((_, i) => i));
-        },
-      ),
-    );
   });
 });

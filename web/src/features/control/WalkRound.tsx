@@ -3,7 +3,7 @@ import {
   angleFromRadians,
   azimuth,
   compassWord,
-  nearestFirst,
+  walkingOrder,
   planDistance,
   RADIANS_PER_DEGREE,
   wrapTurn,
@@ -28,7 +28,7 @@ const PAGE = 100;
 const MOST_TO_ROUTE = 500;
 
 function walkOrder<T extends PlanPoint>(start: PlanPoint, places: readonly T[]): T[] {
-  if (places.length <= MOST_TO_ROUTE) return nearestFirst(start, places).map((i) => places[i]!);
+  if (places.length <= MOST_TO_ROUTE) return walkingOrder(start, places).map((i) => places[i]!);
   return [...places].sort((a, b) => planDistance(start, a) - planDistance(start, b));
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { azimuth, nearestFirst, planDistance, type AddedSight, type PlanPoint } from '@idle-marker/core';
+import { azimuth, walkingOrder, planDistance, type AddedSight, type PlanPoint } from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
 import { ADDS, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -37,7 +37,7 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
   const usable = open.flatMap(({ id, revision: { body } }) =>
     body.e !== null && body.n !== null && body.usePlan && !body.forProof && body.condition !== 'doubtful' ? [{ id, e: body.e, n: body.n }] : [],
   );
-  const rest = at ? nearestFirst(at, usable).map((i) => usable[i]!.id) : [];
+  const rest = at ? walkingOrder(at, usable).map((i) => usable[i]!.id) : [];
   if (open.length === 0) return <p className="mt-3 text-ink2">Every usable mark has been sighted.</p>;
   return (
     <section className="mt-4">
