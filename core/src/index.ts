@@ -13,7 +13,7 @@ export {
 export { angleFromRadians, angleToRadians, formatAngle, parseAngle, sexagesimalExcess, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
 export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './quantity/length.ts';
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
-export { distanceToPolygon, insidePolygon, signedArea } from './plane/polygon.ts';
+export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './plane/polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
 export { crossCircles, crossLineCircle, crossLines, type Circle, type Crossings, type CrossingStatus, type Segment } from './plane/crossing.ts';
 export { exactCount } from './quantity/exactCount.ts';
@@ -158,6 +158,15 @@ export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError 
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
 export { pointMarks, type PointsError } from './layout/pointMarks.ts';
 export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
+export {
+  hindrancesAt,
+  survivingOffsets,
+  type Hindrance,
+  type KeepClear,
+  type OffsetAsked,
+  type OffsetHub,
+  type OffsetProposal,
+} from './layout/survivingOffsets.ts';
 export { walkingOrder, walkLength } from './layout/round.ts';
 export {
   graduation,

@@ -1,6 +1,6 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { formatLength, formatSigned } from '@idle-marker/core';
-import { cutFillWords, EQUIPMENT_KIND, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { AREA_KIND, cutFillWords, EQUIPMENT_KIND, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
@@ -149,6 +149,10 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       const { name, letters, numbers, retired, supersedes } = fact.body;
       const span = [letters, numbers].map(({ labels }) => (labels.length === 1 ? labels[0]! : `${labels[0]!} to ${labels.at(-1)!}`)).join(' by ');
       return { topic: 'site', text: `Grid ${name} ${retired ? 'taken off the plan' : `${supersedes ? 'revised' : 'drawn'}: ${span}`}` };
+    }
+    case 'area': {
+      const { name, kind, retired, supersedes } = fact.body;
+      return { topic: 'site', text: `${AREA_KIND[kind]} ${name} ${retired ? 'is gone' : supersedes ? 'changed on the plan' : 'drawn on the plan'}` };
     }
     case 'obstruction':
       return { topic: 'mark', text: `${fact.body.name} can’t be set: ${fact.body.what} in the way` };

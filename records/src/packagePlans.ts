@@ -1,6 +1,7 @@
 /** The marks that a work package asks for, generated from its items by rule. Keys are stable, so that regenerating keeps what is set. */
 import {
   fail,
+  hindrancesAt,
   lineEndHubs,
   METRES_PER_UNIT,
   offsetHubs,
@@ -8,6 +9,7 @@ import {
   otherOffsets,
   pointMarks,
   planDistance,
+  type KeepClear,
   type LengthUnit,
   type LineEndsError,
   type Metres,
@@ -76,10 +78,16 @@ export function shapesOf({ rule, corners }: Pick<Item, 'rule' | 'corners'>): rea
 const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 1, foot: 3 * METRES_PER_UNIT.foot, usSurveyFoot: 3 * METRES_PER_UNIT.usSurveyFoot };
 
 /** Other places for a mark at whose place something stands. */
-export function alternativesFor(work: Fact<'package'>, plan: Plan, unit: LengthUnit): OtherOffset[] {
+export function alternativesFor(
+  work: Fact<'package'>,
+  plan: Plan,
+  unit: LengthUnit,
+  areas: readonly KeepClear[] = [],
+  instrument: PlanPoint | null = null,
+): OtherOffset[] {
   const outlines = work.body.items.filter((item) => item.rule === 'outline').map((item) => item.corners);
   const others = work.body.plans.filter((each) => each.key !== plan.key).map((each) => each.place);
-  return otherOffsets(plan, STEP[unit], outlines, others);
+  return otherOffsets(plan, STEP[unit], outlines, others).filter(({ place }) => hindrancesAt(place, { areas, outlines: [], instrument }).length === 0);
 }
 
 /** The package with one mark moved to another offset: a new revision. */

@@ -44,6 +44,8 @@ export interface SiteState {
   readonly corrections: readonly Fact<'correction'>[];
   /** Grids in force, by name. */
   readonly grids: readonly Fact<'grid'>[];
+  /** Ground that marks keep out of, by name. */
+  readonly areas: readonly Fact<'area'>[];
   /** Work packages in force, by id of the latest revision. */
   readonly packages: readonly Fact<'package'>[];
   /** Marks in force by `markKey`. */
@@ -96,6 +98,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     equipment: libraryOf(standing('equipment')),
     corrections,
     grids: gridsInForce(standing('grid')),
+    areas: areasInForce(standing('area')),
     packages: latestPackages(standing('package')),
     marks: marksInForce(standing('mark'), standing('package')),
     obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
@@ -122,6 +125,11 @@ function libraryOf(revisions: readonly Fact<'equipment'>[]): Fact<'equipment'>[]
 /** The latest revision of each grid that is not retired, by name. */
 function gridsInForce(revisions: readonly Fact<'grid'>[]): Fact<'grid'>[] {
   const latest = new Map(revisions.map((revision) => [revision.body.grid, revision]));
+  return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.name, b.body.name));
+}
+
+function areasInForce(revisions: readonly Fact<'area'>[]): Fact<'area'>[] {
+  const latest = new Map(revisions.map((revision) => [revision.body.area, revision]));
   return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.name, b.body.name));
 }
 

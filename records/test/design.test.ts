@@ -1,5 +1,19 @@
 import { describe, expect, it } from '@jest/globals';
-import { bookLine, crossingsOf, gridCorners, gridGeometry, gridOf, hubPlans, lineEndsOf, placeDoubt } from '../src/index.ts';
+import {
+  alternativesFor,
+  bookLine,
+  crossingsOf,
+  gridCorners,
+  gridGeometry,
+  gridOf,
+  hubPlans,
+  keepClearOf,
+  lineEndsOf,
+  offsetProposals,
+  placeDoubt,
+  setInAreas,
+  withProposals,
+} from '../src/index.ts';
 import type { FactBody } from '@idle-marker/contract';
 import { newId, Story } from './story.ts';
 
@@ -88,5 +102,81 @@ describe('a place said in words', () => {
     const doubt = placeDoubt(away, inside, [work]);
     expect(doubt).toMatchObject({ code: 'MIRRORED' });
     expect(doubt!.distance).toBeGreaterThan(0.5);
+  });
+});
+
+describe('ground that marks keep out of', () => {
+  const square = (e: number, n: number, half: number) => [
+    { e: e - half, n: n - half },
+    { e: e + half, n: n - half },
+    { e: e + half, n: n + half },
+    { e: e - half, n: n + half },
+  ];
+  const area = (change: Partial<FactBody<'area'>>): FactBody<'area'> => ({
+    area: newId(),
+    name: 'Heap',
+    kind: 'spoilHeap',
+    corners: square(0, 0, 1),
+    margin: 0.5,
+    blocksSight: true,
+    source: 'x',
+    retired: false,
+    supersedes: null,
+    ...change,
+  });
+  const begun = () => {
+    const story = new Story().control();
+    const work = story.work();
+    return { story, work };
+  };
+  const none = () => false;
+
+  it('moves the hubs of a package out of the way, with the reason, and nothing else', () => {
+    const { story, work } = begun();
+    const hub = work.body.plans[0]!;
+    story.say('area', area({ corners: square(hub.place.e, hub.place.n, 0.3) }));
+    const proposals = offsetProposals(story.state, work, none, 6, null);
+    const moved = proposals.filter((each) => each.hindrances.length > 0);
+    expect(moved.map((each) => each.key)).toEqual([hub.key]);
+    expect(moved[0]!.hindrances).toEqual([{ name: 'Heap', how: 'inside' }]);
+    const next = withProposals(work, proposals);
+    expect(next.supersedes).toBe(work.id);
+    expect(next.plans.find((plan) => plan.key === hub.key)).toMatchObject({ offset: moved[0]!.offset, place: moved[0]!.place });
+    expect(next.plans.filter((plan, i) => plan !== work.body.plans[i]).map((plan) => plan.key)).toEqual([hub.key]);
+    // On the same line through its corner, half a metre at a time.
+    expect((moved[0]!.offset! * 2) % 1).toBe(0);
+  });
+
+  it('leaves marks that stand, and tells which of them will be lost', () => {
+    const { story, work } = begun();
+    const hub = work.body.plans[0]!;
+    story.say('area', area({ corners: square(hub.place.e, hub.place.n, 0.3) }));
+    expect(offsetProposals(story.state, work, (key) => key === hub.key, 6, null).some((each) => each.key === hub.key)).toBe(false);
+    expect(setInAreas(story.state, work, (key) => key === hub.key)).toEqual([{ key: hub.key, hindrances: [{ name: 'Heap', how: 'inside' }] }]);
+    expect(setInAreas(story.state, work, none)).toEqual([]);
+  });
+
+  it('is gone when it is taken off, and takes the digs of packages in', () => {
+    const { story, work } = begun();
+    const said = story.say('area', area({}));
+    expect(keepClearOf(story.state).map((each) => each.name)).toEqual(['Heap']);
+    expect(bookLine(story.state, said)?.text).toBe('Spoil heap Heap drawn on the plan');
+    story.say('area', { ...said.body, retired: true, supersedes: said.id });
+    story.say('package', { ...work.body, ground: { kind: 'dig', on: null, reach: 1.5 }, supersedes: work.id });
+    expect(keepClearOf(story.state)).toMatchObject([{ name: 'the works at Hall', margin: 1.5, blocksSight: false }]);
+    // A hub two metres off is clear of a dig that reaches one and a half, and not of one that reaches two and a half.
+    const [latest] = story.state.packages;
+    expect(offsetProposals(story.state, latest!, none, 6, null).every((each) => each.hindrances.length === 0)).toBe(true);
+    story.say('package', { ...latest!.body, ground: { kind: 'dig', on: null, reach: 2.5 }, supersedes: latest!.id });
+    const wider = offsetProposals(story.state, story.state.packages[0]!, none, 6, null);
+    expect(wider.every((each) => each.offset !== null && each.offset >= 2.5)).toBe(true);
+  });
+
+  it('is kept out of by the other offsets of a blocked mark', () => {
+    const { story, work } = begun();
+    const hub = work.body.plans[0]!;
+    const all = alternativesFor(work, hub, 'metre');
+    story.say('area', area({ corners: square(all[0]!.place.e, all[0]!.place.n, 0.2), margin: 0.1 }));
+    expect(alternativesFor(work, hub, 'metre', keepClearOf(story.state)).map((each) => each.offset)).toEqual(all.slice(1).map((each) => each.offset));
   });
 });

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
+import { EditArea } from '../src/features/design/EditArea.tsx';
+import { OffsetsDialog } from '../src/features/design/OffsetsDialog.tsx';
 import { EditGrid } from '../src/features/design/EditGrid.tsx';
 import { EditPackage } from '../src/features/design/EditPackage.tsx';
 import { readLabels, readSpacings } from '../src/features/design/gridDraft.ts';
@@ -136,5 +138,37 @@ describe('a grid', () => {
     if (words.queryByText(/Is the side right/) === null) await user.selectOptions(words.getByLabelText('to the'), 'left');
     await user.click(words.getByRole('button', { name: 'Other side' }));
     expect(words.queryByText(/outside of every outline/)).toBeNull();
+  });
+});
+
+describe('an area to keep out of', () => {
+  it('is drawn, and the hubs in it move with the reason', async () => {
+    const story = new Story().control();
+    const work = story.work();
+    const hub = work.body.plans[0]!;
+    const { user, unmount } = show(story, <EditArea area={null} onClose={nothing} />);
+    await user.click(screen.getByRole('button', { name: 'Keep the area' }));
+    expect(screen.getByText('Give it a name that the crew knows.')).toBeTruthy();
+    expect(screen.getByText(/Touch the plan at its corners/)).toBeTruthy();
+    await user.type(screen.getByLabelText('Name'), 'Heap');
+    await user.selectOptions(screen.getByLabelText('What it is'), 'Fence');
+    expect(screen.getByLabelText<HTMLInputElement>(/Marks are lost/).value).toBe('0.3');
+    await user.selectOptions(screen.getByLabelText('What it is'), 'Spoil heap');
+    const corners = screen.getByLabelText(/Corners in order/);
+    const { e, n } = hub.place;
+    await user.type(corners, `1, ${e - 0.3}, ${n - 0.3}\n2, ${e + 0.3}, ${n - 0.3}`);
+    expect(screen.getByText('An area has at least three corners.')).toBeTruthy();
+    await user.type(corners, `\n3, ${e + 0.3}, ${n + 0.3}\n4, ${e - 0.3}, ${n + 0.3}`);
+    await user.click(screen.getByRole('button', { name: 'Keep the area' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'area', body: { name: 'Heap', kind: 'spoilHeap', margin: 0.5, blocksSight: true } });
+    unmount();
+    story.say('area', said()[0]!.body as never);
+    const again = show(story, <OffsetsDialog work={work} onClose={nothing} />);
+    expect(screen.getByText('1 mark moves')).toBeTruthy();
+    const row = within(screen.getByRole('row', { name: new RegExp(`^${hub.name}`) }));
+    expect(row.getByText('in or too near to Heap')).toBeTruthy();
+    await again.user.click(screen.getByRole('button', { name: 'Use these offsets' }));
+    await waitFor(() => expect(said().at(-1)?.type).toBe('package'));
   });
 });

@@ -26,6 +26,7 @@ export { controlFileWords, controlRowWords, listRemarkWords } from './controlLis
 export { outlineErrorWords } from './outline.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
+export { AREA_KIND, hindranceWords } from './areas.ts';
 export { drawingWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';

@@ -8,6 +8,8 @@ import {
   driftWords,
   geometryWords,
   heldBy,
+  hindranceWords,
+  placeDoubtWords,
   reasonWords,
   REPORT_CAUTIONS,
   SETUP_STEPS,
@@ -161,5 +163,15 @@ describe('other words', () => {
     for (const caution of REPORT_CAUTIONS) isWhole(caution);
     for (const step of SETUP_STEPS) isWhole(step.why);
     expect(new Set(SETUP_STEPS.map((step) => step.id)).size).toBe(SETUP_STEPS.length);
+  });
+});
+
+describe('places and areas', () => {
+  it('are asked about with the distance, and the reason names the area', () => {
+    isWhole(placeDoubtWords({ code: 'OUTSIDE', distance: 3.216 }, 'metre'));
+    expect(placeDoubtWords({ code: 'MIRRORED', distance: 3.216 }, 'metre')).toMatch(/3\.22 m outside .* Is the side right\?$/);
+    expect(hindranceWords({ name: 'Heap', how: 'inside' })).toBe('in or too near to Heap');
+    expect(hindranceWords({ name: 'Heap', how: 'unseen' })).toBe('hidden from the instrument by Heap');
+    expect(hindranceWords({ name: null, how: 'inside' })).toBe('inside an outline');
   });
 });

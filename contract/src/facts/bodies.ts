@@ -1,7 +1,7 @@
 /** Bodies of all facts. A correction is a new fact that supersedes, never a change. */
 import type { Static } from '../schema.ts';
 import { ControlBody, PhotoBody, VisitBody } from './bodies/control.ts';
-import { GridBody } from './bodies/design.ts';
+import { AreaBody, GridBody } from './bodies/design.ts';
 import { EquipmentBody } from './bodies/equipment.ts';
 import { DeferralBody, DirectionBody, FindingBody, ProofBody, ResightBody, TapeBody } from './bodies/proof.ts';
 import { MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
@@ -32,6 +32,7 @@ export const FACT_BODIES = {
   event: EventBody,
   close: CloseBody,
   grid: GridBody,
+  area: AreaBody,
   package: PackageBody,
   mark: MarkBody,
   obstruction: ObstructionBody,

@@ -102,6 +102,7 @@ export function referencesOf(fact: AnyFact): string[] {
       break;
     case 'equipment':
     case 'grid':
+    case 'area':
       refs.push(fact.body.supersedes);
       break;
     case 'photo':

@@ -43,3 +43,14 @@ export function distanceToPolygon(point: PlanPoint, vertices: readonly PlanPoint
   }
   return shortest;
 }
+
+/** Which side of the way a → b a point lies on: positive to the left, 0 on the line. */
+const side = (a: PlanPoint, b: PlanPoint, point: PlanPoint): number => (b.e - a.e) * (point.n - a.n) - (b.n - a.n) * (point.e - a.e);
+
+const crosses = (a: PlanPoint, b: PlanPoint, c: PlanPoint, d: PlanPoint): boolean => side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+
+/** Whether the straight way between two points runs through a closed polygon, or starts or ends in it. */
+export function segmentMeetsPolygon(from: PlanPoint, to: PlanPoint, vertices: readonly PlanPoint[]): boolean {
+  if (insidePolygon(from, vertices) || insidePolygon(to, vertices)) return true;
+  return vertices.some((vertex, i) => crosses(from, to, vertex, vertices[(i + 1) % vertices.length]!));
+}

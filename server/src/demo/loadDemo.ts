@@ -20,6 +20,7 @@ interface DemoSite {
   readonly members: readonly string[];
   readonly equipment: readonly FactBody<'equipment'>['what'][];
   readonly controlList: string;
+  readonly areas: readonly Omit<FactBody<'area'>, 'area' | 'source' | 'retired' | 'supersedes'>[];
   readonly grids: readonly { readonly name: string; readonly file: string; readonly layer: string }[];
   readonly packages: readonly DemoPackage[];
 }
@@ -60,6 +61,8 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
     validFact({ id: id(name), type, at, device: 'site office', seq: seq++, by: lead, body });
   const facts: AnyFact[] = [...demo.members.map((name) => fact(`member/${name}`, 'member', { name })), fact('site', 'site', demo.site)];
   for (const asked of demo.packages) facts.push(fact(`package/${asked.name}`, 'package', await packageBody(folder, asked)));
+  for (const asked of demo.areas)
+    facts.push(fact(`area/${asked.name}`, 'area', { area: id(`area of ${asked.name}`), ...asked, source: 'site plan', retired: false, supersedes: null }));
   for (const asked of demo.grids) facts.push(fact(`grid/${asked.name}`, 'grid', await gridBody(folder, asked, id(`grid of ${asked.name}`))));
   for (const what of demo.equipment)
     facts.push(fact(`equipment/${what.name}`, 'equipment', { item: id(`item/${what.name}`), what, retired: false, supersedes: null }));

@@ -24,3 +24,20 @@ export const GridBody = closed({
   retired: Type.Boolean(),
   supersedes: NullableUuid,
 });
+
+export const AreaKindWord = Words('dig', 'spoilHeap', 'fence', 'machine', 'services', 'keepOut');
+
+/** Ground that marks keep out of, and that may stand in the line of sight; the same area over all its revisions. */
+export const AreaBody = closed({
+  area: Uuid,
+  name: Name,
+  kind: AreaKindWord,
+  /** In order round it. */
+  corners: Type.Array(PlacePlan, { minItems: 3, maxItems: 500 }),
+  /** How far beyond its edge a mark is still lost, metres. */
+  margin: Type.Number({ minimum: 0, maximum: 100 }),
+  blocksSight: Type.Boolean(),
+  source: Type.String({ maxLength: 200 }),
+  retired: Type.Boolean(),
+  supersedes: NullableUuid,
+});

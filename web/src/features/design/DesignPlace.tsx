@@ -2,8 +2,9 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { gridOf, markKey, packageRoots } from '@idle-marker/records';
-import { HEIGHT_REFERENCE, MEANING } from '@idle-marker/words';
+import { AREA_KIND, HEIGHT_REFERENCE, MEANING } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
+import { areaScene } from '../../plan/areaScene.ts';
 import { gridScene } from '../../plan/gridScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, marksScene, outlineScene } from '../../plan/siteScene.ts';
@@ -12,8 +13,10 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { EditArea } from './EditArea.tsx';
 import { EditGrid } from './EditGrid.tsx';
 import { EditPackage } from './EditPackage.tsx';
+import { OffsetsDialog } from './OffsetsDialog.tsx';
 
 /** What is to be marked, for whom, and how good it has to be. */
 export function Place() {
@@ -22,6 +25,8 @@ export function Place() {
   const roots = useMemo(() => packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')), [state]);
   const units = useUnits();
   const [editing, setEditing] = useState<Fact<'package'> | 'new' | null>(null);
+  const [area, setArea] = useState<Fact<'area'> | 'new' | null>(null);
+  const [clearing, setClearing] = useState<Fact<'package'> | null>(null);
   const [drawing, setDrawing] = useState<Fact<'grid'> | 'new' | null>(null);
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const scene = useMemo(
@@ -31,6 +36,7 @@ export function Place() {
           const grid = gridOf(each.body);
           return grid.ok ? gridScene(grid.value) : {};
         }),
+        areaScene(state.areas.map((each) => each.body)),
         outlineScene(state.packages),
         controlScene(state.control, null),
         marksScene(state, state.packages, standings, null),
@@ -70,6 +76,7 @@ export function Place() {
             <p className="text-ink2">What the crews asked for.</p>
           </div>
           <div className="flex gap-2">
+            <Button onClick={() => setArea('new')}>New area…</Button>
             <Button onClick={() => setDrawing('new')}>New grid…</Button>
             <Button look="primary" onClick={() => setEditing('new')}>
               New package…
@@ -93,13 +100,29 @@ export function Place() {
               </Button>
             </p>
           ))}
+          {state.areas.map((each) => (
+            <p key={each.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
+              <span>
+                <strong>{each.body.name}</strong>: {AREA_KIND[each.body.kind].toLowerCase()}, marks keep {units.length(each.body.margin, 2)} {units.unit} away
+                {each.body.blocksSight ? '; nothing is seen through it' : ''}.
+              </span>
+              <Button look="quiet" onClick={() => setArea(each)}>
+                Change…
+              </Button>
+            </p>
+          ))}
           {state.packages.map((work) => (
             <article key={work.id} className="mb-6">
               <div className="flex items-baseline justify-between gap-3">
                 <h2 className="text-[17px]">{work.body.name}</h2>
-                <Button look="quiet" onClick={() => setEditing(work)}>
-                  Change…
-                </Button>
+                <span className="flex gap-3">
+                  <Button look="quiet" onClick={() => setClearing(work)}>
+                    Keep clear…
+                  </Button>
+                  <Button look="quiet" onClick={() => setEditing(work)}>
+                    Change…
+                  </Button>
+                </span>
               </div>
               <p className="text-ink2">
                 For {work.body.crew} · {state.settings.classes.find((each) => each.id === work.body.class)?.name} · hubs {units.length(work.body.offset)}{' '}
@@ -140,6 +163,8 @@ export function Place() {
           ))}
         </div>
       </section>
+      {area !== null && <EditArea area={area === 'new' ? null : area} onClose={() => setArea(null)} />}
+      {clearing !== null && <OffsetsDialog work={clearing} onClose={() => setClearing(null)} />}
       {drawing !== null && <EditGrid grid={drawing === 'new' ? null : drawing} onClose={() => setDrawing(null)} />}
       {editing !== null && <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </div>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { planDistance, type OtherOffset } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { alternativesFor, withOffset, type RoundStop } from '@idle-marker/records';
+import { alternativesFor, keepClearOf, withOffset, type RoundStop } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -19,12 +19,12 @@ interface BlockedDialogProps {
 
 /** Something stands at the mark's place: what it is, and where the hub can go instead. */
 export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogProps) {
-  const { state, say } = useSite();
+  const { state, say, inForce } = useSite();
   const units = useUnits();
   const { plan } = stop;
   const [what, setWhat] = useState('');
   const [tried, setTried] = useState(false);
-  const others = alternativesFor(work, plan, units.lengthUnit);
+  const others = alternativesFor(work, plan, units.lengthUnit, keepClearOf(state), inForce?.fact.body.result ?? null);
   const sisters = work.body.plans.filter((each) => each.key !== plan.key && each.item === plan.item && each.corner === plan.corner).map((each) => each.name);
   const obstruction = { package: work.id, key: plan.key, name: plan.name, place: plan.place, what: what.trim() };
   const leave = async () => {
@@ -71,7 +71,7 @@ export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogPro
       </p>
       <h3 className="mt-4 text-[17px]">Set it elsewhere on the same line</h3>
       {others.length === 0 ? (
-        <p className="text-ink2">No other offset on this line is free of outlines and of other hubs.</p>
+        <p className="text-ink2">No other offset on this line is free of outlines, areas and other hubs, and seen from the instrument.</p>
       ) : (
         <ul className="mt-1 flex flex-wrap gap-2">
           {others.map((other) => (

@@ -1,0 +1,157 @@
+import { useMemo, useState } from 'react';
+import { signedArea, type PlanPoint } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { alikeName, USUAL_AREA, type AreaKind } from '@idle-marker/records';
+import { AREA_KIND } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { areaScene } from '../../plan/areaScene.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
+import { readCorners, writeCorners } from './cornerText.ts';
+
+const KINDS = Object.entries(AREA_KIND) as [AreaKind, string][];
+const named = (corners: readonly PlanPoint[]) => corners.map((corner, i) => ({ name: String(i + 1), ...corner }));
+
+/** Draws ground that marks keep out of: corners touched on the plan, or typed. */
+export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose(): void }) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const before = area?.body;
+  const [kind, setKind] = useState<AreaKind>(before?.kind ?? 'spoilHeap');
+  const [name, setName] = useState(before?.name ?? '');
+  const [margin, setMargin] = useState(units.edit(before?.margin ?? USUAL_AREA.spoilHeap.margin));
+  const [blocksSight, setBlocksSight] = useState(before?.blocksSight ?? USUAL_AREA.spoilHeap.blocksSight);
+  const [corners, setCorners] = useState(() => (before ? writeCorners(named(before.corners), units) : ''));
+  const [tried, setTried] = useState(false);
+  const read = useMemo(() => readCorners(corners, units, true), [corners, units]);
+  const places = useMemo((): PlanPoint[] => (read.ok ? read.value.map(({ e, n }) => ({ e, n })) : []), [read]);
+  const marginRead = units.readLength(margin);
+  const choose = (next: AreaKind) => {
+    setKind(next);
+    setMargin(units.edit(USUAL_AREA[next].margin));
+    setBlocksSight(USUAL_AREA[next].blocksSight);
+  };
+  const alike = alikeName(
+    name,
+    state.areas.filter((each) => each.body.area !== before?.area).map((each) => each.body.name),
+  );
+  const errors = {
+    name:
+      name.trim() === ''
+        ? 'Give it a name that the crew knows.'
+        : alike === null
+          ? null
+          : `There is an area “${alike}” already: two names that look alike get mixed up.`,
+    margin: marginRead === null || marginRead < 0 || marginRead > 100 ? 'Give a length, 0 or more.' : null,
+    corners: !read.ok
+      ? read.error === 'No corners yet.'
+        ? 'Touch the plan at its corners, one after the other, or type them.'
+        : read.error
+      : places.length < 3
+        ? 'An area has at least three corners.'
+        : Math.abs(signedArea(places)) < 0.01
+          ? 'These corners lie on one line: an area encloses ground. Give a fence some width.'
+          : null,
+  };
+  const shown = (error: string | null) => (tried ? error : null);
+  const keep = async (retired: boolean) => {
+    setTried(true);
+    if (Object.values(errors).some((error) => error !== null)) return;
+    const body: FactBody<'area'> = {
+      area: before?.area ?? newId(),
+      name: name.trim(),
+      kind,
+      corners: places,
+      margin: marginRead!,
+      blocksSight,
+      source: 'drawn on the plan',
+      retired,
+      supersedes: area?.id ?? null,
+    };
+    await say({ type: 'area', body });
+    onClose();
+  };
+  const add = (place: PlanPoint) => {
+    const next = { name: String(places.length + 1), e: Number(place.e.toFixed(2)), n: Number(place.n.toFixed(2)) };
+    setCorners([corners.trim(), writeCorners([next], units)].filter((text) => text !== '').join('\n'));
+  };
+  // Beside the works is where heaps and machines stand.
+  const around = useMemo(
+    () => [...(before?.corners ?? []), ...state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place))],
+    [before, state.packages],
+  );
+  const others = state.areas.filter((each) => each.body.area !== before?.area).map((each) => each.body);
+  const scene = useMemo(
+    () =>
+      joinScenes(
+        outlineScene(state.packages),
+        areaScene([...others, { name: name.trim() || AREA_KIND[kind], corners: places }]),
+        controlScene(state.control, null),
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `others` follows from the state
+    [state, name, kind, places],
+  );
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={area ? `${area.body.name}: change` : 'New area to keep out of'}
+      foot={
+        <>
+          {area && (
+            <Button className="mr-auto" onClick={() => void keep(true)}>
+              It is gone
+            </Button>
+          )}
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="primary" onClick={() => void keep(false)}>
+            Keep the area
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-4 md:grid-cols-[2fr_3fr]">
+        <div className="grid content-start gap-3">
+          <Choice label="What it is" value={kind} options={KINDS} onChange={choose} />
+          <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
+          <Field
+            label="Marks are lost up to this far from its edge"
+            unit={units.unit}
+            value={margin}
+            inputMode="decimal"
+            onChange={(event) => setMargin(event.target.value)}
+            error={errors.margin}
+          />
+          <Tick label="Nothing is seen through it" checked={blocksSight} onChange={setBlocksSight} />
+          <div>
+            <label className="block text-[13px] text-ink2" htmlFor="area-corners">
+              Corners in order, one a line: number, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
+            </label>
+            <textarea
+              id="area-corners"
+              rows={5}
+              value={corners}
+              onChange={(event) => setCorners(event.target.value)}
+              className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
+              spellCheck={false}
+            />
+            {(tried || corners.trim() !== '') && errors.corners && <p className="text-[13px] font-medium text-brick">{errors.corners}</p>}
+          </div>
+          <Button onClick={() => setCorners(corners.trim().split('\n').slice(0, -1).join('\n'))} disabled={corners.trim() === ''}>
+            Take the last corner away
+          </Button>
+        </div>
+        <div className="relative min-h-[320px] border border-ink2">
+          <Board scene={scene} description="Plan; touch it to place the next corner of the area" onPlace={add} fitTo={around} fitKey={area?.id ?? 'new area'} />
+        </div>
+      </div>
+    </Dialog>
+  );
+}

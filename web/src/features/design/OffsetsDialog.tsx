@@ -1,0 +1,167 @@
+import { useMemo, useState } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { markKey, offsetProposals, packageRoots, setInAreas, usualLongest, withProposals } from '@idle-marker/records';
+import { hindranceWords } from '@idle-marker/words';
+import { areaScene } from '../../plan/areaScene.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
+import { outlineScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Field, Tick } from '../../ui/Field.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+
+/** Where a package's hubs outlive the work: what stays, what moves and why, before anything is changed. */
+export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClose(): void }) {
+  const { state, say, inForce } = useSite();
+  const units = useUnits();
+  const [longest, setLongest] = useState(units.edit(usualLongest(units.lengthUnit)));
+  const [seen, setSeen] = useState(inForce !== null);
+  const longestRead = units.readLength(longest);
+  const isGood = longestRead !== null && longestRead > 0 && longestRead <= 200;
+  const root = useMemo(
+    () => packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)!,
+    [state.timeline, work.id],
+  );
+  const instrument = seen && inForce ? inForce.fact.body.result : null;
+  const proposals = useMemo(
+    () => (isGood ? offsetProposals(state, work, (key) => state.marks.has(markKey(root, key)), longestRead, instrument) : []),
+    [state, work, root, isGood, longestRead, instrument],
+  );
+  const lost = useMemo(() => setInAreas(state, work, (key) => state.marks.has(markKey(root, key))), [state, work, root]);
+  const changed = proposals.filter((each) => each.hindrances.length > 0);
+  const moved = changed.filter((each) => each.place !== null);
+  const stuck = changed.filter((each) => each.place === null);
+  const planOf = (key: string) => work.body.plans.find((plan) => plan.key === key)!;
+  const scene = useMemo(() => {
+    const kept = new Set(changed.map((each) => each.key));
+    const symbols: SceneSymbol[] = [
+      ...work.body.plans
+        .filter((plan) => !kept.has(plan.key))
+        .map((plan) => ({ id: plan.key, at: plan.place, symbol: 'toSet' as const, label: plan.name, ink: 'ink2' as const })),
+      ...changed.map(({ key, place }) => ({
+        id: key,
+        at: place ?? planOf(key).place,
+        symbol: 'toSet' as const,
+        label: planOf(key).name,
+        ink: place ? ('pencil' as const) : ('brick' as const),
+        struck: place === null,
+      })),
+    ];
+    return joinScenes(outlineScene(state.packages), areaScene(state.areas.map((each) => each.body)), {
+      symbols,
+      arrows: moved.map(({ key, place }) => ({ from: planOf(key).place, to: place!, ink: 'pencil' as const })),
+      instruments: instrument ? [{ at: instrument, label: inForce!.fact.body.name, facing: null }] : [],
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- all else follows from the proposals
+  }, [proposals, state, work]);
+  const use = async () => {
+    await say({ type: 'package', body: withProposals(work, proposals) });
+    onClose();
+  };
+  const lengths = [...new Set(moved.map((each) => units.length(each.offset)))];
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={`${work.body.name}: offsets that stay clear`}
+      foot={
+        <>
+          <span className="mr-auto text-ink2">
+            {changed.length === 0
+              ? 'Nothing has to move'
+              : `${moved.length} ${moved.length === 1 ? 'mark moves' : 'marks move'}${stuck.length > 0 ? `, ${stuck.length} without a clear place` : ''}`}
+          </span>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="primary" disabled={moved.length === 0} onClick={() => void use()}>
+            Use these offsets
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-4 md:grid-cols-2">
+        <div>
+          <div className="grid grid-cols-2 items-end gap-3">
+            <Field
+              label="Longest offset"
+              unit={units.unit}
+              value={longest}
+              inputMode="decimal"
+              onChange={(event) => setLongest(event.target.value)}
+              error={isGood ? null : 'Give a length over 0.'}
+            />
+            {inForce && <Tick label={`Seen from ${inForce.fact.body.name}`} checked={seen} onChange={setSeen} />}
+          </div>
+          {state.areas.length === 0 && (
+            <p className="mt-2 text-[14px] text-ink2">
+              No area is drawn yet. Digs of the packages are kept clear of; heaps, fences and machines have to be drawn.
+            </p>
+          )}
+          {changed.length === 0 ? (
+            <p className="mt-3">Every mark that is still to set stands clear where it was asked for.</p>
+          ) : (
+            <table className={`${TABLE} mt-2`}>
+              <thead>
+                <tr>
+                  <th className={TH_WORD}>Mark</th>
+                  <th className={TH}>Asked</th>
+                  <th className={TH}>Now</th>
+                  <th className={TH_WORD}>Why</th>
+                </tr>
+              </thead>
+              <tbody>
+                {changed.map(({ key, offset, hindrances }) => (
+                  <tr key={key}>
+                    <td className={`${TD_WORD} font-semibold`}>{planOf(key).name}</td>
+                    <td className={TD}>{units.length(planOf(key).offset, 2)}</td>
+                    <td className={`${TD} font-semibold ${offset === null ? 'text-brick' : 'text-pencil'}`}>
+                      {offset === null ? 'none' : units.length(offset, 2)}
+                    </td>
+                    <td className={TD_WORD}>{hindrances.map(hindranceWords).join('; ')}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          {lost.length > 0 && (
+            <div className="mt-3 border-l-4 border-ochre pl-3">
+              <p className="font-medium text-ochre">Set already, and in the way:</p>
+              <ul className="text-[14px]">
+                {lost.map(({ key, hindrances }) => (
+                  <li key={key}>
+                    <strong>{planOf(key).name}</strong>: {hindrances.map(hindranceWords).join('; ')}
+                  </li>
+                ))}
+              </ul>
+              <p className="text-[14px] text-ink2">
+                Tell the crew that uses {lost.length === 1 ? 'it' : 'them'}, and set another before the work takes {lost.length === 1 ? 'it' : 'them'}.
+              </p>
+            </div>
+          )}
+          {lengths.length > 1 && (
+            <p className="mt-2 text-[14px] font-medium text-ochre">
+              {lengths.length} different lengths come up. Every mark’s own stake says its own; tell the crew that they differ.
+            </p>
+          )}
+          {stuck.length > 0 && (
+            <p className="mt-2 text-[14px] text-ink2">
+              Without a clear place up to {units.length(longestRead, 2)} {units.unit}: allow a longer offset, set the area right, or mark that corner from its
+              other side.
+            </p>
+          )}
+        </div>
+        <div className="relative min-h-[320px] border border-ink2">
+          <Board
+            scene={scene}
+            description="Plan with the areas, the marks that stay and those that move"
+            fitTo={work.body.plans.map((plan) => plan.place)}
+            fitKey={work.id}
+          />
+        </div>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,18 @@
+import type { Hindrance } from '@idle-marker/core';
+
+type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut';
+
+export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
+  dig: 'Dig',
+  spoilHeap: 'Spoil heap',
+  fence: 'Fence',
+  machine: 'Reach of a machine',
+  services: 'Buried services',
+  keepOut: 'Kept free',
+};
+
+/** Why a hub should not stand where it was asked for. */
+export function hindranceWords({ name, how }: Hindrance): string {
+  if (name === null) return 'inside an outline';
+  return how === 'inside' ? `in or too near to ${name}` : `hidden from the instrument by ${name}`;
+}
