@@ -12,6 +12,7 @@ import {
   offsetProposals,
   placeDoubt,
   setInAreas,
+  setPairs,
   withProposals,
 } from '../src/index.ts';
 import type { FactBody } from '@idle-marker/contract';
@@ -178,5 +179,30 @@ describe('ground that marks keep out of', () => {
     const all = alternativesFor(work, hub, 'metre');
     story.say('area', area({ corners: square(all[0]!.place.e, all[0]!.place.n, 0.2), margin: 0.1 }));
     expect(alternativesFor(work, hub, 'metre', keepClearOf(story.state)).map((each) => each.offset)).toEqual(all.slice(1).map((each) => each.offset));
+  });
+});
+
+describe('distances between marks that are set', () => {
+  it('are compared with the design, neighbours and diagonals, the largest difference first', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const solution = story.station('S1');
+    expect(setPairs(story.state, work)).toEqual([]);
+    const [a, b, c] = [story.set(solution, work, 0), story.set(solution, work, 2, { off: { e: 0.012 } }), story.set(solution, work, 4)];
+    story.set(solution, work, 6, { as: 'rough' });
+    const pairs = setPairs(story.state, work);
+    const names = (pair: (typeof pairs)[number]) => [pair.from.id, pair.to.id];
+    // A rough mark has no place that could be taped to; every set one is in a pair.
+    expect(new Set(pairs.flatMap(names))).toEqual(new Set([a.id, b.id, c.id]));
+    expect(pairs.some((pair) => pair.kind === 'neighbours')).toBe(true);
+    for (const [i, pair] of pairs.entries()) {
+      const off = Math.abs(pair.asSet - pair.design);
+      expect(off).toBeLessThan(0.0125);
+      if (i > 0) expect(off).toBeLessThanOrEqual(Math.abs(pairs[i - 1]!.asSet - pairs[i - 1]!.design));
+    }
+    expect(names(pairs[0]!)).toContain(b.id);
+    const [worst] = pairs;
+    const tape = story.say('tape', { from: worst!.to.id, to: worst!.from.id, taped: worst!.asSet, measured: worst!.asSet, within: true, note: '' });
+    expect(setPairs(story.state, work)[0]!.tape?.id).toBe(tape.id);
   });
 });

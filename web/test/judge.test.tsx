@@ -132,6 +132,23 @@ describe('the tape', () => {
     await user.click(screen.getByRole('button', { name: 'Keep it' }));
     await waitFor(() => expect(said()).toMatchObject([{ type: 'tape', body: { within: false } }]));
   });
+
+  it('is offered for the distances between marks that are set, worst first', async () => {
+    const story = new Story().control();
+    const work = story.work();
+    const solution = story.station('S1');
+    story.set(solution, work, 0);
+    const off = story.set(solution, work, 2, { off: { e: 0.02 } });
+    story.set(solution, work, 4);
+    const { user } = show(story, <TapeBetween />);
+    const table = within(screen.getByRole('region', { name: 'Distances between set marks' }));
+    const first = table.getAllByRole('row')[1]!;
+    expect(first.textContent).toContain(off.body.name);
+    expect(within(first).getByText(/\d+ mm (longer|shorter)/)).toBeTruthy();
+    await user.click(within(first).getByRole('button', { name: 'Tape it' }));
+    const chosen = ['From', 'To'].map((label) => screen.getByLabelText<HTMLSelectElement>(label).value);
+    expect(chosen).toContain(off.id);
+  });
 });
 
 describe('what happens to the instrument', () => {

@@ -7,6 +7,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
+import { PairsSet } from './PairsSet.tsx';
 import { clockTime } from '../../ui/time.ts';
 
 const TAPES_SHOWN = 5;
@@ -70,6 +71,13 @@ export function TapeBetween() {
           ))}
         </ul>
       )}
+      <PairsSet
+        onChoose={(pair) => {
+          setFrom(pair.from.id);
+          setTo(pair.to.id);
+          setText('');
+        }}
+      />
     </section>
   );
 }
