@@ -82,7 +82,7 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByLabel('Name of the outline').fill('Canopy slab');
   await page.getByLabel('Design height, US ft').fill('414');
   await page.getByLabel(/^Corners in order/).fill('1, 500280, 2000300\n2, 500320, 2000300\n3, 500320, 2000360\n4, 500280, 2000360');
-  await expect(page.getByText('8 hubs')).toBeVisible();
+  await expect(page.getByText('8 marks')).toBeVisible();
   await noSeriousFault(page);
   await page.getByRole('button', { name: 'Make package' }).click();
   await expect(page.getByRole('heading', { name: 'Canopy', exact: true })).toBeVisible();
