@@ -75,7 +75,7 @@ export function Place() {
             <h1 className="text-xl">Work</h1>
             <p className="text-ink2">What the crews asked for.</p>
           </div>
-          <div className="flex gap-2">
+          <div className="flex flex-wrap gap-2 whitespace-nowrap">
             <Button onClick={() => setArea('new')}>New area…</Button>
             <Button onClick={() => setDrawing('new')}>New grid…</Button>
             <Button look="primary" onClick={() => setEditing('new')}>
