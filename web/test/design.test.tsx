@@ -157,7 +157,7 @@ describe('an area to keep out of', () => {
     const corners = screen.getByLabelText(/Corners in order/);
     const { e, n } = hub.place;
     await user.type(corners, `1, ${e - 0.3}, ${n - 0.3}\n2, ${e + 0.3}, ${n - 0.3}`);
-    expect(screen.getByText('An area has at least three corners.')).toBeTruthy();
+    expect(screen.getByText('At least three corners are needed; 2 are given.')).toBeTruthy();
     await user.type(corners, `\n3, ${e + 0.3}, ${n + 0.3}\n4, ${e - 0.3}, ${n + 0.3}`);
     await user.click(screen.getByRole('button', { name: 'Keep the area' }));
     await waitFor(() => expect(said()).toHaveLength(1));

@@ -176,7 +176,7 @@ describe('a work package', () => {
     const { user } = show(new Story(), <EditPackage work={null} onClose={() => undefined} />);
     await user.type(screen.getByLabelText('Name of the outline'), 'Hall');
     await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0');
-    expect(screen.getByText('Hall: An outline needs at least three corners; 2 are given.')).toBeTruthy();
+    expect(screen.getByText('Hall: At least three corners are needed; 2 are given.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     expect(said()).toEqual([]);
   });

@@ -14,12 +14,12 @@ export function outlineErrorWords(error: OutlineError | LineEndsError | PointsEr
     case 'LINE_TOO_SHORT':
       return `The line from ${error.from} to ${error.to} has no length: give its two ends.`;
     case 'OUTLINE_TOO_FEW_CORNERS':
-      return `An outline needs at least three corners; ${error.given} ${error.given === 1 ? 'is' : 'are'} given.`;
+      return `At least three corners are needed; ${error.given} ${error.given === 1 ? 'is' : 'are'} given.`;
     case 'OUTLINE_NO_AREA':
-      return 'These corners lie on one line: an outline encloses an area.';
+      return 'These corners lie on one line and enclose nothing: give them some width.';
     case 'OUTLINE_REPEATED_CORNER':
       return `${error.name} stands twice in a row at the same place: take one away.`;
     case 'OUTLINE_CROSSES_ITSELF':
-      return `The sides from ${error.between[0]} and from ${error.between[1]} cross: put the corners in order round the outline.`;
+      return `The sides from ${error.between[0]} and from ${error.between[1]} cross: put the corners in order, one after the other round it.`;
   }
 }

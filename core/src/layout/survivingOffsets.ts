@@ -90,7 +90,7 @@ export function survivingOffsets(hubs: readonly OffsetHub[], asked: OffsetAsked)
   while (left.length > 0) {
     const isFree = (hub: OffsetHub, length: Metres) => !taken.some((other) => planDistance(other, placeOf(hub, length)) < APART);
     const length = mostServing(left.map(({ hub, clear }) => ({ asked: hub.offset, clear: clear.filter((each) => isFree(hub, each)) })));
-    const served = length === null ? left : left.filter(({ clear }) => clear.some((each) => Math.abs(each - length) < SAME));
+    const served = length === null ? [...left] : left.filter(({ clear }) => clear.some((each) => Math.abs(each - length) < SAME));
     for (const each of served) {
       left.splice(left.indexOf(each), 1);
       // Two of the same length can still come too near to each other; the later one then waits for another length.

@@ -36,6 +36,7 @@ describe('counting whole units', () => {
     );
     expect(Object.is(exactCount(-1e-9, 16), 0)).toBe(true);
     expect(exactCount(5e-324, 1)).toBe(0);
+    expect(exactCount(NaN, 16)).toBeNaN();
   });
 });
 

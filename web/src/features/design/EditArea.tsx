@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
-import { signedArea, type PlanPoint } from '@idle-marker/core';
+import { offsetHubs, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, USUAL_AREA, type AreaKind } from '@idle-marker/records';
-import { AREA_KIND } from '@idle-marker/words';
+import { AREA_KIND, outlineErrorWords } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { areaScene } from '../../plan/areaScene.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -15,6 +15,7 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { readCorners, writeCorners } from './cornerText.ts';
 
+const MOST_CORNERS = 500;
 const KINDS = Object.entries(AREA_KIND) as [AreaKind, string][];
 const named = (corners: readonly PlanPoint[]) => corners.map((corner, i) => ({ name: String(i + 1), ...corner }));
 
@@ -31,6 +32,8 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
   const [tried, setTried] = useState(false);
   const read = useMemo(() => readCorners(corners, units, true), [corners, units]);
   const places = useMemo((): PlanPoint[] => (read.ok ? read.value.map(({ e, n }) => ({ e, n })) : []), [read]);
+  // What is wrong with an outline is wrong with an area too: too few corners, no ground between them, sides that cross.
+  const shape = useMemo(() => offsetHubs(read.ok ? read.value : [], 1), [read]);
   const marginRead = units.readLength(margin);
   const choose = (next: AreaKind) => {
     setKind(next);
@@ -53,11 +56,11 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
       ? read.error === 'No corners yet.'
         ? 'Touch the plan at its corners, one after the other, or type them.'
         : read.error
-      : places.length < 3
-        ? 'An area has at least three corners.'
-        : Math.abs(signedArea(places)) < 0.01
-          ? 'These corners lie on one line: an area encloses ground. Give a fence some width.'
-          : null,
+      : places.length > MOST_CORNERS
+        ? `An area has at most ${MOST_CORNERS} corners: leave out those that lie on one line.`
+        : shape.ok
+          ? null
+          : outlineErrorWords(shape.error),
   };
   const shown = (error: string | null) => (tried ? error : null);
   const keep = async (retired: boolean) => {
