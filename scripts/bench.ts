@@ -4,6 +4,7 @@ import { Bench } from 'tinybench';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { judgeStation, judgeTrust, polar, reduceObservations, resection, walkingOrder, type ResectionInput } from '@idle-marker/core';
 import { resectionInputOf } from '@idle-marker/contract';
+import { hubPlans } from '@idle-marker/records';
 import { judgedStation } from './judgedStation.ts';
 import { trustSite } from '../core/test/trustSite.ts';
 
@@ -46,6 +47,26 @@ console.log(`the general solver ends ${(Math.hypot(found[0]! - solution.e, found
 const listed20 = judgedStation(20);
 const listed500 = judgedStation(500);
 const site = trustSite({ stations: 200, marksEach: 25, proofsEach: 10, resightsEach: 5, badShare: 0.02 }, 7);
+const ring = (i: number) =>
+  Array.from({ length: 12 }, (_, k) => ({ name: `c${k}`, ...polar({ e: (i % 20) * 100, n: Math.floor(i / 20) * 100 }, (k * Math.PI) / 6, 30) }));
+const items5000 = [
+  ...Array.from({ length: 200 }, (_, i) => ({
+    name: `O${i}`,
+    meaning: 'outsideFace' as const,
+    designZ: 0,
+    rule: 'outline' as const,
+    source: 'x',
+    corners: ring(i),
+  })),
+  {
+    name: 'Points',
+    meaning: 'gridLine' as const,
+    designZ: 0,
+    rule: 'points' as const,
+    source: 'x',
+    corners: Array.from({ length: 200 }, (_, i) => ({ name: `p${i}`, e: i, n: i })),
+  },
+];
 // Spread evenly over a hectare, by the golden angle.
 const marks300 = Array.from({ length: 300 }, (_, i) => polar({ e: 0, n: 0 }, i * 2.39996323, 5.6 * Math.sqrt(i)));
 const bench = new Bench({ time: 1500, warmupTime: 500 });
@@ -65,6 +86,9 @@ bench
   })
   .add('judgement, ten sights, every explanation, 500 listed marks', () => {
     judgeStation(listed500);
+  })
+  .add('rules for 5000 marks: 200 outlines of twelve corners, and 200 points', () => {
+    hubPlans(items5000, 2, 'M');
   })
   .add('walk through 300 marks, put in order', () => {
     walkingOrder({ e: 0, n: 0 }, marks300);

@@ -156,7 +156,7 @@ export {
 export { judgeTrust, type SuspectTarget, type TrustResult } from './proof/trust/trust.ts';
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
-export { pointMarks, type PointsError } from './layout/pointMarks.ts';
+export { pointMarks, pointsWithRecoveries, type PointsError } from './layout/pointMarks.ts';
 export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
 export {
   hindrancesAt,

@@ -13,7 +13,7 @@ export interface CutSheetRow {
   readonly meaning: CornerMeaning;
   readonly offset: Metres;
   /** How the offset leads to the feature: square to a face, along a line, or the mark stands on it. */
-  readonly reach: 'face' | 'line' | 'on';
+  readonly reach: 'face' | 'line' | 'point' | 'on';
   readonly hubZ: Metres | null;
   readonly groundZ: Metres | null;
   readonly designZ: Metres | null;
@@ -156,7 +156,7 @@ function rowOf(state: SiteState, plan: FactBody<'package'>['plans'][number], mar
     item: plan.item,
     meaning: plan.meaning,
     offset: plan.offset,
-    reach: plan.offset === 0 ? 'on' : plan.offFace ? 'face' : 'line',
+    reach: plan.offset === 0 ? 'on' : plan.offFace ? 'face' : plan.onLine ? 'line' : 'point',
     hubZ: mark.body.hubZ,
     groundZ: mark.body.groundZ,
     designZ: mark.body.designZ,

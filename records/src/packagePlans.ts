@@ -8,6 +8,7 @@ import {
   ok,
   otherOffsets,
   pointMarks,
+  pointsWithRecoveries,
   planDistance,
   type KeepClear,
   type LengthUnit,
@@ -31,7 +32,7 @@ const compassLetters = (direction: Radians): string => COMPASS_LETTERS[Math.roun
 
 export type PlanError = (OutlineError | LineEndsError | PointsError) & { readonly item: string };
 
-const RULES = { outline: offsetHubs, lineEnds: lineEndHubs, points: pointMarks } as const;
+const RULES = { outline: offsetHubs, lineEnds: lineEndHubs, points: pointMarks, recoveries: pointsWithRecoveries } as const;
 
 /** Hubs for every item by its rule. `prefix` goes before each mark's name. */
 export function hubPlans(items: Package['items'], offset: Metres, prefix: string): Result<Package['plans'], PlanError> {
@@ -70,7 +71,7 @@ function freeName(wanted: string, taken: Set<string>): string {
 
 /** An item as it is drawn: one closed outline, or its lines; points are drawn by their marks. */
 export function shapesOf({ rule, corners }: Pick<Item, 'rule' | 'corners'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
-  if (rule === 'points') return [];
+  if (rule === 'points' || rule === 'recoveries') return [];
   if (rule === 'outline') return [{ closed: true, points: corners }];
   return corners.flatMap((from, i) => (i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : []));
 }

@@ -167,6 +167,9 @@ describe('a work package', () => {
     await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
     await user.type(screen.getByLabelText(/^Points to mark/), '1, 4000, 8000{Enter}2, 4005, 8000');
     expect(screen.getByText('2 marks')).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points, two recoveries each');
+    expect(screen.getByText('6 marks')).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ body: { plans: [{ name: 'PL-1', offset: 0, place: { e: 4000, n: 8000 } }, { name: 'PL-2' }] } });

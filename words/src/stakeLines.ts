@@ -48,7 +48,7 @@ interface HubPlace {
 export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, onLine }: HubPlace, unit: LengthUnit): string {
   const what = MEANING[meaning];
   if (offset === 0) return `On ${corner} itself, ${what}`;
-  const off = offFace ? `off ${offFace.join('–')}` : `beyond ${corner}`;
+  const off = offFace ? `off ${offFace.join('–')}` : onLine ? `beyond ${corner}` : `beside ${corner}`;
   const and = alsoOffFace ? ` and ${alsoOffFace.join('–')}` : onLine ? `, on the line ${onLine.join('–')}` : '';
   return `Offset hub, ${formatLength(offset, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]} ${off}${and}, ${what}`;
 }

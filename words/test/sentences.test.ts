@@ -93,6 +93,7 @@ describe('where a hub stands', () => {
 
   it('is said for every kind of hub', () => {
     expect(hubPlaceWords(hub, 'metre')).toBe('Offset hub, 2.000 m off C5–A5, on the line A5–A1, outside face');
+    expect(hubPlaceWords({ ...hub, offFace: null, onLine: null, corner: 'P7' }, 'metre')).toBe('Offset hub, 2.000 m beside P7, outside face');
     expect(hubPlaceWords({ ...hub, onLine: null, alsoOffFace: ['D4', 'C4'] }, 'metre')).toBe('Offset hub, 2.000 m off C5–A5 and D4–C4, outside face');
     expect(hubPlaceWords({ ...hub, offFace: null, meaning: 'gridLine' }, 'metre')).toBe('Offset hub, 2.000 m beyond A5, on the line A5–A1, grid line');
     expect(hubPlaceWords({ ...hub, offset: 0, offFace: null, onLine: null }, 'metre')).toBe('On A5 itself, outside face');

@@ -1,26 +1,64 @@
-/** Marks on the points themselves, such as pile centres or points that were keyed in: no offset. */
+/** Marks on the points themselves, such as pile centres or points that were keyed in, and recovery marks beside them. */
+import { azimuth, polar } from '../plane/point.ts';
+import { wrapTurn } from '../quantity/angle.ts';
+import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
-import type { Corner, HubPlan } from './outline.ts';
+import type { Corner, HubPlan, OutlineError } from './outline.ts';
 
-export type PointsError = { readonly code: 'NO_POINTS' } | { readonly code: 'POINT_NAMED_TWICE'; readonly name: string };
+export type PointsError =
+  Extract<OutlineError, { code: 'OFFSET_NOT_POSITIVE' }> | { readonly code: 'NO_POINTS' } | { readonly code: 'POINT_NAMED_TWICE'; readonly name: string };
+
+function pointsError(points: readonly Corner[]): PointsError | null {
+  if (points.length === 0) return { code: 'NO_POINTS' };
+  const names = new Set<string>();
+  const twice = points.find(({ name }) => names.size === names.add(name).size);
+  return twice ? { code: 'POINT_NAMED_TWICE', name: twice.name } : null;
+}
+
+const mark = ({ name, e, n }: Corner): HubPlan => ({
+  key: name,
+  corner: name,
+  place: { e, n },
+  designPlace: { e, n },
+  offset: 0,
+  offFace: null,
+  alsoOffFace: null,
+  onLine: null,
+  direction: 0,
+  clear: true,
+});
 
 /** One mark a point, at its place. */
 export function pointMarks(points: readonly Corner[]): Result<HubPlan[], PointsError> {
-  if (points.length === 0) return fail({ code: 'NO_POINTS' });
-  const twice = points.find((point, i) => points.findIndex((each) => each.name === point.name) < i);
-  if (twice) return fail({ code: 'POINT_NAMED_TWICE', name: twice.name });
+  const error = pointsError(points);
+  return error ? fail(error) : ok(points.map(mark));
+}
+
+/** Direction of the row at a point: from the one before it to the one after it; a single point has none and takes north. */
+function rowDirection(points: readonly Corner[], i: number): Radians {
+  const [before, after] = [points[Math.max(i - 1, 0)]!, points[Math.min(i + 1, points.length - 1)]!];
+  return before.e === after.e && before.n === after.n ? 0 : azimuth(before, after);
+}
+
+/**
+ * One mark a point, and two recovery marks square to the row on both sides of it: a string between them goes over the point,
+ * which lies in its middle.
+ *
+ * @param points in the order of the row
+ * @param offset from the point to each recovery mark, metres
+ */
+export function pointsWithRecoveries(points: readonly Corner[], offset: Metres): Result<HubPlan[], PointsError> {
+  if (!(offset > 0) || !Number.isFinite(offset)) return fail({ code: 'OFFSET_NOT_POSITIVE', offset });
+  const error = pointsError(points);
+  if (error) return fail(error);
   return ok(
-    points.map(({ name, e, n }) => ({
-      key: name,
-      corner: name,
-      place: { e, n },
-      designPlace: { e, n },
-      offset: 0,
-      offFace: null,
-      alsoOffFace: null,
-      onLine: null,
-      direction: 0,
-      clear: true,
-    })),
+    points.flatMap((point, i) => {
+      const row = rowDirection(points, i);
+      const recovery = (side: 'right' | 'left'): HubPlan => {
+        const direction = wrapTurn(row + (side === 'right' ? Math.PI / 2 : -Math.PI / 2));
+        return { ...mark(point), key: `${point.name}/${side}`, place: polar(point, direction, offset), offset, direction };
+      };
+      return [mark(point), recovery('right'), recovery('left')];
+    }),
   );
 }

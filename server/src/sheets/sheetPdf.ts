@@ -181,9 +181,16 @@ function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
   paragraph(page, CAUTIONS.join(' '), textX, y + 20 + used, width, 'regular', 8, INKS.ink2);
 }
 
+/** Which way the offset is measured from the mark. */
+const REACH = {
+  face: 'square to the face',
+  line: 'straight along the line to the hub at its other end',
+  point: 'straight toward the mark on its other side',
+} as const;
+
 function thenLevel({ reach, offset }: CutSheetRow, unit: LengthUnit): string {
   if (reach === 'on') return '';
-  return `, then level ${length(offset, unit)} ${UNIT_ABBREVIATION[unit]} ${reach === 'face' ? 'square to the face' : 'straight along the line to the hub at its other end'}`;
+  return `, then level ${length(offset, unit)} ${UNIT_ABBREVIATION[unit]} ${REACH[reach]}`;
 }
 
 function drawExample(page: Page, row: CutSheetRow, unit: LengthUnit, x: number, y: number): void {

@@ -50,8 +50,8 @@ export const PackageBody = closed({
       name: Name,
       meaning: MeaningWord,
       designZ: NullableCoordinate,
-      /** What the corners are: one closed outline in order, ends of lines two by two, or points to mark themselves. */
-      rule: Words('outline', 'lineEnds', 'points'),
+      /** What the corners are: one closed outline in order, ends of lines two by two, or points to mark themselves, in a row where recovery marks stand beside them. */
+      rule: Words('outline', 'lineEnds', 'points', 'recoveries'),
       corners: Type.Array(closed({ name: Name, e: Coordinate, n: Coordinate }), { minItems: 1, maxItems: 2000 }),
       source: Type.String({ maxLength: 200 }),
     }),

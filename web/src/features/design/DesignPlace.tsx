@@ -151,7 +151,7 @@ export function Place() {
                       <td className={TD}>{units.length(plan.place.e)}</td>
                       <td className={TD}>{units.length(plan.place.n)}</td>
                       <td className={TD_WORD}>
-                        {plan.offset === 0 ? 'on the point' : (plan.offFace?.join('–') ?? `beyond ${plan.corner}`)}
+                        {plan.offset === 0 ? 'on the point' : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
                         {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : ''}
                       </td>
                       <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>
@@ -172,4 +172,4 @@ export function Place() {
 }
 
 const sizeOf = ({ rule, corners }: FactBody<'package'>['items'][number]): string =>
-  rule === 'outline' ? `${corners.length} corners` : rule === 'points' ? `${corners.length} points` : `${corners.length / 2} lines`;
+  rule === 'outline' ? `${corners.length} corners` : rule === 'points' || rule === 'recoveries' ? `${corners.length} points` : `${corners.length / 2} lines`;

@@ -30,9 +30,15 @@ const RULES = [
   ['outline', 'round the outline'],
   ['lineEnds', 'beyond both ends of lines'],
   ['points', 'on the points themselves'],
+  ['recoveries', 'on the points, two recoveries each'],
 ] as const;
 
-const LISTED = { outline: 'Corners in order round the outline', lineEnds: 'Ends of the lines, from and to', points: 'Points to mark' } as const;
+const LISTED = {
+  outline: 'Corners in order round the outline',
+  lineEnds: 'Ends of the lines, from and to',
+  points: 'Points to mark',
+  recoveries: 'Points to mark, in order along the row',
+} as const;
 
 const EMPTY_ITEM: DraftItem = { name: '', meaning: 'outsideFace', rule: 'outline', height: '', corners: '', source: 'typed' };
 
