@@ -43,7 +43,7 @@ export { broughtFrom, isGroundOf, type Forward } from './carriedForward.ts';
 export { crossingsOf, gridCorners, gridGeometry, gridOf, lineEndsOf } from './siteGrids.ts';
 export { placeDoubt, type PlaceDoubt } from './saidPlace.ts';
 export { keepClearOf, offsetProposals, setInAreas, USUAL_AREA, usualLongest, withProposals, type AreaKind } from './keepClear.ts';
-export { setPairs, type SetPair } from './setPairs.ts';
+export { pairTolerance, setPairs, type SetPair } from './setPairs.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
 export { effectsOfCorrection, recomputedHeight, type Correction } from './correcting.ts';
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';

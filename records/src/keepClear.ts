@@ -13,6 +13,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { outlinesOf } from './packagePlans.ts';
 import type { SiteState } from './state.ts';
 
 type Package = FactBody<'package'>;
@@ -64,7 +65,7 @@ export function offsetProposals(
     step: STEP[state.settings.lengthUnit],
     longest,
     areas: keepClearOf(state),
-    outlines: state.packages.flatMap(({ body }) => body.items.filter((item) => item.rule === 'outline' && item.corners.length > 2).map((item) => item.corners)),
+    outlines: state.packages.flatMap(outlinesOf),
     instrument,
   });
 }

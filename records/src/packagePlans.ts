@@ -69,6 +69,10 @@ function freeName(wanted: string, taken: Set<string>): string {
   return name;
 }
 
+/** The closed outlines of a package. */
+export const outlinesOf = ({ body }: Fact<'package'>): Item['corners'][] =>
+  body.items.filter((item) => item.rule === 'outline' && item.corners.length > 2).map((item) => item.corners);
+
 /** An item as it is drawn: one closed outline, or its lines; points are drawn by their marks. */
 export function shapesOf({ rule, corners }: Pick<Item, 'rule' | 'corners'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
   if (rule === 'points' || rule === 'recoveries') return [];
@@ -86,9 +90,8 @@ export function alternativesFor(
   areas: readonly KeepClear[] = [],
   instrument: PlanPoint | null = null,
 ): OtherOffset[] {
-  const outlines = work.body.items.filter((item) => item.rule === 'outline').map((item) => item.corners);
   const others = work.body.plans.filter((each) => each.key !== plan.key).map((each) => each.place);
-  return otherOffsets(plan, STEP[unit], outlines, others).filter(({ place }) => hindrancesAt(place, { areas, outlines: [], instrument }).length === 0);
+  return otherOffsets(plan, STEP[unit], outlinesOf(work), others).filter(({ place }) => hindrancesAt(place, { areas, outlines: [], instrument }).length === 0);
 }
 
 /** The package with one mark moved to another offset: a new revision. */

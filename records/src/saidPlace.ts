@@ -1,6 +1,7 @@
 /** Whether a place that was said in words is where it was meant: outside of what is built, or mirrored about its line. */
 import { distanceToPolygon, insidePolygon, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { outlinesOf } from './packagePlans.ts';
 
 export type PlaceDoubt =
   | { readonly code: 'OUTSIDE'; readonly distance: Metres }
@@ -15,7 +16,7 @@ const ON_OUTLINE: Metres = 0.01;
  * @returns null when it lies inside or on an outline, or when there is no outline to be outside of
  */
 export function placeDoubt(place: PlanPoint, mirrored: PlanPoint | null, packages: readonly Fact<'package'>[]): PlaceDoubt | null {
-  const outlines = packages.flatMap((work) => work.body.items.filter((item) => item.rule === 'outline' && item.corners.length > 2).map((item) => item.corners));
+  const outlines = packages.flatMap(outlinesOf);
   if (outlines.length === 0) return null;
   const isInside = (point: PlanPoint) => outlines.some((outline) => insidePolygon(point, outline) || distanceToPolygon(point, outline) <= ON_OUTLINE);
   if (isInside(place)) return null;

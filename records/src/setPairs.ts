@@ -14,6 +14,12 @@ export interface SetPair {
   readonly tape: Fact<'tape'> | null;
 }
 
+/** How far the distance of two marks may be off: each may be off by its class, in any direction. */
+export const pairTolerance = ({ classes }: SiteState['settings'], ...asked: readonly string[]): Metres =>
+  (Math.SQRT2 * Math.max(...asked.map((id) => classes.find((each) => each.id === id)?.planMm ?? UNKNOWN_CLASS_MM))) / 1000;
+
+const UNKNOWN_CLASS_MM = 10;
+
 /** Nearer marks than this tell nothing about the shape of the work. */
 const LEAST: Metres = 1;
 

@@ -95,10 +95,22 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     deferrals: standing('deferral'),
     visits: byMark(standing('visit')),
     photos: byMark(standing('photo')),
-    equipment: libraryOf(standing('equipment')),
+    equipment: inForceByName(
+      standing('equipment'),
+      ({ body }) => body.item,
+      ({ body }) => body.what.name,
+    ),
     corrections,
-    grids: gridsInForce(standing('grid')),
-    areas: areasInForce(standing('area')),
+    grids: inForceByName(
+      standing('grid'),
+      ({ body }) => body.grid,
+      ({ body }) => body.name,
+    ),
+    areas: inForceByName(
+      standing('area'),
+      ({ body }) => body.area,
+      ({ body }) => body.name,
+    ),
     packages: latestPackages(standing('package')),
     marks: marksInForce(standing('mark'), standing('package')),
     obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
@@ -117,20 +129,14 @@ function byMark<T extends { readonly body: { readonly mark: string } }>(facts: r
   return found;
 }
 
-function libraryOf(revisions: readonly Fact<'equipment'>[]): Fact<'equipment'>[] {
-  const latest = new Map(revisions.map((revision) => [revision.body.item, revision]));
-  return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.what.name, b.body.what.name));
-}
-
-/** The latest revision of each grid that is not retired, by name. */
-function gridsInForce(revisions: readonly Fact<'grid'>[]): Fact<'grid'>[] {
-  const latest = new Map(revisions.map((revision) => [revision.body.grid, revision]));
-  return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.name, b.body.name));
-}
-
-function areasInForce(revisions: readonly Fact<'area'>[]): Fact<'area'>[] {
-  const latest = new Map(revisions.map((revision) => [revision.body.area, revision]));
-  return [...latest.values()].filter((each) => !each.body.retired).sort((a, b) => compareNames(a.body.name, b.body.name));
+/** The latest revision of each thing that is not retired, by name. */
+function inForceByName<T extends { readonly body: { readonly retired: boolean } }>(
+  revisions: readonly T[],
+  idOf: (each: T) => string,
+  nameOf: (each: T) => string,
+): T[] {
+  const latest = new Map(revisions.map((revision) => [idOf(revision), revision]));
+  return [...latest.values()].filter((each) => !each.body.retired).sort((one, other) => compareNames(nameOf(one), nameOf(other)));
 }
 
 /** What was entered with a sight is put right by a later entry; what was read stays as it was read. */

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import type { Corner } from '@idle-marker/core';
-import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
-import { gridFromLines, namedCorners, readControlCsv, readDxf, textOf } from '@idle-marker/formats';
+import { namedCorners, readControlCsv, readDxf } from '@idle-marker/formats';
 import { controlFileWords, controlRowWords, drawingWords } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
+import { gridsOf, textOfFile } from './drawingFile.ts';
 
 export interface FoundOutline {
   readonly name: string;
@@ -37,40 +37,19 @@ export function CornerSource({ onCorners }: CornerSourceProps) {
       }))
     : [];
   const grids: Choice[] = read?.ok
-    ? [...new Set(read.value.lines.map((line) => line.layer))].flatMap((layer): Choice[] => {
-        const grid = gridFromLines(layer, read.value.lines, read.value.texts);
-        return grid.ok
-          ? [
-              {
-                what: `corners of the grid on ${layer}: ${grid.value.first.join(' ')} × ${grid.value.second.join(' ')}`,
-                name: layer,
-                corners: grid.value.corners,
-                rule: 'outline',
-                isGrid: true,
-              },
-              {
-                what: `its ${grid.value.lineEnds.length / 2} lines`,
-                name: `${layer} lines`,
-                corners: grid.value.lineEnds,
-                rule: 'lineEnds',
-                isGrid: true,
-              },
-            ]
-          : [];
-      })
+    ? gridsOf(read.value, units.lengthUnit).flatMap(({ layer, first, second, corners, lineEnds }): Choice[] => [
+        { what: `corners of the grid on ${layer}: ${first.join(' ')} × ${second.join(' ')}`, name: layer, corners, rule: 'outline', isGrid: true },
+        { what: `its ${lineEnds.length / 2} lines`, name: `${layer} lines`, corners: lineEnds, rule: 'lineEnds', isGrid: true },
+      ])
     : [];
 
   const take = async (file: File | undefined) => {
     setFault(null);
     setDrawing(null);
     if (!file) return;
-    if (file.size > LARGEST_UPLOAD_BYTES) {
-      setFault(`${file.name} is over ${LARGEST_UPLOAD_BYTES / 1024 / 1024} MB: take out what is not needed.`);
-      return;
-    }
-    const text = textOf(new Uint8Array(await file.arrayBuffer()));
+    const text = await textOfFile(file);
     if (!text.ok) {
-      setFault(controlFileWords(text.error));
+      setFault(text.error);
       return;
     }
     if (/\.dxf$/i.test(file.name) || /^\s*0\s*\r?\n\s*SECTION/.test(text.value)) {

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
-import { gridFromLines, readDxf, textOf, type DrawnGrid } from '@idle-marker/formats';
-import { controlFileWords, drawingWords, smallLength } from '@idle-marker/words';
+import { readDxf, type DrawnGrid } from '@idle-marker/formats';
+import { drawingWords, smallLength } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
+import { gridsOf, textOfFile } from './drawingFile.ts';
 
 /** More than this between the drawn crossings and a grid of straight, parallel lines is worth a word. */
 const QUIET_MISFIT = 0.001;
@@ -19,17 +19,11 @@ export function DrawnGrids({ onTake }: { onTake(found: DrawnGrid, file: string):
     setFound(null);
     if (!chosen) return;
     setFile(chosen.name);
-    if (chosen.size > LARGEST_UPLOAD_BYTES) return setFault(`${chosen.name} is over ${LARGEST_UPLOAD_BYTES / 1024 / 1024} MB: take out what is not needed.`);
-    const text = textOf(new Uint8Array(await chosen.arrayBuffer()));
-    if (!text.ok) return setFault(controlFileWords(text.error));
+    const text = await textOfFile(chosen);
+    if (!text.ok) return setFault(text.error);
     const drawing = readDxf(text.value, units.lengthUnit);
     if (!drawing.ok) return setFault(drawingWords(drawing.error));
-    const { lines, texts } = drawing.value;
-    const grids = [...new Set(lines.map((line) => line.layer))].flatMap((layer) => {
-      const grid = gridFromLines(layer, lines, texts, units.lengthUnit);
-      return grid.ok ? [grid.value] : [];
-    });
-    setFound(grids);
+    setFound(gridsOf(drawing.value, units.lengthUnit));
   };
   return (
     <div>

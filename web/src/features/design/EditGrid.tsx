@@ -14,7 +14,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { DrawnGrids } from './DrawnGrids.tsx';
-import { gridDraft, readGrid, type DraftFault, type FamilyDraft, type GridDraft } from './gridDraft.ts';
+import { gridDraft, readGrid, readPlace, type DraftFault, type FamilyDraft, type GridDraft } from './gridDraft.ts';
 
 /** Draws a grid, or a new revision of one; what is typed is on the plan before anything is kept. */
 export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose(): void }) {
@@ -38,7 +38,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
     draft.name.trim() === '' ? 'Give the grid a name.' : alike === null ? null : `There is a grid “${alike}” already: two names that look alike get mixed up.`;
   const error = (field: DraftFault['field']) => (tried && !read.ok && read.error.field === field ? read.error.text : null);
   const whole = drawn && !drawn.ok ? designFaultWords(drawn.error) : null;
-  const say_ = async (retired: boolean) => {
+  const keep = async (retired: boolean) => {
     setTried(true);
     if (!read.ok || !lines || nameError !== null) return;
     const body: FactBody<'grid'> = {
@@ -95,9 +95,9 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
           <span className="mr-auto text-ink2">
             {lines ? `${lines.letters.length} by ${lines.numbers.length} lines, ${lines.letters.length * lines.numbers.length} crossings` : 'Not drawn yet'}
           </span>
-          {grid && <Button onClick={() => void say_(true)}>Take off the plan</Button>}
+          {grid && <Button onClick={() => void keep(true)}>Take off the plan</Button>}
           <Button onClick={onClose}>Cancel</Button>
-          <Button look="primary" onClick={() => void say_(false)}>
+          <Button look="primary" onClick={() => void keep(false)}>
             {grid ? 'Keep as new revision' : 'Keep the grid'}
           </Button>
         </>
@@ -187,10 +187,8 @@ const AGREES = 0.002;
 /** A second place that is nearly a crossing tells how well the typed spacings agree with the coordinates. */
 function SecondPlaceCheck({ draft, lines }: { draft: GridDraft; lines: ColumnGrid }) {
   const units = useUnits();
-  if (draft.by !== 'secondPlace') return null;
-  const [x, y] = draft.second.map((text) => units.readLength(text));
-  if (x === null || y === null || x === undefined || y === undefined) return null;
-  const place = units.axes[0] === 'e' ? { e: x, n: y } : { e: y, n: x };
+  const place = draft.by === 'secondPlace' ? readPlace(draft.second, units) : null;
+  if (!place) return null;
   const [a] = lines.letters;
   const [near] = lines.numbers
     .map((number) => ({ label: number.label, off: planDistance(number.from, place) }))

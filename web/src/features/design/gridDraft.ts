@@ -87,7 +87,7 @@ export interface DraftFault {
   readonly text: string;
 }
 
-function readPlace(texts: readonly [string, string], units: Units): PlanPoint | null {
+export function readPlace(texts: readonly [string, string], units: Units): PlanPoint | null {
   const [first, second] = texts.map((text) => units.readLength(text));
   if (first === null || second === null || first === undefined || second === undefined) return null;
   return units.axes[0] === 'e' ? { e: first, n: second } : { e: second, n: first };

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Metres } from '@idle-marker/core';
-import { setPairs, type SetPair } from '@idle-marker/records';
+import { pairTolerance, setPairs, type SetPair } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -21,8 +21,7 @@ export function PairsSet({ onChoose }: { onChoose(pair: SetPair): void }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const shown = packages.find(({ work }) => work.id === chosen) ?? packages[0];
   if (!shown) return null;
-  const asked = state.settings.classes.find((each) => each.id === shown.work.body.class);
-  const allowed = (Math.SQRT2 * (asked?.planMm ?? 10)) / 1000;
+  const allowed = pairTolerance(state.settings, shown.work.body.class);
   return (
     <section className="mt-4" aria-label="Distances between set marks">
       <div className="flex flex-wrap items-end justify-between gap-3">

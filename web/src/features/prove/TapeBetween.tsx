@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { planDistance } from '@idle-marker/core';
-import { compareNames } from '@idle-marker/records';
+import { compareNames, pairTolerance } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -25,8 +25,7 @@ export function TapeBetween() {
   if (marks.length < 2) return <p className="mt-3 text-ink2">Two marks have to be set before a distance can be taped between them.</p>;
   const taped = units.readLength(text);
   const measured = from && to ? planDistance(from.body.place, to.body.place) : null;
-  const tolerance =
-    Math.SQRT2 * Math.max(...[from, to].map((mark) => (state.settings.classes.find((each) => each.id === mark?.body.class)?.planMm ?? 10) / 1000));
+  const tolerance = pairTolerance(state.settings, from?.body.class ?? '', to?.body.class ?? '');
   const ready = from && to && from !== to && taped !== null && taped > 0 && measured !== null;
   const within = ready && Math.abs(taped - measured) <= tolerance;
   const keep = async () => {
