@@ -118,9 +118,13 @@ test('the morning by keyboard alone', async ({ page }) => {
   await playMorning(page, keys(page), 'Ines Varga', 'TG-A1 S');
 });
 
-test('the morning by touch alone', async ({ browser }: { browser: Browser }) => {
-  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  await playMorning(page, touch(), 'Tomas Okafor', 'TG-A1 W');
-  await context.close();
-});
+for (const [where, viewport, corner] of [
+  ['', { width: 1280, height: 800 }, 'TG-A1 W'],
+  [' on a phone', { width: 390, height: 844 }, 'TG-A5 W'],
+] as const)
+  test(`the morning by touch alone${where}`, async ({ browser }: { browser: Browser }) => {
+    const context = await browser.newContext({ hasTouch: true, viewport });
+    const page = await context.newPage();
+    await playMorning(page, touch(), 'Tomas Okafor', corner);
+    await context.close();
+  });
