@@ -1,8 +1,11 @@
 // Measures the application in Chromium: size of the first load, time from the link's message to the changed sentence,
-// script time of painting while panning 20 000 symbols, and a control list of 10 000 rows.
+// script time of painting while panning 20 000 symbols, a control list of 10 000 rows, and a drawing of 100 000 elements.
 // Start the application first (./start), then: node scripts/bench-browser.mjs [http://127.0.0.1:4180]
 import { createRequire } from 'node:module';
 import { randomUUID } from 'node:crypto';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 
 const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
 const base = process.argv[2] ?? 'http://127.0.0.1:4180';
@@ -54,7 +57,7 @@ async function siteWithMarks(count) {
 async function enter(site) {
   await page.goto(`${base}/sites/${site}/control`);
   await page.getByRole('button', { name: 'Bench', exact: true }).click();
-  await page.getByRole('button', { name: /^Edit M0$/ }).waitFor();
+  await page.getByRole('button', { name: /^About M0$/ }).waitFor();
 }
 
 // First load: compressed script of Today, before the board's drawing library. Chromium counts transferred bytes; the
@@ -70,7 +73,7 @@ await page.getByRole('button', { name: 'Mara Lindqvist' }).click();
 await page.getByRole('heading', { level: 1 }).waitFor();
 await page.waitForTimeout(500);
 const sum = (test) => [...scripts].filter(([url]) => test(url)).reduce((total, [, size]) => total + size, 0) / 1000;
-console.log(`first load: ${sum((url) => !/Board|ProofChart|worker/.test(url)).toFixed(0)} kB of compressed script without the board and the chart (350 asked)`);
+console.log(`first load: ${sum((url) => !/Board|Chart|worker/.test(url)).toFixed(0)} kB of compressed script without the board and the chart (350 asked)`);
 
 // From the link's message to the changed sentence.
 const { site: demo } = { site: /sites\/([0-9a-f-]+)/.exec(page.url())[1] };
@@ -119,4 +122,64 @@ const began = Date.now();
 await page.locator('input[type=file]').setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(shift) });
 await page.getByText(/marks will be written/).waitFor();
 console.log(`10 000 rows previewed in ${Date.now() - began} ms (1000 asked)`);
+
+// A drawing of 100 000 elements: read, cancelled, taken, and moved about.
+const ELEMENTS = 100_000;
+const bays = Math.ceil(Math.sqrt(ELEMENTS));
+const element = (i) => {
+  const [e, n] = [2000 + (i % bays) * 1.5, 5000 + Math.floor(i / bays) * 1.5];
+  return i % 4 === 0
+    ? `0\nLWPOLYLINE\n8\nROOMS\n90\n4\n70\n1\n10\n${e}\n20\n${n}\n10\n${e + 1}\n20\n${n}\n42\n0.4\n10\n${e + 1}\n20\n${n + 1}\n10\n${e}\n20\n${n + 1}`
+    : `0\nLINE\n8\nLINES-${i % 5}\n10\n${e}\n20\n${n}\n11\n${e + 1.2}\n21\n${n + 0.7}`;
+};
+const drawing = Buffer.from(
+  `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n6\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${Array.from({ length: ELEMENTS }, (_, i) => element(i)).join('\n')}\n0\nENDSEC\n0\nEOF\n`,
+);
+const empty = await siteWithMarks(4);
+await enter(empty.site);
+await page.goto(`${base}/sites/${empty.site}/design`);
+await page.getByRole('button', { name: 'Take a drawing…' }).click();
+await page.evaluate(() => {
+  globalThis.longTasks = [];
+  new globalThis.PerformanceObserver((list) => globalThis.longTasks.push(...list.getEntries().map((each) => each.duration))).observe({ type: 'longtask' });
+});
+const longest = async () => {
+  const found = await page.evaluate(() => globalThis.longTasks.splice(0));
+  return found.length === 0 ? 'no long task' : `${found.length} long tasks, the longest ${Math.max(...found).toFixed(0)} ms`;
+};
+// By its path: handed over as bytes it would be decoded in the page, which is nobody's work but this script's.
+const folder = await mkdtemp(join(tmpdir(), 'idle-marker-'));
+const file = join(folder, 'large.dxf');
+await writeFile(file, drawing);
+await page.locator('input[type=file]').setInputFiles(file);
+await page.getByRole('progressbar').waitFor();
+const cancelling = Date.now();
+await page.getByRole('button', { name: 'Cancel' }).first().click();
+await page.getByRole('progressbar').waitFor({ state: 'detached' });
+console.log(`drawing of ${ELEMENTS} elements (${(drawing.length / 1e6).toFixed(1)} MB): cancelled within ${Date.now() - cancelling} ms`);
+await longest();
+await page.locator('input[type=file]').setInputFiles([]);
+const reading = Date.now();
+await page.locator('input[type=file]').setInputFiles(file);
+await page.getByText(/100000 elements on/).waitFor({ timeout: 120_000 });
+console.log(`read in ${((Date.now() - reading) / 1000).toFixed(1)} s, ${await longest()} (100 ms asked)`);
+await page.getByRole('button', { name: 'Take it' }).click();
+await page.getByText(/Drawing large: large\.dxf, in metres/).waitFor();
+await page.getByText(/Reading, \d+ %/).waitFor({ state: 'detached', timeout: 120_000 });
+await page.waitForTimeout(2000);
+console.log(`kept and drawn: ${await longest()}`);
+await page.getByRole('button', { name: 'Show everything' }).click();
+await page.waitForTimeout(1000);
+await page.evaluate(() => performance.clearMeasures('board paint'));
+await page.mouse.move(400, 400);
+await page.mouse.down();
+for (let i = 0; i < 120; i++) await page.mouse.move(400 + 120 * Math.sin(i / 8), 400 + 90 * Math.cos(i / 9));
+await page.mouse.up();
+await page.mouse.wheel(0, -600);
+await page.waitForTimeout(800);
+const moved = await page.evaluate(() => performance.getEntriesByName('board paint').map((each) => each.duration));
+console.log(
+  `panning it: median ${quantile(moved, 0.5).toFixed(1)} ms, 95th percentile ${quantile(moved, 0.95).toFixed(1)} ms of script a frame over ${moved.length} frames (16 asked); ${await longest()} (100 ms asked)`,
+);
+await rm(folder, { recursive: true });
 await browser.close();

@@ -37,8 +37,6 @@ await place('Control').click();
 await shoot('control');
 await page.getByRole('button', { name: 'Pair by pair' }).click();
 await shoot('pairs');
-await page.getByRole('button', { name: 'Walk round' }).click();
-await shoot('walk');
 await page.getByRole('button', { name: 'The list' }).click();
 await page.getByRole('button', { name: 'About K5' }).click();
 await shoot('mark-page');
@@ -80,6 +78,15 @@ await page.getByRole('button', { name: /^Shoot hub/ }).click();
 await page.getByRole('button', { name: /^Next mark/ }).waitFor();
 await shoot('stake');
 
+// What stands there: a column that is twisted, and bolts of which one is bent.
+const atThePole = (name) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
+await atThePole('Columns').click();
+await page.getByRole('button', { name: 'A-3', exact: true }).click();
+await shoot('columns');
+await atThePole('As built').click();
+await page.getByRole('heading', { name: /^Group GB/ }).waitFor();
+await shoot('as-built');
+
 await place('Prove').click();
 await page.getByRole('button', { name: 'Prove on P2' }).click();
 await page.getByText(/^P2 measures/).waitFor({ timeout: 60_000 });
@@ -115,9 +122,6 @@ for (const mark of ['K1', 'K2', 'K3', 'K7', 'K5']) {
   await page.getByRole('switch', { name: `${mark} in plan` }).waitFor({ timeout: 60_000 });
 }
 await shoot('station');
-await page.getByRole('button', { name: 'Show the arithmetic' }).click();
-await shoot('arithmetic');
-await page.keyboard.press('Escape');
 
 await page.getByRole('button', { name: 'New station…' }).click();
 await page.getByLabel('How it will be known where it stands').selectOption('heightOnly');

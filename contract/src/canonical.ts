@@ -18,3 +18,6 @@ export function canonicalJson(value: unknown): string {
 
 /** SHA-256 of the canonical text, in hexadecimal. A plain-JavaScript hash, so that it works on plain http too. */
 export const digestOf = (value: unknown): string => bytesToHex(sha256(utf8ToBytes(canonicalJson(value))));
+
+/** SHA-256 of bytes as they are, in hexadecimal. */
+export const digestOfBytes = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));

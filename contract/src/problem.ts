@@ -13,6 +13,6 @@ export const PROBLEM_TYPE = 'application/problem+json';
 /** Largest JSON body that the API takes. */
 export const LARGEST_BODY_BYTES = 2 * 1024 * 1024;
 /** Largest file that an import takes. */
-export const LARGEST_UPLOAD_BYTES = 16 * 1024 * 1024;
+export const LARGEST_UPLOAD_BYTES = 32 * 1024 * 1024;
 /** Largest photograph: what a phone takes, made smaller before it is sent. */
 export const LARGEST_IMAGE_BYTES = 4 * 1024 * 1024;

@@ -36,6 +36,8 @@ export {
   type StationFormat,
 } from './quantity/fixedText.ts';
 export { fitSimilarity, transformed, type PointPair, type Similarity, type SimilarityError, type SimilarityFit } from './adjust/similarity.ts';
+export { faceAgainstLine, type FaceAsked, type FaceResult, type FaceShot, type FaceSide } from './asBuilt/face.ts';
+export { fitPattern, type BuiltPoint, type PatternFit } from './asBuilt/pattern.ts';
 export type { DesignFault } from './layout/designFault.ts';
 export { anglePoint, type AnglePoint } from './layout/anglePoint.ts';
 export {
@@ -157,6 +159,22 @@ export { judgeTrust, type SuspectTarget, type TrustResult } from './proof/trust/
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
 export { pointMarks, pointsWithRecoveries, type PointsError } from './layout/pointMarks.ts';
+export {
+  againstPath,
+  marksAlongPath,
+  pathOf,
+  pointOnPath,
+  type AgainstPath,
+  type AlongAsked,
+  type Path,
+  type PathCorner,
+  type PathError,
+  type PathSide,
+} from './layout/path.ts';
+export { snapAt, type NearThings, type Snap, type SnapKind, type SnapSide } from './layout/snap.ts';
+export { batterShift, movedOutline, type MovedOutlineError } from './layout/movedOutline.ts';
+export { boltMarks, boltsOf, type BoltPattern, type BoltsError } from './layout/boltPattern.ts';
+export { rakedAt, rakedLength, type Rake } from './layout/rakedPile.ts';
 export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
 export {
   hindrancesAt,

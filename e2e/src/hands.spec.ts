@@ -81,7 +81,12 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
 
   await hand.press(place(page, 'Mark'));
   await hand.choose(page.getByLabel('Work package'), 'Ticket hall g', 'Ticket hall grid');
-  await hand.press(page.getByRole('row', { name: new RegExp(`^${corner} `) }).getByRole('button'));
+  await hand.press(
+    page
+      .getByRole('row', { name: new RegExp(`^${corner} `) })
+      .getByRole('button')
+      .first(),
+  );
   await hand.act('w', page.getByRole('button', { name: 'Walk near' }));
   await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
   const set = page.getByRole('button', { name: /^Set mark/ });

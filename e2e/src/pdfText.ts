@@ -6,6 +6,7 @@ export interface PdfPiece {
   readonly text: string;
   readonly x: number;
   readonly y: number;
+  readonly width: number;
   readonly page: number;
 }
 
@@ -17,7 +18,7 @@ export async function pdfPieces(path: string): Promise<PdfPiece[]> {
     for (const item of items) {
       if (!('str' in item) || item.str.trim() === '') continue;
       const [, , , , x, y] = item.transform as number[];
-      pieces.push({ text: item.str.trim(), x: x!, y: y!, page });
+      pieces.push({ text: item.str.trim(), x: x!, y: y!, width: item.width, page });
     }
   }
   return pieces;
@@ -29,16 +30,27 @@ export const textOf = (pieces: readonly PdfPiece[]): string =>
     .join(' ')
     .replace(/\s+/g, ' ');
 
-/** The table's rows by their first cell: the pieces that stand at its height or, gone on in a second line, just under it. */
+/** The cells of a row from left to right: a piece lower down goes on in the cell that starts, or ends, where it does. */
+function cellsOf(row: readonly PdfPiece[]): PdfPiece[] {
+  const cells: PdfPiece[] = [];
+  const near = (a: number, b: number) => Math.abs(a - b) < 1;
+  for (const piece of [...row].sort((a, b) => Math.round(b.y - a.y) || a.x - b.x)) {
+    const at = cells.findIndex((cell) => cell.y - piece.y > 1 && (near(cell.x, piece.x) || near(cell.x + cell.width, piece.x + piece.width)));
+    if (at < 0) cells.push(piece);
+    else cells[at] = { ...cells[at]!, text: `${cells[at]!.text} ${piece.text}` };
+  }
+  return cells.sort((a, b) => a.x - b.x);
+}
+
+/** The table's rows by their first cell: the pieces that stand at its height or, gone on in lines below, down to the next row. */
 export function pdfRows(pieces: readonly PdfPiece[], names: readonly string[]): Map<string, string> {
   const left = Math.min(...pieces.map((piece) => piece.x));
   const starts = pieces.filter((piece) => names.includes(piece.text) && piece.x - left < 2).sort((a, b) => a.page - b.page || b.y - a.y);
   return new Map(
     starts.map((start, i) => {
       const below = starts[i + 1];
-      const end = below && below.page === start.page ? below.y + 1 : start.y - 20;
-      const row = pieces.filter((piece) => piece.page === start.page && piece.y <= start.y + 1 && piece.y > end);
-      return [start.text, textOf(row.sort((a, b) => Math.round(b.y - a.y) || a.x - b.x))];
+      const end = below && below.page === start.page ? below.y + 1 : start.y - 30;
+      return [start.text, textOf(cellsOf(pieces.filter((piece) => piece.page === start.page && piece.y <= start.y + 1 && piece.y > end)))];
     }),
   );
 }

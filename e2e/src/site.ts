@@ -129,13 +129,17 @@ export async function prove(page: Page, mark: string): Promise<void> {
   await expect(page.getByText(new RegExp(`^${mark} measures`))).toBeVisible({ timeout: 60_000 });
 }
 
+async function walkNear(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Walk near' }).click();
+  await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
+}
+
 /** Sets the mark that is up: walk, shoot until inside, set, shoot the driven hub. Gives its name. */
 export async function setMark(page: Page): Promise<string> {
   const heading = page.getByRole('heading', { level: 1, name: /\d+ of \d+/ });
   await expect(heading).toBeVisible();
   const name = (await heading.innerText()).match(/· (.+?)\s+\d+ of/)![1]!;
-  await page.getByRole('button', { name: 'Walk near' }).click();
-  await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
+  await walkNear(page);
   const set = page.getByRole('button', { name: /^Set mark/ });
   const next = page.getByRole('button', { name: /^Next mark/ });
   const anew = page.getByRole('button', { name: 'Set it anew' });
@@ -143,6 +147,8 @@ export async function setMark(page: Page): Promise<string> {
   // Driving can push a hub out of the tolerance: then it is pulled and set again, as on site.
   for (let attempt = 0; attempt < 4; attempt++) {
     for (let shots = 0; shots < 8 && !(await set.isVisible()); shots++) {
+      // Where the ground decides the place, it is walked to once more after the shot that found the ground.
+      if (shots > 0) await walkNear(page);
       await page
         .getByRole('button', { name: /^Shoot/ })
         .last()
@@ -155,8 +161,7 @@ export async function setMark(page: Page): Promise<string> {
     await expect(next.or(outside)).toBeVisible({ timeout: 30_000 });
     if (await next.isVisible()) break;
     await anew.click();
-    await page.getByRole('button', { name: 'Walk near' }).click();
-    await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
+    await walkNear(page);
   }
   await expect(next).toBeVisible();
   return name;

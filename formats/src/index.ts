@@ -15,6 +15,28 @@ export {
 export { readControlList } from './control/controlList.ts';
 export { controlCsv, controlLandXml, type WrittenMark } from './control/writeControl.ts';
 export { compareControl, FOOT_RATIO, sameName, TWIN_DISTANCE, type ListedMark, type ListRemark } from './control/compareControl.ts';
-export { readDxf, type Drawing, type DrawingError, type DrawnLine, type DrawnOutline, type DrawnText } from './design/dxf.ts';
+export { readDxf, readRawDxf, type Progress } from './design/dxf.ts';
+export {
+  DRAWING_UNITS,
+  placeDrawing,
+  unitOfLength,
+  usualExtent,
+  type Drawing,
+  type DrawingError,
+  type DrawingUnit,
+  type DrawnCircle,
+  type DrawnCorner,
+  type DrawnLayer,
+  type DrawnLine,
+  type DrawnOutline,
+  type DrawnPath,
+  type DrawnPoint,
+  type DrawnText,
+  type LeftOut,
+  type Placing,
+  type RawDrawing,
+} from './design/drawing.ts';
+export { drawingFormatOf, readRawDrawing, type DrawingFormat } from './design/readDrawing.ts';
 export { gridFromLines, type DrawnGrid, type GridError } from './design/drawnGrid.ts';
 export { namedCorners } from './design/namedCorners.ts';
+export { compareDrawings, type DrawingChange, type MovedCorner } from './design/compareDrawings.ts';

@@ -1,6 +1,6 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { formatLength, formatSigned } from '@idle-marker/core';
-import { AREA_KIND, cutFillWords, EQUIPMENT_KIND, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { AREA_KIND, CARE, cutFillWords, FACE_EDGE, EQUIPMENT_KIND, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
@@ -123,7 +123,10 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       return { topic: 'control', text: `${mark(fact.body.mark)} ${outcome}${labelRead ? ', label read' : ''}${note ? `: ${note}` : ''}` };
     }
     case 'photo':
-      return { topic: 'control', text: `Photo of ${mark(fact.body.mark)}${fact.body.caption ? `: ${fact.body.caption}` : ''}` };
+      return {
+        topic: 'control',
+        text: `Photo of ${state.occupations.find((each) => each.id === fact.body.mark)?.body.name ?? mark(fact.body.mark)}${fact.body.caption ? `: ${fact.body.caption}` : ''}`,
+      };
     case 'equipment': {
       const { what, retired, supersedes } = fact.body;
       return { topic: 'site', text: `${EQUIPMENT_KIND[what.kind]} ${what.name} ${retired ? 'taken off the list' : supersedes ? 'changed' : 'listed'}` };
@@ -154,6 +157,30 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       const { name, kind, retired, supersedes } = fact.body;
       return { topic: 'site', text: `${AREA_KIND[kind]} ${name} ${retired ? 'is gone' : supersedes ? 'changed on the plan' : 'drawn on the plan'}` };
     }
+    case 'asBuilt': {
+      const { name, code, place, against } = fact.body;
+      const what =
+        against?.kind === 'face'
+          ? `face of column ${against.line}-${against.crossing}, ${FACE_EDGE[against.edge]}, ${against.level}`
+          : against?.kind === 'line'
+            ? `against ${against.name}`
+            : against?.kind === 'plan'
+              ? `against the design of ${planName(state, against.package, against.key)}`
+              : 'as it stands';
+      return {
+        topic: 'mark',
+        text: `${name}${code ? ` (${code})` : ''} measured ${what}: E ${length(place.e)}, N ${length(place.n)}, height ${length(place.z)}`,
+      };
+    }
+    case 'drawing': {
+      const { name, fileName, retired, supersedes, elements } = fact.body;
+      return {
+        topic: 'site',
+        text: `Drawing ${name} ${retired ? 'is no longer used' : `${supersedes ? 'replaced' : 'taken'}: ${fileName}, ${elements} elements`}`,
+      };
+    }
+    case 'care':
+      return { topic: 'note', text: `${CARE[fact.body.what]}${fact.body.text ? `: ${fact.body.text}` : ''}` };
     case 'obstruction':
       return { topic: 'mark', text: `${fact.body.name} can’t be set: ${fact.body.what} in the way` };
     case 'handover':

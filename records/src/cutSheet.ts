@@ -2,8 +2,9 @@
 import type { CornerMeaning, HeightReference, LengthUnit, MarkStanding, Metres, PlanPoint, Standing, StandingReason, TrustResult } from '@idle-marker/core';
 import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import type { Rounding } from '@idle-marker/words';
 import { isForPlan, shapesOf } from './packagePlans.ts';
-import { compareNames, markKey, packageRoots, type SiteState } from './state.ts';
+import { compareNames, markKey, type SiteState } from './state.ts';
 
 export interface CutSheetRow {
   readonly mark: string;
@@ -55,6 +56,13 @@ export interface CutSheet {
   readonly planMm: number;
   readonly heightMm: number;
   readonly heightReference: HeightReference;
+  /** How finely the crew reads; to the finest on sheets of before it was kept. */
+  readonly rounding?: Rounding;
+  readonly markKind?: FactBody<'package'>['markKind'];
+  /** What the crew uses the marks for. */
+  readonly use?: string;
+  /** A second feature, so far above the design height. */
+  readonly also?: FactBody<'package'>['also'];
   readonly issuedBy: string;
   readonly issuedAt: string;
   /** IANA name of the time zone that times are printed in. */
@@ -90,7 +98,7 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
   const { settings } = state;
   const body = asked.package.body;
   const tolerance = settings.classes.find((each) => each.id === body.class);
-  const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(asked.package.id)!;
+  const root = state.packageRoots.get(asked.package.id)!;
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark]));
   const set = body.plans.flatMap((plan) => {
     const mark = state.marks.get(markKey(root, plan.key));
@@ -119,6 +127,10 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     planMm: tolerance?.planMm ?? 0,
     heightMm: tolerance?.heightMm ?? 0,
     heightReference: body.heightReference,
+    ...(body.rounding ? { rounding: body.rounding } : {}),
+    ...(body.markKind ? { markKind: body.markKind } : {}),
+    ...(body.use ? { use: body.use } : {}),
+    ...(body.also ? { also: body.also } : {}),
     issuedBy: asked.issuedBy,
     issuedAt: asked.issuedAt,
     timeZone: asked.timeZone,

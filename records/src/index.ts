@@ -17,10 +17,21 @@ export {
   type UseFlags,
 } from './observations.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
-export { alternativesFor, hubPlans, isForPlan, keepMoved, shapesOf, withOffset, type PlanError } from './packagePlans.ts';
+export {
+  alternativesFor,
+  hubPlans,
+  isForPlan,
+  keepMoved,
+  outlinesOf,
+  outwardOf,
+  shapesOf,
+  withOffset,
+  type PlanError,
+  type RuleError,
+} from './packagePlans.ts';
 export { defaultUse, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
-export { stakeAt } from './setting.ts';
+export { placeAtGround, stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';
 export { markBody, sightBody, type CarriedPole, solutionBody, stationMark, toleranceOf, type MarkSetting } from './recording.ts';
@@ -42,7 +53,19 @@ export { judgeTurn, type TurnJudgement } from './directions.ts';
 export { broughtFrom, isGroundOf, type Forward } from './carriedForward.ts';
 export { crossingsOf, gridCorners, gridGeometry, gridOf, lineEndsOf } from './siteGrids.ts';
 export { placeDoubt, type PlaceDoubt } from './saidPlace.ts';
-export { keepClearOf, offsetProposals, setInAreas, USUAL_AREA, usualLongest, withProposals, type AreaKind } from './keepClear.ts';
+export {
+  draggedOffset,
+  keepClearOf,
+  offsetProposals,
+  offsetStep,
+  ownOffset,
+  type OwnOffset,
+  setInAreas,
+  USUAL_AREA,
+  usualLongest,
+  withProposals,
+  type AreaKind,
+} from './keepClear.ts';
 export { pairTolerance, setPairs, type SetPair } from './setPairs.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
 export { effectsOfCorrection, recomputedHeight, type Correction } from './correcting.ts';
@@ -55,3 +78,24 @@ export { lastTest, type LastTest } from './lastTest.ts';
 export { mayDecide, roleOf, ROLES, type Role } from './roles.ts';
 export { helpPackage, type HelpPackage } from './helpPackage.ts';
 export { outsideWork, type OutsideWork } from './outsideWork.ts';
+export {
+  asBuiltBody,
+  boltGroups,
+  clearanceOf,
+  columnsAlong,
+  controlFromBuilt,
+  designDifferences,
+  lineDifferences,
+  meanPlace,
+  nextName,
+  usedCodes,
+  type BoltGroup,
+  type ColumnRow,
+  type DesignDifference,
+  type LineDifference,
+  type MeanPlace,
+} from './asBuilt.ts';
+export { affectedPackages, fromRetired, packagesFrom, revisionsOf, type AffectedMark, type AffectedPackage } from './drawingEffects.ts';
+export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
+export { cautionsFor, isIndependentlyChecked, uncheckedMarks, wantsIndependentCheck, type Caution, type CautionCode } from './cautions.ts';
+export { hindranceFrom, withProofDue, type RoundEntry } from './roundPlan.ts';

@@ -4,6 +4,7 @@ import {
   hindrancesAt,
   METRES_PER_UNIT,
   planDistance,
+  polar,
   survivingOffsets,
   type Hindrance,
   type KeepClear,
@@ -27,6 +28,9 @@ export const USUAL_AREA: Readonly<Record<AreaKind, { readonly margin: Metres; re
   machine: { margin: 1, blocksSight: true },
   services: { margin: 0.5, blocksSight: false },
   keepOut: { margin: 0, blocksSight: false },
+  traffic: { margin: 0.5, blocksSight: false },
+  edge: { margin: 1.5, blocksSight: false },
+  overhead: { margin: 3, blocksSight: false },
 };
 
 /** Areas in force, and what the packages dig up or pour over, with their reach beyond the outline. */
@@ -69,6 +73,38 @@ export function offsetProposals(
     instrument,
   });
 }
+
+export interface OwnOffset {
+  readonly offset: Metres;
+  readonly place: PlanPoint;
+  /** What speaks against it there. */
+  readonly hindrances: readonly Hindrance[];
+}
+
+/** A mark put to another offset by hand, rounded to what a crew can tape; null for one that stands on its point. */
+export function ownOffset(
+  state: SiteState,
+  { design, place, offset }: Package['plans'][number],
+  wanted: Metres,
+  instrument: PlanPoint | null,
+): OwnOffset | null {
+  if (offset === 0) return null;
+  const step = STEP[state.settings.lengthUnit];
+  const rounded = Math.max(step, Math.round(wanted / step) * step);
+  const at = polar(design, azimuth(design, place), (rounded * planDistance(design, place)) / offset);
+  return { offset: rounded, place: at, hindrances: hindrancesAt(at, { areas: keepClearOf(state), outlines: state.packages.flatMap(outlinesOf), instrument }) };
+}
+
+/** The offset at which a mark comes nearest to a place that it was dragged to. */
+export function draggedOffset({ design, place, offset }: Package['plans'][number], to: PlanPoint): Metres {
+  const reach = planDistance(design, place);
+  if (reach === 0 || offset === 0) return offset;
+  const along = ((to.e - design.e) * (place.e - design.e) + (to.n - design.n) * (place.n - design.n)) / reach;
+  return (along * offset) / reach;
+}
+
+/** The step that offsets are rounded to. */
+export const offsetStep = (unit: LengthUnit): Metres => STEP[unit];
 
 /** Marks that are set and now stand in an area or too near to it: the work will take them. */
 export function setInAreas(

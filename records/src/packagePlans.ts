@@ -1,21 +1,33 @@
 /** The marks that a work package asks for, generated from its items by rule. Keys are stable, so that regenerating keeps what is set. */
 import {
+  boltMarks,
   fail,
   hindrancesAt,
+  lengthFromMetres,
   lineEndHubs,
+  marksAlongPath,
   METRES_PER_UNIT,
+  movedOutline,
   offsetHubs,
   ok,
   otherOffsets,
+  pathOf,
+  pointOnPath,
   pointMarks,
   pointsWithRecoveries,
   planDistance,
+  RADIANS_PER_DEGREE,
+  rakedAt,
+  type BoltsError,
+  type HubPlan,
   type KeepClear,
   type LengthUnit,
   type LineEndsError,
   type Metres,
+  type MovedOutlineError,
   type OtherOffset,
   type OutlineError,
+  type PathError,
   type PointsError,
   type PlanPoint,
   type Radians,
@@ -30,21 +42,64 @@ type Plan = Package['plans'][number];
 const COMPASS_LETTERS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 const compassLetters = (direction: Radians): string => COMPASS_LETTERS[Math.round(direction / (Math.PI / 4)) % 8]!;
 
-export type PlanError = (OutlineError | LineEndsError | PointsError) & { readonly item: string };
+/** What a rule needs and was not given. */
+export type RuleError = { readonly code: 'RULE_INCOMPLETE'; readonly needs: 'along' | 'pattern' | 'rake' | 'designZ' };
+export type PlanError = (OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError) & { readonly item: string };
 
-const RULES = { outline: offsetHubs, lineEnds: lineEndHubs, points: pointMarks, recoveries: pointsWithRecoveries } as const;
+type Hub = HubPlan & { readonly z?: Metres | null };
+type Hubs = Result<readonly Hub[], OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError>;
 
-/** Hubs for every item by its rule. `prefix` goes before each mark's name. */
-export function hubPlans(items: Package['items'], offset: Metres, prefix: string): Result<Package['plans'], PlanError> {
+/** By how much the line to mark lies outside of the one that was given. */
+export const outwardOf = ({ moved }: Pick<Item, 'moved'>): Metres => (moved ?? []).reduce((sum, each) => sum + each.outward, 0);
+
+/** The outline that hubs are set to: the one that was given, moved by thickness, footing and batter. */
+const markedOutline = (item: Item): ReturnType<typeof movedOutline> => movedOutline(item.corners, outwardOf(item));
+
+const chainageLabel = (unit: LengthUnit) => (chainage: Metres) => String(Number(lengthFromMetres(chainage, unit).toFixed(2)));
+
+const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: LengthUnit) => Hubs>> = {
+  outline: (item, offset) => {
+    if (outwardOf(item) === 0) return offsetHubs(item.corners, offset);
+    const outline = markedOutline(item);
+    return outline.ok ? offsetHubs(outline.value, offset) : outline;
+  },
+  lineEnds: ({ corners }, offset) => lineEndHubs(corners, offset),
+  points: ({ corners }) => pointMarks(corners),
+  recoveries: ({ corners }, offset) => pointsWithRecoveries(corners, offset),
+  along: ({ corners, along }, offset, unit) => {
+    if (!along) return fail({ code: 'RULE_INCOMPLETE', needs: 'along' });
+    const { spacing, side, closed } = along;
+    return marksAlongPath(corners, closed, { spacing, offset: side === 'on' ? 0 : side === 'right' ? offset : -offset, label: chainageLabel(unit) });
+  },
+  bolts: ({ corners, pattern }, offset) => {
+    if (!pattern) return fail({ code: 'RULE_INCOMPLETE', needs: 'pattern' });
+    const { azimuthDeg, ...rest } = pattern;
+    return boltMarks(corners, { ...rest, azimuth: azimuthDeg * RADIANS_PER_DEGREE }, offset);
+  },
+  rakedPiles: ({ corners, rake, designZ }, offset) => {
+    if (!rake) return fail({ code: 'RULE_INCOMPLETE', needs: 'rake' });
+    if (designZ === null) return fail({ code: 'RULE_INCOMPLETE', needs: 'designZ' });
+    const leaning = { azimuth: rake.azimuthDeg * RADIANS_PER_DEGREE, ratio: rake.ratio };
+    return pointsWithRecoveries(
+      corners.map(({ name, ...head }) => ({ name, ...rakedAt(head, designZ, leaning, rake.workingZ) })),
+      offset,
+    );
+  },
+};
+
+/** Hubs for every item by its rule. `prefix` goes before each mark's name; chainages in names are in `unit`. */
+export function hubPlans(items: Package['items'], offset: Metres, prefix: string, unit: LengthUnit = 'metre'): Result<Package['plans'], PlanError> {
   const plans: Package['plans'] = [];
   const taken = new Set<string>();
   for (const item of items) {
-    const hubs = RULES[item.rule](item.corners, offset);
+    const hubs = RULES[item.rule](item, offset, unit);
     if (!hubs.ok) return fail({ ...hubs.error, item: item.name });
     for (const hub of hubs.value) {
+      const isCentre = hub.offset === 0;
       plans.push({
         key: `${item.name}/${hub.key}`,
-        name: freeName(hub.offset === 0 ? `${prefix}-${hub.corner}` : `${prefix}-${hub.corner} ${compassLetters(hub.direction)}`, taken),
+        // Along a line the chainage is the name; elsewhere the side of the corner has to be told.
+        name: freeName(isCentre || item.rule === 'along' ? `${prefix}-${hub.corner}` : `${prefix}-${hub.corner} ${compassLetters(hub.direction)}`, taken),
         place: hub.place,
         design: hub.designPlace,
         corner: hub.corner,
@@ -54,7 +109,8 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
         offFace: hub.offFace && [...hub.offFace],
         alsoOffFace: hub.alsoOffFace && [...hub.alsoOffFace],
         onLine: hub.onLine && [...hub.onLine],
-        designZ: item.designZ,
+        designZ: item.rule === 'rakedPiles' ? item.rake!.workingZ : (hub.z ?? item.designZ),
+        ...(item.rule === 'rakedPiles' && isCentre ? { rake: { azimuthDeg: item.rake!.azimuthDeg, ratio: item.rake!.ratio } } : {}),
       });
     }
   }
@@ -73,10 +129,35 @@ function freeName(wanted: string, taken: Set<string>): string {
 export const outlinesOf = ({ body }: Fact<'package'>): Item['corners'][] =>
   body.items.filter((item) => item.rule === 'outline' && item.corners.length > 2).map((item) => item.corners);
 
+/** So many points are drawn for an arc: a quarter circle looks round with them. */
+const ARC_STEPS = 12;
+
+/** A line with its arcs as short straight ones. */
+function drawnPath(corners: Item['corners'], closed: boolean): Item['corners'] {
+  const path = pathOf(corners, closed);
+  if (!path.ok) return corners;
+  const drawn = path.value.sides.flatMap((side) => [
+    side.from,
+    ...(side.arc
+      ? Array.from({ length: ARC_STEPS - 1 }, (_, i) => ({
+          name: side.from.name,
+          ...pointOnPath(path.value, side.start + (side.length * (i + 1)) / ARC_STEPS, 0)!,
+        }))
+      : []),
+  ]);
+  return [...drawn, ...(closed ? [] : [corners.at(-1)!])].map(({ name, e, n }) => ({ name, e, n }));
+}
+
 /** An item as it is drawn: one closed outline, or its lines; points are drawn by their marks. */
-export function shapesOf({ rule, corners }: Pick<Item, 'rule' | 'corners'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
-  if (rule === 'points' || rule === 'recoveries') return [];
-  if (rule === 'outline') return [{ closed: true, points: corners }];
+export function shapesOf(item: Pick<Item, 'rule' | 'corners' | 'along' | 'moved'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
+  const { rule, corners, along } = item;
+  if (rule === 'points' || rule === 'recoveries' || rule === 'bolts' || rule === 'rakedPiles') return [];
+  if (rule === 'outline') {
+    const outward = outwardOf(item);
+    const marked = outward === 0 ? null : movedOutline(corners, outward);
+    return [{ closed: true, points: corners }, ...(marked?.ok ? [{ closed: true, points: marked.value }] : [])];
+  }
+  if (rule === 'along') return [{ closed: along?.closed ?? false, points: drawnPath(corners, along?.closed ?? false) }];
   return corners.flatMap((from, i) => (i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : []));
 }
 

@@ -1,7 +1,7 @@
 /** How far the work packages are: what is set, held and in doubt. */
 import type { Standing, TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { markKey, packageRoots, type SiteState } from './state.ts';
+import { markKey, type SiteState } from './state.ts';
 
 export interface PackageProgress {
   readonly work: Fact<'package'>;
@@ -15,7 +15,7 @@ export interface PackageProgress {
 
 export function progressOf(state: SiteState, trust: TrustResult): PackageProgress[] {
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
-  const roots = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package'));
+  const roots = state.packageRoots;
   return state.packages.map((work) => {
     const keys = work.body.plans.map((plan) => markKey(roots.get(work.id)!, plan.key));
     const marks = keys.flatMap((key) => state.marks.get(key) ?? []).filter((mark) => mark.body.state !== 'rough');

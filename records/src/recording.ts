@@ -130,6 +130,7 @@ export interface MarkSetting {
   readonly hubZ: number | null;
   readonly groundZ: number | null;
   readonly shots: number;
+  readonly firm?: boolean | undefined;
   readonly supersedes: string | null;
 }
 
@@ -140,7 +141,16 @@ export const toleranceOf = (state: SiteState, work: Fact<'package'>): number =>
 /** A mark as set. Cut and fill are counted from the hub, so a mark whose hub was not shot has none. */
 export function markBody(state: SiteState, { solution, work, plan, sight, stake, hubZ, ...setting }: MarkSetting): FactBody<'mark'> {
   const cutFill = hubZ === null || plan.designZ === null ? null : hubZ - plan.designZ;
-  const content = { name: plan.name, offset: plan.offset, to: plan.corner, meaning: plan.meaning, cutFill, heightReference: work.body.heightReference };
+  const { heightReference, also, rounding } = work.body;
+  const content = {
+    name: plan.name,
+    offset: plan.offset,
+    to: plan.corner,
+    meaning: plan.meaning,
+    cutFill,
+    heightReference,
+    also: also ? { heightReference: also.heightReference, cutFill: cutFill === null ? null : cutFill - also.above } : null,
+  };
   return {
     package: work.id,
     key: plan.key,
@@ -160,7 +170,8 @@ export function markBody(state: SiteState, { solution, work, plan, sight, stake,
     groundZ: setting.groundZ,
     designZ: plan.designZ,
     cutFill,
-    stakeText: stakeWords(stakeLines(content), state.settings.convention, state.settings.lengthUnit),
+    ...(setting.firm === undefined ? {} : { firm: setting.firm }),
+    stakeText: stakeWords(stakeLines(content), state.settings.convention, state.settings.lengthUnit, rounding),
     shots: setting.shots,
     note: '',
     supersedes: setting.supersedes,

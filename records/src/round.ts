@@ -2,7 +2,7 @@
 import { walkingOrder, planDistance, type PlanPoint, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { isForPlan } from './packagePlans.ts';
-import { markKey, packageRoots, type SiteState } from './state.ts';
+import { markKey, type SiteState } from './state.ts';
 
 type Plan = FactBody<'package'>['plans'][number];
 
@@ -35,7 +35,7 @@ export function roundOf(state: SiteState, trust: TrustResult, work: Fact<'packag
   const { plans } = work.body;
   const order = start ?? plans[0]?.place ?? null;
   if (order === null) return [];
-  const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)!;
+  const root = state.packageRoots.get(work.id)!;
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
   const walked = orderOf(plans, order);
   return walked.map((i) => {

@@ -1,7 +1,7 @@
 /** Distances between marks that are set, against the design: a rectangle proves itself without the instrument. */
 import { planDistance, type Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { markKey, packageRoots, type SiteState } from './state.ts';
+import { markKey, type SiteState } from './state.ts';
 
 export interface SetPair {
   readonly from: Fact<'mark'>;
@@ -25,7 +25,7 @@ const LEAST: Metres = 1;
 
 /** For every mark of a package that is set, the one next to it and the one farthest away; the largest difference first. */
 export function setPairs(state: SiteState, work: Fact<'package'>): SetPair[] {
-  const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)!;
+  const root = state.packageRoots.get(work.id)!;
   const marks = work.body.plans.flatMap((plan) => {
     const mark = state.marks.get(markKey(root, plan.key));
     return mark && mark.body.state !== 'rough' ? [mark] : [];

@@ -1,7 +1,7 @@
 /** Lines of the drawing that a station can be found from: sides of outlines, and the lines between two ends. */
 import type { PlanPoint, SiteLine } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { packageRoots, type SiteState } from './state.ts';
+import { type SiteState } from './state.ts';
 
 type LineTarget = Extract<Fact<'sight'>['body']['target'], { kind: 'line' }>;
 
@@ -15,7 +15,7 @@ const LINE_SD = 0.003;
 export const lineName = ({ item, from, to }: Pick<LineTarget, 'item' | 'from' | 'to'>): string => `${item} ${from}–${to}`;
 
 export function siteLines(state: SiteState): DrawnLine[] {
-  const roots = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package'));
+  const roots = state.packageRoots;
   return state.packages.flatMap((work) =>
     work.body.items.flatMap((item) => {
       const ends: readonly (readonly [PlanPoint & { name: string }, PlanPoint & { name: string }])[] =

@@ -46,10 +46,18 @@ export interface SiteState {
   readonly grids: readonly Fact<'grid'>[];
   /** Ground that marks keep out of, by name. */
   readonly areas: readonly Fact<'area'>[];
+  /** Drawings in force, by name. */
+  readonly drawings: readonly Fact<'drawing'>[];
   /** Work packages in force, by id of the latest revision. */
   readonly packages: readonly Fact<'package'>[];
+  /** Id of the first revision of the package that each revision belongs to. */
+  readonly packageRoots: ReadonlyMap<string, string>;
   /** Marks in force by `markKey`. */
   readonly marks: ReadonlyMap<string, Fact<'mark'>>;
+  /** Things as they were measured, in force, in the order of the site. */
+  readonly asBuilt: readonly Fact<'asBuilt'>[];
+  /** What was done for safety and for the equipment. */
+  readonly care: readonly Fact<'care'>[];
   /** Marks at whose place something stands, by `markKey`. */
   readonly obstructions: ReadonlyMap<string, Fact<'obstruction'>>;
   /** All facts in the order of the site, withdrawn ones too. */
@@ -111,12 +119,26 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
       ({ body }) => body.area,
       ({ body }) => body.name,
     ),
+    drawings: inForceByName(
+      standing('drawing'),
+      ({ body }) => body.drawing,
+      ({ body }) => body.name,
+    ),
     packages: latestPackages(standing('package')),
+    packageRoots: packageRoots(of('package')),
     marks: marksInForce(standing('mark'), standing('package')),
+    asBuilt: notSuperseded(standing('asBuilt')),
+    care: standing('care'),
     obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
     timeline,
     withdrawn,
   };
+}
+
+/** Without those that a later one replaces. */
+function notSuperseded<T extends { readonly id: string; readonly body: { readonly supersedes: string | null } }>(facts: readonly T[]): T[] {
+  const replaced = new Set(facts.map((fact) => fact.body.supersedes));
+  return facts.filter((fact) => !replaced.has(fact.id));
 }
 
 function byMark<T extends { readonly body: { readonly mark: string } }>(facts: readonly T[]): Map<string, T[]> {
@@ -206,9 +228,7 @@ function latestPackages(packages: readonly Fact<'package'>[]): Fact<'package'>[]
 
 function marksInForce(marks: readonly Fact<'mark'>[], packages: readonly Fact<'package'>[]): Map<string, Fact<'mark'>> {
   const roots = packageRoots(packages);
-  const replaced = new Set(marks.map((mark) => mark.body.supersedes));
-  const inForce = marks.filter((mark) => !replaced.has(mark.id));
-  return new Map(inForce.map((mark) => [markKey(roots.get(mark.body.package) ?? mark.body.package, mark.body.key), mark]));
+  return new Map(notSuperseded(marks).map((mark) => [markKey(roots.get(mark.body.package) ?? mark.body.package, mark.body.key), mark]));
 }
 
 /** An obstruction holds for the place that was planned when it was found: a mark moved elsewhere is free of it. */

@@ -373,7 +373,7 @@ describe('the page of a set-up', () => {
 describe('figures of the day', () => {
   it('count the shots a mark took, of one person and one station', () => {
     const { story, solution } = day();
-    expect(paceOf(story.state, solution.fact.id, story.who)).toEqual({ marks: 3, shotsPerMark: 2 });
+    expect(paceOf(story.state, solution.fact.id, story.who)).toMatchObject({ marks: 3, shotsPerMark: 2 });
     expect(paceOf(story.state, solution.fact.id, newId())).toBeNull();
   });
 

@@ -1,6 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import {
   alternativesFor,
+  draggedOffset,
+  ownOffset,
   bookLine,
   crossingsOf,
   gridCorners,
@@ -35,6 +37,21 @@ const drawn = (grid: FactBody<'grid'>) => {
   if (!built.ok) throw new Error(built.error.code);
   return built.value;
 };
+
+describe('a mark that is dragged', () => {
+  it('changes the length of its offset only, by what a crew can tape, and is told what is in the way', () => {
+    const story = new Story();
+    const work = story.work();
+    const plan = work.body.plans.find(({ key }) => key === 'Hall/A/in')!;
+    const away = { e: plan.design.e + (plan.place.e - plan.design.e) * 1.6, n: plan.design.n + (plan.place.n - plan.design.n) * 1.6 };
+    expect(draggedOffset(plan, away)).toBeCloseTo(3.2, 6);
+    const moved = ownOffset(story.state, plan, 3.2, null)!;
+    expect(moved).toMatchObject({ offset: 3, hindrances: [] });
+    expect(Math.hypot(moved.place.e - plan.design.e, moved.place.n - plan.design.n)).toBeCloseTo(3, 9);
+    expect(ownOffset(story.state, plan, -9, null)!.offset).toBe(0.5);
+    expect(ownOffset(story.state, { ...plan, offset: 0 }, 2, null)).toBeNull();
+  });
+});
 
 describe('grids of a site', () => {
   it('are the latest revisions, by name, without those taken off', () => {

@@ -2,11 +2,13 @@
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import { checkJson } from '@idle-marker/contract';
 import {
+  asBuiltBody,
   defaultUse,
   hubPlans,
   judgeProof,
   judgeResight,
   markBody,
+  meanPlace,
   readingOf,
   sightBody,
   siteState,
@@ -309,5 +311,14 @@ export class Story {
     const hubZ = as === 'confirmed' ? stake.value.measured.z : null;
     const setting = { solution, work, plan, sight, stake: stake.value, hubZ, groundZ: stake.value.measured.z, shots: 2 };
     return this.say('mark', markBody(this.state, { ...setting, state: as, supersedes }), 0);
+  }
+
+  /** Measures something that stands at `place`, `shots` times; each further shot lies 2 mm farther east. */
+  measure(solution: AcceptedSolution, place: Place, about: Partial<FactBody<'asBuilt'>> & { readonly name: string }, shots = 1): Fact<'asBuilt'> {
+    const sights = Array.from({ length: shots }, (_, i) =>
+      this.shoot(solution.occupation, 'asBuilt', { kind: 'spot', name: about.name }, { ...place, e: place.e + i * 0.002 }),
+    );
+    const mean = meanPlace(this.state, solution, sights)!;
+    return this.say('asBuilt', asBuiltBody(solution, sights, mean, { code: '', against: null, note: '', supersedes: null, ...about }));
   }
 }

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
+import { asBuiltRoutes } from './asBuilt/routes.ts';
 import { controlRoutes } from './control/routes.ts';
 import { factRoutes } from './facts/routes.ts';
 import { ProblemError, problemHandler } from './http/problems.ts';
@@ -11,6 +12,7 @@ import { imageRoutes } from './images/routes.ts';
 import { openApiDocument } from './openapi/document.ts';
 import { sheetRoutes } from './sheets/routes.ts';
 import { siteRoutes } from './sites/routes.ts';
+import { sourceRoutes } from './sources/routes.ts';
 
 export interface AppOptions {
   readonly orm: MikroORM;
@@ -58,7 +60,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   });
   const api = express.Router();
   // The upload routes take their own bodies, with their own limit.
-  api.use(controlRoutes(orm), imageRoutes(orm));
+  api.use(controlRoutes(orm), imageRoutes(orm), sourceRoutes(orm));
   api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
   api.get('/clock', (_request, response) => {
     response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });
@@ -67,7 +69,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   api.get('/openapi.json', (_request, response) => {
     response.json(description);
   });
-  api.use(siteRoutes(orm), factRoutes(orm), sheetRoutes(orm));
+  api.use(siteRoutes(orm), factRoutes(orm), sheetRoutes(orm), asBuiltRoutes(orm));
   api.use(() => {
     throw new ProblemError('NOT_FOUND', 'There is no such address in this API: see /api/v1/openapi.json.');
   });

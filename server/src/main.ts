@@ -2,12 +2,12 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { readConfiguration } from './configuration.ts';
 import { openDatabase } from './database/orm.ts';
-import { loadDemo } from './demo/loadDemo.ts';
+import { loadDemos } from './demo/loadDemo.ts';
 
 const log = pino({ level: process.env['IDLE_LOG'] || 'info' });
 const configuration = readConfiguration(process.env);
 const orm = await openDatabase(configuration.database);
-if (configuration.demoFolder !== null) await loadDemo(orm, configuration.demoFolder, configuration.now, log);
+if (configuration.demoFolder !== null) await loadDemos(orm, configuration.demoFolder, configuration.now, log);
 const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: configuration.host === '127.0.0.1' });
 const server = app.listen(configuration.port, configuration.host, (error?: Error) => {
   if (error) {

@@ -88,14 +88,14 @@ describe('the server', () => {
 });
 
 describe('the demo', () => {
-  it('has thirty-odd marks set, by three people, and a package that waits', () => {
+  it('has thirty-odd marks set, by three people, and packages that wait', () => {
     const marks = facts.filter((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.body.state === 'confirmed');
     expect(marks.length).toBeGreaterThan(30);
     expect(new Set(facts.map((fact) => fact.by)).size).toBeGreaterThan(2);
     const waiting = facts
       .filter((fact): fact is Fact<'package'> => fact.type === 'package')
       .filter((work) => !marks.some((mark) => mark.body.package === work.id));
-    expect(waiting.map((work) => work.body.name)).toEqual(['Gangway piles']);
+    expect(waiting.map((work) => work.body.name)).toEqual(['Gangway piles', 'Gangway bearing']);
     expect(marks.every((mark) => mark.body.within)).toBe(true);
   });
 });

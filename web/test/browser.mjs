@@ -1,9 +1,10 @@
 /** What a browser has and jsdom lacks. */
 import { TextDecoder, TextEncoder } from 'node:util';
+import { deserialize, serialize } from 'node:v8';
 
 globalThis.TextEncoder ??= TextEncoder;
 globalThis.TextDecoder ??= TextDecoder;
-globalThis.structuredClone ??= (value) => JSON.parse(JSON.stringify(value));
+globalThis.structuredClone ??= (value) => deserialize(serialize(value));
 globalThis.ResizeObserver ??= class {
   observe() {}
   unobserve() {}

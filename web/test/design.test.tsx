@@ -8,7 +8,7 @@ import { EditPackage } from '../src/features/design/EditPackage.tsx';
 import { readLabels, readSpacings } from '../src/features/design/gridDraft.ts';
 import { unitsOf } from '../src/site/useUnits.ts';
 import { newId } from '../../records/test/story.ts';
-import { begin, said, show, Story } from './page.tsx';
+import { begin, keptDrawing, said, show, Story } from './page.tsx';
 
 beforeEach(begin);
 const nothing = () => undefined;
@@ -35,6 +35,21 @@ describe('what people write for a grid', () => {
     expect(readSpacings(`2 × 24' 6", 25'`, feet)!.map((each) => Math.round(each * 1000))).toEqual([7468, 7468, 7620]);
     expect(readSpacings('6, six', metres)).toBeNull();
     expect(readSpacings(' ', metres)).toEqual([]);
+  });
+});
+
+describe('an offset by hand', () => {
+  it('goes by round steps, refuses a place that is not clear, and is kept', async () => {
+    const story = new Story().control();
+    const work = story.work();
+    const { user } = show(story, <OffsetsDialog work={work} onClose={nothing} />);
+    const [plan] = work.body.plans;
+    await user.click(screen.getByRole('button', { name: `${plan!.name} farther` }));
+    expect(screen.getByText(/^1 by hand, /)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Use these offsets' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    const [kept] = said();
+    expect(kept).toMatchObject({ type: 'package', body: { plans: expect.arrayContaining([expect.objectContaining({ key: plan!.key, offset: 2.5 })]) } });
   });
 });
 
@@ -74,14 +89,44 @@ describe('a grid', () => {
   });
 
   it('comes from a drawing', async () => {
-    const { user } = show(new Story().control(), <EditGrid grid={null} onClose={nothing} />);
-    const dxf = readFileSync(`${import.meta.dirname}/../../demo/ternhaven/ticket-hall.dxf`, 'utf8');
-    await user.upload(screen.getByLabelText(/From a DXF drawing/), new File([dxf], 'ticket-hall.dxf'));
+    const story = new Story().control();
+    await keptDrawing(story, 'ticket-hall.dxf', readFileSync(`${import.meta.dirname}/../../demo/ternhaven/ticket-hall.dxf`));
+    const { user } = show(story, <EditGrid grid={null} onClose={nothing} />);
     await user.click(await screen.findByRole('button', { name: 'GRID: A B C D by 1 2 3 4 5' }));
     expect(screen.getByText('4 by 5 lines, 20 crossings')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ body: { name: 'GRID', source: 'ticket-hall.dxf', letters: { spacings: [7.2, 7.2, 7.2] } } });
+  });
+
+  it('finds a point again from two taped distances, or where lines meet', async () => {
+    const { user } = show(new Story().control(['K1', 'K2']), <EditPackage work={null} onClose={nothing} />);
+    await user.click(screen.getByRole('button', { name: 'Put a point in words…' }));
+    const words = within(screen.getByRole('region', { name: 'A point in words' }));
+    await user.selectOptions(words.getByLabelText('Measured from'), 'two lines, or distances from two points');
+    const [first, second] = words.getAllByLabelText('of, m');
+    await user.type(first!, '10');
+    await user.type(second!, '10');
+    expect(words.getByText(/These two do not meet/)).toBeTruthy();
+    await user.clear(first!);
+    await user.clear(second!);
+    await user.type(first!, '66');
+    await user.type(second!, '66');
+    // K1 is 3950, 7960 and K2 4060, 7950: the two places lie north and south of the line between them.
+    const which = words.getByLabelText('They meet twice; it is the');
+    expect(
+      within(which)
+        .getAllByRole('option')
+        .map((option) => option.textContent),
+    ).toEqual(['south one', 'north one']);
+    await user.selectOptions(which, 'north one');
+    const text = words.getByText(/^E 4.*N 7.*/).textContent.replace(/\u2009/g, '');
+    const [e, n] = [...text.matchAll(/[\d.]+/g)].map(Number) as [number, number];
+    expect(Math.hypot(e - 3950, n - 7960)).toBeCloseTo(66, 2);
+    expect(Math.hypot(e - 4060, n - 7950)).toBeCloseTo(66, 2);
+    expect(n).toBeGreaterThan(7960);
+    await user.selectOptions(words.getByLabelText('Second'), 'the line from');
+    expect(words.getByLabelText('to')).toBeTruthy();
   });
 
   it('gives the points of a package, and places that are put in words', async () => {

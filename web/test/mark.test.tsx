@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { roundOf, roundRows } from '@idle-marker/records';
 import { BlockedDialog } from '../src/features/mark/BlockedDialog.tsx';
+import { CautionCards } from '../src/features/mark/CautionCards.tsx';
 import { CallingDialog } from '../src/features/mark/CallingDialog.tsx';
 import { CutFill } from '../src/features/mark/CutFill.tsx';
 import { GuidanceBoard } from '../src/features/mark/GuidanceBoard.tsx';
@@ -9,6 +10,7 @@ import { MarkHeights } from '../src/features/mark/MarkHeights.tsx';
 import { RoundTable } from '../src/features/mark/RoundTable.tsx';
 import { StakePicture } from '../src/features/mark/StakePicture.tsx';
 import { MarkSlip } from '../src/features/mark/MarkSlip.tsx';
+import { newId, SITE } from '../../records/test/story.ts';
 import { begin, jest, said, show, Story } from './page.tsx';
 
 beforeEach(begin);
@@ -42,13 +44,15 @@ describe('cut and fill', () => {
   });
 });
 
+const AROUND = { instrument: { e: 4030, n: 8000 }, minutesPerMark: null, onFirst: () => undefined };
+
 describe('the round', () => {
   it('says of each mark what became of it', () => {
     const { story, work, solution, round } = day();
     const plans = work.body.plans;
     story.set(solution, work, 1, { as: 'rough' });
     story.say('obstruction', { package: work.id, key: plans[2]!.key, name: plans[2]!.name, place: plans[2]!.place, what: 'Fence' });
-    show(story, <RoundTable rows={roundRows(round(), { e: 4030, n: 8000 })} chosen={plans[3]!.key} onChoose={() => undefined} />);
+    show(story, <RoundTable rows={roundRows(round(), { e: 4030, n: 8000 })} chosen={plans[3]!.key} {...AROUND} onChoose={() => undefined} />);
     const row = (i: number) => within(screen.getByRole('row', { name: new RegExp(`^${plans[i]!.name} `) }));
     expect(row(0).getByText('confirmed, held')).toBeTruthy();
     expect(row(1).getByText('rough')).toBeTruthy();
@@ -60,9 +64,105 @@ describe('the round', () => {
   it('chooses the mark that is pressed', async () => {
     const { story, work, round } = day();
     let chosen = '';
-    const { user } = show(story, <RoundTable rows={roundRows(round(), { e: 0, n: 0 })} chosen="" onChoose={(key) => (chosen = key)} />);
+    const { user } = show(story, <RoundTable rows={roundRows(round(), { e: 0, n: 0 })} chosen="" {...AROUND} onChoose={(key) => (chosen = key)} />);
     await user.click(screen.getByRole('button', { name: work.body.plans[4]!.name }));
     expect(chosen).toBe(work.body.plans[4]!.key);
+  });
+});
+
+describe('the round as it will be walked', () => {
+  it('puts what is hidden behind a heap last, says why, and works the next proof in', async () => {
+    const { story, work, round } = day();
+    const stops = round();
+    const open = stops.filter((stop) => stop.mark === null);
+    const hidden = open[0]!.plan;
+    const { e, n } = hidden.place;
+    story.say('area', {
+      area: newId(),
+      name: 'Heap',
+      kind: 'spoilHeap',
+      corners: [
+        { e: e - 0.4, n: n - 0.4 },
+        { e: e + 0.4, n: n - 0.4 },
+        { e: e + 0.4, n: n + 0.4 },
+        { e: e - 0.4, n: n + 0.4 },
+      ],
+      margin: 0,
+      blocksSight: true,
+      source: 'plan',
+      retired: false,
+      supersedes: null,
+    });
+    let first = '';
+    const { user } = show(
+      story,
+      <RoundTable
+        rows={roundRows(stops, { e: 4030, n: 8000 })}
+        chosen=""
+        {...AROUND}
+        minutesPerMark={25}
+        onFirst={(key) => (first = key)}
+        onChoose={() => undefined}
+      />,
+    );
+    const rows = screen.getAllByRole('row').slice(1);
+    expect(within(screen.getByRole('row', { name: new RegExp(`^${hidden.name} `) })).getByText('not seen from here: Heap')).toBeTruthy();
+    const at = (pattern: RegExp) => rows.findIndex((row) => pattern.test(row.textContent ?? ''));
+    // After two marks of 25 minutes the hour is nearly over.
+    expect(at(/Prove on P\d.*due in \d+ min/)).toBeLessThanOrEqual(2);
+    expect(at(new RegExp(`^${hidden.name}`))).toBe(open.length);
+    await user.click(screen.getByRole('button', { name: `Put ${open[2]!.plan.name} first` }));
+    expect(first).toBe(open[2]!.plan.key);
+    expect(work.body.plans.length).toBe(stops.length);
+  });
+});
+
+describe('cautions', () => {
+  it('stand until somebody says what was done, and are not asked again that day', async () => {
+    const { story, work, solution, round } = day();
+    const stop = round().find((each) => each.mark === null)!;
+    const { e, n } = stop.plan.place;
+    story.say('area', {
+      area: newId(),
+      name: 'Haul road',
+      kind: 'traffic',
+      corners: [
+        { e: e - 1, n: n - 1 },
+        { e: e + 1, n: n - 1 },
+        { e: e + 1, n: n + 1 },
+      ],
+      margin: 0.5,
+      blocksSight: false,
+      source: 'plan',
+      retired: false,
+      supersedes: null,
+    });
+    const { user, unmount } = show(story, <CautionCards work={work} stop={stop} solution={solution} />);
+    expect(screen.getByText('Before driving: buried services')).toBeTruthy();
+    expect(screen.getByText('This mark is in a lane')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'They are located' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'care', body: { what: 'services', about: work.id } });
+    unmount();
+    story.say('care', { what: 'services', about: work.id, text: '' });
+    show(story, <CautionCards work={work} stop={stop} solution={solution} />);
+    expect(screen.queryByText('Before driving: buried services')).toBeNull();
+    expect(screen.getByText('This mark is in a lane')).toBeTruthy();
+  });
+
+  it('ask for an independent check of what is bolted together, until there is one', () => {
+    const story = new Story({ classes: [{ id: 'steel', name: 'Steel', planMm: 5, heightMm: 4, leastMarks: 3 }, ...SITE.classes] }).control();
+    const work = story.work({ class: 'steel' });
+    const solution = story.station('S1');
+    const mark = story.set(solution, work, 0);
+    const other = story.set(solution, work, 1);
+    const stop = () => roundOf(story.state, story.trust(), work, { e: 4030, n: 8000 }).find(({ plan }) => plan.key === mark.body.key)!;
+    const shown = show(story, <CautionCards work={work} stop={stop()} solution={solution} />);
+    expect(screen.getByText('Wants an independent check')).toBeTruthy();
+    shown.unmount();
+    story.say('tape', { from: mark.id, to: other.id, taped: 4, measured: 4, within: true, note: '' });
+    show(story, <CautionCards work={work} stop={stop()} solution={solution} />);
+    expect(screen.queryByText('Wants an independent check')).toBeNull();
   });
 });
 
@@ -179,7 +279,9 @@ describe('while a proof is overdue', () => {
       <MarkSlip
         work={work}
         stop={stop}
-        round={{ work, stop, stops, choose: nothing, chooseWork: nothing, next: nothing }}
+        round={{ work, stop, stops, choose: nothing, chooseWork: nothing, next: nothing, putFirst: nothing }}
+        way="follow"
+        onWay={nothing}
         staking={staking as never}
         solution={solution}
         viewpoint="facingInstrument"

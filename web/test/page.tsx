@@ -6,8 +6,9 @@ import { cleanup, configure, render, type RenderResult } from '@testing-library/
 import { userEvent, type UserEvent } from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
-import type { AnyFact } from '@idle-marker/contract';
-import { Story } from '../../records/test/story.ts';
+import { digestOfBytes, type AnyFact, type Fact } from '@idle-marker/contract';
+import { newId, Story } from '../../records/test/story.ts';
+import { keepBeside } from '../src/ledger/beside.ts';
 import { openSite } from '../src/ledger/ledger.ts';
 import { SiteProvider } from '../src/site/SiteContext.tsx';
 
@@ -34,6 +35,7 @@ export class Server {
       const refusal = this.refused.get('sheet');
       return Promise.resolve(answer(refusal?.body ?? {}, refusal?.status ?? 201));
     }
+    if (init?.method === 'PUT' && /\/(images|sources)\//.test(url)) return Promise.resolve(answer({}, 201));
     if (init?.method === 'PUT') {
       const fact = JSON.parse(init.body as string) as AnyFact;
       const refusal = this.refused.get(fact.type);
@@ -68,6 +70,29 @@ export function show(story: Story, children: ReactNode): Shown {
     </QueryClientProvider>
   );
   return { ...render(page(children)), user: userEvent.setup() };
+}
+
+/** A drawing of the story whose file is in this browser. */
+export async function keptDrawing(story: Story, fileName: string, data: Uint8Array): Promise<Fact<'drawing'>> {
+  const file = newId();
+  // Of the page's own kind, whatever read them.
+  const bytes = new Uint8Array(data);
+  await keepBeside(SITE_ID, 'sources', file, { mediaType: 'application/octet-stream', bytes: bytes.slice().buffer });
+  return story.say('drawing', {
+    drawing: newId(),
+    name: fileName.replace(/\..*$/, ''),
+    fileName,
+    format: 'dxf',
+    file,
+    bytes: bytes.length,
+    digest: digestOfBytes(bytes),
+    unit: { name: 'metres', metres: 1 },
+    placing: null,
+    hidden: [],
+    elements: 1,
+    retired: false,
+    supersedes: null,
+  });
 }
 
 /** Facts that the interface said since the site was opened. */

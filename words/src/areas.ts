@@ -1,6 +1,6 @@
 import type { Hindrance } from '@idle-marker/core';
 
-type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut';
+type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead';
 
 export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
   dig: 'Dig',
@@ -9,6 +9,9 @@ export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
   machine: 'Reach of a machine',
   services: 'Buried services',
   keepOut: 'Kept free',
+  traffic: 'Traffic lane',
+  edge: 'Open edge',
+  overhead: 'Overhead line',
 };
 
 /** Why a hub should not stand where it was asked for. */

@@ -1,16 +1,45 @@
 /** Why a drawing or a grid in it can't be used. */
 type DrawingFault =
-  | { readonly code: 'NOT_DXF'; readonly detail: string }
-  | { readonly code: 'EMPTY_DRAWING' }
+  | { readonly code: 'NOT_A_DRAWING'; readonly detail: string }
+  | { readonly code: 'BINARY_DRAWING' }
+  | { readonly code: 'PACKED_DRAWING' }
+  | { readonly code: 'CUT_OFF'; readonly elements: number }
+  | { readonly code: 'EMPTY_DRAWING'; readonly leftOut: readonly LeftOut[] }
+  | { readonly code: 'BAD_ROW'; readonly row: number; readonly detail: string }
   | { readonly code: 'GRID_TOO_FEW_LINES'; readonly lines: number }
   | { readonly code: 'GRID_MANY_DIRECTIONS'; readonly directions: number };
 
+interface LeftOut {
+  readonly what: string;
+  readonly layer: string;
+  readonly count: number;
+}
+/** So many kinds are named; the rest is counted. */
+const NAMED = 6;
+
+/** "3 HATCH on WALLS, 1 SPLINE on KERB". */
+export function leftOutWords(leftOut: readonly LeftOut[]): string {
+  const named = leftOut.slice(0, NAMED).map(({ count, what, layer }) => `${count} ${what} on ${layer}`);
+  const more = leftOut.slice(NAMED).reduce((sum, { count }) => sum + count, 0);
+  return [...named, ...(more > 0 ? [`${more} more`] : [])].join(', ');
+}
+
 export function drawingWords(fault: DrawingFault): string {
   switch (fault.code) {
-    case 'NOT_DXF':
-      return `This is not a DXF drawing that can be read (${fault.detail}): save it as ASCII DXF and choose that.`;
+    case 'NOT_A_DRAWING':
+      return `This is nothing that a design can be read from: ${fault.detail}. Take a DXF drawing, LandXML, GeoJSON or a list of points.`;
+    case 'BINARY_DRAWING':
+      return 'This drawing is in binary DXF: save it as text (ASCII) DXF and take that.';
+    case 'PACKED_DRAWING':
+      return 'This is a DWG drawing, which only the program that made it can read: save it as text (ASCII) DXF and take that.';
+    case 'CUT_OFF':
+      return `The drawing ends in the middle, after ${fault.elements} ${fault.elements === 1 ? 'element' : 'elements'}: it was cut off on its way. Get it again; nothing was taken.`;
     case 'EMPTY_DRAWING':
-      return 'There are no straight lines or closed polylines in this drawing.';
+      return fault.leftOut.length === 0
+        ? 'There are no lines, arcs, circles or points in this drawing.'
+        : `There is nothing in this drawing to set out from; it holds only ${leftOutWords(fault.leftOut)}.`;
+    case 'BAD_ROW':
+      return `Row ${fault.row} ${fault.detail}. Put it right in the file; nothing was taken.`;
     case 'GRID_TOO_FEW_LINES':
       return `A grid needs at least two lines each way; ${fault.lines} are on this layer.`;
     case 'GRID_MANY_DIRECTIONS':

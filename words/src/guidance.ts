@@ -45,6 +45,18 @@ export function moveWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): s
 export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit): string =>
   `The driven hub is ${smallLength(off, unit)} off, the class allows ${smallLength(tolerance, unit)}. Pull it and set it again.`;
 
+/** A driven hub is corrected through the ground: "push it 12 mm toward the instrument". */
+export function pushWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
+  const words = DIRECTION_WORDS[viewpoint];
+  const part = (metres: number, positive: string, negative: string): string[] => {
+    const said = smallLength(metres, unit);
+    return /[1-9]/.test(said) ? [`${said} ${metres > 0 ? positive : negative}`] : [];
+  };
+  const parts = [...part(move.up, words.up, words.down), ...part(move.right, words.right, words.left)];
+  if (parts.length === 0) return 'It stands where it should.';
+  return `It wants to go ${parts.join(' and ')}. A little of that: strike the ground beside it on the far side, never the hub, and shoot it again. More: pull it.`;
+}
+
 /** More shots a mark than this are walked for nothing. */
 const MANY_SHOTS = 3.5;
 

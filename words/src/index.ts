@@ -17,9 +17,20 @@ export {
 } from './vocabulary.ts';
 export { cutFillWords, hubPlaceWords, stakeWords, type StakeConvention } from './stakeLines.ts';
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
-export { smallLength, smallUnit } from './small.ts';
+export { smallLength, smallUnit, toleranceWords } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
-export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, tapeWords, VIEWPOINT_NAME, type MovePart } from './guidance.ts';
+export {
+  DIRECTION_WORDS,
+  GRADE_WORD,
+  hubOutsideWords,
+  moveParts,
+  moveWords,
+  paceWords,
+  pushWords,
+  tapeWords,
+  VIEWPOINT_NAME,
+  type MovePart,
+} from './guidance.ts';
 export { troubleWords } from './link.ts';
 export { clearWords, effectWords, hangsWords, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
@@ -27,7 +38,7 @@ export { outlineErrorWords } from './outline.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { AREA_KIND, hindranceWords } from './areas.ts';
-export { drawingWords } from './drawing.ts';
+export { drawingWords, leftOutWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
 export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
@@ -39,3 +50,8 @@ export { driftWords, type DriftOf } from './drift.ts';
 export { SETUP_STEPS, type SetupStep } from './setupSteps.ts';
 export { WHY } from './why.ts';
 export { EVENT_KINDS, EVENT_WORDS, type EventKind } from './events.ts';
+export { alongWords, FACE_EDGE, faceWords, offLineParts, heightOffWords, offWords, patternWords, sideWords, type FaceJudgement } from './asBuilt.ts';
+export { ROUNDING, writtenLength, type Rounding } from './rounding.ts';
+export { MARK_KIND, MARK_TOOLS } from './markKinds.ts';
+export { rakeWords } from './rakes.ts';
+export { CARE, CARE_LIST, CARE_OF_EQUIPMENT, cautionWords, type CautionSaid } from './care.ts';

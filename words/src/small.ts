@@ -13,3 +13,10 @@ export function smallLength(metres: number, unit: LengthUnit): string {
 /** Unit in which small differences stand in tables, and how many of it a metre is. */
 export const smallUnit = (unit: LengthUnit): { readonly name: string; readonly perMetre: number; readonly decimals: number } =>
   unit === 'metre' ? { name: 'mm', perMetre: 1000, decimals: 0 } : { name: 'ft', perMetre: lengthFromMetres(1, unit), decimals: 3 };
+
+/** What a class allows, plan and height: "6 / 5 mm", "0.020 / 0.016 ft". */
+export function toleranceWords({ planMm, heightMm }: { readonly planMm: number; readonly heightMm: number }, unit: LengthUnit): string {
+  if (unit === 'metre') return `${planMm} / ${heightMm} mm`;
+  const feet = (mm: number) => lengthFromMetres(mm / 1000, unit).toFixed(3);
+  return `${feet(planMm)} / ${feet(heightMm)} ft`;
+}

@@ -1,12 +1,14 @@
 import { formatLength, type CornerMeaning, type LengthUnit, type StakeLine } from '@idle-marker/core';
+import { isNothing, writtenLength, type Rounding } from './rounding.ts';
 import { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export type StakeConvention = 'plainWords' | 'shortForms';
 
 /** The words that are written on the stake, one entry a line. */
-export function stakeWords(lines: readonly StakeLine[], convention: StakeConvention, unit: LengthUnit): string[] {
+export function stakeWords(lines: readonly StakeLine[], convention: StakeConvention, unit: LengthUnit, rounding: Rounding = 'finest'): string[] {
   const short = convention === 'shortForms';
-  const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)}${short ? '' : ` ${UNIT_ABBREVIATION[unit]}`}`;
+  // Feet and inches carry their own signs.
+  const length = (metres: number) => `${writtenLength(metres, unit, rounding)}${short || rounding === 'sixteenth' ? '' : ` ${UNIT_ABBREVIATION[unit]}`}`;
   return lines.map((line) => {
     switch (line.line) {
       case 'offset':
@@ -16,6 +18,8 @@ export function stakeWords(lines: readonly StakeLine[], convention: StakeConvent
         return `${line.on ? 'on' : 'to'} ${line.to}, ${MEANING[line.meaning]}`;
       case 'cut':
       case 'fill':
+        if (isNothing(line.by, unit, rounding))
+          return `ON GRADE, ${short ? HEIGHT_REFERENCE_SHORT[line.heightReference] : HEIGHT_REFERENCE[line.heightReference]}`;
         return `${line.line.toUpperCase()} ${length(line.by)} to ${short ? HEIGHT_REFERENCE_SHORT[line.heightReference] : HEIGHT_REFERENCE[line.heightReference]}`;
       case 'grade':
         return `ON GRADE, ${short ? HEIGHT_REFERENCE_SHORT[line.heightReference] : HEIGHT_REFERENCE[line.heightReference]}`;
@@ -28,11 +32,10 @@ export function stakeWords(lines: readonly StakeLine[], convention: StakeConvent
 }
 
 /** "CUT 0.120" or "FILL 0.332" or "ON GRADE": never a bare sign. */
-export function cutFillWords(cutFill: number | null, unit: LengthUnit): string {
+export function cutFillWords(cutFill: number | null, unit: LengthUnit, rounding: Rounding = 'finest'): string {
   if (cutFill === null) return 'no height';
-  const figure = formatLength(Math.abs(cutFill), unit, LENGTH_DECIMALS);
-  if (Number(Math.abs(cutFill).toFixed(LENGTH_DECIMALS)) === 0) return 'ON GRADE';
-  return `${cutFill > 0 ? 'CUT' : 'FILL'} ${figure}`;
+  if (isNothing(cutFill, unit, rounding)) return 'ON GRADE';
+  return `${cutFill > 0 ? 'CUT' : 'FILL'} ${writtenLength(Math.abs(cutFill), unit, rounding)}`;
 }
 
 interface HubPlace {

@@ -13,6 +13,8 @@ export const MEANING: Readonly<Record<CornerMeaning, string>> = {
   wallCentre: 'centre of wall',
   gridLine: 'grid line',
   waterLine: 'water line',
+  centre: 'centre',
+  edge: 'edge',
 };
 
 export const HEIGHT_REFERENCE: Readonly<Record<HeightReference, string>> = {

@@ -68,14 +68,28 @@ describe('sentences', () => {
       { code: 'LINE_TOO_SHORT', from: 'A', to: 'B' },
       { code: 'NO_POINTS' },
       { code: 'POINT_NAMED_TWICE', name: 'A' },
+      { code: 'RULE_INCOMPLETE', needs: 'along' },
+      { code: 'RULE_INCOMPLETE', needs: 'rake' },
+      { code: 'MOVED_TOO_FAR', side: ['A', 'B'] },
+      { code: 'PATH_TOO_FEW_CORNERS', given: 1 },
+      { code: 'PATH_SIDE_WITHOUT_LENGTH', from: 'A', to: 'B' },
+      { code: 'INTERVAL_NOT_POSITIVE', interval: 0 },
+      { code: 'TOO_MANY_POINTS', points: 9000 },
+      { code: 'PATTERN_IMPOSSIBLE', why: 'size' },
+      { code: 'PATTERN_IMPOSSIBLE', why: 'count' },
     ] as const)
       isSentence(outlineErrorWords(error));
   });
 
   it('are said for every drawing that can’t be read', () => {
     for (const error of [
-      { code: 'EMPTY_DRAWING' },
-      { code: 'NOT_DXF', detail: 'no SECTION' },
+      { code: 'EMPTY_DRAWING', leftOut: [] },
+      { code: 'EMPTY_DRAWING', leftOut: Array.from({ length: 8 }, (_, i) => ({ what: 'HATCH', layer: `L${i}`, count: 2 })) },
+      { code: 'NOT_A_DRAWING', detail: 'it has no sections' },
+      { code: 'BINARY_DRAWING' },
+      { code: 'PACKED_DRAWING' },
+      { code: 'CUT_OFF', elements: 1 },
+      { code: 'BAD_ROW', row: 3, detail: 'has no name with two coordinates' },
       { code: 'GRID_TOO_FEW_LINES', lines: 1 },
       { code: 'GRID_MANY_DIRECTIONS', directions: 3 },
     ] as const)

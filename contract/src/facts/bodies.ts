@@ -1,7 +1,9 @@
 /** Bodies of all facts. A correction is a new fact that supersedes, never a change. */
 import type { Static } from '../schema.ts';
+import { AsBuiltBody } from './bodies/asBuilt.ts';
+import { CareBody } from './bodies/care.ts';
 import { ControlBody, PhotoBody, VisitBody } from './bodies/control.ts';
-import { AreaBody, GridBody } from './bodies/design.ts';
+import { AreaBody, DrawingBody, GridBody } from './bodies/design.ts';
 import { EquipmentBody } from './bodies/equipment.ts';
 import { DeferralBody, DirectionBody, FindingBody, ProofBody, ResightBody, TapeBody } from './bodies/proof.ts';
 import { MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
@@ -33,9 +35,12 @@ export const FACT_BODIES = {
   close: CloseBody,
   grid: GridBody,
   area: AreaBody,
+  drawing: DrawingBody,
   package: PackageBody,
   mark: MarkBody,
   obstruction: ObstructionBody,
+  asBuilt: AsBuiltBody,
+  care: CareBody,
   handover: HandoverBody,
   withdrawal: WithdrawalBody,
   note: NoteBody,

@@ -83,10 +83,14 @@ export function referencesOf(fact: AnyFact): string[] {
       refs.push(fact.body.supersedes, fact.body.parent ?? null);
       break;
     case 'package':
-      refs.push(fact.body.supersedes);
+      refs.push(fact.body.supersedes, ...fact.body.items.map((item) => item.drawing ?? null));
       break;
     case 'mark':
       refs.push(fact.body.package, fact.body.solution, fact.body.sight, fact.body.supersedes);
+      break;
+    case 'asBuilt':
+      refs.push(fact.body.solution, fact.body.supersedes, ...fact.body.sights);
+      if (fact.body.against?.kind === 'plan') refs.push(fact.body.against.package);
       break;
     case 'obstruction':
       refs.push(fact.body.package);
@@ -103,12 +107,14 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'equipment':
     case 'grid':
     case 'area':
+    case 'drawing':
       refs.push(fact.body.supersedes);
       break;
     case 'photo':
     case 'site':
     case 'member':
     case 'visit':
+    case 'care':
     case 'note':
       break;
   }

@@ -5,7 +5,7 @@ import type { Metres } from '../quantity/unit.ts';
 export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade';
 
 /** What the corner of an item means. */
-export type CornerMeaning = 'outsideFace' | 'insideFace' | 'wallCentre' | 'gridLine' | 'waterLine';
+export type CornerMeaning = 'outsideFace' | 'insideFace' | 'wallCentre' | 'gridLine' | 'waterLine' | 'centre' | 'edge';
 
 export interface StakeContent {
   readonly name: string;
@@ -17,6 +17,8 @@ export interface StakeContent {
   /** Hub height minus design height: positive cut, negative fill. Null when no height was measured or asked. */
   readonly cutFill: Metres | null;
   readonly heightReference: HeightReference;
+  /** A second feature that the same hub is written for. */
+  readonly also?: { readonly cutFill: Metres | null; readonly heightReference: HeightReference } | null;
 }
 
 export type StakeLine =
@@ -32,12 +34,12 @@ export function stakeLines(content: StakeContent, decimals = 3): StakeLine[] {
     { line: 'offset', offset: content.offset },
     { line: 'to', to: content.to, meaning: content.meaning, on: content.offset === 0 },
   ];
-  if (content.cutFill === null) lines.push({ line: 'noHeight' });
-  else {
-    const rounded = Number(content.cutFill.toFixed(decimals));
-    const line = rounded > 0 ? 'cut' : rounded < 0 ? 'fill' : 'grade';
-    lines.push({ line, by: Math.abs(content.cutFill), heightReference: content.heightReference });
-  }
+  const heightLine = (cutFill: Metres, heightReference: HeightReference): StakeLine => {
+    const rounded = Number(cutFill.toFixed(decimals));
+    return { line: rounded > 0 ? 'cut' : rounded < 0 ? 'fill' : 'grade', by: Math.abs(cutFill), heightReference };
+  };
+  lines.push(content.cutFill === null ? { line: 'noHeight' } : heightLine(content.cutFill, content.heightReference));
+  if (content.also && content.also.cutFill !== null) lines.push(heightLine(content.also.cutFill, content.also.heightReference));
   lines.push({ line: 'name', name: content.name });
   return lines;
 }

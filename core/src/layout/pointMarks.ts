@@ -8,14 +8,16 @@ import type { Corner, HubPlan, OutlineError } from './outline.ts';
 export type PointsError =
   Extract<OutlineError, { code: 'OFFSET_NOT_POSITIVE' }> | { readonly code: 'NO_POINTS' } | { readonly code: 'POINT_NAMED_TWICE'; readonly name: string };
 
-function pointsError(points: readonly Corner[]): PointsError | null {
+/** What makes a list of points unfit to be marked; null when nothing does. */
+export function pointsError(points: readonly Corner[]): PointsError | null {
   if (points.length === 0) return { code: 'NO_POINTS' };
   const names = new Set<string>();
   const twice = points.find(({ name }) => names.size === names.add(name).size);
   return twice ? { code: 'POINT_NAMED_TWICE', name: twice.name } : null;
 }
 
-const mark = ({ name, e, n }: Corner): HubPlan => ({
+/** A mark on the point itself, keyed by its name. */
+export const markOn = ({ name, e, n }: Corner): HubPlan => ({
   key: name,
   corner: name,
   place: { e, n },
@@ -31,7 +33,7 @@ const mark = ({ name, e, n }: Corner): HubPlan => ({
 /** One mark a point, at its place. */
 export function pointMarks(points: readonly Corner[]): Result<HubPlan[], PointsError> {
   const error = pointsError(points);
-  return error ? fail(error) : ok(points.map(mark));
+  return error ? fail(error) : ok(points.map(markOn));
 }
 
 /** Direction of the row at a point: from the one before it to the one after it; a single point has none and takes north. */
@@ -56,9 +58,9 @@ export function pointsWithRecoveries(points: readonly Corner[], offset: Metres):
       const row = rowDirection(points, i);
       const recovery = (side: 'right' | 'left'): HubPlan => {
         const direction = wrapTurn(row + (side === 'right' ? Math.PI / 2 : -Math.PI / 2));
-        return { ...mark(point), key: `${point.name}/${side}`, place: polar(point, direction, offset), offset, direction };
+        return { ...markOn(point), key: `${point.name}/${side}`, place: polar(point, direction, offset), offset, direction };
       };
-      return [mark(point), recovery('right'), recovery('left')];
+      return [markOn(point), recovery('right'), recovery('left')];
     }),
   );
 }

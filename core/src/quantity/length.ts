@@ -11,10 +11,12 @@ const UNIT_SUFFIX: Readonly<Record<string, LengthUnit>> = {
   'us ft': 'usSurveyFoot',
 };
 
+const SPOKEN_PARTS: Readonly<Record<string, number>> = { tenth: 10, hundredth: 100, thousandth: 1000 };
+
 /**
  * Reads a length as a person types it, in `unit` unless a suffix says otherwise:
  * `1.5`, `1.5 m`, `4.92 ft`, `4' 11 1/16"`, `11-1/2"`. Feet and inches are feet of the site
- * (or international feet on a metric site). Returns metres, or null when the text is not a length.
+ * (or international feet on a metric site). As people say it: `4 and 35 hundredths`, `3 tenths`. Returns metres, or null when the text is not a length.
  */
 export function parseLength(text: string, unit: LengthUnit): Metres | null {
   const trimmed = text.trim().replace(/[−–]/g, '-').replace(/[’′]/g, "'").replace(/[”″]/g, '"').replace(',', '.');
@@ -23,6 +25,8 @@ export function parseLength(text: string, unit: LengthUnit): Metres | null {
     const suffix = plain[2]?.toLowerCase();
     return lengthToMetres(Number(plain[1]), suffix === undefined ? unit : UNIT_SUFFIX[suffix]!);
   }
+  const spoken = /^(?:(\d+)(?:\s+and)?\s+)?(\d+)\s+(tenth|hundredth|thousandth)s?$/i.exec(trimmed);
+  if (spoken) return lengthToMetres(Number(spoken[1] ?? 0) + Number(spoken[2]) / SPOKEN_PARTS[spoken[3]!.toLowerCase()]!, unit);
   const imperial = /^(-?)(?:(\d+)')?[\s-]*(?:(\d+(?:\.\d+)?)?(?:[\s-]*(\d+)\/(\d+))?")?$/.exec(trimmed);
   if (!imperial || (imperial[2] === undefined && imperial[3] === undefined && imperial[4] === undefined)) return null;
   const [, sign, feet, inches, numerator, denominator] = imperial;

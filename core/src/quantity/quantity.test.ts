@@ -19,11 +19,14 @@ describe('lengths', () => {
     ["-2'", 'foot', -2 * 0.3048],
     ['11 1/2"', 'usSurveyFoot', (11.5 / 12) * (1200 / 3937)],
     ['−0.25', 'metre', -0.25],
+    ['4 and 35 hundredths', 'foot', 4.35 * 0.3048],
+    ['3 tenths', 'foot', 0.3 * 0.3048],
+    ['2 and 5 thousandths', 'metre', 2.005],
   ] as const)('reads %s on a site in %s', (text, unit, metres) => {
     expect(parseLength(text, unit)).toBeCloseTo(metres, 12);
   });
 
-  it.each(['', 'abc', '1.2.3', '1 2', 'NaN', 'Infinity', '1e5', '5\' 1/0"', '--1'])('does not read %s', (text) => {
+  it.each(['', 'abc', '1.2.3', '1 2', 'NaN', 'Infinity', '1e5', '5\' 1/0"', '--1', '3 halves'])('does not read %s', (text) => {
     expect(parseLength(text, 'metre')).toBeNull();
   });
 

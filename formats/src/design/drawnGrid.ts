@@ -18,7 +18,7 @@ import {
   type Radians,
   type Result,
 } from '@idle-marker/core';
-import type { DrawnLine, DrawnText } from './dxf.ts';
+import type { DrawnLine, DrawnText } from './drawing.ts';
 
 export interface DrawnGrid {
   readonly layer: string;
@@ -64,8 +64,10 @@ function families(lines: readonly DrawnLine[]): DrawnLine[][] {
   const groups: DrawnLine[][] = [];
   for (const line of [...lines].sort((a, b) => planDistance(b.from, b.to) - planDistance(a.from, a.to))) {
     const group = groups.find((each) => apart(direction(each[0]!), direction(line)) < SAME_DIRECTION);
-    if (!group) groups.push([line]);
-    else if (!group.some((other) => Math.abs(off(other, line.from)) < SAME_LINE)) group.push(line);
+    // A third direction makes it no grid: what else comes does not matter, and drawings are large.
+    if (!group && groups.push([line]) > 2) break;
+    if (!group) continue;
+    if (!group.some((other) => Math.abs(off(other, line.from)) < SAME_LINE)) group.push(line);
   }
   return groups;
 }

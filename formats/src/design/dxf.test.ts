@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { gridFromLines, namedCorners, readDxf, type Drawing } from '../index.ts';
+import { gridFromLines, namedCorners, placeDrawing, readDxf, readRawDrawing, readRawDxf, usualExtent, type Drawing } from '../index.ts';
 
 const pairs = (...codes: (readonly [number, string | number])[]) => codes.map(([code, value]) => `${code}\n${value}`).join('\n');
 const line = (layer: string, e1: number, n1: number, e2: number, n2: number) =>
@@ -37,21 +37,192 @@ describe('drawings', () => {
     expect(read(drawing([line('A', 0, 0, 1, 0)])).unitFromFile).toBeNull();
   });
 
-  it('list what they left out, sides with a bulge too', () => {
+  it('keep arcs: sides with a bulge, arcs and circles, drawn from above or below', () => {
     const bulged = pairs([0, 'LWPOLYLINE'], [8, 'KERB'], [90, 3], [70, 1], [10, 0], [20, 0], [42, 0.5], [10, 10], [20, 0], [10, 10], [20, 8]);
-    const circle = pairs([0, 'CIRCLE'], [8, 'DETAIL'], [10, 0], [20, 0], [40, 1]);
-    expect(read(drawing([line('A', 0, 0, 1, 0), bulged, circle, circle])).leftOut).toEqual([
-      { what: 'LWPOLYLINE', layer: 'KERB', count: 1 },
-      { what: 'CIRCLE', layer: 'DETAIL', count: 2 },
+    const circle = pairs([0, 'CIRCLE'], [8, 'DETAIL'], [10, 3], [20, 4], [40, 2]);
+    const arc = (...more: (readonly [number, number])[]) => pairs([0, 'ARC'], [8, 'KERB'], [10, 10], [20, 20], [40, 5], ...more, [50, 0], [51, 90]);
+    const found = read(drawing([bulged, circle, arc(), arc([210, 0], [220, 0], [230, -1])]));
+    expect(found.outlines).toEqual([]);
+    expect(found.circles).toEqual([{ layer: 'DETAIL', centre: { e: 3, n: 4 }, radius: 2 }]);
+    expect(found.paths[0]).toMatchObject({ closed: true, corners: [{ bulge: 0.5 }, { bulge: 0 }, { bulge: 0 }] });
+    const quarter = Math.tan(Math.PI / 8);
+    expect(found.paths[1]!.corners).toMatchObject([
+      { e: 15, n: 20, bulge: expect.closeTo(quarter, 12) },
+      { e: expect.closeTo(10, 9), n: 25, bulge: 0 },
+    ]);
+    // Seen from below, X runs the other way, and so does the arc.
+    expect(found.paths[2]!.corners).toMatchObject([
+      { e: -15, n: 20, bulge: expect.closeTo(-quarter, 12) },
+      { e: expect.closeTo(-10, 9), n: 25 },
+    ]);
+    expect(found.layers).toEqual([
+      { name: 'DETAIL', elements: 1 },
+      { name: 'KERB', elements: 3 },
     ]);
   });
 
+  it('give points, and blocks as points under the name that they carry', () => {
+    const point = pairs([0, 'POINT'], [8, 'PILES'], [10, 1], [20, 2], [30, 3.5]);
+    const block = pairs([0, 'INSERT'], [8, 'SLEEVES'], [2, 'SLEEVE-100'], [10, 5], [20, 6], [30, 0]);
+    const named = pairs(
+      [0, 'INSERT'],
+      [8, 'SLEEVES'],
+      [66, 1],
+      [2, 'SLEEVE-100'],
+      [10, 7],
+      [20, 6],
+      [0, 'ATTRIB'],
+      [8, 'SLEEVES'],
+      [10, 7],
+      [20, 6],
+      [1, 'S-12'],
+      [0, 'SEQEND'],
+      [8, 'SLEEVES'],
+    );
+    expect(read(drawing([point, block, named])).points).toEqual([
+      { layer: 'PILES', at: { e: 1, n: 2 }, z: 3.5, name: null },
+      { layer: 'SLEEVES', at: { e: 5, n: 6 }, z: null, name: 'SLEEVE-100' },
+      { layer: 'SLEEVES', at: { e: 7, n: 6 }, z: null, name: 'S-12' },
+    ]);
+  });
+
+  it('name and count what they left out, and lose nothing else by it', () => {
+    const proxy = pairs([0, 'SOME_PROXY'], [8, 'MEP'], [10, 1], [20, 1]);
+    const face = pairs([0, '3DFACE'], [8, 'ROOF'], [10, 0], [20, 0], [30, 0], [11, 1], [21, 0], [31, 0], [12, 1], [22, 1], [32, 0], [13, 0], [23, 1], [33, 0]);
+    const openPolyline = pairs([0, 'POLYLINE'], [8, 'OLD'], [66, 1], [0, 'VERTEX'], [8, 'OLD'], [10, 0], [20, 0]);
+    const emptyPolyline = pairs([0, 'LWPOLYLINE'], [8, 'BAD'], [90, 0], [70, 0], [10, 1], [20, 1]);
+    const found = read(drawing([proxy, proxy, face, openPolyline, emptyPolyline, line('A', 3, 3, 3, 3), line('A', 0, 0, 1, 0)]));
+    expect(found.lines).toHaveLength(1);
+    expect(Object.fromEntries(found.leftOut.map(({ what, layer, count }) => [what, `${count} on ${layer}`]))).toEqual({
+      SOME_PROXY: '2 on MEP',
+      '3DFACE': '1 on ROOF',
+      'POLYLINE without an end': '1 on OLD',
+      'LWPOLYLINE that can not be read': '1 on BAD',
+      'LINE without length': '1 on A',
+    });
+  });
+
+  it('leave out what lies farther away than a site can be, and show the rest', () => {
+    const found = read(drawing([line('A', 0, 0, 10, 0), line('A', 0, 0, 0, 10), line('FAR', 1e9, 1e9, 1e9 + 1, 1e9)]));
+    expect(found.lines).toHaveLength(2);
+    expect(found.leftOut).toEqual([{ what: 'too far from the site', layer: 'FAR', count: 1 }]);
+    const stray = read(drawing([...Array.from({ length: 60 }, (_, i) => line('A', i, 0, i + 1, 5)), line('A', 9e6, 0, 9e6, 1)]));
+    expect(usualExtent(stray)).toEqual([0, 0, expect.closeTo(60, 6), 5]);
+  });
+
+  it('come onto the site by unit, turn and shift', () => {
+    const raw = readRawDxf(drawing([line('A', 0, 0, 1000, 0), pairs([0, 'CIRCLE'], [8, 'A'], [10, 0], [20, 1000], [40, 500])], 4));
+    if (!raw.ok) throw new Error(raw.error.code);
+    const placed = placeDrawing(raw.value, { metresPerUnit: 0.001, similarity: { scale: 1, rotation: Math.PI / 2, shift: { e: 100, n: 200 } } });
+    // Turned clockwise by a quarter: what ran east runs south.
+    expect(placed.lines[0]).toEqual({ layer: 'A', from: { e: 100, n: 200 }, to: { e: expect.closeTo(100, 9), n: 199 } });
+    expect(placed.circles[0]).toMatchObject({ centre: { e: 101, n: expect.closeTo(200, 9) }, radius: 0.5 });
+  });
+
+  it('tell how far they have come', () => {
+    const told: number[] = [];
+    const lines = Array.from({ length: 4500 }, (_, i) => line('A', i, 0, i + 1, 0));
+    readRawDxf(drawing(lines), (done) => told.push(done));
+    expect(told).toEqual([2000, 4000, 4500]);
+  });
+
   it.each([
-    ['nothing at all', 'NOT_DXF'],
-    ['<svg/>', 'NOT_DXF'],
+    ['nothing at all', 'NOT_A_DRAWING'],
+    ['<svg/>', 'NOT_A_DRAWING'],
     [drawing([]), 'EMPTY_DRAWING'],
+    [drawing([line('A', 0, 0, 1, 0)]).slice(0, -12), 'CUT_OFF'],
   ])('%# are refused', (text, code) => {
     expect(readDxf(text, 'metre')).toMatchObject({ ok: false, error: { code } });
+  });
+});
+
+describe('files of any kind', () => {
+  const bytes = (text: string) => new TextEncoder().encode(text);
+  const whole = (text: string) => {
+    const result = readRawDrawing(bytes(text), 'metre');
+    if (!result.ok) throw new Error(JSON.stringify(result.error));
+    return result.value;
+  };
+  const fault = (data: Uint8Array) => {
+    const result = readRawDrawing(data, 'metre');
+    return result.ok ? null : result.error;
+  };
+
+  it('are told apart by what stands in them', () => {
+    expect(whole(`999\nmade by hand\n${drawing([line('A', 0, 0, 1, 0)])}`).format).toBe('dxf');
+    expect(whole('name,e,n,z\nP1,10,20,3\n')).toMatchObject({ format: 'csv', points: [{ name: 'P1', at: { e: 10, n: 20 }, z: 3 }] });
+    expect(fault(bytes('Some program Binary DXF\r\n\u001a\0AB'))).toEqual({ code: 'BINARY_DRAWING' });
+    expect(fault(bytes('AC1032\0\0\0'))).toEqual({ code: 'PACKED_DRAWING' });
+    expect(fault(new Uint8Array([1, 2, 0, 4]))).toMatchObject({ code: 'NOT_A_DRAWING' });
+    expect(fault(new Uint8Array())).toMatchObject({ code: 'NOT_A_DRAWING', detail: 'the file is empty' });
+    expect(fault(bytes('name,e,n\nP1,10,20\nP2,x,20\n'))).toMatchObject({ code: 'BAD_ROW', row: 3 });
+  });
+
+  it('in GeoJSON give points, lines and polygons with their names and layers', () => {
+    const feature = (type: string, coordinates: unknown, properties: object = {}) => ({ type: 'Feature', properties, geometry: { type, coordinates } });
+    const found = whole(
+      JSON.stringify({
+        type: 'FeatureCollection',
+        features: [
+          feature('Point', [10, 20, 1.5], { name: 'B7', layer: 'piles' }),
+          feature(
+            'Polygon',
+            [
+              [
+                [0, 0],
+                [4, 0],
+                [4, 4],
+                [0, 0],
+              ],
+            ],
+            { layer: 'slab' },
+          ),
+          feature('MultiLineString', [
+            [
+              [0, 0],
+              [1, 1],
+            ],
+            [
+              [2, 2],
+              [3, 3],
+            ],
+          ]),
+          feature('Volume', []),
+        ],
+      }),
+    );
+    expect(found.points).toEqual([{ layer: 'piles', at: { e: 10, n: 20 }, z: 1.5, name: 'B7' }]);
+    expect(found.paths.map(({ layer, closed, corners }) => [layer, closed, corners.length])).toEqual([
+      ['slab', true, 3],
+      ['features', false, 2],
+      ['features', false, 2],
+    ]);
+    expect(found.leftOut).toEqual([{ what: 'Volume', layer: 'features', count: 1 }]);
+    expect(fault(bytes('{"type":"FeatureCollection","features":['))).toMatchObject({ code: 'NOT_A_DRAWING' });
+    expect(fault(bytes(JSON.stringify({ type: 'FeatureCollection', features: [feature('Point', ['a', 2])] })))).toEqual({
+      code: 'BAD_ROW',
+      row: 1,
+      detail: 'has a point without two numbers',
+    });
+  });
+
+  it('in LandXML give points and planar features, northing first, arcs by their centre', () => {
+    const found = whole(`<?xml version="1.0"?><LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units>
+      <CgPoints><CgPoint name="P1">200 100 5.5</CgPoint></CgPoints>
+      <PlanFeatures><PlanFeature name="kerb"><CoordGeom>
+        <Line><Start>0 0</Start><End>0 20</End></Line>
+        <Curve rot="ccw" crvType="arc"><Start>0 20</Start><Center>10 20</Center><End>10 30</End></Curve>
+        <Line><Start>50 50</Start><End>60 50</End></Line>
+      </CoordGeom></PlanFeature></PlanFeatures></LandXML>`);
+    expect(found.points).toEqual([{ layer: 'points', at: { e: 100, n: 200 }, z: 5.5, name: 'P1' }]);
+    expect(found.paths).toHaveLength(2);
+    expect(found.paths[0]!.corners).toMatchObject([
+      { e: 0, n: 0, bulge: 0 },
+      { e: 20, n: 0, bulge: expect.closeTo(Math.tan(Math.PI / 8), 9) },
+      { e: 30, n: 10 },
+    ]);
+    expect(fault(bytes('<!DOCTYPE LandXML [<!ENTITY x SYSTEM "file:///etc/passwd">]><LandXML><CgPoints/></LandXML>'))).toMatchObject({ code: 'NOT_A_DRAWING' });
+    expect(fault(bytes('<gpx/>'))).toMatchObject({ code: 'NOT_A_DRAWING' });
   });
 });
 

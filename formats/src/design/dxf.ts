@@ -1,164 +1,207 @@
-/** Drawings: outlines from closed polylines and from lines that join up, grids from straight lines. X is east, Y north. */
+/** Drawings in DXF: lines, polylines with their arcs, arcs, circles, points, blocks as points, texts. Layers are kept. */
 import DxfParser, {
-  type IDxf,
+  type IArcEntity,
+  type ICircleEntity,
   type IEntity,
+  type IInsertEntity,
   type ILineEntity,
   type ILwpolylineEntity,
+  type IMtextEntity,
+  type IPointEntity,
   type IPolylineEntity,
   type ITextEntity,
-  type IMtextEntity,
 } from 'dxf-parser';
-import { fail, METRES_PER_UNIT, ok, planDistance, signedArea, type LengthUnit, type Metres, type PlanPoint, type Result } from '@idle-marker/core';
+import { fail, METRES_PER_UNIT, ok, type LengthUnit, type PlanPoint, type Result } from '@idle-marker/core';
+import {
+  DRAWING_UNITS,
+  placeDrawing,
+  unitOfLength,
+  type Drawing,
+  type DrawingError,
+  type DrawingUnit,
+  type DrawnCircle,
+  type DrawnCorner,
+  type DrawnPath,
+  type DrawnPoint,
+  type DrawnText,
+  type RawDrawing,
+} from './drawing.ts';
+import { dxfGroups, type DxfElement } from './dxfGroups.ts';
 
-export interface DrawnOutline {
-  readonly layer: string;
-  readonly corners: readonly PlanPoint[];
-  /** Square metres. */
-  readonly area: number;
+/** Told after every few thousand elements. */
+export type Progress = (done: number, total: number) => void;
+
+/** `$INSUNITS` of the header, for the units that site drawings come in. */
+const HEADER_UNITS: Readonly<Record<number, DrawingUnit>> = Object.fromEntries(
+  (
+    [
+      [1, METRES_PER_UNIT.foot / 12],
+      [2, METRES_PER_UNIT.foot],
+      [4, 0.001],
+      [5, 0.01],
+      [6, 1],
+      [21, METRES_PER_UNIT.usSurveyFoot],
+    ] as const
+  ).map(([code, metres]) => [code, DRAWING_UNITS.find((unit) => unit.metres === metres)!]),
+);
+
+const TAKEN: ReadonlySet<string> = new Set(['LINE', 'LWPOLYLINE', 'POLYLINE', 'ARC', 'CIRCLE', 'POINT', 'INSERT', 'TEXT', 'MTEXT']);
+/** Elements that the library is given at a time. */
+const AT_A_TIME = 2000;
+
+export function readRawDxf(text: string, onProgress: Progress = () => undefined): Result<RawDrawing, DrawingError> {
+  const groups = dxfGroups(text);
+  if (!groups.ok) return groups;
+  const { elements, insUnits } = groups.value;
+  const taking = new Taking();
+  for (let i = 0; i < elements.length; i += AT_A_TIME) {
+    takeAll(text, elements.slice(i, i + AT_A_TIME), taking);
+    onProgress(Math.min(i + AT_A_TIME, elements.length), elements.length);
+  }
+  const { paths, points, circles, texts } = taking;
+  const leftOut = [...taking.left].map(([key, count]) => ({ what: key.split('\n')[0]!, layer: key.split('\n')[1]!, count }));
+  if (paths.length + points.length + circles.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
+  return ok({ unit: HEADER_UNITS[insUnits] ?? null, paths, points, circles, texts, leftOut });
 }
 
-export interface DrawnLine {
-  readonly layer: string;
-  readonly from: PlanPoint;
-  readonly to: PlanPoint;
-}
-
-export interface DrawnText {
-  readonly layer: string;
-  readonly at: PlanPoint;
-  readonly text: string;
-}
-
-export interface Drawing {
-  /** Size of the drawing's unit as its header says; null when the header says nothing and it must be asked. */
-  readonly unitFromFile: string | null;
-  readonly outlines: readonly DrawnOutline[];
-  readonly lines: readonly DrawnLine[];
-  readonly texts: readonly DrawnText[];
-  /** What was not understood or not taken, by kind and layer, with how many. */
-  readonly leftOut: readonly { readonly what: string; readonly layer: string; readonly count: number }[];
-}
-
-export type DrawingError = { readonly code: 'NOT_DXF'; readonly detail: string } | { readonly code: 'EMPTY_DRAWING' };
-
-/** `$INSUNITS` of the header to metres, for the units that site drawings come in. */
-const HEADER_UNITS: Readonly<Record<number, readonly [string, number]>> = {
-  1: ['inches', 0.0254],
-  2: ['feet', METRES_PER_UNIT.foot],
-  4: ['millimetres', 0.001],
-  5: ['centimetres', 0.01],
-  6: ['metres', 1],
-  21: ['US survey feet', METRES_PER_UNIT.usSurveyFoot],
-};
-
-/** Ends nearer than this join up. */
-const JOIN: Metres = 0.002;
-
-/** Reads a drawing. `unit` is used where its header names none. */
+/** A drawing in the site's coordinates; `unit` is used where its header names none. */
 export function readDxf(text: string, unit: LengthUnit): Result<Drawing, DrawingError> {
-  const parsed = parse(text);
-  if (!parsed.ok) return parsed;
-  const header = HEADER_UNITS[Number(parsed.value.header?.['$INSUNITS'] ?? 0)];
-  const scale = header?.[1] ?? METRES_PER_UNIT[unit];
-  const left = new Map<string, number>();
-  const outlines: DrawnOutline[] = [];
-  const lines: DrawnLine[] = [];
-  const texts: DrawnText[] = [];
-  const point = (at: { x: number; y: number }): PlanPoint => ({ e: at.x * scale, n: at.y * scale });
-  for (const entity of parsed.value.entities) {
-    if (!take(entity, point, outlines, lines, texts)) {
-      const key = `${entity.type}\n${entity.layer}`;
-      left.set(key, (left.get(key) ?? 0) + 1);
-    }
-  }
-  outlines.push(...joinedLines(lines));
-  if (outlines.length === 0 && lines.length === 0) return fail({ code: 'EMPTY_DRAWING' });
-  return ok({
-    unitFromFile: header?.[0] ?? null,
-    outlines: outlines.sort((a, b) => b.area - a.area),
-    lines,
-    texts,
-    leftOut: [...left].map(([key, count]) => ({ what: key.split('\n')[0]!, layer: key.split('\n')[1]!, count })),
-  });
+  const raw = readRawDxf(text);
+  return raw.ok ? ok(placeDrawing(raw.value, { metresPerUnit: (raw.value.unit ?? unitOfLength(unit)).metres, similarity: null })) : raw;
 }
 
-function parse(text: string): Result<IDxf, DrawingError> {
-  if (!/^\s*0\s*\r?\n\s*SECTION/m.test(text.slice(0, 20_000))) return fail({ code: 'NOT_DXF', detail: 'it has no sections' });
+const asDocument = (text: string, elements: readonly DxfElement[]): string =>
+  `0\nSECTION\n2\nENTITIES\n${elements.map(({ start, end }) => text.slice(start, end)).join('')}0\nENDSEC\n0\nEOF\n`;
+
+function parse(text: string, elements: readonly DxfElement[]): IEntity[] | null {
   try {
-    const drawing = new DxfParser().parseSync(text);
-    return drawing ? ok(drawing) : fail({ code: 'NOT_DXF', detail: 'it ends too early' });
-  } catch (cause) {
-    return fail({ code: 'NOT_DXF', detail: cause instanceof Error ? cause.message : 'it can not be read' });
+    const entities = new DxfParser().parseSync(asDocument(text, elements))?.entities;
+    return entities?.length === elements.length ? entities : null;
+  } catch {
+    return null;
   }
 }
 
-const finite = (points: readonly PlanPoint[]): boolean => points.every((each) => Number.isFinite(each.e) && Number.isFinite(each.n));
-
-/** Takes one entity into the lists; false when it is left out. */
-function take(entity: IEntity, point: (at: { x: number; y: number }) => PlanPoint, outlines: DrawnOutline[], lines: DrawnLine[], texts: DrawnText[]): boolean {
-  const { layer } = entity;
-  switch (entity.type) {
-    case 'LINE': {
-      const [from, to] = (entity as ILineEntity).vertices.map(point);
-      if (!from || !to || !finite([from, to])) return false;
-      lines.push({ layer, from, to });
-      return true;
+function takeAll(text: string, elements: readonly DxfElement[], taking: Taking): void {
+  const known = elements.filter((element) => {
+    if (TAKEN.has(element.type) && element.whole) return true;
+    taking.leave(element.whole ? element.type : `${element.type} without an end`, element.layer);
+    return false;
+  });
+  const entities = parse(text, known);
+  if (entities) entities.forEach((entity, i) => taking.take(entity, known[i]!));
+  else {
+    // One of them can not be read: each by itself, so that only that one is lost.
+    for (const element of known) {
+      const [entity] = parse(text, [element]) ?? [];
+      if (entity) taking.take(entity, element);
+      else taking.leave(`${element.type} that can not be read`, element.layer);
     }
-    case 'LWPOLYLINE':
-    case 'POLYLINE': {
-      const { vertices, shape } = entity as ILwpolylineEntity | IPolylineEntity;
-      // A bulge makes an arc of a side; hubs are for straight sides.
-      if (vertices.some((vertex) => 'bulge' in vertex && Boolean(vertex.bulge))) return false;
-      const corners = vertices.map(point);
-      if (corners.length < 2 || !finite(corners)) return false;
-      const closesItself = corners.length > 3 && planDistance(corners[0]!, corners.at(-1)!) < JOIN;
-      const ring = closesItself ? corners.slice(0, -1) : corners;
-      if (!(shape || closesItself) || ring.length < 3) {
-        ring.slice(1).forEach((to, i) => lines.push({ layer, from: ring[i]!, to }));
-        return true;
+  }
+}
+
+interface At {
+  readonly x: number;
+  readonly y: number;
+  readonly z?: number;
+}
+const finite = (...values: readonly (number | undefined)[]): boolean => values.every((value) => Number.isFinite(value));
+
+/** Arcs and polylines may be drawn from below: their X runs the other way then. */
+const isFromBelow = (entity: { readonly extrusionDirectionZ?: number; readonly extrusionDirection?: { readonly z?: number } }): boolean =>
+  (entity.extrusionDirectionZ ?? entity.extrusionDirection?.z ?? 1) < 0;
+
+class Taking {
+  readonly paths: DrawnPath[] = [];
+  readonly points: DrawnPoint[] = [];
+  readonly circles: DrawnCircle[] = [];
+  readonly texts: DrawnText[] = [];
+  /** By what and layer. */
+  readonly left = new Map<string, number>();
+
+  leave(what: string, layer: string): void {
+    const key = `${what}\n${layer}`;
+    this.left.set(key, (this.left.get(key) ?? 0) + 1);
+  }
+
+  take(entity: IEntity, { type, layer, attribute }: DxfElement): void {
+    const why = this.#taken(entity, type, layer, attribute);
+    if (why !== null) this.leave(why, layer);
+  }
+
+  /** Null when it was taken; what it is called in the list of what was left out otherwise. */
+  #taken(entity: IEntity, type: string, layer: string, attribute: string | null): string | null {
+    const nowhere = `${type} without a place`;
+    const mirrored = isFromBelow(entity as unknown as Parameters<typeof isFromBelow>[0]);
+    const place = ({ x, y }: At, turn = mirrored): PlanPoint => ({ e: turn ? -x : x, n: y });
+    switch (type) {
+      case 'LINE': {
+        const [from, to] = (entity as ILineEntity).vertices as (At | undefined)[];
+        if (!from || !to || !finite(from.x, from.y, to.x, to.y)) return nowhere;
+        if (from.x === to.x && from.y === to.y) return 'LINE without length';
+        this.paths.push({ layer, closed: false, corners: [from, to].map((at) => ({ e: at.x, n: at.y, z: heightOf(at), bulge: 0 })) });
+        return null;
       }
-      outlines.push({ layer, corners: ring, area: Math.abs(signedArea(ring)) });
-      return true;
+      case 'LWPOLYLINE':
+      case 'POLYLINE': {
+        const { vertices, shape, ...rest } = entity as ILwpolylineEntity | IPolylineEntity;
+        if ('is3dPolygonMesh' in rest && (rest.is3dPolygonMesh || rest.isPolyfaceMesh)) return 'mesh';
+        const corners = vertices.map((vertex): DrawnCorner => {
+          const bulge = ('bulge' in vertex ? vertex.bulge : 0) || 0;
+          return { ...place(vertex), z: heightOf(vertex), bulge: mirrored ? -bulge : bulge };
+        });
+        if (corners.length < 2 || !corners.every(({ e, n, bulge }) => finite(e, n, bulge))) return nowhere;
+        const apart = corners.filter((corner, i) => i === 0 || corner.e !== corners[i - 1]!.e || corner.n !== corners[i - 1]!.n);
+        if (apart.length < 2) return `${type} without length`;
+        // The last corner of an open line leads nowhere.
+        this.paths.push({
+          layer,
+          closed: shape,
+          corners: shape ? apart : apart.map((corner, i) => (i === apart.length - 1 ? { ...corner, bulge: 0 } : corner)),
+        });
+        return null;
+      }
+      case 'ARC': {
+        const { center, radius, startAngle, endAngle } = entity as IArcEntity;
+        if (!(center as At | undefined) || !finite(center.x, center.y, radius, startAngle, endAngle) || radius <= 0) return nowhere;
+        const delta = (((endAngle - startAngle) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI) || 2 * Math.PI;
+        const at = (angle: number) => place({ x: center.x + radius * Math.cos(angle), y: center.y + radius * Math.sin(angle) });
+        if (delta > 2 * Math.PI - 1e-9) this.circles.push({ layer, centre: place(center), radius });
+        else {
+          const corner = (angle: number, bulge: number): DrawnCorner => ({ ...at(angle), z: null, bulge });
+          this.paths.push({ layer, closed: false, corners: [corner(startAngle, (mirrored ? -1 : 1) * Math.tan(delta / 4)), corner(startAngle + delta, 0)] });
+        }
+        return null;
+      }
+      case 'CIRCLE': {
+        const { center, radius } = entity as ICircleEntity;
+        if (!(center as At | undefined) || !finite(center.x, center.y, radius) || radius <= 0) return nowhere;
+        this.circles.push({ layer, centre: place(center), radius });
+        return null;
+      }
+      case 'POINT': {
+        const { position } = entity as IPointEntity;
+        if (!(position as At | undefined) || !finite(position.x, position.y)) return nowhere;
+        this.points.push({ layer, at: place(position, false), z: heightOf(position), name: null });
+        return null;
+      }
+      case 'INSERT': {
+        const { position, name } = entity as IInsertEntity;
+        if (!(position as At | undefined) || !finite(position.x, position.y)) return nowhere;
+        this.points.push({ layer, at: place(position), z: heightOf(position), name: attribute ?? (name || null) });
+        return null;
+      }
+      default: {
+        const words = entity as unknown as Partial<ITextEntity & IMtextEntity>;
+        const at = words.startPoint ?? words.position;
+        const text = (words.text ?? '').replace(/\\[A-Za-z][^;]*;|[{}]/g, '').trim();
+        if (!at || !finite(at.x, at.y) || text === '') return nowhere;
+        this.texts.push({ layer, at: { e: at.x, n: at.y }, text });
+        return null;
+      }
     }
-    case 'TEXT':
-    case 'MTEXT': {
-      const words = entity as unknown as ITextEntity & IMtextEntity;
-      const at = words.startPoint ?? words.position;
-      if (!at || !words.text) return false;
-      texts.push({ layer, at: point(at), text: words.text.replace(/\\[A-Za-z][^;]*;|[{}]/g, '').trim() });
-      return true;
-    }
-    default:
-      return false;
   }
 }
 
-/** Rings made of lines of one layer that join end to end, each line once, where no third line meets. */
-function joinedLines(lines: readonly DrawnLine[]): DrawnOutline[] {
-  const key = (at: PlanPoint) => `${Math.round(at.e / JOIN)} ${Math.round(at.n / JOIN)}`;
-  const byLayer = new Map<string, DrawnLine[]>();
-  for (const line of lines) byLayer.set(line.layer, [...(byLayer.get(line.layer) ?? []), line]);
-  const rings: DrawnOutline[] = [];
-  for (const [layer, own] of byLayer) {
-    const ends = new Map<string, DrawnLine[]>();
-    for (const line of own) for (const end of [line.from, line.to]) ends.set(key(end), [...(ends.get(key(end)) ?? []), line]);
-    const used = new Set<DrawnLine>();
-    for (const start of own) {
-      if (used.has(start)) continue;
-      const ring = [start.from];
-      const chain = [start];
-      let at = start.to;
-      while (key(at) !== key(start.from)) {
-        const next = (ends.get(key(at)) ?? []).filter((line) => !chain.includes(line));
-        if (next.length !== 1) break;
-        ring.push(at);
-        chain.push(next[0]!);
-        at = key(next[0]!.from) === key(at) ? next[0]!.to : next[0]!.from;
-      }
-      if (key(at) !== key(start.from) || ring.length < 3) continue;
-      for (const line of chain) used.add(line);
-      rings.push({ layer, corners: ring, area: Math.abs(signedArea(ring)) });
-    }
-  }
-  return rings;
-}
+/** Drawings in plan have heights of 0 throughout: that is no height. */
+const heightOf = ({ z }: At): number | null => (z !== undefined && Number.isFinite(z) && z !== 0 ? z : null);

@@ -4,7 +4,7 @@ import { closed, Instant, invalidAgainst, LARGEST_UPLOAD_BYTES, Type, Uuid, Word
 import { textOf } from '@idle-marker/formats';
 import { controlReport, siteState } from '@idle-marker/records';
 import { ProblemError } from '../http/problems.ts';
-import { isTimeZone, TimeZone } from '../http/timeZone.ts';
+import { reportOptions } from '../http/reportOptions.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { controlReportPdf } from './reportPdf.ts';
 import { uuidOf } from '../facts/routes.ts';
@@ -62,15 +62,4 @@ export function controlRoutes(orm: MikroORM): Router {
     response.type('application/pdf').send(pdf);
   });
   return router;
-}
-
-export const ReportOptionsSchema = closed({ at: Instant, by: Uuid, timeZone: TimeZone });
-
-function reportOptions(asked: unknown): { at: string; by: string; timeZone: string } {
-  const options = { ...(asked as Record<string, unknown>) };
-  const invalid = invalidAgainst(ReportOptionsSchema, options);
-  if (invalid) throw new ProblemError(invalid.code, `${invalid.message}.`, invalid.path);
-  const { timeZone } = options as { timeZone: string };
-  if (!isTimeZone(timeZone)) throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin.', '/timeZone');
-  return options as { at: string; by: string; timeZone: string };
 }

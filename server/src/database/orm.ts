@@ -4,6 +4,7 @@ import type { Configuration } from '../configuration.ts';
 import { FactRow, SheetRow, Site } from './entities.ts';
 import { Migration20261125_ledger } from './migrations/Migration20261125_ledger.ts';
 import { Migration20261126_images } from './migrations/Migration20261126_images.ts';
+import { Migration20261127_sources } from './migrations/Migration20261127_sources.ts';
 
 export function ormOptions(database: Configuration['database']): Options {
   return {
@@ -19,6 +20,7 @@ export function ormOptions(database: Configuration['database']): Options {
       migrationsList: [
         { name: 'Migration20261125_ledger', class: Migration20261125_ledger },
         { name: 'Migration20261126_images', class: Migration20261126_images },
+        { name: 'Migration20261127_sources', class: Migration20261127_sources },
       ],
       snapshot: false,
     },

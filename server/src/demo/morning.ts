@@ -22,9 +22,12 @@ import {
 } from '@idle-marker/core';
 import { checkJson, type AnyFact, type Fact, type FactBody } from '@idle-marker/contract';
 import {
+  asBuiltBody,
+  columnsAlong,
   defaultUse,
   judgeProof,
   markBody,
+  meanPlace,
   readingOf,
   sightBody,
   siteState,
@@ -41,8 +44,30 @@ const SEED = 20310506;
 const STEP_SECONDS = 0.2;
 const LONGEST_WALK_STEPS = 5000;
 const ANGLE_DECIMALS = 5;
+/** Bolts and faces stand close together. */
+const SHOT_MINUTES = 0.1;
+const EVENT_MINUTES = 2;
+
+/** What happened in the morning, step by step; figures are never told, they come out of the simulator. */
+export type MorningStep =
+  | { readonly do: 'who'; readonly name: string }
+  | { readonly do: 'setUp'; readonly name: string; readonly e: number; readonly n: number; readonly temperatureC: number; readonly ground: string }
+  | { readonly do: 'sight'; readonly marks: readonly string[] }
+  /** `leftOut` names parts that are not used, such as "K5 plan". */
+  | { readonly do: 'decide'; readonly verdict: 'accepted' | 'provisional' | 'refused'; readonly reason: string; readonly leftOut?: readonly string[] }
+  | { readonly do: 'prove'; readonly mark: string }
+  /** Marks of a package from one place in its list to another. */
+  | { readonly do: 'set'; readonly package: string; readonly from: number; readonly to: number }
+  | { readonly do: 'setAt'; readonly package: string; readonly corner: string }
+  /** The faces of all columns along a grid line, and the bolts of a package, as they stand. */
+  | { readonly do: 'faces'; readonly line: string }
+  | { readonly do: 'bolts'; readonly package: string }
+  | { readonly do: 'event'; readonly kind: FactBody<'event'>['kind']; readonly note: string }
+  | { readonly do: 'withdraw'; readonly reason: string }
+  | { readonly do: 'close'; readonly note: string };
 
 export interface MorningOptions {
+  readonly steps: readonly MorningStep[];
   readonly office: readonly AnyFact[];
   readonly truth: GroundTruth;
   /** Ids that follow from names, so that the same morning has the same ids. */
@@ -54,9 +79,7 @@ export interface MorningOptions {
 /** Plays the morning and gives its facts in order. */
 export function playMorning(options: MorningOptions): AnyFact[] {
   const player = new Player(options);
-  player.poorStation();
-  player.withdrawnStation();
-  player.goodStation();
+  for (const step of options.steps) player.play(step);
   return player.facts;
 }
 
@@ -71,12 +94,14 @@ class Player {
   #instant: number;
   #seq = 0;
   #who: string;
+  #occupation: Fact<'occupation'> | null = null;
+  #solution: AcceptedSolution | null = null;
 
   constructor(options: MorningOptions) {
     this.#options = options;
     this.#instant = Date.parse(options.begin);
     this.#simulator = startSimulator(SEED, options.truth.ground, options.truth);
-    this.#who = options.id('member/Tomas Okafor');
+    this.#who = '';
   }
 
   get #state(): SiteState {
@@ -113,11 +138,11 @@ class Player {
     return { circle: angle(circle), zenith: angle(zenith), slope: slope === null ? null : Number(slope.toFixed(4)), angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: ANGLE_DECIMALS, lengthDecimals: 4, keyed: null };
   }
 
-  #setUp(name: string, place: PlanPoint, temperatureC: number): Fact<'occupation'> {
+  #setUp(name: string, place: PlanPoint, temperatureC: number, ground: string): Fact<'occupation'> {
     this.#simulator = setPole(setUpInstrument(this.#simulator, this.#options.truth, place, 1.6), { targetHeight: 1.5, legs: true });
     return this.#say(
       'occupation',
-      { name, instrument: SIMULATED_INSTRUMENT, instrumentHeight: 1.6, instrumentHeightSdMm: 1, temperatureC, pressureHPa: 1013, ppm: ppmOf(temperatureC), ground: 'gravel', windy: false, link: 'simulator' },
+      { name, instrument: SIMULATED_INSTRUMENT, instrumentHeight: 1.6, instrumentHeightSdMm: 1, temperatureC, pressureHPa: 1013, ppm: ppmOf(temperatureC), ground, windy: false, link: 'simulator' },
       6,
     );
   }
@@ -190,44 +215,88 @@ class Player {
     this.#say('mark', markBody(this.#state, { ...setting, ...driven, hubZ: driven.stake.measured.z, shots: shots + 1, state: within ? 'confirmed' : 'set', supersedes: set.id }), 0);
   }
 
-  /** Three marks of which one had moved: something does not fit, and it can't be told what. Refused. */
-  poorStation(): void {
-    const occupation = this.#setUp('S1', { e: 4222, n: 8076 }, 14);
-    for (const name of ['K3', 'K4', 'K5']) this.#sight(occupation, name);
-    this.#decide(occupation, 'refused', 'K4 and K5 do not agree with K3, and three marks do not tell which is wrong.');
-    this.#say('close', { occupation: occupation.id, note: 'moved to where more control is seen' }, 2);
+  play(step: MorningStep): void {
+    switch (step.do) {
+      case 'who':
+        this.#who = this.#options.id(`member/${step.name}`);
+        return;
+      case 'setUp':
+        this.#occupation = this.#setUp(step.name, { e: step.e, n: step.n }, step.temperatureC, step.ground);
+        return;
+      case 'sight':
+        for (const name of step.marks) this.#sight(this.#placed, name);
+        return;
+      case 'decide':
+        this.#solution = this.#decide(this.#placed, step.verdict, step.reason, step.leftOut);
+        return;
+      case 'prove':
+        this.#prove(this.#decided, step.mark);
+        return;
+      case 'set':
+        this.#setMarks(this.#decided, step.package, step.from, step.to);
+        return;
+      case 'setAt':
+        this.#setMark(this.#decided, step.package, (plan) => plan.corner === step.corner);
+        return;
+      case 'faces':
+        this.#columnFaces(this.#decided, step.line);
+        return;
+      case 'bolts':
+        this.#bolts(this.#decided, step.package);
+        return;
+      case 'event':
+        this.#say('event', { occupation: this.#placed.id, kind: step.kind, note: step.note }, EVENT_MINUTES);
+        return;
+      case 'withdraw':
+        this.#say('withdrawal', { record: this.#decided.fact.id, occupation: null, reason: step.reason }, EVENT_MINUTES);
+        return;
+      case 'close':
+        this.#say('close', { occupation: this.#placed.id, note: step.note }, EVENT_MINUTES);
+    }
   }
 
-  /** Two marks, accepted as provisional; one hub was set before the tripod slipped. */
-  withdrawnStation(): void {
-    this.#who = this.#options.id('member/Ines Varga');
-    const occupation = this.#setUp('S2', { e: 4190, n: 8072 }, 15);
-    for (const name of ['K2', 'K3']) this.#sight(occupation, name);
-    const solution = this.#decide(occupation, 'provisional', 'Only K2 and K3 were in sight; one rough hub for the excavator.');
-    this.#setMark(solution, 'Ticket hall grid', (plan) => plan.corner === 'D1');
-    this.#say('event', { occupation: occupation.id, kind: 'bump', note: 'one tripod leg slipped on the slab' }, 3);
-    this.#say('withdrawal', { record: solution.fact.id, occupation: null, reason: 'The tripod had slipped: nothing set from S2 can be trusted.' }, 2);
-    this.#say('close', { occupation: occupation.id, note: '' }, 1);
+  get #placed(): Fact<'occupation'> {
+    if (!this.#occupation) throw new Error('the demo’s morning begins without a set-up');
+    return this.#occupation;
   }
 
-  /** Six marks, the knocked one sighted again and left out; proofs before, between and after the hubs. */
-  goodStation(): void {
-    this.#who = this.#options.id('member/Mara Lindqvist');
-    const occupation = this.#setUp('S3', { e: 4187, n: 8099 }, 16);
-    for (const name of ['K1', 'K2', 'K3', 'K5', 'K7', 'K8', 'K5']) this.#sight(occupation, name);
-    const solution = this.#decide(occupation, 'accepted', 'K5 repeats 25 mm north-east of its listed place: left out of plan.', ['K5 plan']);
-    this.#prove(solution, 'P1');
-    this.#setMarks(solution, 'Column lines', 0, 12);
-    this.#prove(solution, 'P2');
-    this.#setMarks(solution, 'Column lines', 12, 18);
-    this.#setMarks(solution, 'Ticket hall grid', 0, 4);
-    this.#prove(solution, 'P1');
-    this.#setMarks(solution, 'Ticket hall hubs', 0, 5);
-    this.#prove(solution, 'P2');
-    this.#setMarks(solution, 'Ticket hall hubs', 5, 8);
-    this.#say('event', { occupation: occupation.id, kind: 'plant', note: 'roller along the haul road' }, 2);
-    this.#prove(solution, 'P1');
-    this.#setMarks(solution, 'Ticket hall hubs', 8, 9);
+  get #decided(): AcceptedSolution {
+    if (!this.#solution) throw new Error('the demo’s morning has no station yet');
+    return this.#solution;
+  }
+
+  /** Walks to a thing that stands there and shoots it some times; the mean is kept. */
+  #measure(solution: AcceptedSolution, onto: string, shots: number, about: Pick<FactBody<'asBuilt'>, 'name' | 'code' | 'against'>): void {
+    this.#walk(onto);
+    const sights = Array.from({ length: shots }, () =>
+      this.#say('sight', sightBody(solution.occupation, 'asBuilt', { kind: 'spot', name: about.name }, this.#shoot(), this.#simulator.pole), SHOT_MINUTES),
+    );
+    const mean = meanPlace(this.#state, solution, sights);
+    if (!mean) throw new Error(`${onto} has no place`);
+    this.#say('asBuilt', asBuiltBody(solution, sights, mean, { ...about, note: '', supersedes: null }), SHOT_MINUTES);
+  }
+
+  /** Both edges of every column along a line, and its lean where it is the last. */
+  #columnFaces(solution: AcceptedSolution, label: string): void {
+    const grid = this.#state.grids[0]!;
+    const rows = columnsAlong(this.#state, grid, label)!;
+    for (const { name, line, crossing } of rows) {
+      const levels = crossing === rows.at(-1)!.crossing ? (['low', 'high'] as const) : (['low'] as const);
+      for (const level of levels) {
+        for (const edge of ['first', 'second'] as const) {
+          const said = `${name} ${edge} ${level}`;
+          const against = { kind: 'face', grid: grid.body.grid, line: line.label, crossing: crossing.label, edge, level, targetOffset: 0.015, width: 0.3 } as const;
+          this.#measure(solution, said, 2, { name: said, code: 'column face', against });
+        }
+      }
+    }
+  }
+
+  #bolts(solution: AcceptedSolution, packageName: string): void {
+    const work = this.#state.packages.find((each) => each.body.name === packageName)!;
+    for (const plan of work.body.plans.filter(({ offset }) => offset === 0)) {
+      this.#measure(solution, `built ${plan.corner}`, 2, { name: plan.corner, code: 'bolt', against: { kind: 'plan', package: work.id, key: plan.key } });
+    }
   }
 
   /** Sets the marks of a package from one place in its list to another. */

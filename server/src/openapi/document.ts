@@ -1,6 +1,7 @@
 /** The API's description, made from the schemas that the bodies are checked by. */
 import { closed, FACT_BODIES, FactEnvelope, LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, Type, Uuid, type FactType, type TSchema } from '@idle-marker/contract';
-import { ControlImportSchema, ReportOptionsSchema } from '../control/routes.ts';
+import { ControlImportSchema } from '../control/routes.ts';
+import { ReportOptionsSchema } from '../http/reportOptions.ts';
 import { IssueSchema } from '../sheets/routes.ts';
 
 type Json = Record<string, unknown>;
@@ -22,6 +23,7 @@ const json = (description: string, schema: Json): Json => ({ description, conten
 const inPath = (name: string): Json => ({ name, in: 'path', required: true, schema: plain(Uuid) });
 const site = inPath('site');
 const id = inPath('id');
+const reportParameters = Object.entries(ReportOptionsSchema.properties).map(([name, schema]) => ({ name, in: 'query', required: true, schema: plain(schema) }));
 const refusals = {
   '400': problem('The body is not JSON, or an id in the address is no UUID'),
   '409': problem('Same id with other content, a reference that has not arrived, or a place in the sequence that is taken'),
@@ -101,13 +103,31 @@ export function openApiDocument(): Json {
       '/sites/{site}/control-report': {
         get: {
           operationId: 'controlReport',
-          parameters: [
-            site,
-            ...Object.entries(ReportOptionsSchema.properties).map(([name, schema]) => ({ name, in: 'query', required: true, schema: plain(schema) })),
-          ],
+          parameters: [site, ...reportParameters],
           responses: { '200': { description: 'The control report as PDF', content: { 'application/pdf': {} } }, '404': problem('No such site'), ...refusals },
         },
       },
+      ...Object.fromEntries(
+        (
+          [
+            ['pdf', 'application/pdf'],
+            ['csv', 'text/csv'],
+          ] as const
+        ).map(([ending, mediaType]) => [
+          `/sites/{site}/as-built.${ending}`,
+          {
+            get: {
+              operationId: `asBuilt${ending === 'pdf' ? 'Pdf' : 'Csv'}`,
+              parameters: [site, ...reportParameters],
+              responses: {
+                '200': { description: 'What was measured as it stands', content: { [mediaType]: {} } },
+                '404': problem('No such site'),
+                ...refusals,
+              },
+            },
+          },
+        ]),
+      ),
       '/sites/{site}/images/{id}': {
         get: {
           operationId: 'readImage',
@@ -122,6 +142,24 @@ export function openApiDocument(): Json {
             '200': json('Kept already', { type: 'object' }),
             '201': json('Kept', { type: 'object' }),
             '415': problem('No JPEG, PNG or WebP picture'),
+            ...refusals,
+          },
+        },
+      },
+      '/sites/{site}/sources/{id}': {
+        get: {
+          operationId: 'readSource',
+          parameters: [site, id],
+          responses: { '200': { description: 'The file as it came', content: { 'application/octet-stream': {} } }, '404': problem('No such file') },
+        },
+        put: {
+          operationId: 'keepSource',
+          parameters: [site, id],
+          requestBody: { required: true, content: { 'application/octet-stream': {} } },
+          responses: {
+            '200': json('Kept already', { type: 'object' }),
+            '201': json('Kept', { type: 'object' }),
+            '415': problem('A drawing that can not be read, such as a binary one'),
             ...refusals,
           },
         },

@@ -1,7 +1,7 @@
 /** Issuing a sheet: the server collects it from the facts, gives it its number and freezes it. */
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { AnyFact, Fact } from '@idle-marker/contract';
-import { cutSheet, memberName, packageRoots, siteState, trustOf, type CutSheet, type NumberedSheet } from '@idle-marker/records';
+import { cutSheet, memberName, siteState, trustOf, type CutSheet, type NumberedSheet } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, readAllFacts } from '../facts/ledger.ts';
@@ -79,7 +79,7 @@ function collect(facts: readonly AnyFact[], request: IssueRequest, issued: reado
   const asked = state?.packages.find((each) => each.id === request.package);
   if (!state || !asked)
     throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.', '/package');
-  const root = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(asked.id)!;
+  const root = state.packageRoots.get(asked.id)!;
   const previous = issued.findLast((sheet) => sheet.content.packageRoot === root)?.content ?? null;
   const content = cutSheet(
     state,

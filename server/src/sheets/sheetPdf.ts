@@ -7,6 +7,7 @@ import {
   HEIGHT_REFERENCE,
   heldBy,
   LENGTH_DECIMALS,
+  MARK_KIND,
   MEANING,
   smallLength,
   sheetClock,
@@ -22,10 +23,14 @@ interface Column {
   readonly title: string;
   readonly width: number;
   readonly align: 'left' | 'right';
-  text(row: CutSheetRow, unit: LengthUnit, clock: SheetClock): string;
+  text(row: CutSheetRow, unit: LengthUnit, clock: SheetClock, sheet: NumberedSheet): string;
 }
 
 const length = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'none' : formatLength(metres, unit, LENGTH_DECIMALS));
+
+/** To the feature of the package, and to the second one where there is one. */
+const bothHeights = ({ cutFill }: CutSheetRow, { lengthUnit, rounding, also }: NumberedSheet): string =>
+  [cutFillWords(cutFill, lengthUnit, rounding), ...(also && cutFill !== null ? [cutFillWords(cutFill - also.above, lengthUnit, rounding)] : [])].join('\n');
 
 /** Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a second line. */
 const COLUMNS: readonly Column[] = [
@@ -35,7 +40,7 @@ const COLUMNS: readonly Column[] = [
   { title: 'Ground', width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
   { title: 'Hub', width: 34, align: 'right', text: (row, unit) => length(row.hubZ, unit) },
   { title: 'Design', width: 34, align: 'right', text: (row, unit) => length(row.designZ, unit) },
-  { title: 'Cut / fill', width: 55, align: 'right', text: (row, unit) => cutFillWords(row.cutFill, unit) },
+  { title: 'Cut / fill', width: 55, align: 'right', text: (row, _unit, _clock, sheet) => bothHeights(row, sheet) },
   { title: 'E / N off, mm', width: 50, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
   { title: 'Station', width: 37, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
   { title: 'Set', width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
@@ -73,8 +78,13 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
     );
   });
   const after = MARGIN + 15 + 12 * Math.max(1, sheet.stations.length);
-  right(`For ${sheet.crew}: ${sheet.className}, within ${sheet.planMm} mm plan, ${sheet.heightMm} mm height`, after);
-  const y = Math.max(after + 16, MARGIN + 46);
+  right(
+    `For ${sheet.crew}: ${sheet.className}, within ${smallLength(sheet.planMm / 1000, sheet.lengthUnit)} plan, ${smallLength(sheet.heightMm / 1000, sheet.lengthUnit)} height`,
+    after,
+  );
+  const use = [sheet.markKind && `Marks: ${MARK_KIND[sheet.markKind]}`, sheet.use && `for ${sheet.use}`].filter(Boolean).join(', ');
+  if (use) write(page, use, MARGIN, MARGIN + 41, 'regular', 9, INKS.ink);
+  const y = Math.max(after + 16, MARGIN + (use ? 56 : 46));
   rule(page, y, INKS.ink, 1.5);
   return y + 10;
 }
@@ -106,7 +116,7 @@ function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
   const heads = () => {
     write(
       page,
-      `Lengths and heights in ${unit}. Design: ${HEIGHT_REFERENCE[sheet.heightReference]}. Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.`,
+      `Lengths and heights in ${unit}. Design: ${HEIGHT_REFERENCE[sheet.heightReference]}${sheet.also ? `; second figure to ${HEIGHT_REFERENCE[sheet.also.heightReference]}` : ''}. Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.`,
       MARGIN,
       y,
       'regular',
@@ -121,7 +131,7 @@ function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
   let y = top;
   heads();
   for (const row of sheet.rows) {
-    const text = (column: Column) => column.text(row, sheet.lengthUnit, clock);
+    const text = (column: Column) => column.text(row, sheet.lengthUnit, clock, sheet);
     if (y + rowHeight(page, text) > bottomOf(page)) {
       page.addPage();
       y = MARGIN;
@@ -172,7 +182,7 @@ function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
   const example = sheet.rows.find((row) => row.cutFill !== null);
   const textX = MARGIN + 210;
   const width = widthOf(page) - 210;
-  if (example) drawExample(page, example, sheet.lengthUnit, MARGIN, y);
+  if (example) drawExample(page, example, sheet, MARGIN, y);
   write(page, 'How to read these hubs', textX, y, 'bold', 10, INKS.ink);
   const reading = example
     ? `Every figure starts at the nail in the hub. From the nail go up (FILL) or down (CUT) by the figure${thenLevel(example, sheet.lengthUnit)}: that is the ${MEANING[example.meaning]} at ${HEIGHT_REFERENCE[sheet.heightReference]}.`
@@ -193,7 +203,7 @@ function thenLevel({ reach, offset }: CutSheetRow, unit: LengthUnit): string {
   return `, then level ${length(offset, unit)} ${UNIT_ABBREVIATION[unit]} ${REACH[reach]}`;
 }
 
-function drawExample(page: Page, row: CutSheetRow, unit: LengthUnit, x: number, y: number): void {
+function drawExample(page: Page, row: CutSheetRow, { lengthUnit, rounding }: NumberedSheet, x: number, y: number): void {
   const fill = row.cutFill! <= 0;
   const hubY = fill ? y + 84 : y + 34;
   const designY = fill ? y + 34 : y + 84;
@@ -218,8 +228,8 @@ function drawExample(page: Page, row: CutSheetRow, unit: LengthUnit, x: number, 
     .strokeColor(INKS.ink)
     .stroke()
     .undash();
-  write(page, cutFillWords(row.cutFill, unit), x + 32, (hubY + designY) / 2 - 4, 'bold', 8, INKS.ink);
-  write(page, `level ${length(row.offset, unit)}`, x + 50, designY - 12, 'bold', 8, INKS.ink);
+  write(page, cutFillWords(row.cutFill, lengthUnit, rounding), x + 32, (hubY + designY) / 2 - 4, 'bold', 8, INKS.ink);
+  write(page, `level ${length(row.offset, lengthUnit)}`, x + 50, designY - 12, 'bold', 8, INKS.ink);
   write(page, `${row.corner}`, x + 134, designY - 18, 'medium', 8, INKS.pencil);
   write(page, 'hub', x + 18, y + 96, 'regular', 8, INKS.ink2);
   write(page, row.name, x + 60, y + 96, 'regular', 8, INKS.ink2);

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { bookLine } from '@idle-marker/records';
 import { currentLink } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
-import { RAIL } from './places.ts';
+import { AT_THE_POLE, RAIL } from './places.ts';
 
 interface Entry {
   readonly words: string;
@@ -37,7 +37,7 @@ export function FindOrDo() {
 
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places = RAIL.flatMap(([, part]) => part.map(({ name, path }): Entry => ({ words: name, what: 'place', act: go(path) })));
+    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE].map(({ name, path }): Entry => ({ words: name, what: 'place', act: go(path) }));
     const actions: Entry[] = [
       { words: 'Search for the prism', what: 'action', act: () => currentLink()?.search() },
       { words: 'All sites', what: 'action', act: () => void navigate('/') },

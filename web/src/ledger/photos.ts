@@ -1,20 +1,15 @@
-/** Photos on their way: made small, kept in the browser until the server has them, sent again whenever somebody looks. */
+/** Photos on their way: made small before they are kept. */
 import { LARGEST_IMAGE_BYTES } from '@idle-marker/contract';
-import { readSetting, writeSetting } from './storage.ts';
+import { besideAddress, besideHere, keepBeside, sendBeside, type Beside } from './beside.ts';
 
-export interface Photo {
+export interface Photo extends Beside {
   readonly mediaType: 'image/jpeg' | 'image/png' | 'image/webp';
-  readonly bytes: ArrayBuffer;
 }
 
 /** Longest side that is kept: a nail in a kerb is seen at that. */
 const LONGEST_PX = 1600;
 const QUALITY = 0.85;
 const KNOWN: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp']);
-
-const address = (site: string, id: string): string => `/api/v1/sites/${site}/images/${id}`;
-const waitingKey = (site: string): string => `photos waiting ${site}`;
-const photoKey = (id: string): string => `photo ${id}`;
 
 /** The picture of a file, no larger than it has to be. Throws when the file is no picture. */
 export async function shrink(file: Blob): Promise<Photo> {
@@ -32,35 +27,13 @@ export async function shrink(file: Blob): Promise<Photo> {
 }
 
 /** Keeps a photo here, and sends it. Gives what keeps it from the server, null once it is there. */
-export async function keepPhoto(site: string, id: string, photo: Photo): Promise<string | null> {
-  await writeSetting(photoKey(id), photo);
-  await writeSetting(waitingKey(site), [...((await readSetting<string[]>(waitingKey(site))) ?? []), id]);
-  return sendPhotos(site);
-}
+export const keepPhoto = (site: string, id: string, photo: Photo): Promise<string | null> => keepBeside(site, 'images', id, photo);
 
 /** Sends what waits; the first refusal or a server that is away ends it. */
-export async function sendPhotos(site: string): Promise<string | null> {
-  for (const id of (await readSetting<string[]>(waitingKey(site))) ?? []) {
-    const photo = await readSetting<Photo>(photoKey(id));
-    if (photo) {
-      try {
-        const response = await fetch(address(site, id), { method: 'PUT', headers: { 'Content-Type': photo.mediaType }, body: photo.bytes });
-        if (!response.ok) return ((await response.json()) as { detail?: string }).detail ?? 'The server did not take the photo.';
-      } catch {
-        return 'The server does not answer: the photo waits in this browser and goes out by itself.';
-      }
-      await writeSetting(photoKey(id), null);
-    }
-    await writeSetting(
-      waitingKey(site),
-      ((await readSetting<string[]>(waitingKey(site))) ?? []).filter((each) => each !== id),
-    );
-  }
-  return null;
-}
+export const sendPhotos = (site: string): Promise<string | null> => sendBeside(site, 'images');
 
 /** Where a photo is shown from: this browser while it waits, else the server. */
 export async function photoAddress(site: string, id: string): Promise<string> {
-  const waiting = await readSetting<Photo | null>(photoKey(id));
-  return waiting ? URL.createObjectURL(new Blob([waiting.bytes], { type: waiting.mediaType })) : address(site, id);
+  const waiting = await besideHere('images', id);
+  return waiting ? URL.createObjectURL(new Blob([waiting.bytes], { type: waiting.mediaType })) : besideAddress(site, 'images', id);
 }

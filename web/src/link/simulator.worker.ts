@@ -47,6 +47,7 @@ const SAVE_EVERY = 10;
 /** Grounds that can be practised on. Only this worker ever reads them. */
 const GROUNDS: Readonly<Record<string, () => Promise<{ default: GroundTruth }>>> = {
   ternhaven: () => import('../../../demo/ternhaven/truth.json'),
+  cobbleford: () => import('../../../demo/cobbleford/truth.json'),
 };
 const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 

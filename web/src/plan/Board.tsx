@@ -2,6 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import Map from 'ol/Map.js';
 import View from 'ol/View.js';
+import PointerInteraction from 'ol/interaction/Pointer.js';
 import Layer from 'ol/layer/Layer.js';
 import Projection from 'ol/proj/Projection.js';
 import { defaults as defaultControls } from 'ol/control/defaults.js';
@@ -12,6 +13,7 @@ import { METRES_PER_UNIT, type Metres, type PlanPoint } from '@idle-marker/core'
 import { useUnits } from '../site/useUnits.ts';
 import { paintScene, SYMBOL_RADIUS_PX, type Palette } from './paint.ts';
 import { EMPTY_SCENE, sceneExtent, type Scene } from './scene.ts';
+import { paintUnderlay, underlayExtent, type Underlay } from './underlay.ts';
 import { indexScene, visibleSymbols, type SceneIndex } from './visible.ts';
 
 const SITE_GRID = new Projection({ code: 'site grid', units: 'm' });
@@ -22,11 +24,16 @@ export interface BoardProps {
   /** Said by a screen reader in place of the drawing. */
   readonly description: string;
   readonly onPick?: (id: string) => void;
-  readonly onPlace?: (point: PlanPoint) => void;
+  /** A touch beside every symbol, with the size of a pixel there in metres. */
+  readonly onPlace?: (point: PlanPoint, pixel: Metres) => void;
+  /** A symbol that is picked up and moved; `done` when it is let go. */
+  readonly onDrag?: (id: string, to: PlanPoint, done: boolean) => void;
   /** View fits the scene again when this changes. */
   readonly fitKey?: string;
   /** What it then fits to; the whole scene otherwise. */
   readonly fitTo?: readonly PlanPoint[];
+  /** Drawings that lie under everything. */
+  readonly underlay?: readonly Underlay[];
   readonly children?: React.ReactNode;
 }
 
@@ -50,6 +57,7 @@ function readPalette(element: HTMLElement): Palette {
 class SceneLayer extends Layer {
   #index: SceneIndex;
   #palette: Palette | null = null;
+  #underlay: readonly Underlay[] = [];
   /** The site's unit of length, which the grid keeps step with. */
   unit: Metres = 1;
   readonly canvas = document.createElement('canvas');
@@ -66,6 +74,15 @@ class SceneLayer extends Layer {
 
   set scene(scene: Scene) {
     this.#index = indexScene(scene);
+    this.changed();
+  }
+
+  get underlay(): readonly Underlay[] {
+    return this.#underlay;
+  }
+
+  set underlay(underlay: readonly Underlay[]) {
+    this.#underlay = underlay;
     this.changed();
   }
 
@@ -99,6 +116,7 @@ class SceneLayer extends Layer {
     };
     paintGrid(painter, frame, width, height, this.unit);
     const { extent, viewState } = frame;
+    paintUnderlay(context, painter.palette, this.#underlay, frame.coordinateToPixelTransform, extent, ratio);
     const margin = 40 * viewState.resolution;
     const view = extent ? [extent[0]! - margin, extent[1]! - margin, extent[2]! + margin, extent[3]! + margin] : [-Infinity, -Infinity, Infinity, Infinity];
     paintScene(painter, this.scene, visibleSymbols(this.#index, view, viewState.resolution));
@@ -137,12 +155,14 @@ function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[
   context.globalAlpha = 1;
 }
 
-export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, children }: BoardProps) {
+const NOTHING: readonly Underlay[] = [];
+
+export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fitTo, underlay = NOTHING, children }: BoardProps) {
   const holder = useRef<HTMLDivElement>(null);
   const parts = useRef<{ map: Map; layer: SceneLayer } | null>(null);
-  const handlers = useRef({ onPick, onPlace });
+  const handlers = useRef({ onPick, onPlace, onDrag });
   const [resolution, setResolution] = useState(1);
-  handlers.current = { onPick, onPlace };
+  handlers.current = { onPick, onPlace, onDrag };
   const units = useUnits();
   const unit = METRES_PER_UNIT[units.lengthUnit];
   const about = useRef(fitTo);
@@ -159,13 +179,30 @@ export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, chil
       controls: defaultControls({ attribution: false, rotate: false, zoom: false }),
       interactions: defaultInteractions({ altShiftDragRotate: false, pinchRotate: false }),
     });
+    let dragged: string | null = null;
+    map.addInteraction(
+      new PointerInteraction({
+        handleDownEvent: (event) => {
+          dragged = handlers.current.onDrag ? nearestPickable(layer.scene, (point) => map.getPixelFromCoordinate([point.e, point.n]), event.pixel) : null;
+          return dragged !== null;
+        },
+        handleDragEvent: ({ coordinate }) => {
+          if (dragged !== null) handlers.current.onDrag?.(dragged, { e: coordinate[0]!, n: coordinate[1]! }, false);
+        },
+        handleUpEvent: ({ coordinate }) => {
+          if (dragged !== null) handlers.current.onDrag?.(dragged, { e: coordinate[0]!, n: coordinate[1]! }, true);
+          dragged = null;
+          return false;
+        },
+      }),
+    );
     view.on('change:resolution', () => {
       setResolution(view.getResolution() ?? 1);
     });
     map.on('singleclick', (event) => {
       const picked = nearestPickable(layer.scene, (point) => map.getPixelFromCoordinate([point.e, point.n]), event.pixel);
       if (picked !== null) handlers.current.onPick?.(picked);
-      else handlers.current.onPlace?.({ e: event.coordinate[0]!, n: event.coordinate[1]! });
+      else handlers.current.onPlace?.({ e: event.coordinate[0]!, n: event.coordinate[1]! }, map.getView().getResolution() ?? 1);
     });
     const repaint = new MutationObserver(() => {
       layer.repaint();
@@ -190,13 +227,18 @@ export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, chil
     parts.current.layer.scene = scene;
   }, [scene, unit]);
 
-  const extent = sceneExtent(scene);
+  useEffect(() => {
+    if (parts.current) parts.current.layer.underlay = underlay;
+  }, [underlay]);
+
+  const extent = sceneExtent(scene) ?? underlayExtent(underlay);
   const hasExtent = extent !== null;
   useEffect(() => {
     if (!parts.current || !hasExtent) return;
     fit(
       parts.current.map,
       about.current && about.current.length > 0 ? { ...EMPTY_SCENE, lines: [{ points: about.current, ink: 'ink' }] } : parts.current.layer.scene,
+      parts.current.layer.underlay,
     );
   }, [fitKey, hasExtent]);
 
@@ -228,7 +270,7 @@ export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, chil
           [
             ['Zoom in', '+', () => zoom(0.6)],
             ['Zoom out', '−', () => zoom(1 / 0.6)],
-            ['Show everything', '⤢', () => parts.current && fit(parts.current.map, parts.current.layer.scene)],
+            ['Show everything', '⤢', () => parts.current && fit(parts.current.map, parts.current.layer.scene, parts.current.layer.underlay)],
           ] as const
         ).map(([label, sign, act]) => (
           <button key={label} type="button" aria-label={label} title={label} onClick={act} className="h-11 w-11 rounded-sm border border-ink bg-sheet text-lg">
@@ -240,13 +282,15 @@ export function Board({ scene, description, onPick, onPlace, fitKey, fitTo, chil
   );
 }
 
-function fit(map: Map, scene: Scene): void {
-  const extent = sceneExtent(scene);
+/** What is drawn on the site goes before a drawing that lies under it. */
+function fit(map: Map, scene: Scene, underlay: readonly Underlay[]): void {
+  const extent = sceneExtent(scene) ?? underlayExtent(underlay);
   if (!extent) return;
   map.updateSize();
   const size = map.getSize();
   if (!size || size[0] === 0) return;
-  const margin = 2;
+  // Room around it, but not so much that a group of bolts gets lost in it.
+  const margin = Math.min(Math.max(Math.max(extent[2] - extent[0], extent[3] - extent[1]) * 0.15, 0.2), 2);
   map.getView().fit([extent[0] - margin, extent[1] - margin, extent[2] + margin, extent[3] + margin], { padding: [70, 70, 60, 40], size });
 }
 

@@ -1,6 +1,6 @@
 /** The site's standing things as a scene: control, design outlines, marks. */
 import type { MarkStanding } from '@idle-marker/core';
-import { markKey, packageRoots, shapesOf, type ControlMark, type SiteState } from '@idle-marker/records';
+import { markKey, shapesOf, type ControlMark, type SiteState } from '@idle-marker/records';
 import type { Fact } from '@idle-marker/contract';
 import type { Scene, SceneSymbol, SymbolName } from './scene.ts';
 
@@ -51,7 +51,7 @@ export function marksScene(
   standings: ReadonlyMap<string, MarkStanding>,
   chosen: string | null,
 ): Partial<Scene> {
-  const roots = packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package'));
+  const roots = state.packageRoots;
   return {
     symbols: packages.flatMap((each) =>
       each.body.plans.map((plan): SceneSymbol => {

@@ -4,7 +4,7 @@ import type { AnyFact, Fact } from '@idle-marker/contract';
 import { currentOccupation, siteState, solutionInForce, trustOf, type AcceptedSolution, type SiteState } from '@idle-marker/records';
 import { now } from '../ledger/clock.ts';
 import { openSite, say, type Said } from '../ledger/ledger.ts';
-import { sendPhotos } from '../ledger/photos.ts';
+import { sendBeside } from '../ledger/beside.ts';
 import { useLedger } from '../ledger/useLedger.ts';
 import { readSetting, writeSetting } from '../ledger/storage.ts';
 
@@ -54,7 +54,8 @@ export function useSiteState(id: string): { state: SiteState | null; loaded: boo
 export function SiteProvider({ id, state, who, children }: { id: string; state: SiteState; who: string; children: ReactNode }) {
   const instant = useNow();
   useEffect(() => {
-    void sendPhotos(id);
+    void sendBeside(id, 'images');
+    void sendBeside(id, 'sources');
   }, [id, instant]);
   const value = useMemo((): OpenSite => {
     // A fact made since the clock was last read must not lie in the future of the judgement.

@@ -1,5 +1,5 @@
 /** What is drawn to set out from. */
-import { closed, Name, NullableUuid, PlacePlan, Type, Uuid, Words } from '../parts.ts';
+import { closed, Coordinate, Name, NullableUuid, PlacePlan, Type, Uuid, Words } from '../parts.ts';
 
 /** Short, for people say it aloud: A, B, 12, 3.5. */
 const GridLabel = Type.String({ minLength: 1, maxLength: 12, pattern: '^\\S+$' });
@@ -25,7 +25,7 @@ export const GridBody = closed({
   supersedes: NullableUuid,
 });
 
-export const AreaKindWord = Words('dig', 'spoilHeap', 'fence', 'machine', 'services', 'keepOut');
+export const AreaKindWord = Words('dig', 'spoilHeap', 'fence', 'machine', 'services', 'keepOut', 'traffic', 'edge', 'overhead');
 
 /** Ground that marks keep out of, and that may stand in the line of sight; the same area over all its revisions. */
 export const AreaBody = closed({
@@ -38,6 +38,38 @@ export const AreaBody = closed({
   margin: Type.Number({ minimum: 0, maximum: 100 }),
   blocksSight: Type.Boolean(),
   source: Type.String({ maxLength: 200 }),
+  retired: Type.Boolean(),
+  supersedes: NullableUuid,
+});
+
+/** A file that a design came in, kept whole under `file` beside the ledger; the same drawing over all its revisions. */
+export const DrawingBody = closed({
+  drawing: Uuid,
+  name: Name,
+  fileName: Type.String({ minLength: 1, maxLength: 200 }),
+  format: Words('dxf', 'landxml', 'geojson', 'csv'),
+  file: Uuid,
+  bytes: Type.Integer({ minimum: 1 }),
+  digest: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+  /** Of its coordinates, as its header says or as somebody who was asked said. */
+  unit: closed({ name: Type.String({ minLength: 1, maxLength: 40 }), metres: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) }),
+  /** How its coordinates, in metres, become the site's; null when they are the site's already. Turned clockwise. */
+  placing: Type.Unsafe<{ scale: number; rotationDeg: number; shiftE: number; shiftN: number; pairs: number; misfitMm: number } | null>({
+    anyOf: [
+      { type: 'null' },
+      closed({
+        scale: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+        rotationDeg: Type.Number({ minimum: -360, maximum: 360 }),
+        shiftE: Coordinate,
+        shiftN: Coordinate,
+        pairs: Type.Integer({ minimum: 2, maximum: 100 }),
+        misfitMm: Type.Number({ minimum: 0 }),
+      }),
+    ],
+  }),
+  /** Layers that are switched off. */
+  hidden: Type.Array(Type.String({ maxLength: 255 }), { maxItems: 2000 }),
+  elements: Type.Integer({ minimum: 0 }),
   retired: Type.Boolean(),
   supersedes: NullableUuid,
 });

@@ -54,7 +54,7 @@ export const SightTarget = Type.Unsafe<
   /** A mark as set, sighted again. */
   | { readonly kind: 'mark'; readonly mark: string }
   | { readonly kind: 'direction'; readonly name: string }
-  /** A spot whose height is read, from a station that has a height and no place. */
+  /** A spot whose height is read from a station that has a height and no place, or something that is measured as it stands. */
   | { readonly kind: 'spot'; readonly name: string }
   /** A point that lies on a line of the drawing, wherever along it. */
   | { readonly kind: 'line'; readonly package: string; readonly item: string; readonly from: string; readonly to: string }
@@ -72,7 +72,7 @@ export const SightTarget = Type.Unsafe<
 
 export const SightBody = closed({
   occupation: Uuid,
-  purpose: Words('station', 'proof', 'mark', 'driven', 'ground', 'resight', 'control', 'spot'),
+  purpose: Words('station', 'proof', 'mark', 'driven', 'ground', 'resight', 'control', 'spot', 'asBuilt'),
   target: SightTarget,
   face: Type.Unsafe<1 | 2>({ type: 'integer', enum: [1, 2] }),
   /** As read: numbers in the units they were read in, with the decimals shown, and the keyed text if it was typed. */

@@ -1,4 +1,5 @@
 /** What is to be set, what was set, and what was handed over. */
+import type { Static } from '../../schema.ts';
 import {
   closed,
   Coordinate,
@@ -19,9 +20,60 @@ const Face = Type.Array(Name, { minItems: 2, maxItems: 2 });
 
 const NullableFace = Type.Unsafe<string[] | null>({ anyOf: [{ type: 'null' }, Face] });
 
-export const MeaningWord = Words('outsideFace', 'insideFace', 'wallCentre', 'gridLine', 'waterLine');
+export const MeaningWord = Words('outsideFace', 'insideFace', 'wallCentre', 'gridLine', 'waterLine', 'centre', 'edge');
 
 export const HeightReferenceWord = Words('finishedFloor', 'topOfWall', 'underside', 'invert', 'topOfKerb', 'subgrade');
+
+/** What a crew wants in the ground or on the slab. */
+export const MarkKindWord = Words('hubAndLath', 'nail', 'paintCross', 'plateLine', 'scribedLine');
+
+const RakeFields = { azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }), ratio: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) };
+
+/** How an item's corners become marks, where the rule needs more than the package's offset. */
+const ItemOptions = {
+  /** The line that is marked lies so far outside of the one that is given, negative inside of it, and for which reason. */
+  moved: Type.Optional(
+    Type.Array(closed({ outward: Type.Number({ minimum: -100, maximum: 100 }), why: Words('wallThickness', 'footing', 'batter', 'other') }), { maxItems: 5 }),
+  ),
+  /** Along a line: its points, and on which side of it. */
+  along: Type.Optional(
+    closed({
+      spacing: Type.Unsafe<{ interval: number } | { parts: number }>({
+        anyOf: [closed({ interval: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) }), closed({ parts: Type.Integer({ minimum: 1, maximum: 1000 }) })],
+      }),
+      side: Words('on', 'left', 'right'),
+      closed: Type.Boolean(),
+    }),
+  ),
+  /** Bolts round each point. */
+  pattern: Type.Optional(
+    Type.Unsafe<
+      | { kind: 'rectangle'; along: number; across: number; alongCount: number; acrossCount: number; azimuthDeg: number }
+      | { kind: 'circle'; diameter: number; count: number; azimuthDeg: number }
+    >({
+      anyOf: [
+        closed({
+          kind: Words('rectangle'),
+          along: Type.Number({ exclusiveMinimum: 0, maximum: 50 }),
+          across: Type.Number({ exclusiveMinimum: 0, maximum: 50 }),
+          alongCount: Type.Integer({ minimum: 1, maximum: 100 }),
+          acrossCount: Type.Integer({ minimum: 1, maximum: 100 }),
+          azimuthDeg: RakeFields.azimuthDeg,
+        }),
+        closed({
+          kind: Words('circle'),
+          diameter: Type.Number({ exclusiveMinimum: 0, maximum: 50 }),
+          count: Type.Integer({ minimum: 2, maximum: 100 }),
+          azimuthDeg: RakeFields.azimuthDeg,
+        }),
+      ],
+    }),
+  ),
+  /** Piles that lean: toward `azimuthDeg`, so many metres down for one to the side. Points are their heads, at the design height. */
+  rake: Type.Optional(closed({ ...RakeFields, workingZ: Coordinate })),
+  /** The revision of the drawing that the corners were taken from. */
+  drawing: Type.Optional(Uuid),
+};
 
 /** One mark to set. Its key is stable: item, corner and side. */
 export const MarkPlanBody = closed({
@@ -37,6 +89,8 @@ export const MarkPlanBody = closed({
   alsoOffFace: NullableFace,
   onLine: NullableFace,
   designZ: NullableCoordinate,
+  /** The place holds at the design height; on other ground the axis comes through elsewhere. */
+  rake: Type.Optional(closed(RakeFields)),
 });
 
 export const PackageBody = closed({
@@ -50,14 +104,39 @@ export const PackageBody = closed({
       name: Name,
       meaning: MeaningWord,
       designZ: NullableCoordinate,
-      /** What the corners are: one closed outline in order, ends of lines two by two, or points to mark themselves, in a row where recovery marks stand beside them. */
-      rule: Words('outline', 'lineEnds', 'points', 'recoveries'),
-      corners: Type.Array(closed({ name: Name, e: Coordinate, n: Coordinate }), { minItems: 1, maxItems: 2000 }),
+      /**
+       * What the corners are: one closed outline in order, ends of lines two by two, points to mark themselves (in a row where
+       * recovery marks stand beside them), a line to be marked along, centres of bolt groups, or heads of leaning piles.
+       */
+      rule: Words('outline', 'lineEnds', 'points', 'recoveries', 'along', 'bolts', 'rakedPiles'),
+      corners: Type.Array(
+        closed({
+          name: Name,
+          e: Coordinate,
+          n: Coordinate,
+          z: Type.Optional(NullableCoordinate),
+          /** Of the side that leaves it: tangent of a quarter of the arc's angle, positive turning left. */
+          bulge: Type.Optional(Type.Number({ minimum: -1000, maximum: 1000 })),
+        }),
+        { minItems: 1, maxItems: 2000 },
+      ),
       source: Type.String({ maxLength: 200 }),
+      ...ItemOptions,
     }),
     { maxItems: 200 },
   ),
   plans: Type.Array(MarkPlanBody, { maxItems: 5000 }),
+  /** What kind of mark is wanted, and what it is going to be used for; a hub with a lath when nothing is said. */
+  markKind: Type.Optional(MarkKindWord),
+  use: Type.Optional(Type.String({ maxLength: 300 })),
+  /** How finely the crew reads what is written; the figures that are kept are exact. */
+  rounding: Type.Optional(Words('finest', 'hundredth', 'tenth', 'sixteenth')),
+  /** A second feature that cut and fill are given to, so far above the design height. */
+  also: Type.Optional(
+    Type.Unsafe<{ heightReference: Static<typeof HeightReferenceWord>; above: number } | null>({
+      anyOf: [{ type: 'null' }, closed({ heightReference: HeightReferenceWord, above: Type.Number({ minimum: -1000, maximum: 1000 }) })],
+    }),
+  ),
   /** What the work does to the ground inside its outlines, and when it begins: control there will be lost. */
   ground: Type.Optional(
     Type.Unsafe<{ kind: 'dig' | 'pour' | 'demolish'; on: string | null; reach: number } | null>({
@@ -89,6 +168,8 @@ export const MarkBody = closed({
   designZ: NullableCoordinate,
   /** Hub minus design: positive cut, negative fill. */
   cutFill: NullableNumber,
+  /** Whether it stood firm after driving, where somebody tried it. */
+  firm: Type.Optional(Type.Boolean()),
   stakeText: Type.Array(Type.String({ maxLength: 120 }), { maxItems: 20 }),
   shots: Type.Integer({ minimum: 0, maximum: 1000 }),
   note: Text,

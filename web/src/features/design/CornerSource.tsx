@@ -1,102 +1,145 @@
-import { useMemo, useState } from 'react';
-import type { Corner } from '@idle-marker/core';
-import { namedCorners, readControlCsv, readDxf } from '@idle-marker/formats';
-import { controlFileWords, controlRowWords, drawingWords } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
+import { useState } from 'react';
+import type { PathCorner } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { leftOutWords } from '@idle-marker/words';
+import { askDrawing } from '../../drawings/drawings.ts';
+import { useDrawings, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { Button } from '../../ui/Button.tsx';
-import { gridsOf, textOfFile } from './drawingFile.ts';
+import { FileInput } from './FileInput.tsx';
+import { PickDialog } from './PickDialog.tsx';
+
+type Rule = FactBody<'package'>['items'][number]['rule'];
 
 export interface FoundOutline {
   readonly name: string;
-  readonly corners: readonly Corner[];
-  readonly rule: 'outline' | 'lineEnds';
+  readonly corners: readonly PathCorner[];
+  readonly rule: Rule;
   readonly isGrid: boolean;
-}
-
-interface Choice extends FoundOutline {
-  readonly what: string;
+  /** The revision of the drawing that they were taken from. */
+  readonly drawing?: string;
 }
 
 interface CornerSourceProps {
+  /** What the corners are for. */
+  readonly rule: Rule;
   onCorners(found: FoundOutline, source: string): void;
 }
 
-/** Corners from a file: points as CSV, or an outline or a grid picked from a DXF drawing. */
-export function CornerSource({ onCorners }: CornerSourceProps) {
-  const units = useUnits();
-  const [fault, setFault] = useState<string | null>(null);
-  const [drawing, setDrawing] = useState<{ name: string; text: string } | null>(null);
-  const read = useMemo(() => (drawing ? readDxf(drawing.text, units.lengthUnit) : null), [drawing, units.lengthUnit]);
-  const outlines: Choice[] = read?.ok
-    ? read.value.outlines.slice(0, 30).map((outline) => ({
-        what: `outline on ${outline.layer}: ${outline.corners.length} corners`,
-        name: outline.layer,
-        corners: namedCorners(outline.corners, read.value.texts),
-        rule: 'outline' as const,
-        isGrid: false,
-      }))
-    : [];
-  const grids: Choice[] = read?.ok
-    ? gridsOf(read.value, units.lengthUnit).flatMap(({ layer, first, second, corners, lineEnds }): Choice[] => [
-        { what: `corners of the grid on ${layer}: ${first.join(' ')} × ${second.join(' ')}`, name: layer, corners, rule: 'outline', isGrid: true },
-        { what: `its ${lineEnds.length / 2} lines`, name: `${layer} lines`, corners: lineEnds, rule: 'lineEnds', isGrid: true },
-      ])
-    : [];
+/** Rules that mark points as they stand, whichever way. */
+const ON_POINTS: ReadonlySet<Rule> = new Set(['points', 'recoveries', 'bolts', 'rakedPiles']);
+const LAYERS_SHOWN = 12;
 
-  const take = async (file: File | undefined) => {
-    setFault(null);
-    setDrawing(null);
-    if (!file) return;
-    const text = await textOfFile(file);
-    if (!text.ok) {
-      setFault(text.error);
-      return;
-    }
-    if (/\.dxf$/i.test(file.name) || /^\s*0\s*\r?\n\s*SECTION/.test(text.value)) {
-      setDrawing({ name: file.name, text: text.value });
-      return;
-    }
-    const list = readControlCsv(text.value, { unit: units.lengthUnit, xIsNorth: false });
-    if (!list.ok) {
-      setFault(controlFileWords(list.error));
-      return;
-    }
-    const bad = list.value.rows.find((row) => row.issues.length > 0 || row.e === null || row.n === null);
-    if (bad) {
-      setFault(`Row ${bad.row} ${bad.issues[0] ? controlRowWords(bad.issues[0]) : 'has no place'}.`);
-      return;
-    }
-    const corners = list.value.rows.map((row) => ({ name: row.name, e: row.e!, n: row.n! }));
-    onCorners({ name: file.name.replace(/\.[^.]+$/, ''), corners, rule: 'outline', isGrid: false }, file.name);
+/** Corners from the drawings of the site: outlines, grids and points that are in them, or what is picked on the plan. */
+export function CornerSource({ rule, onCorners }: CornerSourceProps) {
+  const drawings = useDrawings();
+  const [shown, setShown] = useState<string | null>(null);
+  const [picking, setPicking] = useState<Fact<'drawing'> | null>(null);
+  /** A list of points that was just taken is meant whole. */
+  const taken = async (fact: Fact<'drawing'>, key: string) => {
+    setShown(fact.body.drawing);
+    if (fact.body.format !== 'csv') return;
+    const points = await askDrawing('points', { key, layer: 'points' });
+    if (points) onCorners({ name: fact.body.name, corners: points, rule, isGrid: false, drawing: fact.id }, fact.body.fileName);
   };
   return (
     <div className="mt-2">
-      <label className="flex flex-col gap-1">
-        <span className="text-[13px] text-ink2">Or from a file: points as CSV in order round the outline, or a DXF drawing in site coordinates</span>
-        <input
-          type="file"
-          accept=".csv,.txt,.dxf,text/csv"
-          onChange={(event) => void take(event.target.files?.[0])}
-          className="min-h-11 rounded-sm border border-ink2 p-2"
+      <FileInput label="From a file: a DXF drawing, LandXML, GeoJSON, or points as CSV in order" onTaken={(fact, key) => void taken(fact, key)} />
+      {drawings.map((each) => (
+        <InDrawing
+          key={each.fact.id}
+          drawing={each}
+          rule={rule}
+          open={each.fact.body.drawing === shown || drawings.length === 1}
+          onOpen={() => setShown(each.fact.body.drawing)}
+          onPick={() => setPicking(each.fact)}
+          onCorners={onCorners}
         />
-      </label>
-      {fault && <p className="text-[13px] font-medium text-brick">{fault}</p>}
-      {read && !read.ok && <p className="text-[13px] font-medium text-brick">{drawingWords(read.error)}</p>}
-      {read?.ok && drawing && (
-        <div className="mt-2 border-l-4 border-pencil pl-3">
-          <p className="text-[13px] text-ink2">
-            {read.value.unitFromFile ? `The drawing is in ${read.value.unitFromFile}.` : `The drawing does not say its unit: ${units.unit} is taken.`}
-            {read.value.leftOut.length > 0 && ` Not taken: ${read.value.leftOut.map((each) => `${each.count} ${each.what} on ${each.layer}`).join(', ')}.`}
-          </p>
-          <div className="mt-1 flex flex-wrap gap-2">
-            {[...outlines, ...grids].map((each, i) => (
-              <Button key={i} className="text-[14px]" onClick={() => onCorners(each, drawing.name)}>
-                {each.what}
-              </Button>
-            ))}
-          </div>
-          {outlines.length + grids.length === 0 && <p className="text-[13px] font-medium text-brick">No closed outline and no grid was found in it.</p>}
-        </div>
+      ))}
+      {picking && (
+        <PickDialog
+          drawing={picking}
+          rule={rule}
+          onClose={() => setPicking(null)}
+          onTake={(found) => {
+            onCorners({ ...found, drawing: picking.id }, picking.body.fileName);
+            setPicking(null);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+interface InDrawingProps extends CornerSourceProps {
+  readonly drawing: ShownDrawing;
+  readonly open: boolean;
+  onOpen(): void;
+  onPick(): void;
+}
+
+function InDrawing({ drawing: { fact, state }, rule, open, onOpen, onPick, onCorners }: InDrawingProps) {
+  const { name, fileName } = fact.body;
+  if (!open)
+    return (
+      <p className="mt-2">
+        <Button className="text-[14px]" onClick={onOpen}>
+          In drawing {name}…
+        </Button>
+      </p>
+    );
+  if (state.status === 'reading') return <p className="mt-2 text-[13px] text-ink2">Reading {name}…</p>;
+  if (state.status === 'failed') return <p className="mt-2 text-[13px] font-medium text-brick">{`${name}: ${state.trouble}`}</p>;
+  const { summary } = state;
+  const key = fact.id;
+  const outline = async (i: number) => {
+    const found = await askDrawing('outline', { key, i });
+    if (found) onCorners({ name: found.layer, corners: found.corners, rule: rule === 'along' ? 'along' : 'outline', isGrid: false, drawing: key }, fileName);
+  };
+  const points = async (layer: string) => {
+    const corners = await askDrawing('points', { key, layer });
+    if (corners) onCorners({ name: layer, corners, rule: ON_POINTS.has(rule) ? rule : 'points', isGrid: false, drawing: key }, fileName);
+  };
+  const pointLayers = summary.pointLayers.slice(0, LAYERS_SHOWN);
+  return (
+    <div className="mt-2 border-l-4 border-pencil pl-3">
+      <p className="text-[13px] text-ink2">
+        <strong>{name}</strong>, {fileName}.{' '}
+        {summary.unitFromFile ? `The drawing is in ${summary.unitFromFile}.` : `It is taken to be in ${summary.unit.name}.`}
+        {summary.leftOut.length > 0 && ` Not taken: ${leftOutWords(summary.leftOut)}.`}
+      </p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        <Button className="text-[14px]" onClick={onPick}>
+          Pick on the drawing…
+        </Button>
+        {summary.outlines.map((each, i) => (
+          <Button key={`outline ${i}`} className="text-[14px]" onClick={() => void outline(i)}>
+            outline on {each.layer}: {each.corners} corners
+          </Button>
+        ))}
+        {summary.grids.flatMap(({ layer, first, second, corners, lineEnds }) => [
+          <Button
+            key={`grid ${layer}`}
+            className="text-[14px]"
+            onClick={() => onCorners({ name: layer, corners, rule: 'outline', isGrid: true, drawing: key }, fileName)}
+          >
+            corners of the grid on {layer}: {first.join(' ')} × {second.join(' ')}
+          </Button>,
+          <Button
+            key={`lines ${layer}`}
+            className="text-[14px]"
+            onClick={() => onCorners({ name: `${layer} lines`, corners: lineEnds, rule: 'lineEnds', isGrid: true, drawing: key }, fileName)}
+          >
+            its {lineEnds.length / 2} lines
+          </Button>,
+        ])}
+        {pointLayers.map((each) => (
+          <Button key={`points ${each.name}`} className="text-[14px]" onClick={() => void points(each.name)}>
+            points on {each.name}: {each.elements}
+          </Button>
+        ))}
+      </div>
+      {summary.outlines.length + summary.grids.length + pointLayers.length === 0 && (
+        <p className="mt-1 text-[13px] text-ink2">No closed outline, no grid and no points were found in it: pick on the drawing.</p>
       )}
     </div>
   );

@@ -1,8 +1,10 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { gridOf, markKey, packageRoots } from '@idle-marker/records';
-import { AREA_KIND, HEIGHT_REFERENCE, MEANING } from '@idle-marker/words';
+import { fromRetired, gridOf, markKey, outwardOf } from '@idle-marker/records';
+import { AREA_KIND, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
+import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
+import { sourceBytes } from '../../ledger/beside.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { areaScene } from '../../plan/areaScene.ts';
 import { gridScene } from '../../plan/gridScene.ts';
@@ -13,6 +15,8 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { DrawingDialog } from './DrawingDialog.tsx';
+import { DrawingRow } from './DrawingRow.tsx';
 import { EditArea } from './EditArea.tsx';
 import { EditGrid } from './EditGrid.tsx';
 import { EditPackage } from './EditPackage.tsx';
@@ -22,12 +26,15 @@ import { OffsetsDialog } from './OffsetsDialog.tsx';
 export function Place() {
   const { id, state, trust } = useSite();
   const navigate = useNavigate();
-  const roots = useMemo(() => packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')), [state]);
+  const roots = state.packageRoots;
   const units = useUnits();
   const [editing, setEditing] = useState<Fact<'package'> | 'new' | null>(null);
   const [area, setArea] = useState<Fact<'area'> | 'new' | null>(null);
   const [clearing, setClearing] = useState<Fact<'package'> | null>(null);
-  const [drawing, setDrawing] = useState<Fact<'grid'> | 'new' | null>(null);
+  const [grid, setGrid] = useState<Fact<'grid'> | 'new' | null>(null);
+  const [drawing, setDrawing] = useState<{ readonly of: Fact<'drawing'> | null; readonly sameFile: boolean; readonly file?: File } | null>(null);
+  const drawings = useDrawings();
+  const underlay = useUnderlay();
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const scene = useMemo(
     () =>
@@ -52,11 +59,20 @@ export function Place() {
     if (found) void navigate(`/sites/${id}/mark?package=${found.work.id}&mark=${encodeURIComponent(found.plan.key)}`);
   };
   return (
-    <div className="flex h-full min-h-0 flex-col lg:flex-row">
+    <div
+      className="flex h-full min-h-0 flex-col lg:flex-row"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        const [file] = event.dataTransfer.files;
+        if (file) setDrawing({ of: null, sameFile: false, file });
+      }}
+    >
       <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
-        {state.packages.length > 0 || state.control.length > 0 ? (
+        {state.packages.length > 0 || state.control.length > 0 || underlay.length > 0 ? (
           <Board
             scene={scene}
+            underlay={underlay}
             description="Plan with the outlines and the marks asked for. Picking a mark goes to it."
             onPick={goTo}
             fitTo={marked}
@@ -76,8 +92,9 @@ export function Place() {
             <p className="text-ink2">What the crews asked for.</p>
           </div>
           <div className="flex flex-wrap gap-2 whitespace-nowrap">
+            <Button onClick={() => setDrawing({ of: null, sameFile: false })}>Take a drawing…</Button>
             <Button onClick={() => setArea('new')}>New area…</Button>
-            <Button onClick={() => setDrawing('new')}>New grid…</Button>
+            <Button onClick={() => setGrid('new')}>New grid…</Button>
             <Button look="primary" onClick={() => setEditing('new')}>
               New package…
             </Button>
@@ -86,16 +103,30 @@ export function Place() {
         <div className="min-h-0 flex-1 overflow-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Packages">
           {state.packages.length === 0 && (
             <Empty title="No work package" action={<Button onClick={() => setEditing('new')}>Make one</Button>}>
-              A package takes an outline (typed, from a list of points as CSV, or from a DXF drawing) and puts offset hubs at its corners.
+              A package takes an outline (typed, or from a drawing) and puts offset hubs at its corners; or lines, points, bolts and piles. A drawing can be
+              dropped onto this page.
             </Empty>
           )}
-          {state.grids.map((grid) => (
-            <p key={grid.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
+          {drawings.map((each) => (
+            <DrawingRow
+              key={each.fact.id}
+              drawing={each}
+              onChange={() => setDrawing({ of: each.fact, sameFile: true })}
+              onReplace={() => setDrawing({ of: each.fact, sameFile: false })}
+              onPlace={() =>
+                void sourceBytes(id, each.fact.body.file).then((bytes) => {
+                  if (bytes) setDrawing({ of: each.fact, sameFile: false, file: new File([bytes.slice()], each.fact.body.fileName) });
+                })
+              }
+            />
+          ))}
+          {state.grids.map((each) => (
+            <p key={each.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
               <span>
-                <strong>Grid {grid.body.name}</strong>: {grid.body.letters.labels.join(' ')} by {grid.body.numbers.labels.join(' ')}.{' '}
-                <span className="text-ink2">Source: {grid.body.source}</span>
+                <strong>Grid {each.body.name}</strong>: {each.body.letters.labels.join(' ')} by {each.body.numbers.labels.join(' ')}.{' '}
+                <span className="text-ink2">Source: {each.body.source}</span>
               </span>
-              <Button look="quiet" onClick={() => setDrawing(grid)}>
+              <Button look="quiet" onClick={() => setGrid(each)}>
                 Change…
               </Button>
             </p>
@@ -127,19 +158,31 @@ export function Place() {
               <p className="text-ink2">
                 For {work.body.crew} · {state.settings.classes.find((each) => each.id === work.body.class)?.name} · hubs {units.length(work.body.offset)}{' '}
                 {units.unit} off · cut and fill to {HEIGHT_REFERENCE[work.body.heightReference]}
+                {work.body.markKind && ` · ${MARK_KIND[work.body.markKind]}`}
+                {work.body.use && `, for ${work.body.use}`}
               </p>
+              {fromRetired(state, work).map((fact) => (
+                <p key={fact.id} className="font-medium text-ochre">
+                  It was taken from {fact.body.name}, which is no longer used: is there a newer one?
+                </p>
+              ))}
               {work.body.items.map((item) => (
                 <p key={item.name} className="mt-1">
-                  {item.name}: {sizeOf(item)}, {MEANING[item.meaning]}, height {units.length(item.designZ)} {units.unit}.{' '}
-                  <span className="text-ink2">Source: {item.source}</span>
+                  {item.name}: {sizeOf(item)}, {MEANING[item.meaning]}
+                  {outwardOf(item) !== 0 &&
+                    `, marked ${units.length(Math.abs(outwardOf(item)))} ${units.unit} ${outwardOf(item) > 0 ? 'outside' : 'inside'} of it`}
+                  , height {units.length(item.designZ)} {units.unit}. <span className="text-ink2">Source: {item.source}</span>
                 </p>
               ))}
               <table className={`${TABLE} mt-2`}>
                 <thead>
                   <tr>
                     <th className={TH_WORD}>Mark</th>
-                    <th className={TH}>East</th>
-                    <th className={TH}>North</th>
+                    {units.axes.map((axis) => (
+                      <th key={axis} className={TH}>
+                        {axis === 'e' ? 'East' : 'North'}
+                      </th>
+                    ))}
                     <th className={TH_WORD}>Off</th>
                     <th className={TH_WORD}>On the line</th>
                   </tr>
@@ -148,8 +191,11 @@ export function Place() {
                   {work.body.plans.map((plan) => (
                     <tr key={plan.key}>
                       <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
-                      <td className={TD}>{units.length(plan.place.e)}</td>
-                      <td className={TD}>{units.length(plan.place.n)}</td>
+                      {units.axes.map((axis) => (
+                        <td key={axis} className={TD}>
+                          {units.length(plan.place[axis])}
+                        </td>
+                      ))}
                       <td className={TD_WORD}>
                         {plan.offset === 0 ? 'on the point' : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
                         {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : ''}
@@ -165,11 +211,27 @@ export function Place() {
       </section>
       {area !== null && <EditArea area={area === 'new' ? null : area} onClose={() => setArea(null)} />}
       {clearing !== null && <OffsetsDialog work={clearing} onClose={() => setClearing(null)} />}
-      {drawing !== null && <EditGrid grid={drawing === 'new' ? null : drawing} onClose={() => setDrawing(null)} />}
+      {grid !== null && <EditGrid grid={grid === 'new' ? null : grid} onClose={() => setGrid(null)} />}
+      {drawing !== null && <DrawingDialog drawing={drawing.of} sameFile={drawing.sameFile} file={drawing.file ?? null} onClose={() => setDrawing(null)} />}
       {editing !== null && <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </div>
   );
 }
 
-const sizeOf = ({ rule, corners }: FactBody<'package'>['items'][number]): string =>
-  rule === 'outline' ? `${corners.length} corners` : rule === 'points' || rule === 'recoveries' ? `${corners.length} points` : `${corners.length / 2} lines`;
+function sizeOf({ rule, corners, rake }: FactBody<'package'>['items'][number]): string {
+  switch (rule) {
+    case 'outline':
+      return `${corners.length} corners`;
+    case 'lineEnds':
+      return `${corners.length / 2} lines`;
+    case 'along':
+      return `along a line of ${corners.length} corners`;
+    case 'bolts':
+      return `${corners.length} ${corners.length === 1 ? 'group' : 'groups'} of bolts`;
+    case 'rakedPiles':
+      return `${corners.length} piles leaning 1 in ${rake?.ratio ?? '?'}`;
+    case 'points':
+    case 'recoveries':
+      return `${corners.length} points`;
+  }
+}

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { markKey, offsetProposals, packageRoots, setInAreas, usualLongest, withProposals } from '@idle-marker/records';
+import { draggedOffset, markKey, offsetProposals, offsetStep, ownOffset, setInAreas, usualLongest, withProposals, type OwnOffset } from '@idle-marker/records';
 import { hindranceWords } from '@idle-marker/words';
 import { areaScene } from '../../plan/areaScene.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -10,7 +10,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Field, Tick } from '../../ui/Field.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 /** Where a package's hubs outlive the work: what stays, what moves and why, before anything is changed. */
@@ -21,16 +21,15 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
   const [seen, setSeen] = useState(inForce !== null);
   const longestRead = units.readLength(longest);
   const isGood = longestRead !== null && longestRead > 0 && longestRead <= 200;
-  const root = useMemo(
-    () => packageRoots(state.timeline.filter((fact): fact is Fact<'package'> => fact.type === 'package')).get(work.id)!,
-    [state.timeline, work.id],
-  );
+  const root = state.packageRoots.get(work.id)!;
   const instrument = seen && inForce ? inForce.fact.body.result : null;
   const proposals = useMemo(
     () => (isGood ? offsetProposals(state, work, (key) => state.marks.has(markKey(root, key)), longestRead, instrument) : []),
     [state, work, root, isGood, longestRead, instrument],
   );
   const lost = useMemo(() => setInAreas(state, work, (key) => state.marks.has(markKey(root, key))), [state, work, root]);
+  const [own, setOwn] = useState<ReadonlyMap<string, OwnOffset>>(new Map());
+  const [handKey, setHandKey] = useState('');
   const changed = proposals.filter((each) => each.hindrances.length > 0);
   const moved = changed.filter((each) => each.place !== null);
   const stuck = changed.filter((each) => each.place === null);
@@ -38,17 +37,27 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
   const scene = useMemo(() => {
     const kept = new Set(changed.map((each) => each.key));
     const symbols: SceneSymbol[] = [
-      ...work.body.plans
-        .filter((plan) => !kept.has(plan.key))
-        .map((plan) => ({ id: plan.key, at: plan.place, symbol: 'toSet' as const, label: plan.name, ink: 'ink2' as const })),
-      ...changed.map(({ key, place }) => ({
+      ...[...own].map(([key, { place, hindrances }]) => ({
         id: key,
-        at: place ?? planOf(key).place,
+        at: place,
         symbol: 'toSet' as const,
         label: planOf(key).name,
-        ink: place ? ('pencil' as const) : ('brick' as const),
-        struck: place === null,
+        ink: hindrances.length > 0 ? ('brick' as const) : ('spruce' as const),
+        chosen: true,
       })),
+      ...work.body.plans
+        .filter((plan) => !kept.has(plan.key) && !own.has(plan.key))
+        .map((plan) => ({ id: plan.key, at: plan.place, symbol: 'toSet' as const, label: plan.name, ink: 'ink2' as const })),
+      ...changed
+        .filter(({ key }) => !own.has(key))
+        .map(({ key, place }) => ({
+          id: key,
+          at: place ?? planOf(key).place,
+          symbol: 'toSet' as const,
+          label: planOf(key).name,
+          ink: place ? ('pencil' as const) : ('brick' as const),
+          struck: place === null,
+        })),
     ];
     return joinScenes(outlineScene(state.packages), areaScene(state.areas.map((each) => each.body)), {
       symbols,
@@ -56,11 +65,26 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
       instruments: instrument ? [{ at: instrument, label: inForce!.fact.body.name, facing: null }] : [],
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- all else follows from the proposals
-  }, [proposals, state, work]);
+  }, [proposals, own, state, work]);
   const use = async () => {
-    await say({ type: 'package', body: withProposals(work, proposals) });
+    const body = withProposals(work, proposals);
+    const plans = body.plans.map((plan) => {
+      const moved = own.get(plan.key);
+      return moved ? { ...plan, offset: moved.offset, place: moved.place } : plan;
+    });
+    await say({ type: 'package', body: { ...body, plans } });
     onClose();
   };
+  const isOpen = (key: string) => !state.marks.has(markKey(root, key));
+  const byHand = work.body.plans.filter((plan) => plan.offset > 0 && isOpen(plan.key));
+  const hand = byHand.find((plan) => plan.key === handKey) ?? byHand[0] ?? null;
+  const placeNow = (plan: (typeof byHand)[number]) => own.get(plan.key)?.offset ?? proposals.find((each) => each.key === plan.key)?.offset ?? plan.offset;
+  const moveTo = (key: string, offset: number) => {
+    const plan = byHand.find((each) => each.key === key);
+    const moved = plan && ownOffset(state, plan, offset, instrument);
+    if (moved) setOwn(new Map(own).set(key, moved));
+  };
+  const bad = [...own].filter(([, { hindrances }]) => hindrances.length > 0);
   const lengths = [...new Set(moved.map((each) => units.length(each.offset)))];
   return (
     <Dialog
@@ -71,12 +95,13 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
       foot={
         <>
           <span className="mr-auto text-ink2">
+            {own.size > 0 && `${own.size} by hand, `}
             {changed.length === 0
               ? 'Nothing has to move'
               : `${moved.length} ${moved.length === 1 ? 'mark moves' : 'marks move'}${stuck.length > 0 ? `, ${stuck.length} without a clear place` : ''}`}
           </span>
           <Button onClick={onClose}>Cancel</Button>
-          <Button look="primary" disabled={moved.length === 0} onClick={() => void use()}>
+          <Button look="primary" disabled={(moved.length === 0 && own.size === 0) || bad.length > 0} onClick={() => void use()}>
             Use these offsets
           </Button>
         </>
@@ -126,6 +151,33 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
               </tbody>
             </table>
           )}
+          {hand && (
+            <fieldset className="mt-3 border-t border-rule pt-2">
+              <legend className="pr-2 text-[15px]">By hand, here or by dragging on the plan</legend>
+              <div className="flex flex-wrap items-end gap-2">
+                <Choice label="Mark" value={hand.key} options={byHand.map((plan) => [plan.key, plan.name] as const)} onChange={setHandKey} />
+                <Button aria-label={`${hand.name} nearer`} onClick={() => moveTo(hand.key, placeNow(hand) - offsetStep(units.lengthUnit))}>
+                  −
+                </Button>
+                <span className="figures min-h-11 content-center font-semibold">
+                  {units.length(placeNow(hand), 2)} {units.unit}
+                </span>
+                <Button aria-label={`${hand.name} farther`} onClick={() => moveTo(hand.key, placeNow(hand) + offsetStep(units.lengthUnit))}>
+                  +
+                </Button>
+                {own.size > 0 && (
+                  <Button look="quiet" onClick={() => setOwn(new Map())}>
+                    Undo all by hand
+                  </Button>
+                )}
+              </div>
+              {bad.map(([key, { hindrances }]) => (
+                <p key={key} className="text-[14px] font-medium text-brick">
+                  {planOf(key).name} can’t stand there: {hindrances.map(hindranceWords).join('; ')}.
+                </p>
+              ))}
+            </fieldset>
+          )}
           {lost.length > 0 && (
             <div className="mt-3 border-l-4 border-ochre pl-3">
               <p className="font-medium text-ochre">Set already, and in the way:</p>
@@ -156,7 +208,14 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
         <div className="relative min-h-[320px] border border-ink2">
           <Board
             scene={scene}
-            description="Plan with the areas, the marks that stay and those that move"
+            description="Plan with the areas, the marks that stay and those that move. A mark that is dragged changes its offset."
+            onDrag={(key, to) => {
+              const plan = byHand.find((each) => each.key === key);
+              if (plan) {
+                setHandKey(key);
+                moveTo(key, draggedOffset(plan, to));
+              }
+            }}
             fitTo={work.body.plans.map((plan) => plan.place)}
             fitKey={work.id}
           />

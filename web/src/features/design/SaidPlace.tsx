@@ -1,5 +1,20 @@
 import { useMemo, useState } from 'react';
-import { gridLine, placeInGrid, pointAlongOff, type ColumnGrid, type Corner, type PlanPoint } from '@idle-marker/core';
+import {
+  azimuth,
+  compassWord,
+  crossCircles,
+  crossLineCircle,
+  crossLines,
+  gridLine,
+  placeInGrid,
+  pointAlongOff,
+  polar,
+  type Circle,
+  type ColumnGrid,
+  type Corner,
+  type PlanPoint,
+  type Segment,
+} from '@idle-marker/core';
 import { crossingsOf, gridOf, placeDoubt } from '@idle-marker/records';
 import { placeDoubtWords } from '@idle-marker/words';
 import { gridScene } from '../../plan/gridScene.ts';
@@ -51,11 +66,17 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
         label="Measured from"
         className="max-w-xs"
         value={way}
-        options={[...grids.map((each) => [each.id, `lines of grid ${each.name}`] as const), ['line', 'a line between two points'] as const]}
+        options={[
+          ...grids.map((each) => [each.id, `lines of grid ${each.name}`] as const),
+          ['line', 'a line between two points'] as const,
+          ['crossing', 'two lines, or distances from two points'] as const,
+        ]}
         onChange={setWay}
       />
       {chosen ? (
         <InGrid key={chosen.id} grid={chosen.grid} count={points.length} onPlace={onPlace} />
+      ) : way === 'crossing' ? (
+        <Crossing named={named} count={points.length} onPlace={onPlace} />
       ) : (
         <AlongLine named={named} count={points.length} onPlace={onPlace} />
       )}
@@ -201,6 +222,88 @@ function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count:
     </>
   );
 }
+
+interface Part {
+  readonly kind: 'line' | 'distance';
+  readonly from: string;
+  readonly to: string;
+  readonly radius: string;
+}
+
+/** Where two lines cross, a line comes a distance from a point, or two taped distances meet: a point found again from its recoveries. */
+function Crossing({ named, count, onPlace }: { named: readonly Corner[]; count: number; onPlace(corner: Corner): void }) {
+  const units = useUnits();
+  const [first, setFirst] = useState<Part>({ kind: 'distance', from: '0', to: '1', radius: '' });
+  const [second, setSecond] = useState<Part>({ kind: 'distance', from: '1', to: '0', radius: '' });
+  const [which, setWhich] = useState<'0' | '1'>('0');
+  const options = named.map((point, i) => [String(i), point.name] as const);
+  const shapeOf = ({ kind, from, to, radius }: Part): Segment | Circle | null => {
+    const [start, end] = [named[Number(from)], named[Number(to)]];
+    if (kind === 'line') return start && end && start !== end ? { from: start, to: end } : null;
+    const length = units.readLength(radius);
+    return start && length !== null && length > 0 ? { centre: start, radius: length } : null;
+  };
+  const [a, b] = [shapeOf(first), shapeOf(second)];
+  const found = a && b ? meeting(a, b) : [];
+  const place = found[Number(which)] ?? found[0] ?? null;
+  const drawn = useMemo(
+    () => ({
+      lines: [a, b].flatMap((shape) =>
+        shape ? [{ points: 'centre' in shape ? circlePoints(shape) : [shape.from, shape.to], ink: 'ink2' as const, dash: [10, 3, 2, 3] }] : [],
+      ),
+    }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [JSON.stringify([a, b])],
+  );
+  const part = (value: Part, set: (next: Part) => void, label: string) => (
+    <div className="mt-2 grid grid-cols-3 gap-2">
+      <Choice
+        label={label}
+        value={value.kind}
+        options={[
+          ['distance', 'a distance from'],
+          ['line', 'the line from'],
+        ]}
+        onChange={(kind) => set({ ...value, kind })}
+      />
+      <Choice label="point" value={value.from} options={options} onChange={(from) => set({ ...value, from })} />
+      {value.kind === 'line' ? (
+        <Choice label="to" value={value.to} options={options} onChange={(to) => set({ ...value, to })} />
+      ) : (
+        <Field label="of" unit={units.unit} value={value.radius} inputMode="decimal" onChange={(event) => set({ ...value, radius: event.target.value })} />
+      )}
+    </div>
+  );
+  if (named.length < 2) return <p className="mt-2 text-[14px] text-ink2">There are no two points yet to measure from: list them, or enter control.</p>;
+  return (
+    <>
+      {part(first, setFirst, 'First')}
+      {part(second, setSecond, 'Second')}
+      {found.length === 2 && (
+        <Choice
+          label="They meet twice; it is the"
+          className="mt-2 max-w-xs"
+          value={which}
+          options={found.map((at, i) => [i === 0 ? '0' : '1', `${compassWord(azimuth(found[1 - i]!, at))} one`] as const)}
+          onChange={setWhich}
+        />
+      )}
+      {a && b && found.length === 0 && (
+        <p className="mt-2 text-[13px] font-medium text-brick">These two do not meet: is a distance or a point the wrong one?</p>
+      )}
+      <Outcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} onPlace={onPlace} />
+    </>
+  );
+}
+
+function meeting(a: Segment | Circle, b: Segment | Circle): readonly PlanPoint[] {
+  if ('centre' in a) return 'centre' in b ? crossCircles(a, b).points : (crossLineCircle(b, a)?.points ?? []);
+  return 'centre' in b ? (crossLineCircle(a, b)?.points ?? []) : (crossLines(a, b)?.points ?? []);
+}
+
+const CIRCLE_STEPS = 48;
+const circlePoints = ({ centre, radius }: Circle): PlanPoint[] =>
+  Array.from({ length: CIRCLE_STEPS + 1 }, (_, i) => polar(centre, (2 * Math.PI * i) / CIRCLE_STEPS, radius));
 
 const asPoint = (point: Corner) => ({ id: point.name, at: point, symbol: 'set' as const, label: point.name, ink: 'ink2' as const });
 

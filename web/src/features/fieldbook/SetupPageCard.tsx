@@ -7,6 +7,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
+import { MarkPhotos } from '../control/MarkPhotos.tsx';
 
 const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
 
@@ -108,6 +109,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
           </table>
         )}
       </div>
+      <MarkPhotos mark={occupation.id} name={name} />
       {/* On paper there is room to draw what no record holds. */}
       <div className="sketch-paper mt-4 hidden h-[78mm] break-inside-avoid border border-ink p-2 text-[13px] text-ink2 print:block">Sketch</div>
     </section>

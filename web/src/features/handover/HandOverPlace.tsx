@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Problem } from '@idle-marker/contract';
 import { cutSheet, memberName, type CutSheet } from '@idle-marker/records';
-import { CAUTIONS, HEIGHT_REFERENCE, MEANING, STANDING, WITHHELD_REASON } from '@idle-marker/words';
+import { CAUTIONS, HEIGHT_REFERENCE, MEANING, smallLength, STANDING, WITHHELD_REASON } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
 import { now } from '../../ledger/clock.ts';
 import { tryNow } from '../../ledger/ledger.ts';
@@ -17,7 +17,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { clockTime, dayAndTime } from '../../ui/time.ts';
+import { clockTime, dayAndTime, TIME_ZONE } from '../../ui/time.ts';
 import { CutFill } from '../mark/CutFill.tsx';
 import { LINK } from '../../ui/link.ts';
 
@@ -30,9 +30,6 @@ interface IssuedSheet {
   readonly issuedBy: string;
   readonly marks: readonly { readonly mark: string; readonly name: string }[];
 }
-
-/** Sheets are printed in the time of the place where they are issued. */
-const TIME_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** Can a crew build from this? */
 export function Place() {
@@ -93,7 +90,8 @@ export function Place() {
           <div>
             <h1 className="text-2xl">{preview.package}</h1>
             <p className="text-ink2">
-              for {preview.crew} · within {preview.planMm} mm plan, {preview.heightMm} mm height · {preview.rows.length} of{' '}
+              for {preview.crew} · within {smallLength(preview.planMm / 1000, preview.lengthUnit)} plan,{' '}
+              {smallLength(preview.heightMm / 1000, preview.lengthUnit)} height · {preview.rows.length} of{' '}
               {preview.rows.length + preview.withheld.length + preview.notSet.length} marks
             </p>
           </div>
@@ -207,7 +205,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
               <td className={TD}>{units.length(row.hubZ)}</td>
               <td className={TD}>{units.length(row.designZ)}</td>
               <td className={TD_WORD}>
-                <CutFill cutFill={row.cutFill} small />
+                <CutFill cutFill={row.cutFill} small rounding={sheet.rounding} />
               </td>
               <td className={TD}>
                 {formatSigned(row.dEMm, 0)} / {formatSigned(row.dNMm, 0)}

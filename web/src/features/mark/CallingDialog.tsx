@@ -1,5 +1,10 @@
+import { useState } from 'react';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { usePaceLength } from './ways.ts';
 
 /** Each figure's arms as drawn, seen by the person at the pole. */
 const SIGNS = [
@@ -54,11 +59,45 @@ export function CallingDialog({ open, onClose }: { open: boolean; onClose(): voi
         Which colour is which side differs between instruments: walk across once and look. On most, a quick flash says that the prism is locked and a slow one
         that it is lost; without lock the figures here stand still and are called old.
       </p>
+      <h3 className="mt-3 text-[17px]">With somebody at the telescope</h3>
+      <p>
+        The vertical hair keeps the direction; the horizontal one is for heights alone. Whoever looks through calls the pole’s left and right, not his own:
+        facing each other, one’s right is the other’s left.
+      </p>
+      <PaceCount />
       <h3 className="mt-3 text-[17px]">What the figures mean</h3>
       <p>
         Each figure is the move still to make, with its direction in words; there are no plus or minus signs to interpret. Circle readings grow clockwise, so
         “turn right” makes them bigger. Grey last digits are finer than the reading is good: a single careful shot decides, not they.
       </p>
     </Dialog>
+  );
+}
+
+/** So many paces to a mark, by one's own: the nearer the first shot, the fewer are needed. */
+function PaceCount() {
+  const { who } = useSite();
+  const units = useUnits();
+  const [pace, setPace] = usePaceLength(who);
+  const [distance, setDistance] = useState('');
+  const [steps, setSteps] = useState('');
+  const [length, count] = [units.readLength(distance), Number(steps)];
+  const counted = length !== null && length > 0 && count >= 5 ? length / count : null;
+  return (
+    <section className="mt-3">
+      <h3 className="text-[17px]">Pacing</h3>
+      <p className="text-ink2">
+        {pace === null
+          ? 'Walk a taped distance at your usual step and count.'
+          : `Your pace is ${units.length(pace, 2)} ${units.unit}: the way to each mark is told in paces too.`}
+      </p>
+      <div className="mt-1 flex flex-wrap items-end gap-3">
+        <Field label="Taped" unit={units.unit} value={distance} inputMode="decimal" className="w-28" onChange={(event) => setDistance(event.target.value)} />
+        <Field label="Paces" value={steps} inputMode="numeric" className="w-24" onChange={(event) => setSteps(event.target.value)} />
+        <Button disabled={counted === null} onClick={() => setPace(counted)}>
+          That is my pace
+        </Button>
+      </div>
+    </section>
   );
 }

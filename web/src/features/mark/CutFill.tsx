@@ -1,10 +1,10 @@
-import { cutFillWords } from '@idle-marker/words';
+import { cutFillWords, type Rounding } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 
 /** CUT with a wedge down, FILL with a wedge up: word and shape before colour. */
-export function CutFill({ cutFill, small = false }: { cutFill: number | null; small?: boolean }) {
+export function CutFill({ cutFill, small = false, rounding = 'finest' }: { cutFill: number | null; small?: boolean; rounding?: Rounding | undefined }) {
   const units = useUnits();
-  const words = cutFillWords(cutFill, units.lengthUnit);
+  const words = cutFillWords(cutFill, units.lengthUnit, rounding);
   const kind = words.startsWith('CUT') ? 'cut' : words.startsWith('FILL') ? 'fill' : null;
   const size = small ? 'text-[14px]' : 'text-[28px]';
   return (

@@ -23,6 +23,8 @@ const WORDS = 145;
 const LARGEST_HALF = 300;
 /** Below this half width the figures of half a metre and of two would touch on the lower scale. */
 const ROOMY_HALF = 110;
+/** And below this those of five centimetres and of none. */
+const SMALL_HALF = 75;
 const LABELS = [2, 0.5, 0.05, 0, -0.05, -0.5, -2];
 
 /** Two graduated scales with the tolerance in the middle and the pole moving over them. The board's top is what the person faces. */
@@ -80,7 +82,7 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
             {text(metres)}
           </text>
         ))}
-        {LABELS.filter((metres) => isRoomy || Math.abs(metres) !== 0.5).map((metres) => (
+        {LABELS.filter((metres) => isRoomy || (Math.abs(metres) !== 0.5 && (half >= SMALL_HALF || Math.abs(metres) !== 0.05))).map((metres) => (
           <text key={`x${metres}`} x={cx + graduation(metres) * half} y={cy + half + 31} textAnchor="middle">
             {text(metres)}
             {metres === 2 ? ` ${units.unit}` : ''}

@@ -58,7 +58,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
               </span>
             ) : (
               <>
-                <CutFill cutFill={cutFill} />
+                <CutFill cutFill={cutFill} rounding={work.body.rounding} />
+                {work.body.also && <CutFill small cutFill={cutFill - work.body.also.above} rounding={work.body.rounding} />}
+                {work.body.also && <span className="block text-[13px] text-ink2">the second to {HEIGHT_REFERENCE[work.body.also.heightReference]}</span>}
                 <span className="text-[13px] text-ink2">{hubZ === null ? 'from the ground; the stake gets it from the hub' : 'from the hub'}</span>
               </>
             )}

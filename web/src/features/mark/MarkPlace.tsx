@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { azimuth, moveFor, moveGrade, planDistance, type Move, type Viewpoint } from '@idle-marker/core';
+import { placeAtGround } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
@@ -9,21 +10,23 @@ import { GuidanceBoard } from './GuidanceBoard.tsx';
 import { MarkSlip } from './MarkSlip.tsx';
 import { MoveHead } from './MoveHead.tsx';
 import { PolePad } from './PolePad.tsx';
-import { useLiveStake } from './useLiveStake.ts';
+import { WayBoard } from './WayBoard.tsx';
+import { MOTION_NOISE, useLiveStake } from './useLiveStake.ts';
 import { useRound } from './useRound.ts';
 import { useStaking } from './useStaking.ts';
+import { useWayOfWorking } from './ways.ts';
 
 /** Places of the pole that stay on the board. */
 const TRAIL = 6;
-/** A reading of a pole in motion is less good than a careful one by this much, metres. */
-const MOTION_NOISE = 0.005;
 
 /** Where does the pole go, and what do I write? */
 export function Place() {
   const { inForce } = useSite();
   const units = useUnits();
   const round = useRound();
-  const staking = useStaking(round);
+  const [way, setWay] = useWayOfWorking();
+  const staking = useStaking(round, way);
+  const [onPlan, setOnPlan] = useState(false);
   const [viewpoint, setViewpoint] = useState<Viewpoint>('facingInstrument');
   const { work, stop, stops } = round;
   const plan = stop?.plan ?? null;
@@ -60,6 +63,7 @@ export function Place() {
           <MoveHead
             name={plan.name}
             due={staking.due}
+            way={way}
             doing={shooting.doing}
             move={move}
             distance={distance}
@@ -69,25 +73,33 @@ export function Place() {
             stale={stale}
             viewpoint={viewpoint}
             onViewpoint={setViewpoint}
+            onPlan={onPlan}
+            onView={setOnPlan}
           />
-          <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-lg:flex-none max-lg:p-1">
-            <GuidanceBoard
-              move={move}
-              trail={trail}
-              viewpoint={viewpoint}
-              tolerance={tolerance}
-              toleranceWords={`within ${smallLength(tolerance, units.lengthUnit)}`}
-              ahead={viewpoint === 'facingInstrument' ? `${name}, ${toInstrument} ${units.unit} ahead of you` : null}
-              stale={stale}
-            />
+          <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-md:h-[170px] max-lg:flex-none max-lg:p-1">
+            {onPlan ? (
+              <WayBoard round={round} stop={stop} instrument={{ e: result.e, n: result.n, name }} pole={shown?.measured ?? null} stale={stale} />
+            ) : (
+              <GuidanceBoard
+                move={move}
+                trail={trail}
+                viewpoint={viewpoint}
+                tolerance={tolerance}
+                toleranceWords={`within ${smallLength(tolerance, units.lengthUnit)}`}
+                ahead={viewpoint === 'facingInstrument' ? `${name}, ${toInstrument} ${units.unit} ahead of you` : null}
+                stale={stale}
+              />
+            )}
           </div>
-          <PolePad distance={distance} busy={shooting.doing !== null} onWalk={() => void shooting.walk(plan.place)} />
+          <PolePad distance={distance} busy={shooting.doing !== null} onWalk={() => void shooting.walk(placeAtGround(plan, shown?.measured.z ?? null))} />
         </section>
         <MarkSlip
           work={work}
           stop={stop}
           round={round}
           staking={staking}
+          way={way}
+          onWay={setWay}
           solution={inForce}
           viewpoint={viewpoint}
           lineAzimuth={lineAzimuth}

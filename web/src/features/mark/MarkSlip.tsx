@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
+import { compassWord, moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { isOverdue, paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
-import { hubPlaceWords, moveWords, paceWords, smallLength, STANDING } from '@idle-marker/words';
+import { hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -13,8 +13,12 @@ import { Card, PlanOnlyBadge, Slip } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { PutOffDialog } from '../prove/PutOffDialog.tsx';
+import { MarkWays } from '../structure/MarkWays.tsx';
 import { BeginCard } from './BeginCard.tsx';
 import { BlockedDialog } from './BlockedDialog.tsx';
+import { CareDialog } from './CareDialog.tsx';
+import { CautionCards } from './CautionCards.tsx';
+import { WAYS_OF_WORKING, type WayOfWorking } from './ways.ts';
 import { HangsOn } from './HangsOn.tsx';
 import { MarkHeights } from './MarkHeights.tsx';
 import { RoundTable } from './RoundTable.tsx';
@@ -23,13 +27,15 @@ import type { Round } from './useRound.ts';
 import type { Due, Staking } from './useStaking.ts';
 import { LINK } from '../../ui/link.ts';
 
-const DUE_LABEL: Readonly<Record<Due, string>> = { set: 'Set mark', shootHub: 'Shoot hub', next: 'Next mark', shoot: 'Shoot' };
+const DUE_LABEL: Readonly<Record<Due, string>> = { rough: 'Paint it', set: 'Set mark', shootHub: 'Shoot hub', next: 'Next mark', shoot: 'Shoot' };
 
 interface MarkSlipProps {
   readonly work: Fact<'package'>;
   readonly stop: RoundStop;
   readonly round: Round;
   readonly staking: Staking;
+  readonly way: WayOfWorking;
+  onWay(way: WayOfWorking): void;
   readonly solution: AcceptedSolution;
   readonly viewpoint: Viewpoint;
   readonly lineAzimuth: number;
@@ -38,10 +44,11 @@ interface MarkSlipProps {
 }
 
 /** The slip of one mark: what it is, what was shot, what is due, and the round it belongs to. */
-export function MarkSlip({ work, stop, round, staking, solution, viewpoint, lineAzimuth, groundZ, pole }: MarkSlipProps) {
+export function MarkSlip({ work, stop, round, staking, way, onWay, solution, viewpoint, lineAzimuth, groundZ, pole }: MarkSlipProps) {
   const { id, state, who, now } = useSite();
   const units = useUnits();
   const [blocking, setBlocking] = useState(false);
+  const [caring, setCaring] = useState(false);
   const { due, shot, shooting, tolerance } = staking;
   const navigate = useNavigate();
   const [asking, setAsking] = useState<(() => void) | null>(null);
@@ -62,6 +69,7 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
         topic={`${plan.key} ${mark?.id ?? ''} ${shot?.sight.id ?? ''}`}
         head={
           <>
+            <MarkWays className="-mt-3 mb-2 max-md:hidden" />
             <h1 className="text-xl">
               {work.body.name} · {plan.name}{' '}
               <span className="ml-1 text-[15px] font-normal text-ink2">
@@ -109,22 +117,31 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
             actions={<Button onClick={() => (staking.fault ? staking.clear() : shooting.clear())}>Close</Button>}
           >
             {staking.fault?.text ?? shooting.trouble}
+            {staking.out && <p className="mt-1">{pushWords(moveFor(viewpoint, staking.out, lineAzimuth), viewpoint, units.lengthUnit)}</p>}
           </Card>
         )}
         <BeginCard solution={solution} work={work} />
+        <CautionCards work={work} stop={stop} solution={solution} />
         <Standing stop={stop} stands={stands} onOthers={() => setBlocking(true)} />
+        {due === 'shootHub' && <FirmCard firm={staking.firm} onFirm={staking.setFirm} />}
         {shot && (
-          <Card tone={due === 'set' ? 'good' : 'ochre'} title={due === 'set' ? `Inside ${smallLength(tolerance, units.lengthUnit)}: set it` : 'Not there yet'}>
+          <Card
+            tone={due === 'set' ? 'good' : 'ochre'}
+            title={due === 'rough' ? 'Near enough for paint' : due === 'set' ? `Inside ${smallLength(tolerance, units.lengthUnit)}: set it` : 'Not there yet'}
+          >
             Shot {shot.shots}: {moveWords(moveFor(viewpoint, shot.stake, lineAzimuth), viewpoint, units.lengthUnit)}.
           </Card>
         )}
         <MarkHeights work={work} stop={stop} groundZ={groundZ ?? mark?.body.groundZ ?? null} stands={stands} hasHeight={solution.fact.body.result.z !== null} />
+        {plan.rake && <p className="mt-2">{rakeWords(plan.rake, plan.designZ, groundZ, units.lengthUnit)}</p>}
         {due !== 'next' && <TurnLine solution={solution} plan={plan} />}
         {stands && mark && (
           <p className="mt-2 text-[13px] text-ink2">
             {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(mark.body.dEMm / 1000, units.lengthUnit)}{' '}
             {mark.body.dEMm >= 0 ? 'east' : 'west'}, {smallLength(mark.body.dNMm / 1000, units.lengthUnit)} {mark.body.dNMm >= 0 ? 'north' : 'south'} ·{' '}
             {stop.standing ? STANDING[stop.standing] : ''} · {mark.body.shots} {mark.body.shots === 1 ? 'shot' : 'shots'}
+            {mark.body.firm !== undefined && ` · ${mark.body.firm ? 'firm' : 'loose'}`}
+            <Driven mark={mark} />
           </p>
         )}
         {mark && mark.body.state !== 'rough' && <HangsOn mark={mark} />}
@@ -138,7 +155,19 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
             onChange={round.chooseWork}
           />
         )}
-        <RoundTable rows={roundRows(round.stops, pole)} chosen={plan.key} onChoose={round.choose} />
+        <RoundTable
+          rows={roundRows(round.stops, pole)}
+          chosen={plan.key}
+          instrument={solution.fact.body.result}
+          minutesPerMark={pace?.minutesPerMark ?? null}
+          onChoose={round.choose}
+          onFirst={round.putFirst}
+        />
+        <Choice className="mt-3" label="Way of working" value={way} options={WAYS_OF_WORKING} onChange={onWay} />
+        <Button className="mt-3" onClick={() => setCaring(true)}>
+          Care and caution…
+        </Button>
+        <MarkWays className="mt-3 border-t md:hidden" />
         {pace && <p className="mt-2 text-[13px] text-ink2">{paceWords(pace.marks, pace.shotsPerMark)}</p>}
       </Slip>
       <PutOffDialog
@@ -149,8 +178,51 @@ export function MarkSlip({ work, stop, round, staking, solution, viewpoint, line
         onProve={() => void navigate(`/sites/${id}/prove`)}
         onPutOff={() => asking?.()}
       />
+      {caring && <CareDialog onClose={() => setCaring(false)} />}
       {blocking && <BlockedDialog work={work} stop={stop} onClose={() => setBlocking(false)} onLeave={round.next} />}
     </>
+  );
+}
+
+/** Whether what was driven stands firm: a loose hub is a bad mark tomorrow. */
+function FirmCard({ firm, onFirm }: { firm: boolean | undefined; onFirm(firm: boolean): void }) {
+  return (
+    <Card
+      tone={firm === false ? 'ochre' : 'ink'}
+      title={firm === undefined ? 'Driven: is it firm?' : firm ? 'Firm' : 'Loose'}
+      actions={
+        <>
+          <Button aria-pressed={firm === true} onClick={() => onFirm(true)}>
+            Firm
+          </Button>
+          <Button aria-pressed={firm === false} onClick={() => onFirm(false)}>
+            Loose
+          </Button>
+        </>
+      }
+    >
+      {firm === false
+        ? 'Drive it deeper, or set a longer one beside it; then shoot it. What is loose is not a mark to build from.'
+        : 'Push it with the boot, then shoot it for its place and height.'}
+    </Card>
+  );
+}
+
+/** What the hammer did: from the place that was shot before to the hub that was shot after. */
+function Driven({ mark }: { mark: Fact<'mark'> }) {
+  const { timeline } = useSite().state;
+  const units = useUnits();
+  const before = timeline.find((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.id === mark.body.supersedes);
+  if (!before || before.body.state === 'rough' || mark.body.hubZ === null) return null;
+  const [de, dn] = [mark.body.place.e - before.body.place.e, mark.body.place.n - before.body.place.n];
+  const deeper = before.body.hubZ === null ? null : before.body.hubZ - mark.body.hubZ;
+  const off = smallLength(Math.hypot(de, dn), units.lengthUnit);
+  return (
+    <span className="block">
+      {deeper !== null && Math.abs(deeper) >= 0.001
+        ? `${smallLength(deeper, units.lengthUnit)} ${deeper > 0 ? 'deeper' : 'higher'} than the shot before: cut and fill follow.`
+        : `Driving moved it ${off} ${/[1-9]/.test(off) ? compassWord(Math.atan2(de, dn)) : ''}`}
+    </span>
   );
 }
 

@@ -5,10 +5,12 @@ import { currentLink, useLinkState } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
+import { usePaceLength } from './ways.ts';
 
 /** What to set on the circle and to read as distance for the mark: enough to stake by angle and distance alone. */
 export function TurnLine({ solution, plan }: { solution: AcceptedSolution; plan: FactBody<'package'>['plans'][number] }) {
-  const { state } = useSite();
+  const { state, who } = useSite();
+  const [pace] = usePaceLength(who);
   const units = useUnits();
   const link = useLinkState();
   const station = stationOfSolution(solution.fact.body.result);
@@ -27,6 +29,7 @@ export function TurnLine({ solution, plan }: { solution: AcceptedSolution; plan:
           {units.length(expected.horizontal)} {units.unit}
         </strong>
       </span>
+      {pace !== null && <span>{Math.round(expected.horizontal / pace)} paces</span>}
       {turn !== null && (
         <span>
           {Math.abs(turn) < 1e-5 ? (

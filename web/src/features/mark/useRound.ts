@@ -10,28 +10,42 @@ export interface Round {
   readonly stops: readonly RoundStop[];
   readonly stop: RoundStop | null;
   choose(key: string): void;
+  /** Comes next, whatever the shortest walk says; until the package is left. */
+  putFirst(key: string): void;
   chooseWork(id: string): void;
   /** Goes on to the next mark that waits. */
   next(): void;
 }
 
+/** Package that was worked at last, by site: whoever comes back from a proof goes on where he was. */
+const lastWork = new Map<string, string>();
+
 /** Which package is being marked, and at which of its marks one is. A link can name both. */
 export function useRound(): Round {
-  const { state, trust, inForce } = useSite();
+  const { id, state, trust, inForce } = useSite();
   const [query] = useSearchParams();
-  const [packageId, setPackageId] = useState(query.get('package'));
+  const [packageId, setPackageId] = useState(query.get('package') ?? lastWork.get(id) ?? null);
   const [key, setKey] = useState(query.get('mark'));
   useEffect(() => {
     const [asked, mark] = [query.get('package'), query.get('mark')];
     if (asked) setPackageId(asked);
     if (mark) setKey(mark);
   }, [query]);
-  const work = state.packages.find((each) => each.id === packageId) ?? state.packages[0] ?? null;
+  // A package that was revised since is the same package.
+  const roots = state.packageRoots;
+  const root = packageId === null ? null : (roots.get(packageId) ?? packageId);
+  const work = state.packages.find((each) => roots.get(each.id) === root) ?? state.packages[0] ?? null;
+  useEffect(() => {
+    if (work) lastWork.set(id, work.id);
+  }, [id, work]);
+  const [first, setFirst] = useState<readonly string[]>([]);
   const stops = useMemo(() => {
     if (!work) return [];
     const at = inForce ? { e: inForce.fact.body.result.e, n: inForce.fact.body.result.n } : null;
-    return roundOf(state, trust, work, at);
-  }, [state, trust, work, inForce]);
+    const walked = roundOf(state, trust, work, at);
+    const chosen = first.flatMap((each) => walked.find(({ plan }) => plan.key === each) ?? []);
+    return [...chosen, ...walked.filter(({ plan }) => !first.includes(plan.key))];
+  }, [state, trust, work, inForce, first]);
   const stop = stops.find((each) => each.plan.key === key) ?? stops.find(isOpen) ?? stops[0] ?? null;
   const current = stop?.plan.key ?? null;
   // A mark that is being worked at stays up when setting it makes another the first open one.
@@ -44,7 +58,9 @@ export function useRound(): Round {
   }, [stops, current]);
   const chooseWork = useCallback((id: string) => {
     setPackageId(id);
+    setFirst([]);
     setKey(null);
   }, []);
-  return { work, stops, stop, choose: setKey, chooseWork, next };
+  const putFirst = useCallback((wanted: string) => setFirst((before) => [...before.filter((each) => each !== wanted), wanted]), []);
+  return { work, stops, stop, choose: setKey, chooseWork, next, putFirst };
 }

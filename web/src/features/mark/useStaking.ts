@@ -8,6 +8,7 @@ import { useShooting, type Shooting } from '../../link/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import type { Round } from './useRound.ts';
+import type { WayOfWorking } from './ways.ts';
 
 export interface Shot {
   readonly sight: Fact<'sight'>;
@@ -16,12 +17,17 @@ export interface Shot {
 }
 
 /** What comes next at this mark: shoot the pole, set the mark, shoot the driven hub, or go on. */
-export type Due = 'shoot' | 'set' | 'shootHub' | 'next';
+export type Due = 'shoot' | 'rough' | 'set' | 'shootHub' | 'next';
 
 export interface Staking {
   readonly due: Due;
   readonly tolerance: number;
   readonly shot: Shot | null;
+  /** Where the driven hub was shot, when that was outside of the tolerance. */
+  readonly out: StakeResult | null;
+  /** Whether the hub that was driven stands firm; kept with its shot. */
+  readonly firm: boolean | undefined;
+  setFirm(firm: boolean): void;
   /** Why the last step came to nothing, or that the hub is out. */
   readonly fault: { readonly title: string; readonly text: string } | null;
   readonly shooting: Shooting;
@@ -34,8 +40,11 @@ export interface Staking {
   act(): void;
 }
 
+/** A paint cross for the excavator need not be nearer. */
+const ROUGHLY = 0.3;
+
 /** The steps of one mark, from the first shot to the hub that was shot after driving. */
-export function useStaking({ work, stop, choose, next }: Round): Staking {
+export function useStaking({ work, stop, choose, next }: Round, way: WayOfWorking): Staking {
   const { state, inForce, say } = useSite();
   const units = useUnits();
   const kind = useLinkKind();
@@ -43,28 +52,34 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
   const [shot, setShot] = useState<Shot | null>(null);
   const [fault, setFault] = useState<Staking['fault']>(null);
   const [pulled, setPulled] = useState(false);
+  const [out, setOut] = useState<StakeResult | null>(null);
+  const [firm, setFirm] = useState<boolean | undefined>(undefined);
   const plan = stop?.plan ?? null;
   const mark = stop?.mark ?? null;
   useEffect(() => {
     setShot(null);
     setFault(null);
     setPulled(false);
+    setOut(null);
+    setFirm(undefined);
   }, [plan?.key, inForce?.fact.id]);
   const tolerance = work ? toleranceOf(state, work) : 0;
   const shotWithin = shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= tolerance;
   // What nobody should build from is set again, not shot again.
   const stands = mark !== null && mark.body.state !== 'rough' && !pulled && !stop!.outdated && stop!.standing !== 'inDoubt';
-  const due: Due = shotWithin ? 'set' : shot || !stands ? 'shoot' : mark.body.state === 'confirmed' ? 'next' : 'shootHub';
+  const roughly = way === 'rough' && mark === null && shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= ROUGHLY;
+  const due: Due = roughly ? 'rough' : shotWithin ? 'set' : shot || !stands ? 'shoot' : mark.body.state === 'confirmed' ? 'next' : 'shootHub';
 
   const shoot = async () => {
     if (!inForce || !plan || !work) return;
     setFault(null);
+    setOut(null);
     // A hub that stands is shot as a hub, also when it was confirmed before: it may have been driven deeper since.
     const hub = due === 'shootHub' || due === 'next' ? mark : null;
     const target = { kind: 'plan', package: work.id, key: plan.key } as const;
     const sight = await shooting.shoot(hub ? 'driven' : 'mark', target, hub && kind === 'simulator' ? { name: plan.name } : null);
     if (!sight) return;
-    const result = stakeAt(state, inForce, plan, readingOf(sight.body));
+    const result = stakeAt(state, inForce, plan, readingOf(sight.body), hub?.body.groundZ ?? null);
     if (!result.ok) setFault({ title: 'The shot gives no place', text: stationErrorSentence(result.error) });
     else if (hub) await confirm(sight, result.value, hub);
     else setShot({ sight, stake: result.value, shots: (shot?.shots ?? 0) + 1 });
@@ -85,9 +100,11 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
     const within = off <= tolerance;
     choose(plan!.key);
     const { groundZ, shots } = hub.body;
-    const setting = { solution: inForce!, work: work!, plan: plan!, sight, stake, hubZ: stake.measured.z, groundZ, shots: shots + 1 };
+    const setting = { solution: inForce!, work: work!, plan: plan!, sight, stake, hubZ: stake.measured.z, groundZ, shots: shots + 1, firm };
     await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }) });
-    if (!within) setFault({ title: 'Outside the tolerance', text: hubOutsideWords(off, tolerance, units.lengthUnit) });
+    if (within) return;
+    setOut(stake);
+    setFault({ title: 'Outside the tolerance', text: hubOutsideWords(off, tolerance, units.lengthUnit) });
   };
   return {
     due,
@@ -95,6 +112,9 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
     shot,
     fault,
     shooting,
+    out,
+    firm,
+    setFirm,
     clear: () => setFault(null),
     shoot,
     set,
@@ -102,6 +122,6 @@ export function useStaking({ work, stop, choose, next }: Round): Staking {
       setPulled(true);
       setFault(null);
     },
-    act: () => void (due === 'set' ? set('set') : due === 'next' ? next() : shoot()),
+    act: () => void (due === 'rough' ? set('rough') : due === 'set' ? set('set') : due === 'next' ? next() : shoot()),
   };
 }

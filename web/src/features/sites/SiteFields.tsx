@@ -24,6 +24,7 @@ const CONVENTION_CHOICES = [
 const GROUND_CHOICES = [
   ['', 'A real one: readings are typed in'],
   ['ternhaven', 'A simulated one, on the ground of Ternhaven'],
+  ['cobbleford', 'A simulated one, on the ground of Cobbleford'],
 ] as const;
 
 interface SiteFieldsProps {

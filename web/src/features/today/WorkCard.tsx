@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { PackageProgress } from '@idle-marker/records';
+import { smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { LINK } from '../../ui/link.ts';
@@ -8,6 +9,11 @@ import { LINK } from '../../ui/link.ts';
 export function WorkCard({ progress }: { progress: readonly PackageProgress[] }) {
   const { id, state } = useSite();
   const sum = (pick: (each: PackageProgress) => number) => progress.reduce((total, each) => total + pick(each), 0);
+  const small = smallUnit(state.settings.lengthUnit);
+  const within = (classId: string) => {
+    const asked = state.settings.classes.find((each) => each.id === classId);
+    return asked ? ((asked.planMm / 1000) * small.perMetre).toFixed(small.decimals) : '–';
+  };
   const blocked = sum((each) => each.blocked);
   return (
     <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
@@ -30,7 +36,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
             <tr>
               <th className={TH_WORD}>For</th>
               <th className={TH_WORD}>What</th>
-              <th className={TH}>Within, mm</th>
+              <th className={TH}>Within, {small.name}</th>
               <th className={TH_WORD}>Held · set · in doubt</th>
               <th className={TH}>To set</th>
             </tr>
@@ -44,7 +50,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
                     {work.body.name}
                   </Link>
                 </td>
-                <td className={TD}>{state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? '–'}</td>
+                <td className={TD}>{within(work.body.class)}</td>
                 <td className={TD_WORD}>
                   <ProgressBar held={held} set={set - held - inDoubt} inDoubt={inDoubt} total={marks} />
                   <span className="sr-only">

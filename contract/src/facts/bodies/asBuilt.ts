@@ -1,0 +1,61 @@
+/** What stands there, as it was measured. */
+import type { Static } from '../../schema.ts';
+import { closed, Name, NullableNumber, NullableUuid, Place, Text, Type, Uuid, Words } from '../parts.ts';
+
+/** Short, from a list of the site: kerb, bolt, invert. */
+export const Code = Type.String({ maxLength: 40 });
+
+/** What it was measured to be compared with. */
+const Against = Type.Unsafe<
+  | { readonly kind: 'plan'; readonly package: string; readonly key: string }
+  | {
+      readonly kind: 'face';
+      readonly grid: string;
+      readonly line: string;
+      readonly crossing: string;
+      readonly edge: 'first' | 'second' | 'middle';
+      readonly level: 'low' | 'high';
+      readonly targetOffset: number;
+      readonly width: number | null;
+    }
+  | {
+      readonly kind: 'line';
+      readonly from: { e: number; n: number; z: number | null };
+      readonly to: { e: number; n: number; z: number | null };
+      readonly name: string;
+    }
+>({
+  type: 'object',
+  oneOf: [
+    closed({ kind: Words('plan'), package: Uuid, key: Type.String({ minLength: 1, maxLength: 200 }) }),
+    /** The face of the column at the crossing of two lines of a grid, against the first of them. */
+    closed({
+      kind: Words('face'),
+      grid: Uuid,
+      line: Type.String({ minLength: 1, maxLength: 12 }),
+      crossing: Type.String({ minLength: 1, maxLength: 12 }),
+      /** As they come along the line. */
+      edge: Words('first', 'second', 'middle'),
+      level: Words('low', 'high'),
+      /** From the surface to the centre of the target, metres. */
+      targetOffset: Type.Number({ minimum: 0, maximum: 0.5 }),
+      /** Of the column across the line, as taped, metres. */
+      width: Type.Unsafe<number | null>({ type: ['number', 'null'], exclusiveMinimum: 0, maximum: 20 }),
+    }),
+    closed({ kind: Words('line'), from: Place, to: Place, name: Name }),
+  ],
+});
+
+export const AsBuiltBody = closed({
+  solution: Uuid,
+  /** Averaged to the place. */
+  sights: Type.Array(Uuid, { minItems: 1, maxItems: 50 }),
+  name: Name,
+  code: Code,
+  place: Place,
+  /** Largest distance of a shot from the mean; null for a single shot, and for the height of a station without one. */
+  spread: closed({ planMm: NullableNumber, heightMm: NullableNumber }),
+  against: Type.Unsafe<null | Static<typeof Against>>({ anyOf: [{ type: 'null' }, Against] }),
+  note: Text,
+  supersedes: NullableUuid,
+});

@@ -1,0 +1,227 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { enter, expect, hurry, noSeriousFault, place, prove, setMark, stored, test } from './site.ts';
+import { pdfPieces, textOf } from './pdfText.ts';
+
+const HALL = new URL('../../demo/ternhaven/ticket-hall.dxf', import.meta.url);
+
+const atThePole = (page: Page, name: string) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
+
+/** Lines are named with their grid where there are several. */
+async function lineLabel(page: Page, line: string): Promise<string> {
+  const lines = page.getByLabel('Line', { exact: true });
+  await expect(lines).toBeVisible();
+  const named = `Ticket hall ${line}`;
+  return (await lines.getByRole('option', { name: named, exact: true }).count()) > 0 ? named : line;
+}
+
+async function search(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Search/ }).click();
+}
+
+test('bolts: a group is drawn, its centre line set, and what was cast measured and reported', async ({ page }) => {
+  test.slow();
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'New package…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name', { exact: true }).fill('Kiosk bases');
+  await dialog.getByLabel('Crew').fill('Steel');
+  await dialog.getByLabel('Marks begin with').fill('KB');
+  await dialog.getByLabel('Tolerance class').selectOption('kerb');
+  await dialog.getByLabel('Hubs off by').fill('1');
+  await dialog.getByLabel('Name of the outline').fill('Bases');
+  await dialog.getByLabel('Hubs stand').selectOption('bolts');
+  await dialog.getByLabel('Direction of the pattern, from north').fill('30');
+  await dialog.getByLabel('Apart, in that direction').fill('0.4');
+  await dialog.getByLabel('Apart, across it').fill('0.3');
+  await dialog.getByLabel('Design height').fill('5.6');
+  await dialog.getByLabel(/^Centres of the groups/).fill('K1, 4196, 8092');
+  await expect(dialog.getByText('8 marks')).toBeVisible();
+  await noSeriousFault(page);
+  await dialog.getByRole('button', { name: 'Make package' }).click();
+  const bases = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Kiosk bases' }) });
+  await expect(bases.getByText(/1 group of bolts, centre/)).toBeVisible();
+
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Kiosk bases' });
+  await setMark(page);
+  await atThePole(page, 'As built').click();
+  await page.getByLabel('Compared with').selectOption({ label: 'Kiosk bases' });
+  await page.getByRole('button', { name: 'bolt', exact: true }).click();
+  for (const bolt of ['K1.1', 'K1.2', 'K1.3', 'K1.4']) {
+    await page.getByRole('button', { name: `Measure ${bolt}` }).click();
+    await expect(page.getByRole('button', { name: `Take back ${bolt}` })).toBeVisible({ timeout: 60_000 });
+  }
+  await expect(page.getByRole('heading', { name: 'Group K1: The group is where it should be' })).toBeVisible();
+  await expect(page.getByText(/4 of 4 measured/)).toBeVisible();
+  // The bearing that was cast this morning has a bolt that is bent.
+  await expect(page.getByRole('heading', { name: /Group GB: GB\.6 is out of the pattern/ })).toBeVisible();
+  await noSeriousFault(page);
+
+  // Any point, with the code that is up, and its distance to another.
+  await page.getByLabel('Compared with').selectOption('free');
+  await page.getByLabel('Name', { exact: true }).fill('cover 1');
+  await page.getByRole('button', { name: 'Measure cover 1' }).click();
+  await expect(page.getByRole('button', { name: 'Take back cover 1' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('cover 2');
+  await stored(page);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'As PDF' }).click()]);
+  const text = textOf(await pdfPieces(await download.path()));
+  expect(text).toContain('Group K1, Kiosk bases');
+  expect(text).toMatch(/GB\.6 is out of the pattern by \d mm/);
+  expect(text).toMatch(/Column A-3: twisted/);
+});
+
+test('leaning piles are set where they come through the ground that is there', async ({ page }) => {
+  test.slow();
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Gangway piles' });
+  await page.getByRole('button', { name: 'GP-1', exact: true }).click();
+  await expect(page.getByText(/The pile leans 1 in 5, its toe to the north/)).toBeVisible();
+  expect(await setMark(page)).toBe('GP-1');
+  await expect(page.getByText(/the place lies \d+ mm (away from|toward) the toe/)).toBeVisible();
+  await noSeriousFault(page);
+});
+
+test('blocked here: what stands there is said, and the hub goes to another offset on its line', async ({ page }) => {
+  await enter(page);
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Gangway piles' });
+  await page.getByRole('button', { name: 'GP-12 N', exact: true }).click();
+  await expect(page.getByText(/^Offset hub, 2\.000 m/)).toBeVisible();
+  // The way there on the plan, before one walks.
+  await page.getByRole('button', { name: /^Plan/ }).click();
+  await expect(page.getByRole('img', { name: /^Plan with the way from \S+ to GP-12 N/ })).toBeVisible();
+  await noSeriousFault(page);
+  await page.getByRole('button', { name: /^Scales/ }).click();
+  await page.getByRole('button', { name: /^Blocked…/ }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: /^3\.000 m off/ }).click();
+  await expect(dialog.getByText('Say what stands there, so that the next one knows.')).toBeVisible();
+  await dialog.getByLabel('What is in the way').fill('Stack of sheet piles');
+  await dialog.getByRole('button', { name: /^3\.000 m off/ }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText(/^Offset hub, 3\.000 m/)).toBeVisible();
+  await stored(page);
+  await place(page, 'Field book').click();
+  await expect(page.getByText(/GP-12 N can’t be set: Stack of sheet piles in the way/)).toBeVisible();
+});
+
+test('a row of columns: both edges, the width, what to write; and a line read live, with another at once', async ({ page }) => {
+  test.slow();
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Mark').click();
+  await atThePole(page, 'Columns').click();
+  // Another test may have drawn a grid too.
+  const grid = page.getByLabel('Grid', { exact: true });
+  await expect(page.getByLabel('Along line', { exact: true })).toBeVisible();
+  if (await grid.isVisible()) await grid.selectOption({ label: 'Ticket hall' });
+  // As it was measured in the morning: one is twisted, one off its line, one leans.
+  await page.getByRole('button', { name: 'A-3', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Column A-3: twisted' })).toBeVisible();
+  await expect(page.getByText(/It is twisted by \d\.\d\d°: the edge to the north stands \d+ mm farther east/)).toBeVisible();
+  await noSeriousFault(page);
+  await page.getByLabel('Along line', { exact: true }).selectOption('B');
+  await expect(page.getByRole('heading', { name: /^Column B-1/ })).toBeVisible();
+  await page.getByLabel('Shots, averaged').selectOption('1');
+  await page.getByRole('button', { name: /^Shoot the south edge/ }).click();
+  await expect(page.getByText('Shoot the other edge too: one edge alone does not show a twist.')).toBeVisible({ timeout: 60_000 });
+  await page.getByLabel('Taped width across the line').fill('0.3');
+  await page.getByRole('button', { name: /^Shoot the north edge/ }).click();
+  await expect(page.getByRole('heading', { name: /^Column B-1 stands where it should|^Column B-1: / })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^face 0\.1\d\d to line B$/)).toBeVisible();
+  await expect(page.getByText('1 of 5 done')).toBeVisible();
+
+  await atThePole(page, 'On a line').click();
+  await page.getByLabel('Line', { exact: true }).selectOption({ label: await lineLabel(page, 'B') });
+  await page.getByLabel('And at the same time').selectOption({ label: await lineLabel(page, '2') });
+  await search(page);
+  await expect(page.getByTestId('off-line')).toHaveText(/^\d+\.\d{3} m (left|right) \(\w+\) of line (Ticket hall )?B$|^On the line$/, { timeout: 60_000 });
+  await expect(page.getByTestId('off-second')).toHaveText(/line (Ticket hall )?2$/);
+  const before = await page.getByTestId('off-line').innerText();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('off-line')).not.toHaveText(before);
+  await page.getByLabel('Height where it starts').fill('5.5');
+  await expect(page.getByTestId('along-line')).toHaveText(/(high|low|at its height) against the line/);
+  await page.getByRole('button', { name: /^Measure L\d+/ }).click();
+  await expect(page.getByRole('cell', { name: /^L\d+ line (Ticket hall )?B$/ })).toBeVisible({ timeout: 60_000 });
+  await noSeriousFault(page);
+});
+
+test('the hall from its drawing: a heap avoided, a hub set and proved; then a newer drawing moves a wall', async ({ page }) => {
+  test.slow();
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'New package…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name', { exact: true }).fill('Hall cladding');
+  await dialog.getByLabel('Crew').fill('Cladding');
+  await dialog.getByLabel('Marks begin with').fill('HC');
+  await dialog.getByLabel('Hubs off by').fill('1.5');
+  await dialog.getByRole('button', { name: 'outline on WALL-OUTSIDE: 6 corners' }).click();
+  await dialog.getByLabel('Name of the outline').fill('Cladding line');
+  await dialog.getByLabel('Design height').fill('6.25');
+  await expect(dialog.getByText('11 marks')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Make package' }).click();
+  const work = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Hall cladding' }) });
+  const cell = work.getByRole('row', { name: /^HC-D1 S/ }).getByRole('cell');
+  const [east, north] = [1, 2].map((i) =>
+    cell
+      .nth(i)
+      .innerText()
+      .then((text) => Number(text.replace(/\s/g, ''))),
+  );
+  const [e, n] = [await east!, await north!];
+  await page.getByRole('button', { name: 'New area…' }).click();
+  await dialog.getByLabel('Name').fill('Heap at D1');
+  await dialog.getByLabel(/Corners in order/).fill(
+    [
+      [-0.6, -0.6],
+      [0.6, -0.6],
+      [0.6, 0.4],
+      [-0.6, 0.4],
+    ]
+      .map(([de, dn], i) => `${i + 1}, ${(e + de!).toFixed(2)}, ${(n + dn!).toFixed(2)}`)
+      .join('\n'),
+  );
+  await dialog.getByRole('button', { name: 'Keep the area' }).click();
+  await work.getByRole('button', { name: 'Keep clear…' }).click();
+  await expect(dialog.getByRole('row', { name: /^HC-D1 S/ })).toContainText('Heap at D1');
+  await dialog.getByRole('button', { name: 'Use these offsets' }).click();
+  await expect(dialog).toBeHidden();
+
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Hall cladding' });
+  await page.getByRole('button', { name: 'HC-D1 E', exact: true }).click();
+  expect(await setMark(page)).toBe('HC-D1 E');
+  await prove(page, 'P2');
+  await place(page, 'Mark').click();
+  await expect(page.getByRole('row', { name: /HC-D1 E/ })).toContainText('held');
+
+  // A newer drawing: the wall at corner D1 stands 30 mm farther east.
+  const [, layer] = /WALL-OUTSIDE[\s\S]*?(10\r?\n[\s\S]*)/.exec(readFileSync(HALL, 'utf8'))!;
+  const corners = [...layer!.matchAll(/^\s*10\r?\n\s*([\d.]+)\r?\n\s*20\r?\n\s*([\d.]+)/gm)].map((found) => found[1]!);
+  const text = readFileSync(HALL, 'utf8').replace(corners[1]!, (Number(corners[1]) + 0.03).toFixed(4));
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'Replace…' }).click();
+  await dialog
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'ticket-hall-b.dxf', mimeType: 'application/dxf', buffer: Buffer.from(text) });
+  await expect(dialog.getByText('1 corner moved, by up to 30 mm')).toBeVisible();
+  await expect(dialog.getByText(/Hall cladding: 1 of its corners moved, by up to 30 mm/)).toBeVisible();
+  await expect(dialog.getByText(/affected: .*HC-D1 E by \d+ mm/)).toBeVisible();
+  await noSeriousFault(page);
+  await dialog.getByRole('button', { name: 'Keep as new revision' }).click();
+  await expect(page.getByText(/Drawing Ticket hall: .*a later revision/)).toBeVisible();
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Hall cladding' });
+  await expect(page.getByRole('row', { name: /HC-D1 E/ })).toContainText('of an earlier plan');
+  await stored(page);
+});

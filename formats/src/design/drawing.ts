@@ -1,0 +1,187 @@
+/** A drawing as it was read, in its own units, and as it is placed on the site. X is east, Y north. */
+import { METRES_PER_UNIT, planDistance, signedArea, transformed, type LengthUnit, type Metres, type PlanPoint, type Similarity } from '@idle-marker/core';
+import { joinedLines } from './joinedLines.ts';
+
+export interface DrawnCorner extends PlanPoint {
+  readonly z: number | null;
+  /** Of the side that leaves it: tangent of a quarter of its angle at the centre, positive turning left; 0 when straight. */
+  readonly bulge: number;
+}
+export interface DrawnPath {
+  readonly layer: string;
+  readonly corners: readonly DrawnCorner[];
+  readonly closed: boolean;
+}
+export interface DrawnPoint {
+  readonly layer: string;
+  readonly at: PlanPoint;
+  readonly z: number | null;
+  /** Its own, or the block's that stands there. */
+  readonly name: string | null;
+}
+export interface DrawnCircle {
+  readonly layer: string;
+  readonly centre: PlanPoint;
+  readonly radius: number;
+}
+export interface DrawnText {
+  readonly layer: string;
+  readonly at: PlanPoint;
+  readonly text: string;
+}
+export interface LeftOut {
+  readonly what: string;
+  readonly layer: string;
+  readonly count: number;
+}
+export interface DrawingUnit {
+  readonly name: string;
+  readonly metres: Metres;
+}
+
+/** As it stands in the file: coordinates in the file's unit, nothing turned or shifted. */
+export interface RawDrawing {
+  /** As the file says; null when it says nothing and it must be asked. */
+  readonly unit: DrawingUnit | null;
+  readonly paths: readonly DrawnPath[];
+  readonly points: readonly DrawnPoint[];
+  readonly circles: readonly DrawnCircle[];
+  readonly texts: readonly DrawnText[];
+  /** What was not understood or not taken, by kind and layer, with how many. */
+  readonly leftOut: readonly LeftOut[];
+}
+
+export interface DrawnOutline {
+  readonly layer: string;
+  readonly corners: readonly PlanPoint[];
+  /** Square metres. */
+  readonly area: number;
+}
+export interface DrawnLine {
+  readonly layer: string;
+  readonly from: PlanPoint;
+  readonly to: PlanPoint;
+}
+export interface DrawnLayer {
+  readonly name: string;
+  readonly elements: number;
+}
+
+/** On the site, in metres. */
+export interface Drawing extends Omit<RawDrawing, 'unit'> {
+  readonly unitFromFile: string | null;
+  /** Closed rings of straight sides, largest first. */
+  readonly outlines: readonly DrawnOutline[];
+  /** Straight sides that belong to no closed ring. */
+  readonly lines: readonly DrawnLine[];
+  readonly layers: readonly DrawnLayer[];
+}
+
+export type DrawingError =
+  | { readonly code: 'NOT_A_DRAWING'; readonly detail: string }
+  | { readonly code: 'BINARY_DRAWING' }
+  | { readonly code: 'PACKED_DRAWING' }
+  | { readonly code: 'CUT_OFF'; readonly elements: number }
+  | { readonly code: 'EMPTY_DRAWING'; readonly leftOut: readonly LeftOut[] }
+  | { readonly code: 'BAD_ROW'; readonly row: number; readonly detail: string };
+
+/** Units that site drawings come in; asked for where the file names none. */
+export const DRAWING_UNITS: readonly DrawingUnit[] = [
+  { name: 'metres', metres: 1 },
+  { name: 'millimetres', metres: 0.001 },
+  { name: 'centimetres', metres: 0.01 },
+  { name: 'feet', metres: METRES_PER_UNIT.foot },
+  { name: 'US survey feet', metres: METRES_PER_UNIT.usSurveyFoot },
+  { name: 'inches', metres: METRES_PER_UNIT.foot / 12 },
+];
+export const unitOfLength = (unit: LengthUnit): DrawingUnit => DRAWING_UNITS.find(({ metres }) => metres === METRES_PER_UNIT[unit])!;
+
+/** Farther from the origin than a site grid reaches; such elements are left out and counted. */
+const FARTHEST: Metres = 1e8;
+/** A ring closes when its ends lie this near. */
+const CLOSES: Metres = 0.002;
+
+/** How a drawing comes onto the site: its unit, and where it does not have the site's coordinates a shift and turn. */
+export interface Placing {
+  readonly metresPerUnit: number;
+  /** Of coordinates in metres; null when they are the site's already. */
+  readonly similarity: Similarity | null;
+}
+
+export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Placing): Drawing {
+  const at = ({ e, n }: PlanPoint): PlanPoint => {
+    const metres = { e: e * metresPerUnit, n: n * metresPerUnit };
+    return similarity ? transformed(similarity, metres) : metres;
+  };
+  const height = (z: number | null) => (z === null ? null : z * metresPerUnit);
+  const isNear = (point: PlanPoint) => Math.abs(point.e) <= FARTHEST && Math.abs(point.n) <= FARTHEST;
+  const far = new Map<string, number>();
+  const near = <T extends { readonly layer: string }>(list: readonly T[], placesOf: (each: T) => readonly PlanPoint[]): T[] =>
+    list.filter((each) => {
+      if (placesOf(each).every(isNear)) return true;
+      far.set(each.layer, (far.get(each.layer) ?? 0) + 1);
+      return false;
+    });
+  const paths = near(
+    raw.paths.map((path) => ({ ...path, corners: path.corners.map((corner) => ({ ...at(corner), z: height(corner.z), bulge: corner.bulge })) })),
+    ({ corners }) => corners,
+  );
+  const points = near(
+    raw.points.map((point) => ({ ...point, at: at(point.at), z: height(point.z) })),
+    (point) => [point.at],
+  );
+  const scale = metresPerUnit * (similarity?.scale ?? 1);
+  const circles = near(
+    raw.circles.map((circle) => ({ ...circle, centre: at(circle.centre), radius: circle.radius * scale })),
+    ({ centre }) => [centre],
+  );
+  const texts = near(
+    raw.texts.map((text) => ({ ...text, at: at(text.at) })),
+    (text) => [text.at],
+  );
+  const outlines: DrawnOutline[] = [];
+  const lines: DrawnLine[] = [];
+  for (const { layer, corners, closed } of paths) {
+    if (corners.some(({ bulge }) => bulge !== 0)) continue;
+    const closesItself = corners.length > 3 && planDistance(corners[0]!, corners.at(-1)!) < CLOSES;
+    const ring = (closesItself ? corners.slice(0, -1) : corners).map(({ e, n }) => ({ e, n }));
+    if ((closed || closesItself) && ring.length >= 3) outlines.push({ layer, corners: ring, area: Math.abs(signedArea(ring)) });
+    else ring.slice(1).forEach((to, i) => lines.push({ layer, from: ring[i]!, to }));
+  }
+  outlines.push(...joinedLines(lines));
+  return {
+    unitFromFile: raw.unit?.name ?? null,
+    paths,
+    points,
+    circles,
+    texts,
+    outlines: outlines.sort((a, b) => b.area - a.area),
+    lines,
+    layers: layersOf([paths, points, circles, texts]),
+    leftOut: [...raw.leftOut, ...[...far].map(([layer, count]) => ({ what: 'too far from the site', layer, count }))],
+  };
+}
+
+function layersOf(lists: readonly (readonly { readonly layer: string }[])[]): DrawnLayer[] {
+  const counts = new Map<string, number>();
+  for (const list of lists) for (const { layer } of list) counts.set(layer, (counts.get(layer) ?? 0) + 1);
+  return [...counts].map(([name, elements]) => ({ name, elements })).sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
+}
+
+/**
+ * The box that holds a drawing but for what lies far from all the rest: a stray point a thousand kilometres away would leave
+ * nothing of it to be seen. Null when there is nothing.
+ */
+export function usualExtent({ paths, points, circles }: Pick<Drawing, 'paths' | 'points' | 'circles'>): readonly [number, number, number, number] | null {
+  const places = [...paths.flatMap(({ corners }) => corners), ...points.map(({ at }) => at), ...circles.map(({ centre }) => centre)];
+  if (places.length === 0) return null;
+  const span = (values: number[]): [number, number] => {
+    const sorted = values.sort((a, b) => a - b);
+    const [low, high] = [sorted[Math.floor(sorted.length * 0.02)]!, sorted[Math.ceil(sorted.length * 0.98) - 1]!];
+    const reach = Math.max(high - low, 1) * 2;
+    return [sorted.find((value) => value >= low - reach)!, sorted.findLast((value) => value <= high + reach)!];
+  };
+  const [e0, e1] = span(places.map(({ e }) => e));
+  const [n0, n1] = span(places.map(({ n }) => n));
+  return [e0, n0, e1, n1];
+}

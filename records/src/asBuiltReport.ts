@@ -1,0 +1,87 @@
+/** Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single points. */
+import type { LengthUnit, Metres, SitePoint } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { boltGroups, columnsAlong, designDifferences, lineDifferences, type BoltGroup, type ColumnRow, type DesignDifference } from './asBuilt.ts';
+import { memberName } from './cutSheet.ts';
+import { compareNames, type SiteState } from './state.ts';
+
+export interface AsBuiltReport {
+  readonly site: string;
+  readonly lengthUnit: LengthUnit;
+  readonly siteZero: Metres | null;
+  readonly at: string;
+  readonly by: string;
+  readonly rows: readonly AsBuiltRow[];
+  readonly groups: readonly BoltGroup[];
+  /** Columns with anything measured, with what their class allows. */
+  readonly columns: readonly ColumnRow[];
+  readonly columnTolerance: Metres;
+  /** Stations that it was measured from. */
+  readonly stations: readonly string[];
+}
+
+export interface AsBuiltRow {
+  readonly fact: Fact<'asBuilt'>;
+  readonly name: string;
+  readonly code: string;
+  readonly place: SitePoint;
+  readonly against: string;
+  readonly dE: Metres | null;
+  readonly dN: Metres | null;
+  readonly dZ: Metres | null;
+  /** Along and off the line that it was read against, off to the right positive. */
+  readonly along: Metres | null;
+  readonly off: Metres | null;
+  /** Null when there is nothing that it could be outside of. */
+  readonly within: boolean | null;
+  readonly station: string;
+  readonly by: string;
+}
+
+const STEEL = 'steel';
+
+export function asBuiltReport(state: SiteState, at: string, by: string): AsBuiltReport {
+  const differences = new Map(designDifferences(state).map((each): [string, DesignDifference] => [each.fact.id, each]));
+  const lines = new Map(lineDifferences(state).map((each) => [each.fact.id, each]));
+  const stationOf = (fact: Fact<'asBuilt'>) => state.accepted.find((each) => each.fact.id === fact.body.solution)?.fact.body.name ?? 'unknown';
+  const rows = state.asBuilt.map((fact): AsBuiltRow => {
+    const difference = differences.get(fact.id);
+    const line = lines.get(fact.id);
+    const { against, name, code, place } = fact.body;
+    return {
+      fact,
+      name,
+      code,
+      place,
+      against: difference
+        ? `${difference.work.body.name}, ${difference.plan.corner}`
+        : (line?.name ?? (against?.kind === 'face' ? `line ${against.line}` : against?.kind === 'plan' ? 'a design that is gone' : '')),
+      dE: difference?.dE ?? null,
+      dN: difference?.dN ?? null,
+      dZ: difference?.dZ ?? line?.heightDifference ?? null,
+      along: line?.chainage ?? null,
+      off: line?.offset ?? null,
+      within: difference?.within ?? null,
+      station: stationOf(fact),
+      by: memberName(state, fact.by),
+    };
+  });
+  const columns = state.grids.flatMap((grid) =>
+    [...grid.body.letters.labels, ...grid.body.numbers.labels].flatMap((label) =>
+      (columnsAlong(state, grid, label) ?? []).filter(({ shots }) => shots.length > 0),
+    ),
+  );
+  const classes = state.settings.classes;
+  return {
+    site: state.settings.name,
+    lengthUnit: state.settings.lengthUnit,
+    siteZero: state.settings.siteZero,
+    at,
+    by: memberName(state, by),
+    rows: rows.sort((a, b) => compareNames(a.name, b.name)),
+    groups: boltGroups(state).filter(({ bolts }) => bolts.some(({ difference }) => difference !== null)),
+    columns,
+    columnTolerance: (classes.find(({ id }) => id === STEEL) ?? classes[0]!).planMm / 1000,
+    stations: [...new Set(rows.map(({ station }) => station))],
+  };
+}

@@ -1,0 +1,73 @@
+/** Where a caution matters: ground that is dangerous, and marks that need somebody else’s check. */
+import { distanceToPolygon, insidePolygon, type Metres, type PlanPoint } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { type AcceptedSolution, type SiteState } from './state.ts';
+
+export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut';
+
+export interface Caution {
+  readonly code: CautionCode;
+  readonly who: 'mark' | 'instrument';
+  /** What it is about: an area, or the package for what has to be seen to before anything is driven. */
+  readonly about: string;
+  readonly area: Fact<'area'> | null;
+}
+
+const ASKED: Readonly<Partial<Record<FactBody<'area'>['kind'], CautionCode>>> = {
+  services: 'services',
+  traffic: 'traffic',
+  machine: 'machine',
+  edge: 'edge',
+  overhead: 'overhead',
+  keepOut: 'keepOut',
+};
+/** So much beyond its margin an area still matters to somebody with a pole. */
+const NEAR: Metres = 1;
+
+const isNear = ({ body }: Fact<'area'>, point: PlanPoint): boolean =>
+  insidePolygon(point, body.corners) || distanceToPolygon(point, body.corners) <= body.margin + NEAR;
+
+const DRIVEN: ReadonlySet<FactBody<'package'>['markKind']> = new Set([undefined, 'hubAndLath', 'nail']);
+
+/** Cautions that nobody has seen to on the day of `now`. One of each for an area, and services once for a package. */
+export function cautionsFor(state: SiteState, work: Fact<'package'>, place: PlanPoint, solution: AcceptedSolution, now: Date): Caution[] {
+  const today = now.toISOString().slice(0, 10);
+  const seen = new Set(state.care.filter(({ at }) => at.startsWith(today)).map(({ body }) => `${body.what} ${body.about ?? ''}`));
+  const instrument = { e: solution.fact.body.result.e, n: solution.fact.body.result.n };
+  const root = state.packageRoots.get(work.id) ?? work.id;
+  const near = state.areas.flatMap((area): Caution[] => {
+    const code = ASKED[area.body.kind];
+    if (!code || code === 'services') return [];
+    const who = isNear(area, place) ? ('mark' as const) : isNear(area, instrument) ? ('instrument' as const) : null;
+    return who ? [{ code, who, about: area.body.area, area }] : [];
+  });
+  const services = state.areas.find((area) => area.body.kind === 'services' && isNear(area, place)) ?? null;
+  const driving: Caution[] = DRIVEN.has(work.body.markKind) ? [{ code: 'services', who: 'mark', about: services?.body.area ?? root, area: services }] : [];
+  return [...driving, ...near].filter(({ code, about }) => !seen.has(`${code} ${about}`));
+}
+
+/** Classes this fine are for things that are bolted together: a wrong mark shows when the crane hangs there. */
+const FINE_MM = 5;
+
+export const wantsIndependentCheck = (state: SiteState, work: Fact<'package'>): boolean =>
+  (state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? Infinity) <= FINE_MM;
+
+/** Whether a mark was checked by anything but the station that set it: from another station, or by tape. */
+export function isIndependentlyChecked(state: SiteState, mark: Fact<'mark'>): boolean {
+  const occupationOf = (solution: string) => state.accepted.find((each) => each.fact.id === solution)?.occupation.id;
+  const own = occupationOf(mark.body.solution);
+  return (
+    state.tapes.some(({ body }) => body.within && (body.from === mark.id || body.to === mark.id)) ||
+    state.resights.some(({ body }) => body.mark === mark.id && body.plan !== 'outside' && occupationOf(body.solution) !== own)
+  );
+}
+
+/** Marks of a package that stand and wait for a check by somebody or something else. */
+export const uncheckedMarks = (state: SiteState, work: Fact<'package'>): Fact<'mark'>[] => {
+  if (!wantsIndependentCheck(state, work)) return [];
+  const roots = state.packageRoots;
+  const root = roots.get(work.id);
+  return [...state.marks.values()].filter(
+    (mark) => roots.get(mark.body.package) === root && mark.body.state !== 'rough' && !isIndependentlyChecked(state, mark),
+  );
+};

@@ -1,0 +1,296 @@
+import { describe, expect, it } from '@jest/globals';
+import { planDistance, pointAlongOff } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import {
+  affectedPackages,
+  asBuiltReport,
+  boltGroups,
+  clearanceOf,
+  controlFromBuilt,
+  bookLine,
+  columnsAlong,
+  designDifferences,
+  fromRetired,
+  hubPlans,
+  lineDifferences,
+  nextName,
+  placeAtGround,
+  readingOf,
+  shapesOf,
+  stakeAt,
+  usedCodes,
+} from '../src/index.ts';
+import { HALL, newId, Story } from './story.ts';
+
+type Item = FactBody<'package'>['items'][number];
+const item = (change: Partial<Item>): Item => ({ ...HALL, ...change });
+const plansOf = (items: Item[], offset = 2, unit: 'metre' | 'foot' = 'metre') => {
+  const plans = hubPlans(items, offset, 'X', unit);
+  if (!plans.ok) throw new Error(JSON.stringify(plans.error));
+  return plans.value;
+};
+
+const GRID: FactBody<'grid'> = {
+  grid: newId(),
+  name: 'Hall',
+  origin: { e: 4000, n: 8000 },
+  letters: { azimuthDeg: 90, labels: ['A', 'B'], spacings: [5] },
+  numbers: { azimuthDeg: 0, labels: ['1', '2'], spacings: [8] },
+  spacingMeasured: 'perpendicular',
+  source: 'typed',
+  retired: false,
+  supersedes: null,
+};
+
+const measure = (story: Story, ...rest: Parameters<Story['measure']>): Fact<'asBuilt'> => story.measure(...rest);
+
+describe('rules of items', () => {
+  it('move an outline by thickness and footing before its hubs are set', () => {
+    const moved = plansOf([
+      item({
+        moved: [
+          { outward: 0.2, why: 'wallThickness' },
+          { outward: 0.3, why: 'footing' },
+        ],
+      }),
+    ]);
+    const plain = plansOf([HALL]);
+    const at = (plans: typeof moved, key: string) => plans.find((plan) => plan.key === key)!.place;
+    expect(moved.map(({ key }) => key)).toEqual(plain.map(({ key }) => key));
+    expect(at(moved, 'Hall/A/in').n - at(plain, 'Hall/A/in').n).toBeCloseTo(-0.5, 9);
+    expect(shapesOf(item({ moved: [{ outward: 0.5, why: 'other' }] }))).toHaveLength(2);
+    expect(hubPlans([item({ moved: [{ outward: -10.5, why: 'other' }] })], 2, 'X')).toMatchObject({
+      ok: false,
+      error: { code: 'MOVED_TOO_FAR', item: 'Hall' },
+    });
+  });
+
+  it('mark a line at an interval, named by its chainage in the site’s unit, with heights between', () => {
+    const corners = [
+      { name: 'W1', e: 0, n: 0, z: 5 },
+      { name: 'W2', e: 0, n: 12, z: 6.2 },
+    ];
+    const wall = item({ rule: 'along', corners, designZ: null, along: { spacing: { interval: 5 }, side: 'right', closed: false } });
+    const plans = plansOf([wall], 1);
+    expect(plans.map(({ name, designZ }) => [name, designZ])).toEqual([
+      ['X-W1', 5],
+      ['X-W1+5', 5.5],
+      ['X-W1+10', 6],
+      ['X-W2', 6.2],
+    ]);
+    expect(plans[1]).toMatchObject({ place: { e: expect.closeTo(1, 9), n: expect.closeTo(5, 9) }, offset: 1 });
+    expect(plansOf([{ ...wall, along: { spacing: { parts: 2 }, side: 'on', closed: false } }], 1, 'foot').map(({ name }) => name)).toEqual([
+      'X-W1',
+      'X-W1+19.69',
+      'X-W2',
+    ]);
+    const { along: _, ...without } = wall;
+    expect(hubPlans([without], 1, 'X')).toMatchObject({ ok: false, error: { code: 'RULE_INCOMPLETE', needs: 'along' } });
+  });
+
+  it('draw arcs as they are, and bolts and piles by their marks alone', () => {
+    const bend = item({
+      rule: 'along',
+      corners: [
+        { name: 'A', e: 0, n: 0, bulge: 1 },
+        { name: 'B', e: 10, n: 0 },
+      ],
+      along: { spacing: { interval: 2 }, side: 'on', closed: false },
+    });
+    const [shape] = shapesOf(bend);
+    for (const point of shape!.points) expect(planDistance(point, { e: 5, n: 0 })).toBeCloseTo(5, 6);
+    expect(shapesOf(item({ rule: 'bolts' }))).toEqual([]);
+  });
+
+  it('mark leaning piles where they come through the working level, and move with the ground', () => {
+    const corners = [
+      { name: '1', e: 4000, n: 8000 },
+      { name: '2', e: 4000, n: 8010 },
+    ];
+    const piles = item({ name: 'Piles', rule: 'rakedPiles', designZ: 3, corners, rake: { azimuthDeg: 90, ratio: 4, workingZ: 5 } });
+    const plans = plansOf([piles]);
+    expect(plans).toHaveLength(6);
+    // Two metres above the heads the axis stands half a metre away from the toe.
+    expect(plans[0]).toMatchObject({ place: { e: expect.closeTo(3999.5, 9), n: 8000 }, designZ: 5, rake: { azimuthDeg: 90, ratio: 4 } });
+    expect(plans[1]!.rake).toBeUndefined();
+    expect(placeAtGround(plans[0]!, 5.4).e).toBeCloseTo(3999.4, 9);
+    expect(placeAtGround(plans[0]!, null)).toEqual(plans[0]!.place);
+    const story = new Story().control();
+    const work = story.work({ items: [piles] });
+    const station = story.station('S1');
+    const sight = story.shoot(station.occupation, 'mark', { kind: 'plan', package: work.id, key: work.body.plans[0]!.key }, { e: 3999.4, n: 8000, z: 5.4 });
+    const stake = stakeAt(story.state, station, work.body.plans[0]!, readingOf(sight.body));
+    if (!stake.ok) throw new Error(stake.error.code);
+    expect(Math.hypot(stake.value.deltaE, stake.value.deltaN)).toBeLessThan(0.001);
+  });
+});
+
+describe('what was measured as it stands', () => {
+  it('is the mean of its shots with their spread, and replaced by a later one', () => {
+    const story = new Story().control();
+    const station = story.station('S1');
+    const first = measure(story, station, { e: 4005, n: 8003, z: 6 }, { name: 'C1', code: 'cover' }, 3);
+    expect(first.body.place.e).toBeCloseTo(4005.002, 3);
+    expect(first.body.spread.planMm).toBeCloseTo(2, 0);
+    const again = measure(story, station, { e: 4005.01, n: 8003, z: 6 }, { name: 'C1', code: 'cover', supersedes: first.id });
+    expect(story.state.asBuilt.map(({ id }) => id)).toEqual([again.id]);
+    expect(usedCodes(story.state)).toEqual(['cover']);
+    expect(nextName(story.state, 'C1')).toBe('C2');
+    expect(nextName(story.state, 'C09')).toBe('C10');
+    expect(bookLine(story.state, again)).toMatchObject({ topic: 'mark', text: expect.stringContaining('C1 (cover) measured as it stands') });
+    story.say('withdrawal', { record: again.id, occupation: null, reason: 'wrong cover' });
+    expect(story.state.asBuilt.map(({ id }) => id)).toEqual([first.id]);
+  });
+
+  it('says how much room is left to what is to be built, and when they overlap', () => {
+    const story = new Story();
+    story.work();
+    expect(clearanceOf(story.state, { e: 4012, n: 8000 }, 5)).toEqual({ item: 'Hall', distance: expect.closeTo(2, 9), inside: false });
+    expect(clearanceOf(story.state, { e: 4009.9, n: 8000 }, 5)).toEqual({ item: 'Hall', distance: expect.closeTo(0.1, 9), inside: true });
+    expect(clearanceOf(story.state, { e: 4100, n: 8000 }, 5)).toBeNull();
+  });
+
+  it('becomes control with its station and uncertainty, to be proven before anything hangs on it', () => {
+    const story = new Story().control();
+    const station = story.station('S1');
+    const pin = measure(story, station, { e: 4005, n: 8003, z: 6 }, { name: 'N7', code: 'pin in slab' }, 2);
+    const mark = newId();
+    const body = controlFromBuilt(story.state, pin, mark)!;
+    expect(body).toMatchObject({ mark, name: 'N7', spot: 'pin in slab', parent: station.fact.id, source: 'measured, station S1', e: pin.body.place.e });
+    expect(body.sdHMm).toBeGreaterThan(0);
+    story.say('control', body);
+    expect(story.state.control.find(({ id }) => id === mark)!.revision.body.name).toBe('N7');
+  });
+
+  it('is told against the design, and bolts as a group', () => {
+    const story = new Story().control();
+    const pattern = { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuthDeg: 0 } as const;
+    const work = story.work({
+      items: [item({ name: 'Base', rule: 'bolts', meaning: 'centre', corners: [{ name: 'B1', e: 4005, n: 8003 }], designZ: 6, pattern })],
+      offset: 0.5,
+    });
+    const station = story.station('S1');
+    const bolts = work.body.plans.filter(({ offset }) => offset === 0);
+    for (const [i, plan] of bolts.entries()) {
+      const bent = i === 3 ? 0.012 : 0;
+      measure(
+        story,
+        station,
+        { e: plan.design.e + 0.003 + bent, n: plan.design.n, z: 6.002 },
+        { name: plan.corner, against: { kind: 'plan', package: work.id, key: plan.key } },
+      );
+    }
+    const differences = designDifferences(story.state);
+    expect(differences.map(({ within }) => within)).toEqual([true, true, true, false]);
+    expect(differences[0]!.dZ).toBeCloseTo(0.002, 3);
+    const [group] = boltGroups(story.state);
+    expect(group).toMatchObject({ name: 'B1', tolerance: 0.006, fit: { worst: { name: 'B1.4' } } });
+    expect(group!.fit!.shift.e).toBeCloseTo(0.006, 3);
+    const report = asBuiltReport(story.state, story.instant(), story.who);
+    expect(report.rows.map(({ name, within, station: from }) => [name, within, from])).toEqual([
+      ['B1.1', true, 'S1'],
+      ['B1.2', true, 'S1'],
+      ['B1.3', true, 'S1'],
+      ['B1.4', false, 'S1'],
+    ]);
+    // A revision of the package moves what it is compared with.
+    story.work({ ...work.body, items: [{ ...work.body.items[0]!, corners: [{ name: 'B1', e: 4005.003, n: 8003 }] }], supersedes: work.id });
+    const moved = story.state.packages[0]!;
+    expect(designDifferences(story.state)[0]!.work.id).toBe(moved.id);
+  });
+
+  it('fills a row of columns from their faces, one edge after the other', () => {
+    const story = new Story().control();
+    const grid = story.say('grid', GRID);
+    const station = story.station('S1');
+    const from = { e: 4000, n: 8000 };
+    const shoot = (edge: 'first' | 'second', along: number, off: number, width: number | null) => {
+      const place = pointAlongOff(from, { e: 4001, n: 8000 }, along, off)!;
+      measure(
+        story,
+        station,
+        { ...place, z: 5.5 },
+        { name: `A-1 ${edge} low`, against: { kind: 'face', grid: GRID.grid, line: 'A', crossing: '1', edge, level: 'low', targetOffset: 0.01, width } },
+      );
+    };
+    shoot('first', -0.15, 0.16, 0.3);
+    expect(columnsAlong(story.state, grid, 'A')!.map(({ name, width, shots }) => [name, width, shots.length])).toEqual([
+      ['A-1', 0.3, 1],
+      ['A-2', null, 0],
+    ]);
+    shoot('second', 0.15, 0.172, null);
+    const [row] = columnsAlong(story.state, grid, 'A')!;
+    expect(row!.face!.twist!.across).toBeCloseTo(0.012, 3);
+    expect(row!.face!.centreOffset).toBeCloseTo(0.006, 3);
+    expect(columnsAlong(story.state, grid, 'Z')).toBeNull();
+  });
+
+  it('is read along and off a line, and above it where the line has heights', () => {
+    const story = new Story().control();
+    const station = story.station('S1');
+    const line = { kind: 'line', name: 'line A', from: { e: 4000, n: 8000, z: 5 }, to: { e: 4010, n: 8000, z: 6 } } as const;
+    measure(story, station, { e: 4005, n: 7999.85, z: 5.52 }, { name: 'F1', against: line });
+    const [found] = lineDifferences(story.state);
+    expect(found).toMatchObject({ name: 'line A', position: 'on' });
+    expect(found!.chainage).toBeCloseTo(5, 3);
+    expect(found!.offset).toBeCloseTo(0.15, 3);
+    expect(found!.heightDifference).toBeCloseTo(0.02, 3);
+  });
+});
+
+describe('a drawing that was replaced', () => {
+  const drawing = (story: Story, change: Partial<FactBody<'drawing'>> = {}) =>
+    story.say('drawing', {
+      drawing: newId(),
+      name: 'Hall',
+      fileName: 'hall.dxf',
+      format: 'dxf',
+      file: newId(),
+      bytes: 10,
+      digest: 'b'.repeat(64),
+      unit: { name: 'metres', metres: 1 },
+      placing: null,
+      hidden: [],
+      elements: 4,
+      retired: false,
+      supersedes: null,
+      ...change,
+    });
+
+  it('moves the packages that came from it, names the marks that stand, and keeps keys and own offsets', () => {
+    const story = new Story().control();
+    const first = drawing(story);
+    const work = story.work({ items: [item({ drawing: first.id })] });
+    const own = work.body.plans.findIndex(({ key }) => key === 'Hall/B/out');
+    const moved = { ...work.body.plans[own]!, offset: 3, place: { e: work.body.plans[own]!.place.e + 1, n: work.body.plans[own]!.place.n } };
+    const later = story.say('package', { ...work.body, plans: work.body.plans.map((plan, i) => (i === own ? moved : plan)), supersedes: work.id });
+    const station = story.station('S1');
+    const mark = story.set(
+      station,
+      later,
+      later.body.plans.findIndex(({ corner }) => corner === 'C'),
+    );
+    const second = drawing(story, { drawing: first.body.drawing, supersedes: first.id });
+    const east = ({ e, n }: { e: number; n: number }) => (e === 4010 ? { e: 4010.03, n } : { e, n });
+    const [affected] = affectedPackages(story.state, first.body.drawing, second.id, east);
+    expect(affected).toMatchObject({ moved: 2, lost: [] });
+    expect(affected!.largest).toBeCloseTo(0.03, 9);
+    expect(affected!.marks.filter((each) => each.mark).map(({ name }) => name)).toEqual([mark.body.name]);
+    if (!affected!.next.ok) throw new Error('no package');
+    const next = affected!.next.value;
+    expect(next.plans.map(({ key }) => key)).toEqual(later.body.plans.map(({ key }) => key));
+    expect(next.plans[own]).toMatchObject({ offset: 3, place: { e: expect.closeTo(moved.place.e + 0.03, 9) } });
+    expect(next.items[0]).toMatchObject({ drawing: second.id });
+  });
+
+  it('loses corners that are not in it any more by name, and says so of a package on a retired one', () => {
+    const story = new Story().control();
+    const first = drawing(story);
+    const work = story.work({ items: [item({ drawing: first.id })] });
+    const [affected] = affectedPackages(story.state, first.body.drawing, first.id, (point) => (point.e === 4010 && point.n === 8010 ? null : point));
+    expect(affected).toMatchObject({ moved: 0, lost: ['C'], marks: [] });
+    expect(fromRetired(story.state, work)).toEqual([]);
+    story.say('drawing', { ...first.body, retired: true, supersedes: first.id });
+    expect(fromRetired(story.state, work).map(({ body }) => body.name)).toEqual(['Hall']);
+  });
+});

@@ -1,0 +1,55 @@
+import { lengthFromMetres } from '@idle-marker/core';
+import { csvText, type CsvCell } from '@idle-marker/formats';
+import type { AsBuiltReport } from '@idle-marker/records';
+import { LENGTH_DECIMALS, sheetClock, UNIT_ABBREVIATION } from '@idle-marker/words';
+
+/** What was measured, a row each, figures in the site's unit; differences are measured less design. */
+export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
+  const unit = UNIT_ABBREVIATION[report.lengthUnit];
+  const length = (metres: number | null): CsvCell => (metres === null ? null : lengthFromMetres(metres, report.lengthUnit).toFixed(LENGTH_DECIMALS + 1));
+  const clock = sheetClock(timeZone, report.at);
+  return csvText(
+    [
+      'Name',
+      'Code',
+      `East ${unit}`,
+      `North ${unit}`,
+      `Height ${unit}`,
+      'Compared with',
+      `East off ${unit}`,
+      `North off ${unit}`,
+      `Height off ${unit}`,
+      `Along ${unit}`,
+      `Right of the line ${unit}`,
+      'Within its class',
+      'Shots',
+      'Spread mm',
+      'Station',
+      'Measured on',
+      'Measured at',
+      'By',
+      'Note',
+    ],
+    report.rows.map((row) => [
+      row.name,
+      row.code,
+      length(row.place.e),
+      length(row.place.n),
+      length(row.place.z),
+      row.against,
+      length(row.dE),
+      length(row.dN),
+      length(row.dZ),
+      length(row.along),
+      length(row.off),
+      row.within === null ? null : row.within ? 'yes' : 'no',
+      row.fact.body.sights.length,
+      row.fact.body.spread.planMm,
+      row.station,
+      clock.day(row.fact.at),
+      clock.time(row.fact.at),
+      row.by,
+      row.fact.body.note,
+    ]),
+  );
+}

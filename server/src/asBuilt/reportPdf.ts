@@ -1,0 +1,187 @@
+/** The as-built report: a picture of where things stand off their design, bolts as groups, columns, and every row. */
+import { formatLength } from '@idle-marker/core';
+import type { AsBuiltReport, AsBuiltRow, BoltGroup, ColumnRow } from '@idle-marker/records';
+import { faceWords, heightOffWords, LENGTH_DECIMALS, offWords, patternWords, sheetClock, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../paper/pdfPage.ts';
+
+const SIZE = 8;
+const PLAN_HEIGHT = 200;
+/** Differences are drawn so many times as large. */
+const EXAGGERATION = 100;
+
+export async function asBuiltPdf(report: AsBuiltReport, timeZone: string): Promise<Buffer> {
+  const page = newDocument(`As built: ${report.site}`);
+  const clock = sheetClock(timeZone, report.at);
+  let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
+  for (const group of report.groups) y = drawGroup(page, report, group, y);
+  if (report.columns.length > 0) y = drawColumns(page, report, y);
+  drawRows(page, report, y);
+  numberPages(page, report);
+  return finish(page);
+}
+
+function room(page: Page, y: number, needed: number): number {
+  if (y + needed <= bottomOf(page)) return y;
+  page.addPage();
+  return MARGIN;
+}
+
+function drawHead(page: Page, report: AsBuiltReport, when: string): number {
+  write(page, 'As built', MARGIN, MARGIN, 'bold', 20, INKS.ink);
+  write(page, report.site, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
+  const right = (text: string, y: number, bold = false) =>
+    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
+  right(`${when}, by ${report.by}`, MARGIN + 2, true);
+  const outside = report.rows.filter(({ within }) => within === false).length;
+  right(`${report.rows.length} measured, ${outside === 0 ? 'none' : outside} outside ${outside === 1 ? 'its class' : 'their classes'}`, MARGIN + 15);
+  right(`From ${report.stations.length === 1 ? 'station' : 'stations'} ${report.stations.join(', ') || 'none'}`, MARGIN + 27);
+  rule(page, MARGIN + 46, INKS.ink, 1.5);
+  return MARGIN + 56;
+}
+
+/** A group of bolts, drawn with what each is off, and said as a whole. */
+function drawGroup(page: Page, { lengthUnit }: AsBuiltReport, group: BoltGroup, top: number): number {
+  const y = room(page, top, PLAN_HEIGHT + 30);
+  const built = group.bolts.filter(({ difference }) => difference !== null);
+  const said = group.fit && patternWords(group.fit, built.length, group.tolerance, lengthUnit);
+  const textX = MARGIN + PLAN_HEIGHT + 20;
+  const width = widthOf(page) - PLAN_HEIGHT - 20;
+  write(page, `Group ${group.name}, ${group.work.body.name}`, textX, y, 'bold', 11, INKS.ink);
+  let textY = y + 16;
+  const colour = said?.tone === 'brick' ? INKS.brick : INKS.ink;
+  textY += paragraph(page, said ? `${said.title}. ${said.text}` : 'One bolt alone shows no pattern.', textX, textY, width, 'medium', 9, colour) + 6;
+  for (const { plan, difference } of built) {
+    const text = `${plan.corner}: ${offWords(difference!.dE, difference!.dN, lengthUnit)}${difference!.dZ === null ? '' : `, ${heightOffWords(difference!.dZ, lengthUnit)}`}`;
+    textY += paragraph(page, text, textX, textY, width, 'regular', 8.5, difference!.within ? INKS.ink : INKS.brick) + 1;
+  }
+  drawPlan(
+    page,
+    built.map(({ difference }) => difference!),
+    { x: MARGIN, y, size: PLAN_HEIGHT },
+  );
+  return Math.max(textY, y + PLAN_HEIGHT) + 14;
+}
+
+type Shown = NonNullable<BoltGroup['bolts'][number]['difference']>;
+
+function drawPlan(page: Page, shown: readonly Shown[], frame: { readonly x: number; readonly y: number; readonly size: number }): void {
+  const [east, north] = [shown.map(({ plan }) => plan.design.e), shown.map(({ plan }) => plan.design.n)];
+  const [minE, maxE, minN, maxN] = [Math.min(...east), Math.max(...east), Math.min(...north), Math.max(...north)];
+  const span = Math.max(maxE - minE, maxN - minN, 0.2);
+  const scale = (frame.size - 60) / span;
+  const x = (e: number) => frame.x + frame.size / 2 + (e - (minE + maxE) / 2) * scale;
+  const y = (n: number) => frame.y + frame.size / 2 - (n - (minN + maxN) / 2) * scale;
+  page.rect(frame.x, frame.y, frame.size, frame.size).lineWidth(0.75).strokeColor(INKS.rule).stroke();
+  for (const { plan, dE, dN, within } of shown) {
+    const [px, py] = [x(plan.design.e), y(plan.design.n)];
+    page.circle(px, py, 3).lineWidth(0.8).strokeColor(INKS.pencil).stroke();
+    page
+      .moveTo(px, py)
+      .lineTo(px + dE * EXAGGERATION * scale, py - dN * EXAGGERATION * scale)
+      .lineWidth(1.2)
+      .strokeColor(within ? INKS.ink : INKS.brick)
+      .stroke();
+    write(page, plan.corner, px + 5, py + 3, 'medium', 7, INKS.pencil);
+  }
+  write(page, `North is up; lines from the design, ${EXAGGERATION} times as long`, frame.x + 4, frame.y + frame.size - 11, 'regular', 7, INKS.ink2);
+}
+
+function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
+  let y = room(page, top, 60);
+  write(page, 'Columns', MARGIN, y, 'bold', 11, INKS.ink);
+  y += 16;
+  for (const row of report.columns) {
+    const said = wordsOf(row, report);
+    if (!said) continue;
+    const text = `${said.title}. ${said.lines.join(' ')}`;
+    y = room(page, y, heightOf(page, text, widthOf(page), 'regular', 8.5) + 6);
+    y += paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, said.tone === 'brick' ? INKS.brick : INKS.ink) + 3;
+    rule(page, y, INKS.rule, 0.5);
+    y += 3;
+  }
+  return y + 10;
+}
+
+const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit }: AsBuiltReport) =>
+  row.face &&
+  faceWords(row.face, {
+    line: row.line.label,
+    azimuth: row.line.azimuth,
+    crossing: row.crossing.label,
+    crossingAlong: row.crossingAlong,
+    tolerance: columnTolerance,
+    unit: lengthUnit,
+  });
+
+interface Column {
+  readonly title: string;
+  readonly width: number;
+  readonly align: 'left' | 'right';
+  text(row: AsBuiltRow): string;
+}
+
+function drawRows(page: Page, report: AsBuiltReport, top: number): void {
+  const unit = report.lengthUnit;
+  const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, unit, LENGTH_DECIMALS));
+  const columns: readonly Column[] = [
+    { title: 'Name', width: 82, align: 'left', text: (row) => row.name },
+    { title: 'Code', width: 62, align: 'left', text: (row) => row.code || 'no code' },
+    { title: 'East', width: 56, align: 'right', text: (row) => length(row.place.e) },
+    { title: 'North', width: 56, align: 'right', text: (row) => length(row.place.n) },
+    { title: 'Height', width: 44, align: 'right', text: (row) => length(row.place.z) },
+    { title: 'Compared with', width: 92, align: 'left', text: (row) => row.against || 'nothing' },
+    {
+      title: 'Off',
+      width: 100,
+      align: 'left',
+      text: (row) =>
+        row.dE !== null && row.dN !== null
+          ? `${offWords(row.dE, row.dN, unit)}${row.within ? '' : ': outside'}`
+          : row.off !== null
+            ? `${smallLength(row.off, unit)} ${row.off >= 0 ? 'right' : 'left'}`
+            : '–',
+    },
+    { title: 'Station', width: 35, align: 'left', text: (row) => row.station },
+  ];
+  let y = room(page, top, 60);
+  const line = (text: (column: Column) => string, bold: boolean, colour: string): number => {
+    const heights = columns.map((column) => heightOf(page, text(column), column.width - 5, bold ? 'bold' : 'regular', SIZE));
+    let x = MARGIN;
+    for (const column of columns) {
+      write(page, text(column), x + (column.align === 'left' ? 3 : 0), y, bold ? 'bold' : 'regular', SIZE, colour, {
+        width: column.width - 5,
+        align: column.align,
+        lineBreak: true,
+      });
+      x += column.width;
+    }
+    return Math.max(...heights);
+  };
+  const heads = () => {
+    write(page, `Every measurement. Lengths in ${UNIT_ABBREVIATION[unit]}; off: measured from the design.`, MARGIN, y, 'regular', SIZE, INKS.ink2);
+    y += 13;
+    y += line((column) => column.title, true, INKS.ink) + 2;
+    rule(page, y, INKS.ink);
+    y += 3;
+  };
+  heads();
+  for (const row of report.rows) {
+    if (y + 24 > bottomOf(page)) {
+      page.addPage();
+      y = MARGIN;
+      heads();
+    }
+    y += line((column) => column.text(row), false, row.within === false ? INKS.brick : INKS.ink) + 2;
+    rule(page, y, INKS.rule, 0.5);
+    y += 2;
+  }
+}
+
+function numberPages(page: Page, report: AsBuiltReport): void {
+  const { start, count } = page.bufferedPageRange();
+  for (let i = start; i < start + count; i++) {
+    page.switchToPage(i);
+    page.page.margins.bottom = 0;
+    write(page, `${report.site} · as built · page ${i - start + 1} of ${count}`, MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
+  }
+}

@@ -1,0 +1,52 @@
+/** Files that designs came in: kept whole beside the ledger, which says how each one is placed and what was taken from it. */
+import { createHash } from 'node:crypto';
+import express, { Router } from 'express';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
+import { drawingFormatOf } from '@idle-marker/formats';
+import { drawingWords } from '@idle-marker/words';
+import { query } from '../database/query.ts';
+import { ProblemError } from '../http/problems.ts';
+import { uuidOf } from '../facts/routes.ts';
+
+export async function keepSource(orm: MikroORM, site: string, id: string, bytes: Buffer): Promise<{ readonly fresh: boolean; readonly digest: string }> {
+  const digest = createHash('sha256').update(bytes).digest('hex');
+  const fresh = await orm.em.fork().transactional(async (em) => {
+    const [known] = await query<{ digest: string; siteId: string }>(em, 'select digest, site_id as "siteId" from source_file where id = ?', [id]);
+    if (known) {
+      if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', 'Another file is kept under this id. Nothing was written.');
+      return false;
+    }
+    const [owner] = await query<{ id: string }>(em, 'select id from site where id = ?', [site]);
+    if (!owner) throw new ProblemError('MISSING_REFERENCE', 'The site has not arrived yet: send the file again once it has. Nothing was written.');
+    await query(em, 'insert into source_file (id, site_id, digest, bytes) values (?, ?, ?, ?)', [id, site, digest, bytes]);
+    return true;
+  });
+  return { fresh, digest };
+}
+
+export function sourceRoutes(orm: MikroORM): Router {
+  const router = Router();
+  router.put('/sites/:site/sources/:id', express.raw({ type: () => true, limit: LARGEST_UPLOAD_BYTES }), async (request, response) => {
+    const site = uuidOf(request, 'site');
+    const id = uuidOf(request, 'id');
+    const bytes: unknown = request.body;
+    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The file is empty. Nothing was written.');
+    const format = drawingFormatOf(bytes);
+    if (!format.ok) throw new ProblemError('UNSUPPORTED_TYPE', `${drawingWords(format.error)} Nothing was written.`);
+    const { fresh, digest } = await keepSource(orm, site, id, bytes);
+    response.status(fresh ? 201 : 200).json({ id, digest, bytes: bytes.length });
+  });
+  router.get('/sites/:site/sources/:id', async (request, response) => {
+    const [file] = await query<{ bytes: Buffer }>(orm.em.fork(), 'select bytes from source_file where id = ? and site_id = ?', [
+      uuidOf(request, 'id'),
+      uuidOf(request, 'site'),
+    ]);
+    if (!file) throw new ProblemError('NOT_FOUND', 'There is no such file on this site.');
+    // Files never change under their id; a browser is to save them, not to show them.
+    response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
+    response.setHeader('Content-Disposition', 'attachment');
+    response.type('application/octet-stream').send(file.bytes);
+  });
+  return router;
+}

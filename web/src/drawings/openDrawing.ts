@@ -1,0 +1,322 @@
+/** A drawing that is open: read, placed, and asked about. Runs in a worker, or where there are none on the spot. */
+import Flatbush from 'flatbush';
+import {
+  METRES_PER_UNIT,
+  pathOf,
+  snapAt,
+  type LengthUnit,
+  type Metres,
+  type PathSide,
+  type PlanPoint,
+  type Result,
+  type Similarity,
+  type Snap,
+  type SnapKind,
+} from '@idle-marker/core';
+import {
+  compareDrawings,
+  gridFromLines,
+  namedCorners,
+  placeDrawing,
+  readRawDrawing,
+  usualExtent,
+  type Drawing,
+  type DrawingError,
+  type DrawingFormat,
+  type DrawingUnit,
+  type DrawnCorner,
+  type DrawnGrid,
+  type DrawnLayer,
+  type LeftOut,
+  type MovedCorner,
+  type Progress,
+  type RawDrawing,
+} from '@idle-marker/formats';
+
+export interface PlacedAs {
+  readonly unit: DrawingUnit;
+  readonly similarity: Similarity | null;
+}
+
+/** What the page is told of a drawing, without its thousands of corners. */
+export interface DrawingSummary {
+  readonly format: DrawingFormat;
+  /** Null when the file does not say and it has to be asked. */
+  readonly unitFromFile: string | null;
+  readonly unit: DrawingUnit;
+  readonly layers: readonly DrawnLayer[];
+  readonly elements: number;
+  readonly leftOut: readonly LeftOut[];
+  readonly extent: readonly [number, number, number, number] | null;
+  readonly outlines: readonly { readonly layer: string; readonly corners: number }[];
+  readonly grids: readonly DrawnGrid[];
+  /** Layers with points, and how many. */
+  readonly pointLayers: readonly DrawnLayer[];
+}
+
+/** Lines of a layer as they are painted: places in metres from `origin`, each run of them one line. */
+export interface LayerLines {
+  readonly layer: string;
+  readonly origin: PlanPoint;
+  readonly places: Float32Array;
+  /** Where each line begins in `places`, counted in places; one more at the end. */
+  readonly starts: Uint32Array;
+}
+
+/** What lies at a touch: an element to be taken whole. */
+export type Touched =
+  | { readonly kind: 'path'; readonly layer: string; readonly closed: boolean; readonly corners: readonly (DrawnCorner & { readonly name: string })[] }
+  | { readonly kind: 'circle'; readonly layer: string; readonly centre: PlanPoint; readonly radius: Metres }
+  | { readonly kind: 'point'; readonly layer: string; readonly name: string | null; readonly at: PlanPoint };
+
+export interface ComparedDrawings {
+  readonly moved: readonly MovedCorner[];
+  readonly gone: readonly { readonly layer: string; readonly elements: number }[];
+  readonly come: readonly { readonly layer: string; readonly elements: number }[];
+  readonly unchanged: number;
+  /** Where each of the corners that were asked about is now. */
+  readonly places: readonly (PlanPoint | null)[];
+}
+
+interface Indexed {
+  readonly sides: readonly (PathSide & { readonly path: number })[];
+  readonly index: Flatbush | null;
+}
+
+/** Points of an arc when it is painted, by its angle. */
+const ARC_STEP = Math.PI / 16;
+const CIRCLE_STEPS = 48;
+const MOST_LISTED = 30;
+/** Grids have few lines; a layer with more is none, and looking would take long. */
+const MOST_GRID_LINES = 300;
+/** Sides that are looked at for one touch. */
+const MOST_NEAR = 40;
+/** Layers are painted in tiles of so many lines, so that what is out of view costs nothing. */
+const TILE_LINES = 1000;
+
+export class OpenDrawing {
+  readonly #raw: RawDrawing & { readonly format: DrawingFormat };
+  readonly #unit: DrawingUnit;
+  readonly drawing: Drawing;
+  #indexed: Indexed | null = null;
+
+  constructor(raw: RawDrawing & { readonly format: DrawingFormat }, { unit, similarity }: PlacedAs) {
+    this.#raw = raw;
+    this.#unit = unit;
+    this.drawing = placeDrawing(raw, { metresPerUnit: unit.metres, similarity });
+  }
+
+  /** Null for the unit takes the file's own, and metres where it names none. */
+  static read(
+    bytes: Uint8Array,
+    siteUnit: LengthUnit,
+    unit: DrawingUnit | null,
+    similarity: Similarity | null,
+    onProgress?: Progress,
+  ): Result<OpenDrawing, DrawingError> {
+    const raw = readRawDrawing(bytes, siteUnit, onProgress);
+    if (!raw.ok) return raw;
+    const taken = raw.value.unit ?? unit ?? { name: 'metres', metres: METRES_PER_UNIT.metre };
+    return { ok: true, value: new OpenDrawing(raw.value, { unit: taken, similarity }) };
+  }
+
+  summary(siteUnit: LengthUnit): DrawingSummary {
+    const { layers, leftOut, outlines, lines, texts, unitFromFile } = this.drawing;
+    const counts = new Map<string, number>();
+    for (const { layer } of lines) counts.set(layer, (counts.get(layer) ?? 0) + 1);
+    const pointCounts = new Map<string, number>();
+    for (const { layer } of this.drawing.points) pointCounts.set(layer, (pointCounts.get(layer) ?? 0) + 1);
+    const grids = [...counts].flatMap(([layer, count]) => {
+      const grid = count <= MOST_GRID_LINES ? gridFromLines(layer, lines, texts, siteUnit) : null;
+      return grid?.ok ? [grid.value] : [];
+    });
+    return {
+      format: this.#raw.format,
+      unitFromFile,
+      unit: this.#unit,
+      layers,
+      elements: layers.reduce((sum, { elements }) => sum + elements, 0),
+      leftOut,
+      extent: usualExtent(this.drawing),
+      outlines: outlines.slice(0, MOST_LISTED).map(({ layer, corners }) => ({ layer, corners: corners.length })),
+      grids,
+      pointLayers: [...pointCounts].map(([name, elements]) => ({ name, elements })),
+    };
+  }
+
+  /** An outline of the list, with the names that stand beside its corners. */
+  outline(i: number): { readonly layer: string; readonly corners: readonly (PlanPoint & { readonly name: string })[] } | null {
+    const outline = this.drawing.outlines[i];
+    return outline ? { layer: outline.layer, corners: namedCorners(outline.corners, this.drawing.texts) } : null;
+  }
+
+  /** Points of a layer, named as they are or by the text beside them. */
+  pointsOn(layer: string): readonly (PlanPoint & { readonly name: string })[] {
+    const own = this.drawing.points.filter((point) => point.layer === layer);
+    const named = namedCorners(
+      own.map(({ at }) => at),
+      this.drawing.texts,
+    );
+    const taken = new Set<string>();
+    return own.map(({ name, at }, i) => {
+      let free = name ?? named[i]!.name;
+      for (let k = 2; taken.has(free); k++) free = `${name ?? named[i]!.name} ${k}`;
+      taken.add(free);
+      return { name: free, e: at.e, n: at.n };
+    });
+  }
+
+  layerLines(): LayerLines[] {
+    const { paths, circles } = this.drawing;
+    const byLayer = new Map<string, PlanPoint[][]>();
+    const add = (layer: string, line: PlanPoint[]) => {
+      const list = byLayer.get(layer);
+      if (list) list.push(line);
+      else byLayer.set(layer, [line]);
+    };
+    for (const { layer, corners, closed } of paths) add(layer, paintedLine(corners, closed));
+    for (const { layer, centre, radius } of circles)
+      add(
+        layer,
+        Array.from({ length: CIRCLE_STEPS + 1 }, (_, i) => {
+          const angle = (2 * Math.PI * i) / CIRCLE_STEPS;
+          return { e: centre.e + radius * Math.cos(angle), n: centre.n + radius * Math.sin(angle) };
+        }),
+      );
+    return [...byLayer].flatMap(([layer, lines]) => {
+      // Neighbours in the file are near each other as a rule; sorting by place makes tiles of them.
+      const sorted = lines.length > TILE_LINES ? [...lines].sort((a, b) => a[0]!.e - b[0]!.e) : lines;
+      return Array.from({ length: Math.ceil(sorted.length / TILE_LINES) }, (_, i) => packed(layer, sorted.slice(i * TILE_LINES, (i + 1) * TILE_LINES)));
+    });
+  }
+
+  snap(point: PlanPoint, radius: Metres, from: PlanPoint | null, wanted: readonly SnapKind[], hidden: readonly string[]): Snap | null {
+    const { sides, index } = (this.#indexed ??= indexOf(this.drawing));
+    const off = new Set(hidden);
+    // Lines that would have to be carried on to meet lie a little farther away.
+    const reach = wanted.includes('extension') ? radius * 8 : radius;
+    const near = (index?.search(point.e - reach, point.n - reach, point.e + reach, point.n + reach) ?? [])
+      .map((i) => sides[i]!)
+      .filter((side) => !off.has(this.drawing.paths[side.path]!.layer))
+      .slice(0, MOST_NEAR);
+    const isNear = (at: PlanPoint) => Math.abs(at.e - point.e) <= radius && Math.abs(at.n - point.n) <= radius;
+    return snapAt(
+      point,
+      radius,
+      {
+        sides: near,
+        circles: this.drawing.circles
+          .filter((circle) => !off.has(circle.layer) && Math.hypot(circle.centre.e - point.e, circle.centre.n - point.n) <= circle.radius + radius)
+          .slice(0, MOST_NEAR),
+        points: this.drawing.points.filter(({ at, layer }) => !off.has(layer) && isNear(at)).map(({ at }) => at),
+      },
+      from,
+      new Set(wanted),
+    );
+  }
+
+  touched(point: PlanPoint, radius: Metres, hidden: readonly string[]): Touched | null {
+    const { paths, points, circles, texts } = this.drawing;
+    const off = new Set(hidden);
+    const spot = points.find(({ at, layer }) => !off.has(layer) && Math.hypot(at.e - point.e, at.n - point.n) <= radius);
+    if (spot) return { kind: 'point', layer: spot.layer, name: spot.name, at: spot.at };
+    const circle = circles.find(
+      (each) => !off.has(each.layer) && Math.abs(Math.hypot(each.centre.e - point.e, each.centre.n - point.n) - each.radius) <= radius,
+    );
+    const { sides, index } = (this.#indexed ??= indexOf(this.drawing));
+    const candidates = (index?.search(point.e - radius, point.n - radius, point.e + radius, point.n + radius) ?? [])
+      .map((i) => sides[i]!)
+      .filter((side) => !off.has(paths[side.path]!.layer));
+    const nearest = candidates
+      .map((side) => ({ side, at: snapAt(point, radius, { sides: [side], circles: [], points: [] }, null, new Set(['on'])) }))
+      .flatMap(({ side, at }) => (at ? [{ side, away: Math.hypot(at.e - point.e, at.n - point.n) }] : []))
+      .sort((a, b) => a.away - b.away)[0];
+    if (!nearest) return circle ? { kind: 'circle', layer: circle.layer, centre: circle.centre, radius: circle.radius } : null;
+    const path = paths[nearest.side.path]!;
+    // A side of a ring that was drawn line by line means the ring.
+    const ring = path.closed || path.corners.length > 2 ? null : this.#ringWith(nearest.side.from, nearest.side.to, path.layer);
+    const corners: readonly DrawnCorner[] = ring ?? path.corners;
+    const names = namedCorners(corners, texts);
+    return {
+      kind: 'path',
+      layer: path.layer,
+      closed: ring !== null || path.closed,
+      corners: corners.map((corner, i) => ({ ...corner, name: names[i]!.name })),
+    };
+  }
+
+  #ringWith(from: PlanPoint, to: PlanPoint, layer: string): DrawnCorner[] | null {
+    const has = (corners: readonly PlanPoint[], at: PlanPoint) => corners.some((corner) => Math.hypot(corner.e - at.e, corner.n - at.n) < 0.003);
+    const ring = this.drawing.outlines.find((outline) => outline.layer === layer && has(outline.corners, from) && has(outline.corners, to));
+    return ring ? ring.corners.map(({ e, n }) => ({ e, n, z: null, bulge: 0 })) : null;
+  }
+
+  compare(after: OpenDrawing, corners: readonly PlanPoint[], most: number): ComparedDrawings {
+    const { moved, gone, come, unchanged, placeOf } = compareDrawings(this.drawing, after.drawing);
+    return { moved: moved.slice(0, most), gone, come, unchanged, places: corners.map(placeOf) };
+  }
+}
+
+function paintedLine(corners: readonly DrawnCorner[], closed: boolean): PlanPoint[] {
+  const line: PlanPoint[] = [];
+  const count = closed ? corners.length : corners.length - 1;
+  for (let i = 0; i < count; i++) {
+    const [from, to] = [corners[i]!, corners[(i + 1) % corners.length]!];
+    line.push(from);
+    if (from.bulge !== 0) line.push(...arcPlaces(from, to, from.bulge));
+  }
+  line.push(closed ? corners[0]! : corners.at(-1)!);
+  return line;
+}
+
+/** Places on an arc between its ends, from its bulge. */
+function arcPlaces(from: PlanPoint, to: PlanPoint, bulge: number): PlanPoint[] {
+  const delta = 4 * Math.atan(bulge);
+  const [de, dn] = [to.e - from.e, to.n - from.n];
+  // The centre lies to the left of the chord for an arc that turns left and is shorter than half a circle.
+  const rise = (1 - bulge * bulge) / (4 * bulge);
+  const centre = { e: (from.e + to.e) / 2 - rise * dn, n: (from.n + to.n) / 2 + rise * de };
+  const radius = Math.hypot(from.e - centre.e, from.n - centre.n);
+  const start = Math.atan2(from.n - centre.n, from.e - centre.e);
+  const steps = Math.max(2, Math.ceil(Math.abs(delta) / ARC_STEP));
+  return Array.from({ length: steps - 1 }, (_, i) => {
+    const angle = start + (delta * (i + 1)) / steps;
+    return { e: centre.e + radius * Math.cos(angle), n: centre.n + radius * Math.sin(angle) };
+  });
+}
+
+function packed(layer: string, lines: readonly (readonly PlanPoint[])[]): LayerLines {
+  const origin = { e: lines[0]![0]!.e, n: lines[0]![0]!.n };
+  const count = lines.reduce((sum, line) => sum + line.length, 0);
+  const places = new Float32Array(count * 2);
+  const starts = new Uint32Array(lines.length + 1);
+  let at = 0;
+  lines.forEach((line, i) => {
+    starts[i] = at;
+    for (const { e, n } of line) {
+      places[at * 2] = e - origin.e;
+      places[at * 2 + 1] = n - origin.n;
+      at++;
+    }
+  });
+  starts[lines.length] = at;
+  return { layer, origin, places, starts };
+}
+
+function indexOf({ paths }: Drawing): Indexed {
+  const sides = paths.flatMap((path, i) => {
+    const found = pathOf(
+      path.corners.map((corner, k) => ({ name: String(k), ...corner })),
+      path.closed,
+    );
+    return found.ok ? found.value.sides.map((side) => ({ ...side, path: i })) : [];
+  });
+  if (sides.length === 0) return { sides, index: null };
+  const index = new Flatbush(sides.length);
+  for (const { from, to, arc } of sides) {
+    if (arc) index.add(arc.centre.e - arc.radius, arc.centre.n - arc.radius, arc.centre.e + arc.radius, arc.centre.n + arc.radius);
+    else index.add(Math.min(from.e, to.e), Math.min(from.n, to.n), Math.max(from.e, to.e), Math.max(from.n, to.n));
+  }
+  index.finish();
+  return { sides, index };
+}

@@ -1,0 +1,127 @@
+/** Taking a file as a drawing of the site: read with progress, its unit asked where it says none, kept whole. */
+import { useCallback, useRef, useState } from 'react';
+import type { Similarity } from '@idle-marker/core';
+import { LARGEST_UPLOAD_BYTES, type Fact, type FactBody } from '@idle-marker/contract';
+import { alikeName } from '@idle-marker/records';
+import { drawingWords } from '@idle-marker/words';
+import type { DrawingUnit } from '@idle-marker/formats';
+import { keepBeside } from '../ledger/beside.ts';
+import { newId } from '../ledger/uuid.ts';
+import { useSite } from '../site/SiteContext.tsx';
+import { askDrawing, cancelDrawings } from './drawings.ts';
+import type { DrawingSummary } from './openDrawing.ts';
+
+/** A file that was read and is not kept yet. It is open under `key`. */
+export interface ReadFile {
+  readonly fileName: string;
+  readonly bytes: Uint8Array;
+  readonly digest: string;
+  readonly key: string;
+  readonly summary: DrawingSummary;
+}
+
+export interface TakeFile {
+  /** What is being read, and how far. */
+  readonly reading: { readonly fileName: string; readonly share: number } | null;
+  readonly fault: string | null;
+  read(file: File, unit?: DrawingUnit | null, similarity?: Similarity | null): Promise<ReadFile | null>;
+  /** Places a file anew that was read already. */
+  place(read: ReadFile, unit: DrawingUnit, similarity: Similarity | null): Promise<ReadFile>;
+  cancel(): void;
+  keep(
+    read: ReadFile,
+    about: {
+      readonly name: string;
+      readonly placing: FactBody<'drawing'>['placing'];
+      readonly hidden: readonly string[];
+      readonly replaces: Fact<'drawing'> | null;
+    },
+  ): Promise<Fact<'drawing'>>;
+}
+
+const placeText = (unit: DrawingUnit, similarity: Similarity | null): string => JSON.stringify([unit.metres, similarity]);
+
+export function useTakeFile(): TakeFile {
+  const { id, state, say } = useSite();
+  const siteUnit = state.settings.lengthUnit;
+  const [reading, setReading] = useState<TakeFile['reading']>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  /** How each file lies by now: asked to lie as it does, it is not read again. */
+  const placed = useRef(new Map<string, string>());
+
+  const open = useCallback(
+    async (key: string, fileName: string, bytes: Uint8Array, unit: DrawingUnit | null, similarity: Similarity | null): Promise<ReadFile | null> => {
+      setReading({ fileName, share: 0 });
+      setFault(null);
+      const opened = await askDrawing('open', { key, bytes, siteUnit, unit, similarity }, (done, total) => setReading({ fileName, share: done / total }));
+      setReading(null);
+      if (!opened) return null;
+      if (!opened.ok) {
+        setFault(`${fileName}: ${drawingWords(opened.error)}`);
+        return null;
+      }
+      placed.current.set(key, placeText(opened.value.unit, similarity));
+      return { fileName, bytes, digest: opened.digest, key, summary: opened.value };
+    },
+    [siteUnit],
+  );
+
+  const read = useCallback<TakeFile['read']>(
+    async (file, unit = null, similarity = null) => {
+      setFault(null);
+      if (file.size > LARGEST_UPLOAD_BYTES) {
+        setFault(`${file.name} is over ${LARGEST_UPLOAD_BYTES / 1024 / 1024} MB: take out what is not needed.`);
+        return null;
+      }
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      return open(`file ${newId()}`, file.name, bytes, unit, similarity);
+    },
+    [open],
+  );
+
+  const place = useCallback<TakeFile['place']>(
+    async (one, unit, similarity) =>
+      (placed.current.get(one.key) === placeText(unit, similarity) ? one : await open(one.key, one.fileName, one.bytes, unit, similarity)) ?? one,
+    [open],
+  );
+
+  const keep = useCallback<TakeFile['keep']>(
+    async ({ fileName, bytes, digest, summary }, { name, placing, hidden, replaces }) => {
+      const file = newId();
+      const body: FactBody<'drawing'> = {
+        drawing: replaces?.body.drawing ?? newId(),
+        name,
+        fileName: fileName.slice(0, 200),
+        format: summary.format,
+        file,
+        bytes: bytes.length,
+        digest,
+        unit: { name: summary.unit.name, metres: summary.unit.metres },
+        placing,
+        hidden: [...hidden],
+        elements: summary.elements,
+        retired: false,
+        supersedes: replaces?.id ?? null,
+      };
+      // A copy: what was handed on to a worker may be gone from here.
+      void keepBeside(id, 'sources', file, { mediaType: 'application/octet-stream', bytes: bytes.slice().buffer });
+      const [fact] = await say({ type: 'drawing', body });
+      return fact as Fact<'drawing'>;
+    },
+    [id, say],
+  );
+  return { reading, fault, read, place, keep, cancel: cancelDrawings };
+}
+
+/** A name for a drawing from its file's, free of those there are. */
+export function nameFor(fileName: string, taken: readonly string[]): string {
+  const stem =
+    fileName
+      .replace(/\.[^.]+$/, '')
+      .trim()
+      .slice(0, 70) || 'drawing';
+  for (let i = 1; ; i++) {
+    const name = i === 1 ? stem : `${stem} (${i})`;
+    if (alikeName(name, taken) === null) return name;
+  }
+}

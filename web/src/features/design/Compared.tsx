@@ -1,0 +1,103 @@
+import { compassWord } from '@idle-marker/core';
+import type { AffectedPackage } from '@idle-marker/records';
+import { outlineErrorWords, smallLength } from '@idle-marker/words';
+import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Tick } from '../../ui/Field.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+
+interface ComparedProps {
+  readonly compared: ComparedDrawings;
+  readonly affected: readonly AffectedPackage[];
+  readonly bring: ReadonlySet<string>;
+  onBring(next: ReadonlySet<string>): void;
+}
+
+const CORNERS_SHOWN = 12;
+
+/** What a newer drawing changes: corners, packages, and marks that stand already. */
+export function Compared({ compared, affected, bring, onBring }: ComparedProps) {
+  const units = useUnits();
+  const { moved, gone, come, unchanged } = compared;
+  const small = (metres: number) => smallLength(metres, units.lengthUnit);
+  const counted = (list: ComparedDrawings['gone']) => list.map(({ layer, elements }) => `${elements} on ${layer}`).join(', ');
+  return (
+    <section className="mt-4 border-t border-rule pt-3" aria-label="What the newer drawing changes">
+      <h3 className="text-[17px]">
+        {moved.length === 0 ? 'No corner moved' : `${moved.length} ${moved.length === 1 ? 'corner' : 'corners'} moved, by up to ${small(moved[0]!.by)}`}
+      </h3>
+      <p className="text-[14px] text-ink2">
+        {unchanged} stand where they stood.{gone.length > 0 && ` Gone: ${counted(gone)}.`}
+        {come.length > 0 && ` New: ${counted(come)}.`}
+      </p>
+      {moved.length > 0 && (
+        <table className={`${TABLE} mt-1`}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>Corner on</th>
+              <th className={TH}>was at {units.axes[0] === 'e' ? 'E, N' : 'N, E'}</th>
+              <th className={TH}>moved</th>
+            </tr>
+          </thead>
+          <tbody>
+            {moved.slice(0, CORNERS_SHOWN).map(({ layer, from, to, by }, i) => (
+              <tr key={i}>
+                <td className={TD_WORD}>{layer}</td>
+                <td className={TD}>{units.axes.map((axis) => units.length(from[axis])).join(', ')}</td>
+                <td className={TD}>
+                  {small(by)} {compassWord(Math.atan2(to.e - from.e, to.n - from.n))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {moved.length > CORNERS_SHOWN && <p className="text-[13px] text-ink2">And {moved.length - CORNERS_SHOWN} more.</p>}
+      {affected.length === 0 && <p className="mt-2 text-[14px]">No package was taken from this drawing.</p>}
+      {affected.map((each) => (
+        <Affected
+          key={each.work.id}
+          affected={each}
+          checked={bring.has(each.work.id)}
+          onChecked={(on) => onBring(new Set(on ? [...bring, each.work.id] : [...bring].filter((id) => id !== each.work.id)))}
+        />
+      ))}
+    </section>
+  );
+}
+
+function Affected({
+  affected: { work, moved, largest, lost, marks, next },
+  checked,
+  onChecked,
+}: {
+  affected: AffectedPackage;
+  checked: boolean;
+  onChecked(on: boolean): void;
+}) {
+  const units = useUnits();
+  const small = (metres: number) => smallLength(metres, units.lengthUnit);
+  const standing = marks.filter(({ mark }) => mark !== null && mark.body.state !== 'rough');
+  return (
+    <div className="mt-3 border-l-4 border-pencil pl-3">
+      <p>
+        <strong>{work.body.name}</strong>: {moved === 0 ? 'none of its corners moved' : `${moved} of its corners moved, by up to ${small(largest)}`}.
+        {marks.length > 0 && ` ${marks.length} of its marks ${marks.length === 1 ? 'gets' : 'get'} another place.`}
+      </p>
+      {standing.length > 0 && (
+        <p className="font-medium text-brick">
+          {standing.length === 1 ? 'Set already and affected' : `${standing.length} set already and affected`}:{' '}
+          {standing.map(({ name, by }) => `${name} by ${small(by)}`).join(', ')}. They stay in the book, are withheld from sheets, and wait to be set anew.
+        </p>
+      )}
+      {lost.length > 0 && (
+        <p className="font-medium text-ochre">
+          Not found in the newer drawing: {lost.join(', ')}. {lost.length === 1 ? 'It stays' : 'They stay'} where {lost.length === 1 ? 'it was' : 'they were'}:
+          look at the package yourself.
+        </p>
+      )}
+      {!next.ok && <p className="font-medium text-brick">It can’t be brought along: {`${next.error.item}: ${outlineErrorWords(next.error)}`}</p>}
+      {next.ok && moved > 0 && <Tick label={`Bring ${work.body.name} to the newer drawing`} checked={checked} onChange={onChecked} />}
+    </div>
+  );
+}

@@ -1,0 +1,261 @@
+import { useEffect, useMemo, useState } from 'react';
+import { fitSimilarity, RADIANS_PER_DEGREE, type SimilarityFit } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { affectedPackages, alikeName, packagesFrom, type AffectedPackage } from '@idle-marker/records';
+import { leftOutWords } from '@idle-marker/words';
+import { askDrawing } from '../../drawings/drawings.ts';
+import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
+import { tilesOf } from '../../drawings/tiles.ts';
+import { similarityOf } from '../../drawings/useDrawings.ts';
+import { nameFor, useTakeFile, type ReadFile } from '../../drawings/useTakeFile.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import type { Underlay } from '../../plan/underlay.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Field, Tick } from '../../ui/Field.tsx';
+import { AskUnit, ChooseFile, ReadingFile } from './FileInput.tsx';
+import { Compared } from './Compared.tsx';
+import { PlacePairs } from './PlacePairs.tsx';
+import { readPairs, type PairDraft } from './pairDraft.ts';
+import { useLayers } from './useLayers.ts';
+
+interface DrawingDialogProps {
+  /** The drawing that is replaced or changed; null for a new one. */
+  readonly drawing: Fact<'drawing'> | null;
+  /** Only its layers, name and use are changed; the file stays. */
+  readonly sameFile: boolean;
+  /** Dropped on the page. */
+  readonly file?: File | null;
+  onClose(): void;
+}
+
+const MOVED_SHOWN = 200;
+
+/** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
+export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialogProps) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const take = useTakeFile();
+  const [read, setRead] = useState<ReadFile | null>(null);
+  const [unitSaid, setUnitSaid] = useState(false);
+  const [name, setName] = useState(drawing?.body.name ?? '');
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set(drawing?.body.hidden ?? []));
+  const [ownPlace, setOwnPlace] = useState(drawing ? drawing.body.placing !== null : false);
+  const [pairs, setPairs] = useState<readonly PairDraft[]>([]);
+  const [heldScale, setHeldScale] = useState(true);
+  const [tiles, setTiles] = useState<Underlay[]>([]);
+  const [compared, setCompared] = useState<ComparedDrawings | null>(null);
+  const [bring, setBring] = useState<ReadonlySet<string>>(new Set());
+  const [tried, setTried] = useState(false);
+  const others = state.drawings.filter((each) => each.body.drawing !== drawing?.body.drawing).map((each) => each.body.name);
+  const readable = readPairs(pairs, units);
+  const fit = useMemo((): SimilarityFit | null => {
+    if (readable.length < 2) return null;
+    const found = fitSimilarity(readable, heldScale ? 1 : null);
+    return found.ok ? found.value : null;
+  }, [readable, heldScale]);
+  const before = drawing ? similarityOf(drawing.body.placing) : null;
+  const similarity = useMemo(() => (ownPlace ? (fit ?? before) : null), [ownPlace, fit, before]);
+  const needsUnit = read !== null && read.summary.unitFromFile === null && !unitSaid;
+  const usedUnit = read && !needsUnit ? read.summary.unit : null;
+
+  const choose = async (chosen: File | undefined) => {
+    setRead(null);
+    setCompared(null);
+    setUnitSaid(false);
+    if (!chosen) return;
+    // A revision is most likely drawn as the one before it was.
+    const found = await take.read(chosen, drawing?.body.unit ?? null, null);
+    if (!found) return;
+    if (drawing && found.summary.unitFromFile === null) setUnitSaid(true);
+    setRead(found);
+    if (name === '') setName(nameFor(chosen.name, others));
+  };
+  useEffect(() => {
+    if (file) void choose(file);
+    // Once, for the file that was dropped.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [file]);
+
+  // The drawing as it would lie, and what it changes: read anew whenever its place changes.
+  const placed = JSON.stringify([read?.digest, usedUnit?.name, similarity]);
+  useEffect(() => {
+    if (!read || !usedUnit) return;
+    let gone = false;
+    const show = async () => {
+      const again = await take.place(read, usedUnit, similarity);
+      const found = await tilesOf((await askDrawing('lines', { key: again.key })) ?? []);
+      if (gone) return;
+      setTiles([{ tiles: found, extent: again.summary.extent, ink: 'spruce' }]);
+      if (!drawing) return;
+      const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
+      const changes = await askDrawing('compare', { key: drawing.id, after: again.key, corners, most: MOVED_SHOWN });
+      if (!gone) setCompared(changes);
+    };
+    void show();
+    return () => {
+      gone = true;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [placed]);
+
+  const affected = useMemo((): AffectedPackage[] => {
+    if (!drawing || !compared) return [];
+    const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
+    const places = new Map(corners.map((corner, i) => [`${corner.e} ${corner.n}`, compared.places[i] ?? null]));
+    return affectedPackages(state, drawing.body.drawing, drawing.id, ({ e, n }) => places.get(`${e} ${n}`) ?? null);
+  }, [state, drawing, compared]);
+  useEffect(() => setBring(new Set(affected.filter(({ next, moved }) => next.ok && moved > 0).map(({ work }) => work.id))), [affected]);
+
+  const alike = alikeName(name, others);
+  const nameError = name.trim() === '' ? 'Give the drawing a name.' : alike === null ? null : `There is a drawing “${alike}” already.`;
+  const placing = (): FactBody<'drawing'>['placing'] =>
+    !ownPlace || !similarity
+      ? null
+      : fit
+        ? {
+            scale: fit.scale,
+            rotationDeg: fit.rotation / RADIANS_PER_DEGREE,
+            shiftE: fit.shift.e,
+            shiftN: fit.shift.n,
+            pairs: readable.length,
+            misfitMm: Math.round(fit.maxResidual * 1e4) / 10,
+          }
+        : drawing!.body.placing;
+  const isReady = sameFile ? drawing !== null : read !== null && !needsUnit && (!ownPlace || similarity !== null);
+  const keep = async () => {
+    setTried(true);
+    if (!isReady || nameError !== null) return;
+    if (sameFile) {
+      await say({ type: 'drawing', body: { ...drawing!.body, name: name.trim(), hidden: [...hidden], supersedes: drawing!.id } });
+      onClose();
+      return;
+    }
+    const fact = await take.keep(read!, { name: name.trim(), placing: placing(), hidden: [...hidden], replaces: drawing });
+    for (const each of affected) {
+      if (!bring.has(each.work.id) || !each.next.ok) continue;
+      const items = each.next.value.items.map((item) => (item.drawing === drawing!.id ? { ...item, drawing: fact.id } : item));
+      await say({ type: 'package', body: { ...each.next.value, items } });
+    }
+    onClose();
+  };
+  const retire = async () => {
+    await say({ type: 'drawing', body: { ...drawing!.body, retired: true, supersedes: drawing!.id } });
+    onClose();
+  };
+  const layers = read?.summary.layers ?? [];
+  const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, null)), [state]);
+  const fitTo = tiles.flatMap(({ extent }) =>
+    extent
+      ? [
+          { e: extent[0], n: extent[1] },
+          { e: extent[2], n: extent[3] },
+        ]
+      : [],
+  );
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={drawing ? (sameFile ? `Drawing ${drawing.body.name}` : `A newer ${drawing.body.name}`) : 'Take a drawing'}
+      foot={
+        <>
+          {drawing && sameFile && <Button onClick={() => void retire()}>No longer used</Button>}
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="primary" disabled={!isReady} onClick={() => void keep()}>
+            {drawing ? 'Keep as new revision' : 'Take it'}
+          </Button>
+        </>
+      }
+    >
+      {!sameFile && <ChooseFile label="A DXF drawing, LandXML, GeoJSON or a list of points as CSV" onFile={(chosen) => void choose(chosen)} />}
+      <ReadingFile take={take} />
+      {needsUnit && (
+        <AskUnit
+          read={read}
+          onUnit={(unit) =>
+            void take.place(read, unit, null).then((again) => {
+              setRead(again);
+              setUnitSaid(true);
+            })
+          }
+        />
+      )}
+      {(sameFile || (read && !needsUnit)) && (
+        <div className="mt-3 grid gap-4 md:grid-cols-2">
+          <div>
+            <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={tried || sameFile ? nameError : null} />
+            {read && (
+              <p className="mt-2 text-[14px]">
+                {read.summary.elements} elements on {layers.length} {layers.length === 1 ? 'layer' : 'layers'}, in {read.summary.unit.name}
+                {read.summary.unitFromFile === null && ', as said here'}
+                {read.summary.extent &&
+                  `; ${units.length(read.summary.extent[2] - read.summary.extent[0], 1)} by ${units.length(read.summary.extent[3] - read.summary.extent[1], 1)} ${units.unit}`}
+                .{read.summary.leftOut.length > 0 && <span className="text-ochre"> Not taken: {leftOutWords(read.summary.leftOut)}.</span>}
+              </p>
+            )}
+            {!sameFile && (
+              <>
+                <Tick label="It has coordinates of its own: bring it onto the site by pairs of points" checked={ownPlace} onChange={setOwnPlace} />
+                {ownPlace && read && <PlacePairs read={read} pairs={pairs} onPairs={setPairs} fit={fit} heldScale={heldScale} onHeldScale={setHeldScale} />}
+                {ownPlace && !fit && before && <p className="text-[13px] text-ink2">Until pairs are given, it is placed as the revision before it.</p>}
+              </>
+            )}
+            <Layers layers={sameFile ? [] : layers} drawing={sameFile ? drawing : null} hidden={hidden} onHidden={setHidden} />
+          </div>
+          {!sameFile && (
+            <div className="relative min-h-[260px] border border-ink2 max-md:h-[300px]">
+              <Board
+                scene={scene}
+                underlay={tiles.map((each) => ({ ...each, tiles: each.tiles.filter(({ layer }) => !hidden.has(layer)) }))}
+                description="The drawing as it would lie on the site"
+                fitTo={fitTo}
+                fitKey={`${placed} ${tiles.length}`}
+              />
+            </div>
+          )}
+        </div>
+      )}
+      {compared && <Compared compared={compared} affected={affected} bring={bring} onBring={setBring} />}
+    </Dialog>
+  );
+}
+
+interface LayersProps {
+  readonly layers: readonly { readonly name: string; readonly elements: number }[];
+  /** Its layers are asked for when they are not given. */
+  readonly drawing: Fact<'drawing'> | null;
+  readonly hidden: ReadonlySet<string>;
+  onHidden(next: ReadonlySet<string>): void;
+}
+
+/** Layers, listed and switched. */
+function Layers({ layers, drawing, hidden, onHidden }: LayersProps) {
+  const found = useLayers(drawing);
+  const listed = layers.length > 0 ? layers : found;
+  if (listed.length === 0) return null;
+  return (
+    <fieldset className="mt-2">
+      <legend className="text-[13px] text-ink2">Layers that are drawn</legend>
+      <div className="max-h-52 overflow-auto" tabIndex={0} role="region" aria-label="Layers">
+        {listed.map(({ name, elements }) => (
+          <Tick
+            key={name}
+            label={
+              <>
+                {name} <span className="text-ink2">{elements}</span>
+              </>
+            }
+            checked={!hidden.has(name)}
+            onChange={(on) => onHidden(new Set(on ? [...hidden].filter((each) => each !== name) : [...hidden, name]))}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}

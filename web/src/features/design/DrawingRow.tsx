@@ -1,0 +1,61 @@
+import { readAgain, type ShownDrawing } from '../../drawings/useDrawings.ts';
+import { cancelDrawings } from '../../drawings/drawings.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { besideAddress } from '../../ledger/beside.ts';
+import { Button } from '../../ui/Button.tsx';
+import { LINK } from '../../ui/link.ts';
+
+interface DrawingRowProps {
+  readonly drawing: ShownDrawing;
+  onChange(): void;
+  onReplace(): void;
+  /** Its file once more, to be placed by pairs. */
+  onPlace(): void;
+}
+
+/** A drawing of the site: what it is, how it is placed, and what can be done with it. */
+export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPlace }: DrawingRowProps) {
+  const { id, state: site } = useSite();
+  const { name, fileName, unit, placing, hidden, supersedes, file } = fact.body;
+  return (
+    <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-3 border-b border-rule pb-2">
+      <span>
+        <strong>Drawing {name}</strong>:{' '}
+        <a className={LINK} href={besideAddress(id, 'sources', file)} download={fileName}>
+          {fileName}
+        </a>
+        , in {unit.name}
+        {placing && `, placed by ${placing.pairs} pairs within ${placing.misfitMm} mm`}
+        {supersedes && ', a later revision'}
+        {hidden.length > 0 && `, ${hidden.length} ${hidden.length === 1 ? 'layer' : 'layers'} off`}.{' '}
+        {state.status === 'reading' && (
+          <span className="text-ink2">
+            Reading, {Math.round(state.share * 100)} %{' '}
+            <Button look="quiet" onClick={cancelDrawings}>
+              Cancel
+            </Button>
+          </span>
+        )}
+        {state.status === 'failed' && (
+          <>
+            <span className="font-medium text-brick">{state.trouble}</span>{' '}
+            <Button look="quiet" onClick={() => void readAgain(id, fact, site.settings.lengthUnit)}>
+              Read again
+            </Button>
+          </>
+        )}
+      </span>
+      <span className="flex gap-3">
+        <Button look="quiet" aria-label={`Place ${name} anew`} onClick={onPlace}>
+          Place…
+        </Button>
+        <Button look="quiet" onClick={onReplace}>
+          Replace…
+        </Button>
+        <Button look="quiet" aria-label={`Layers of ${name}`} onClick={onChange}>
+          Layers…
+        </Button>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import { DRAWING_UNITS, type DrawingUnit } from '@idle-marker/formats';
+import type { Fact } from '@idle-marker/contract';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Field.tsx';
+import { nameFor, useTakeFile, type ReadFile, type TakeFile } from '../../drawings/useTakeFile.ts';
+
+interface FileInputProps {
+  readonly label: string;
+  /** `key`: under which it is open. */
+  onTaken(drawing: Fact<'drawing'>, key: string): void;
+}
+
+/** A file taken as a drawing of the site in one go; only its unit is asked for, when it says none. */
+export function FileInput({ label, onTaken }: FileInputProps) {
+  const { state } = useSite();
+  const take = useTakeFile();
+  const [asked, setAsked] = useState<ReadFile | null>(null);
+  const keep = async (read: ReadFile) => {
+    const known = state.drawings.find(({ body }) => body.digest === read.digest);
+    setAsked(null);
+    onTaken(
+      known ??
+        (await take.keep(read, {
+          name: nameFor(
+            read.fileName,
+            state.drawings.map(({ body }) => body.name),
+          ),
+          placing: null,
+          hidden: [],
+          replaces: null,
+        })),
+      read.key,
+    );
+  };
+  const choose = async (file: File | undefined) => {
+    setAsked(null);
+    if (!file) return;
+    const read = await take.read(file);
+    if (!read) return;
+    if (read.summary.unitFromFile === null) setAsked(read);
+    else await keep(read);
+  };
+  return (
+    <div>
+      <ChooseFile label={label} onFile={(file) => void choose(file)} />
+      <ReadingFile take={take} />
+      {asked && <AskUnit read={asked} onUnit={(unit) => void take.place(asked, unit, null).then(keep)} />}
+    </div>
+  );
+}
+
+/** The kinds of files that a design comes in. */
+export function ChooseFile({ label, onFile }: { label: string; onFile(file: File | undefined): void }) {
+  return (
+    <label className="flex flex-col gap-1">
+      <span className="text-[13px] text-ink2">{label}</span>
+      <input
+        type="file"
+        accept=".csv,.txt,.dxf,.xml,.json,.geojson,.dwg,text/csv"
+        onChange={(event) => onFile(event.target.files?.[0])}
+        className="min-h-11 rounded-sm border border-ink2 p-2"
+      />
+    </label>
+  );
+}
+
+/** How far a file is read, with a way to stop; or why it was not taken. */
+export function ReadingFile({ take: { reading, fault, cancel } }: { take: TakeFile }) {
+  return (
+    <div aria-live="polite">
+      {reading && (
+        <p className="mt-2 flex flex-wrap items-center gap-3">
+          <progress className="h-3 w-40 accent-(--spruce)" value={reading.share} aria-label={`Reading ${reading.fileName}`} />
+          <span className="figures">
+            Reading {reading.fileName}, {Math.round(reading.share * 100)} %
+          </span>
+          <Button onClick={cancel}>Cancel</Button>
+        </p>
+      )}
+      {fault && <p className="mt-1 text-[13px] font-medium text-brick">{fault}</p>}
+    </div>
+  );
+}
+
+/** The unit of a file that does not say it: shown by how large the drawing would be. */
+export function AskUnit({ read, onUnit }: { read: ReadFile; onUnit(unit: DrawingUnit): void }) {
+  const units = useUnits();
+  const { lengthUnit } = units;
+  const usual = DRAWING_UNITS.find(({ name }) =>
+    name.toLowerCase().startsWith(lengthUnit === 'metre' ? 'metre' : lengthUnit === 'foot' ? 'feet' : 'us survey'),
+  )!;
+  const [name, setName] = useState(usual.name);
+  const { extent, unit } = read.summary;
+  const size = extent ? ([extent[2] - extent[0], extent[3] - extent[1]] as const) : null;
+  const said = (each: DrawingUnit) =>
+    size ? `${each.name}: ${size.map((span) => units.length((span / unit.metres) * each.metres, 2)).join(' by ')} ${units.unit}` : each.name;
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-3 border-l-4 border-ochre pl-3">
+      <Choice
+        label={`${read.fileName} does not say its unit. It is drawn in`}
+        value={name}
+        options={DRAWING_UNITS.map((each) => [each.name, said(each)] as const)}
+        onChange={setName}
+      />
+      <Button onClick={() => onUnit(DRAWING_UNITS.find((each) => each.name === name)!)}>Take it</Button>
+    </div>
+  );
+}

@@ -1,0 +1,287 @@
+import { useId } from 'react';
+import { MEANING } from '@idle-marker/words';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
+import { CornerSource } from './CornerSource.tsx';
+import { writeCorners } from './cornerText.ts';
+import { GridSource } from './GridSource.tsx';
+import { isPath, type DraftItem, type ReadItem } from './itemDraft.ts';
+import { SaidPlace } from './SaidPlace.tsx';
+
+const RULES = [
+  ['outline', 'round the outline'],
+  ['lineEnds', 'beyond both ends of lines'],
+  ['points', 'on the points themselves'],
+  ['recoveries', 'on the points, two recoveries each'],
+  ['along', 'along a line, at an interval and its corners'],
+  ['bolts', 'on bolts round each point, with centre lines'],
+  ['rakedPiles', 'on leaning piles, two recoveries each'],
+] as const;
+
+const LISTED: Readonly<Record<DraftItem['rule'], string>> = {
+  outline: 'Corners in order round the outline',
+  lineEnds: 'Ends of the lines, from and to',
+  points: 'Points to mark',
+  recoveries: 'Points to mark, in order along the row',
+  along: 'Corners in order along the line',
+  bolts: 'Centres of the groups of bolts',
+  rakedPiles: 'Heads of the piles, in order along the row',
+};
+
+const WHY_MOVED = [
+  ['wallThickness', 'thickness of the wall'],
+  ['footing', 'step of the footing'],
+  ['batter', 'batter of the face'],
+  ['other', 'another reason'],
+] as const;
+
+const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
+
+interface ItemFieldsProps {
+  readonly read: ReadItem;
+  /** What the item is called while it has no name. */
+  readonly legend: string;
+  readonly tried: boolean;
+  onChange(next: Partial<DraftItem>): void;
+}
+
+/** One item of a package: what it is, where its corners come from, and how they become marks. */
+export function ItemFields({ read, legend, tried, onChange }: ItemFieldsProps) {
+  const units = useUnits();
+  const id = useId();
+  const { draft: item, corners, faults } = read;
+  const shown = (fault: string | undefined, text: string) => (tried || text !== '' ? fault : undefined);
+  return (
+    <fieldset className="mt-5 border-t border-rule pt-3">
+      <legend className="pr-3 text-[15px] font-semibold">{legend}</legend>
+      <div className="grid gap-3 sm:grid-cols-4">
+        <Field
+          label="Name of the outline"
+          value={item.name}
+          maxLength={80}
+          onChange={(event) => onChange({ name: event.target.value })}
+          error={tried && item.name.trim() === '' ? 'Give it a name.' : null}
+        />
+        <Choice label="Its corners are" value={item.meaning} options={entries(MEANING)} onChange={(meaning) => onChange({ meaning })} />
+        <Choice
+          label="Hubs stand"
+          value={item.rule}
+          options={RULES}
+          onChange={(rule) => onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })}
+        />
+        <Field
+          label={item.rule === 'rakedPiles' ? 'Height of the heads' : 'Design height'}
+          unit={units.unit}
+          value={item.height}
+          inputMode="decimal"
+          onChange={(event) => onChange({ height: event.target.value })}
+          error={shown(faults.height, item.height)}
+        />
+      </div>
+      {item.rule === 'outline' && <MovedLine read={read} tried={tried} onChange={onChange} />}
+      {item.rule === 'along' && (
+        <div className="mt-3 grid gap-3 sm:grid-cols-4">
+          <Choice
+            label="Points"
+            value={item.divide}
+            options={[
+              ['interval', 'every so far from the start'],
+              ['parts', 'dividing it into equal parts'],
+            ]}
+            onChange={(divide) => onChange({ divide })}
+          />
+          <Field
+            label={item.divide === 'interval' ? 'Every' : 'How many parts'}
+            unit={item.divide === 'interval' ? units.unit : undefined}
+            value={item.spacing}
+            inputMode="decimal"
+            onChange={(event) => onChange({ spacing: event.target.value })}
+            error={shown(faults.spacing, item.spacing)}
+          />
+          <Choice
+            label="Marks stand"
+            value={item.side}
+            options={[
+              ['on', 'on the line itself'],
+              ['right', 'off it, to the right on the way'],
+              ['left', 'off it, to the left on the way'],
+            ]}
+            onChange={(side) => onChange({ side })}
+          />
+          <Tick label="The end joins the start" checked={item.closed} onChange={(closed) => onChange({ closed })} />
+        </div>
+      )}
+      {item.rule === 'bolts' && <BoltFields read={read} tried={tried} onChange={onChange} />}
+      {item.rule === 'rakedPiles' && (
+        <div className="mt-3 grid gap-3 sm:grid-cols-3">
+          <Field
+            label="The toe lies toward, from north"
+            value={item.azimuth}
+            onChange={(event) => onChange({ azimuth: event.target.value })}
+            error={shown(faults.azimuth, item.azimuth)}
+          />
+          <Field
+            label="Down for 1 to the side"
+            value={item.ratio}
+            inputMode="decimal"
+            placeholder="4"
+            onChange={(event) => onChange({ ratio: event.target.value })}
+            error={shown(faults.ratio, item.ratio)}
+          />
+          <Field
+            label="Marked at the level"
+            unit={units.unit}
+            value={item.workingZ}
+            inputMode="decimal"
+            onChange={(event) => onChange({ workingZ: event.target.value })}
+            error={shown(faults.workingZ, item.workingZ)}
+            help="Where the axis comes through there; on other ground the place moves with it."
+          />
+        </div>
+      )}
+      <CornerSource
+        rule={item.rule}
+        onCorners={({ corners: found, name, rule, isGrid, drawing }, source) =>
+          onChange({
+            corners: writeCorners(found, units),
+            source,
+            drawing: drawing ?? null,
+            rule,
+            name: item.name || name,
+            ...(isGrid ? { meaning: 'gridLine' as const } : {}),
+          })
+        }
+      />
+      <GridSource
+        onTake={(found, source) =>
+          onChange({
+            corners: writeCorners(found.corners, units),
+            source,
+            drawing: null,
+            // Bolts and piles stand on crossings as well as points do.
+            rule: found.rule === 'points' && ['recoveries', 'bolts', 'rakedPiles'].includes(item.rule) ? item.rule : found.rule,
+            name: item.name || found.name,
+            ...(item.rule === 'bolts' || item.rule === 'rakedPiles' ? {} : { meaning: 'gridLine' as const }),
+          })
+        }
+      />
+      <SaidPlace
+        points={corners.ok ? corners.value : []}
+        onPlace={(corner) =>
+          onChange({
+            corners: [item.corners.trim(), writeCorners([corner], units)].filter((text) => text !== '').join('\n'),
+            source: item.source === 'typed' || item.corners.trim() === '' ? 'in words' : item.source,
+            ...(item.corners.trim() === '' && item.rule === 'outline' ? { rule: 'points' as const } : {}),
+          })
+        }
+      />
+      <label className="mt-2 block text-[13px] text-ink2" htmlFor={id}>
+        {LISTED[item.rule]}, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
+        {isPath(item.rule) ? ', then its height, and “arc left 25” where an arc of that radius leaves it' : ''}
+      </label>
+      <textarea
+        id={id}
+        rows={6}
+        value={item.corners}
+        onChange={(event) => onChange({ corners: event.target.value, source: 'typed', drawing: null })}
+        className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
+        spellCheck={false}
+      />
+      {!corners.ok && item.corners.trim() !== '' && <p className="text-[13px] font-medium text-brick">{corners.error}</p>}
+    </fieldset>
+  );
+}
+
+type Part = Pick<ItemFieldsProps, 'read' | 'tried' | 'onChange'>;
+
+/** The line that is given is not always the one that is built to. */
+function MovedLine({ read: { draft, faults }, onChange }: Part) {
+  const units = useUnits();
+  const change = (i: number, next: Partial<DraftItem['moved'][number]>) =>
+    onChange({ moved: draft.moved.map((each, j) => (i === j ? { ...each, ...next } : each)) });
+  return (
+    <div className="mt-3">
+      {draft.moved.map((each, i) => (
+        <div key={i} className="mb-2 grid items-end gap-3 sm:grid-cols-4">
+          <Field
+            label="The marked line lies"
+            unit={units.unit}
+            value={each.by}
+            inputMode="decimal"
+            onChange={(event) => change(i, { by: event.target.value })}
+          />
+          <Choice
+            label="of the given one"
+            value={each.way}
+            options={[
+              ['outward', 'outside'],
+              ['inward', 'inside'],
+            ]}
+            onChange={(way) => change(i, { way })}
+          />
+          <Choice label="by the" value={each.why} options={WHY_MOVED} onChange={(why) => change(i, { why })} />
+          <Button look="quiet" onClick={() => onChange({ moved: draft.moved.filter((_, j) => j !== i) })}>
+            Take away
+          </Button>
+        </div>
+      ))}
+      {faults.moved && <p className="text-[13px] font-medium text-brick">{faults.moved}</p>}
+      {draft.moved.length < 5 && (
+        <Button className="text-[14px]" onClick={() => onChange({ moved: [...draft.moved, { by: '', way: 'outward', why: 'wallThickness' }] })}>
+          {draft.moved.length === 0 ? 'Move the line by a thickness or footing…' : 'And by…'}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
+  const units = useUnits();
+  const length = (label: string, key: 'along' | 'across' | 'diameter') => (
+    <Field label={label} unit={units.unit} value={draft[key]} inputMode="decimal" onChange={(event) => onChange({ [key]: event.target.value })} />
+  );
+  const number = (label: string, key: 'alongCount' | 'acrossCount' | 'count') => (
+    <Field label={label} value={draft[key]} inputMode="numeric" onChange={(event) => onChange({ [key]: event.target.value })} />
+  );
+  const untouched = draft.along + draft.across + draft.diameter === '';
+  return (
+    <div className="mt-3 grid gap-3 sm:grid-cols-3">
+      <Choice
+        label="Pattern of the bolts"
+        value={draft.bolts}
+        options={[
+          ['rectangle', 'rows'],
+          ['circle', 'round a circle'],
+        ]}
+        onChange={(bolts) => onChange({ bolts })}
+      />
+      <Field
+        label="Direction of the pattern, from north"
+        value={draft.azimuth}
+        onChange={(event) => onChange({ azimuth: event.target.value })}
+        error={tried || draft.azimuth !== '' ? faults.azimuth : undefined}
+      />
+      {draft.bolts === 'rectangle' ? (
+        <>
+          <span className="max-sm:hidden" />
+          {length('Apart, in that direction', 'along')}
+          {number('Rows', 'alongCount')}
+          <span className="max-sm:hidden" />
+          {length('Apart, across it', 'across')}
+          {number('In each row', 'acrossCount')}
+        </>
+      ) : (
+        <>
+          <span className="max-sm:hidden" />
+          {length('Diameter of the circle', 'diameter')}
+          {number('Bolts on it', 'count')}
+        </>
+      )}
+      {faults.pattern && (tried || !untouched) && <p className="text-[13px] font-medium text-brick sm:col-span-3">{faults.pattern}</p>}
+      <p className="text-[13px] text-ink2 sm:col-span-3">
+        Besides the bolts, four marks come on the two centre lines of every group, as far out as the package’s offset: the template is laid to them.
+      </p>
+    </div>
+  );
+}

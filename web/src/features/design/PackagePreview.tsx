@@ -1,0 +1,39 @@
+import { useMemo } from 'react';
+import type { FactBody } from '@idle-marker/contract';
+import { shapesOf } from '@idle-marker/records';
+import { useUnderlay } from '../../drawings/useDrawings.ts';
+import { areaScene } from '../../plan/areaScene.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+
+interface PackagePreviewProps {
+  readonly items: FactBody<'package'>['items'];
+  readonly plans: FactBody<'package'>['plans'];
+}
+
+/** What will be marked, on the plan, before the package is made. */
+export function PackagePreview({ items, plans }: PackagePreviewProps) {
+  const { areas } = useSite().state;
+  const underlay = useUnderlay();
+  const scene = useMemo(
+    () =>
+      joinScenes(areaScene(areas.map((each) => each.body)), {
+        lines: items.flatMap(shapesOf).map(({ closed, points }) => ({ points, ink: 'pencil' as const, closed, filled: closed })),
+        symbols: plans.map((plan): SceneSymbol => ({ id: plan.key, at: plan.place, symbol: 'toSet', label: plan.name, ink: 'pencil', pickable: false })),
+      }),
+    [areas, items, plans],
+  );
+  const fitTo = useMemo(() => plans.map(({ place }) => place), [plans]);
+  return (
+    <div className="relative mt-3 h-[300px] border border-ink2">
+      <Board
+        scene={scene}
+        underlay={underlay}
+        description={`Plan with the ${plans.length} marks that this gives`}
+        fitTo={fitTo}
+        fitKey={JSON.stringify(fitTo)}
+      />
+    </div>
+  );
+}

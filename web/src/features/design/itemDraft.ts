@@ -1,0 +1,177 @@
+/** One item of a package as it is typed, and what it amounts to. */
+import { RADIANS_PER_DEGREE, type PathCorner, type Result } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import type { Units } from '../../site/useUnits.ts';
+import { readCorners, writeCorners } from './cornerText.ts';
+
+export type Item = FactBody<'package'>['items'][number];
+type MoveWhy = NonNullable<Item['moved']>[number]['why'];
+
+export interface DraftItem {
+  readonly name: string;
+  readonly meaning: Item['meaning'];
+  readonly rule: Item['rule'];
+  readonly height: string;
+  readonly corners: string;
+  readonly source: string;
+  readonly drawing: string | null;
+  /** The line that is marked lies outside or inside of the one that is given. */
+  readonly moved: readonly { readonly by: string; readonly way: 'outward' | 'inward'; readonly why: MoveWhy }[];
+  readonly spacing: string;
+  readonly divide: 'interval' | 'parts';
+  readonly side: 'on' | 'left' | 'right';
+  readonly closed: boolean;
+  readonly bolts: 'rectangle' | 'circle';
+  readonly along: string;
+  readonly across: string;
+  readonly alongCount: string;
+  readonly acrossCount: string;
+  readonly diameter: string;
+  readonly count: string;
+  /** Of the pattern, or the way the piles lean. */
+  readonly azimuth: string;
+  readonly ratio: string;
+  readonly workingZ: string;
+}
+
+export const EMPTY_ITEM: DraftItem = {
+  name: '',
+  meaning: 'outsideFace',
+  rule: 'outline',
+  height: '',
+  corners: '',
+  source: 'typed',
+  drawing: null,
+  moved: [],
+  spacing: '',
+  divide: 'interval',
+  side: 'on',
+  closed: false,
+  bolts: 'rectangle',
+  along: '',
+  across: '',
+  alongCount: '2',
+  acrossCount: '2',
+  diameter: '',
+  count: '4',
+  azimuth: '',
+  ratio: '',
+  workingZ: '',
+};
+
+/** Rules whose corners may have heights and arcs. */
+export const isPath = (rule: Item['rule']): boolean => rule === 'along';
+
+export function itemDraftOf(item: Item, units: Units): DraftItem {
+  const { pattern, rake, along } = item;
+  const azimuthDeg = pattern?.azimuthDeg ?? rake?.azimuthDeg;
+  return {
+    ...EMPTY_ITEM,
+    name: item.name,
+    meaning: item.meaning,
+    rule: item.rule,
+    height: units.edit(item.designZ),
+    corners: writeCorners(item.corners, units),
+    source: item.source,
+    drawing: item.drawing ?? null,
+    moved: (item.moved ?? []).map(({ outward, why }) => ({ by: units.edit(Math.abs(outward)), way: outward < 0 ? 'inward' : 'outward', why })),
+    ...(along
+      ? {
+          divide: 'interval' in along.spacing ? ('interval' as const) : ('parts' as const),
+          spacing: 'interval' in along.spacing ? units.edit(along.spacing.interval) : String(along.spacing.parts),
+          side: along.side,
+          closed: along.closed,
+        }
+      : {}),
+    ...(pattern?.kind === 'rectangle'
+      ? {
+          bolts: 'rectangle' as const,
+          along: units.edit(pattern.along),
+          across: units.edit(pattern.across),
+          alongCount: String(pattern.alongCount),
+          acrossCount: String(pattern.acrossCount),
+        }
+      : {}),
+    ...(pattern?.kind === 'circle' ? { bolts: 'circle' as const, diameter: units.edit(pattern.diameter), count: String(pattern.count) } : {}),
+    ...(azimuthDeg === undefined ? {} : { azimuth: units.angle(azimuthDeg * RADIANS_PER_DEGREE, 4) }),
+    ...(rake ? { ratio: String(rake.ratio), workingZ: units.edit(rake.workingZ) } : {}),
+  };
+}
+
+export interface ReadItem {
+  readonly draft: DraftItem;
+  readonly corners: Result<PathCorner[], string>;
+  /** What is wrong with the fields of the rule; null when nothing is. */
+  readonly faults: Readonly<Partial<Record<'height' | 'moved' | 'spacing' | 'pattern' | 'azimuth' | 'ratio' | 'workingZ', string>>>;
+  /** Null while something is wrong. */
+  readonly item: Item | null;
+}
+
+const whole = (text: string): number | null => (/^\d+$/.test(text.trim()) ? Number(text) : null);
+const positive = (value: number | null): value is number => value !== null && value > 0;
+
+export function readItem(draft: DraftItem, units: Units): ReadItem {
+  const { rule } = draft;
+  const corners = readCorners(draft.corners, units, rule === 'lineEnds', isPath(rule));
+  const z = draft.height.trim() === '' ? null : units.readLength(draft.height);
+  const faults: { -readonly [K in keyof ReadItem['faults']]: ReadItem['faults'][K] } = {};
+  if (draft.height.trim() !== '' && z === null) faults.height = 'Give a height, or leave it empty.';
+  const options: Partial<Item> = {};
+  if (rule === 'outline' && draft.moved.length > 0) {
+    const moved = draft.moved.map(({ by, way, why }) => ({ by: units.readLength(by), way, why }));
+    if (moved.some(({ by }) => by === null || by < 0 || by > 100))
+      faults.moved = `Give how far, such as ${units.edit(0.3)}; outward or inward is said beside it.`;
+    else options.moved = moved.map(({ by, way, why }) => ({ outward: way === 'outward' ? by! : -by!, why }));
+  }
+  if (rule === 'along') {
+    const spacing = draft.divide === 'interval' ? units.readLength(draft.spacing) : whole(draft.spacing);
+    if (!positive(spacing))
+      faults.spacing = draft.divide === 'interval' ? `Give the distance from point to point, such as ${units.edit(5)}.` : 'Give a whole number of parts.';
+    else options.along = { spacing: draft.divide === 'interval' ? { interval: spacing } : { parts: spacing }, side: draft.side, closed: draft.closed };
+  }
+  const azimuth = draft.azimuth.trim() === '' ? null : units.readAngle(draft.azimuth);
+  if ((rule === 'bolts' || rule === 'rakedPiles') && azimuth === null) faults.azimuth = 'Give the direction from north, such as 12 or 90.';
+  if (rule === 'bolts') {
+    const [along, across, diameter] = [draft.along, draft.across, draft.diameter].map((text) => units.readLength(text)) as [
+      number | null,
+      number | null,
+      number | null,
+    ];
+    const [alongCount, acrossCount, count] = [draft.alongCount, draft.acrossCount, draft.count].map(whole) as [number | null, number | null, number | null];
+    const azimuthDeg = turnOf(azimuth);
+    if (draft.bolts === 'rectangle') {
+      if (!positive(along) || !positive(across) || !positive(alongCount) || !positive(acrossCount))
+        faults.pattern = 'Give both spacings and how many bolts there are each way.';
+      else options.pattern = { kind: 'rectangle', along, across, alongCount, acrossCount, azimuthDeg };
+    } else if (!positive(diameter) || !positive(count)) faults.pattern = 'Give the diameter of the circle and how many bolts are on it.';
+    else options.pattern = { kind: 'circle', diameter, count, azimuthDeg };
+  }
+  if (rule === 'rakedPiles') {
+    const ratio = Number(draft.ratio.replace(',', '.'));
+    const workingZ = units.readLength(draft.workingZ);
+    if (!(draft.ratio.trim() !== '' && ratio > 0)) faults.ratio = 'Say how far down it goes for one to the side, such as 4.';
+    if (workingZ === null) faults.workingZ = 'Give the level that the piles are marked at.';
+    if (z === null) faults.height ??= 'Give the height of the pile heads.';
+    if (ratio > 0 && workingZ !== null) options.rake = { azimuthDeg: turnOf(azimuth), ratio, workingZ };
+  }
+  const isGood = corners.ok && Object.keys(faults).length === 0;
+  return {
+    draft,
+    corners,
+    faults,
+    item: isGood
+      ? {
+          name: draft.name.trim(),
+          meaning: draft.meaning,
+          rule,
+          designZ: z,
+          corners: corners.value,
+          source: draft.source,
+          ...options,
+          ...(draft.drawing === null ? {} : { drawing: draft.drawing }),
+        }
+      : null,
+  };
+}
+
+const turnOf = (radians: number | null): number => ((((radians ?? 0) / RADIANS_PER_DEGREE) % 360) + 360) % 360;

@@ -1,0 +1,46 @@
+/** How a person likes to come to a mark; what is kept is the same either way. */
+import { useState } from 'react';
+
+export const WAYS_OF_WORKING = [
+  ['follow', 'walk and follow the figures'],
+  ['tape', 'few shots, then the tape'],
+  ['rough', 'paint all roughly first'],
+] as const;
+export type WayOfWorking = (typeof WAYS_OF_WORKING)[number][0];
+
+const WAY_KEY = 'idle-marker way of working';
+const PACE_KEY = 'idle-marker pace';
+
+const isWay = (text: string | null): text is WayOfWorking => WAYS_OF_WORKING.some(([way]) => way === text);
+
+/** Remembered on this device. */
+export function useWayOfWorking(): readonly [WayOfWorking, (way: WayOfWorking) => void] {
+  const [way, setWay] = useState<WayOfWorking>(() => {
+    const kept = localStorage.getItem(WAY_KEY);
+    return isWay(kept) ? kept : 'follow';
+  });
+  return [
+    way,
+    (next) => {
+      localStorage.setItem(WAY_KEY, next);
+      setWay(next);
+    },
+  ];
+}
+
+/** Length of a person's pace in metres, on this device; null while it was not counted. */
+export function usePaceLength(who: string): readonly [number | null, (length: number | null) => void] {
+  const key = `${PACE_KEY} ${who}`;
+  const [length, setLength] = useState<number | null>(() => {
+    const kept = Number(localStorage.getItem(key));
+    return kept > 0 ? kept : null;
+  });
+  return [
+    length,
+    (next) => {
+      if (next === null) localStorage.removeItem(key);
+      else localStorage.setItem(key, String(next));
+      setLength(next);
+    },
+  ];
+}

@@ -1,0 +1,239 @@
+import { useMemo, useState } from 'react';
+import { boltGroups, compareNames, designDifferences, nextName, usedCodes } from '@idle-marker/records';
+import { useUnderlay } from '../../drawings/useDrawings.ts';
+import { now } from '../../ledger/clock.ts';
+import { TypedReading } from '../../link/TypedReading.tsx';
+import { useLinkKind } from '../../link/linkStore.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
+import { outlineScene } from '../../plan/siteScene.ts';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { Slip, Workspace } from '../../ui/Slip.tsx';
+import { LINK } from '../../ui/link.ts';
+import { TIME_ZONE } from '../../ui/time.ts';
+import { useKey } from '../../ui/useKey.ts';
+import { BetweenBuilt } from './BetweenBuilt.tsx';
+import { BoltGroupCard } from './BoltGroupCard.tsx';
+import { BuiltTable } from './BuiltTable.tsx';
+import { BuiltChart } from './LazyBuiltChart.tsx';
+import { MarkWays } from './MarkWays.tsx';
+import { MeasuringNotice } from './MeasuringNotice.tsx';
+import { ShotsChoice } from './ShotsChoice.tsx';
+import { useMeasuring, type Shots } from './useMeasuring.ts';
+
+/** No code of anybody’s: codes are trimmed. */
+const NO_CODE = ' ';
+const FREE = 'free';
+/** Offered before the site has codes of its own. */
+const USUAL_CODES = ['bolt', 'corner', 'edge', 'kerb', 'invert', 'cover'];
+const CODES_SHOWN = 8;
+/** Differences are drawn this many times as large. */
+const EXAGGERATION = 100;
+
+/** Does it stand where it was designed? Anything measured, with a code, against the design or by itself. */
+export function Place() {
+  const { id, state, inForce, who } = useSite();
+  const underlay = useUnderlay();
+  const simulated = useLinkKind() === 'simulator';
+  const [workId, setWork] = useState<string>(state.packages.find(({ body }) => body.items.some(({ rule }) => rule === 'bolts'))?.id ?? FREE);
+  const work = state.packages.find((each) => each.id === workId) ?? null;
+  const differences = useMemo(() => designDifferences(state), [state]);
+  const groups = useMemo(() => boltGroups(state), [state]);
+  /** What can be compared: the things themselves, not the hubs beside them. */
+  const plans = work ? work.body.plans.filter((plan) => plan.offset === 0) : [];
+  const [key, setKey] = useState<string | null>(null);
+  const measured = (planKey: string) => differences.find((each) => each.work.id === work?.id && each.plan.key === planKey);
+  const plan = plans.find((each) => each.key === key) ?? plans.find((each) => !measured(each.key)) ?? plans[0] ?? null;
+  const [name, setName] = useState('1');
+  const [code, setCode] = useState('');
+  const [shots, setShots] = useState<Shots>('1');
+  const [filter, setFilter] = useState('');
+  const measuring = useMeasuring();
+  const { shooting } = measuring;
+  const busy = shooting.doing !== null;
+  const codes = [...new Set([...usedCodes(state), ...USUAL_CODES])].slice(0, CODES_SHOWN);
+  const free = work === null || plan === null;
+  const freeName = name.trim();
+  const isTaken = state.asBuilt.some(({ body }) => body.name === freeName);
+  const take = async () => {
+    if (!inForce) return;
+    if (free) {
+      if (freeName === '' || isTaken) return;
+      const made = await measuring.take({ name: freeName, code: code.trim(), against: null, supersedes: null, shots, onto: null });
+      if (made) setName(nextName(state, freeName));
+      return;
+    }
+    const before = measured(plan.key);
+    const made = await measuring.take({
+      name: plan.corner,
+      code: code.trim(),
+      against: { kind: 'plan', package: work.id, key: plan.key },
+      supersedes: before?.fact.id ?? null,
+      shots,
+      onto: simulated
+        ? { name: `built ${plan.corner}`, hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? inForce.fact.body.result.z ?? 0 } }
+        : null,
+    });
+    if (!made) return;
+    const at = plans.indexOf(plan);
+    setKey([...plans.slice(at + 1), ...plans.slice(0, at)].find((each) => !measured(each.key))?.key ?? plan.key);
+  };
+  const ready = !busy && (free ? freeName !== '' && !isTaken : true);
+  useKey(' ', ready ? () => void take() : null);
+  const shown = state.asBuilt
+    .filter(({ body }) => filter === '' || (filter === NO_CODE ? body.code === '' : body.code === filter))
+    .slice()
+    .sort((a, b) => compareNames(a.body.name, b.body.name));
+  const byFact = new Map(differences.map((each) => [each.fact.id, each]));
+  const scene = useMemo(
+    () =>
+      joinScenes(outlineScene(state.packages), {
+        symbols: [
+          ...plans.map((each): SceneSymbol => ({
+            id: `plan ${each.key}`,
+            at: each.design,
+            symbol: 'toSet',
+            label: each.corner,
+            ink: 'pencil',
+            chosen: each === plan,
+          })),
+          // What is compared has its arrow; its stake and name would hide it.
+          ...state.asBuilt
+            .filter(({ body }) => body.against?.kind !== 'plan')
+            .map(({ id: fact, body }): SceneSymbol => ({ id: fact, at: body.place, symbol: 'set', label: body.name, ink: 'ink', pickable: false })),
+        ],
+        arrows: differences.map(({ plan: { design }, dE, dN, within }) => ({
+          from: design,
+          to: { e: design.e + dE * EXAGGERATION, n: design.n + dN * EXAGGERATION },
+          ink: within ? ('ink' as const) : ('brick' as const),
+        })),
+        instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [state, work, plan, differences, inForce],
+  );
+  if (!inForce)
+    return (
+      <EmptyTo title="Station the instrument first" place="station" label="Go to Station">
+        What stands there can be measured once it is known where the instrument stands.
+      </EmptyTo>
+    );
+  const report = (kind: 'pdf' | 'csv') =>
+    `/api/v1/sites/${id}/as-built.${kind}?${new URLSearchParams({ at: now().toISOString(), by: who, timeZone: TIME_ZONE }).toString()}`;
+  const begun = groups.filter(({ bolts }) => bolts.some(({ difference }) => difference !== null));
+  return (
+    <>
+      <Workspace
+        board={
+          <Board
+            scene={scene}
+            underlay={underlay}
+            description={`Plan with what was measured; arrows from the design, ${EXAGGERATION} times as long`}
+            onPick={(picked) => picked.startsWith('plan ') && setKey(picked.slice(5))}
+            fitTo={plans.length > 0 ? plans.map(({ design }) => design) : state.asBuilt.map(({ body }) => body.place)}
+            fitKey={workId}
+          >
+            {differences.length > 0 && (
+              <p className="absolute bottom-3 left-4 max-w-[45%] bg-paper px-1 text-[13px] leading-tight text-ink2">
+                Arrows from the design to what was measured, {EXAGGERATION} times as long
+              </p>
+            )}
+          </Board>
+        }
+        slip={
+          <Slip
+            topic={`${state.asBuilt.length}`}
+            head={
+              <>
+                <MarkWays />
+                <h1 className="text-xl">As built</h1>
+                <p className="text-ink2">What stands there, against the design or by itself.</p>
+              </>
+            }
+            foot={
+              <>
+                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <span />}
+                <Button look="primary" hint="Space" disabled={!ready} onClick={() => void take()}>
+                  Measure {free ? freeName || 'it' : plan.corner}
+                </Button>
+              </>
+            }
+          >
+            <div aria-live="polite">
+              <MeasuringNotice measuring={measuring} />
+            </div>
+            <div className="grid grid-cols-2 gap-3">
+              <Choice
+                label="Compared with"
+                value={work?.id ?? FREE}
+                options={[[FREE, 'nothing: any point'], ...state.packages.map((each) => [each.id, each.body.name] as const)]}
+                onChange={(next) => {
+                  setWork(next);
+                  setKey(null);
+                }}
+              />
+              {work && plan ? (
+                <Choice
+                  label="Which"
+                  value={plan.key}
+                  options={plans.map((each) => [each.key, `${each.corner}${measured(each.key) ? ' ✓' : ''}`] as const)}
+                  onChange={setKey}
+                />
+              ) : (
+                <Field
+                  label="Name"
+                  value={name}
+                  maxLength={80}
+                  onChange={(event) => setName(event.target.value)}
+                  error={isTaken ? 'This name is measured already: both would be mixed up.' : null}
+                />
+              )}
+              <Field label="Code" value={code} maxLength={40} onChange={(event) => setCode(event.target.value)} />
+              <ShotsChoice shots={shots} onShots={setShots} />
+            </div>
+            {work && plans.length === 0 && (
+              <p className="mt-2 text-[14px] text-ochre">{work.body.name} only has hubs beside the work; measure the things themselves as points.</p>
+            )}
+            <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Codes">
+              {codes.map((each) => (
+                <Button key={each} className="px-3 text-[14px]" aria-pressed={code === each} onClick={() => setCode(code === each ? '' : each)}>
+                  {each}
+                </Button>
+              ))}
+            </div>
+            {begun.map((group) => (
+              <BoltGroupCard key={`${group.work.id} ${group.name}`} group={group} />
+            ))}
+            {differences.length > 1 && <BuiltChart differences={differences} />}
+            {state.asBuilt.length > 0 && (
+              <>
+                <div className="mt-4 flex flex-wrap items-end justify-between gap-3">
+                  <Choice
+                    label="Shown"
+                    value={filter}
+                    options={[['', 'everything'], [NO_CODE, 'without a code'], ...usedCodes(state).map((each) => [each, each] as const)]}
+                    onChange={setFilter}
+                  />
+                  <span className="flex gap-4">
+                    <a className={LINK} href={report('pdf')} download>
+                      As PDF
+                    </a>
+                    <a className={LINK} href={report('csv')} download>
+                      As CSV
+                    </a>
+                  </span>
+                </div>
+                <BuiltTable facts={shown} byFact={byFact} code={code.trim()} />
+                {state.asBuilt.length > 1 && <BetweenBuilt />}
+              </>
+            )}
+          </Slip>
+        }
+      />
+      <TypedReading title={`Reading at ${free ? freeName : plan.corner}`} />
+    </>
+  );
+}

@@ -1,0 +1,30 @@
+import type { BoltGroup } from '@idle-marker/records';
+import { heightOffWords, offWords, patternWords, smallLength } from '@idle-marker/words';
+import { useUnits } from '../../site/useUnits.ts';
+import { Card } from '../../ui/Slip.tsx';
+
+/** Bolts as cast: where the group lies as a whole, and what is left at each. */
+export function BoltGroupCard({ group: { name, bolts, fit, tolerance } }: { group: BoltGroup }) {
+  const { lengthUnit } = useUnits();
+  const built = bolts.flatMap(({ plan, difference }) => (difference ? [{ plan, difference }] : []));
+  const said = fit && patternWords(fit, built.length, tolerance, lengthUnit);
+  return (
+    <Card tone={said?.tone ?? 'ochre'} title={`Group ${name}: ${said?.title ?? 'one bolt alone shows no pattern'}`}>
+      <p>
+        {said?.text} {built.length} of {bolts.length} measured.
+      </p>
+      <ul className="figures mt-1 text-[14px]">
+        {built.map(({ plan, difference }) => {
+          const misfit = fit?.misfits.find((each) => each.name === plan.corner);
+          return (
+            <li key={plan.key}>
+              <strong>{plan.corner}</strong> {offWords(difference.dE, difference.dN, lengthUnit)}
+              {misfit && `; in the pattern ${smallLength(Math.hypot(misfit.e, misfit.n), lengthUnit)}`}
+              {difference.dZ !== null && `; ${heightOffWords(difference.dZ, lengthUnit)}`}
+            </li>
+          );
+        })}
+      </ul>
+    </Card>
+  );
+}

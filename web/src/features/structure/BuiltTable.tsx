@@ -1,0 +1,111 @@
+import type { PlanPoint } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { alikeName, clearanceOf, controlFromBuilt, type DesignDifference } from '@idle-marker/records';
+import { heightOffWords, offWords, smallLength } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { TakeBack } from './TakeBack.tsx';
+
+/** Beyond this nobody asks how much room is left. */
+const ASKED_CLEARANCE = 5;
+
+/** The room between what stands there and what is to be built. */
+function ClearOf({ place }: { place: PlanPoint }) {
+  const { state } = useSite();
+  const units = useUnits();
+  const clearance = clearanceOf(state, place, ASKED_CLEARANCE);
+  if (!clearance) return null;
+  const { item, distance, inside } = clearance;
+  return (
+    <span className={`block text-[13px] ${inside ? 'font-semibold text-brick' : 'text-ink2'}`}>
+      {units.length(distance)} {units.unit} {inside ? `inside ${item}: they overlap` : `clear of ${item}`}
+    </span>
+  );
+}
+
+interface BuiltTableProps {
+  readonly facts: readonly Fact<'asBuilt'>[];
+  readonly byFact: ReadonlyMap<string, DesignDifference>;
+  /** The code that is up, to be given to what has another or none. */
+  readonly code: string;
+}
+
+/** What was measured: against its design, or where it is and what it is clear of. */
+export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const { control } = state;
+  const makeControl = (fact: Fact<'asBuilt'>) => {
+    const body = controlFromBuilt(state, fact, newId());
+    if (body) void say({ type: 'control', body });
+  };
+  const isListed = (name: string) =>
+    alikeName(
+      name,
+      control.map((mark) => mark.revision.body.name),
+    ) !== null;
+  return (
+    <table className={`${TABLE} mt-2`}>
+      <thead>
+        <tr>
+          <th className={TH_WORD}>Measured</th>
+          <th className={TH_WORD}>Against the design</th>
+          <th className={TH}>Height</th>
+          <th className={TH}>
+            <span className="sr-only">Change</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {facts.map((fact) => {
+          const difference = byFact.get(fact.id);
+          const { name, code: own, place, spread } = fact.body;
+          return (
+            <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
+              <td className={TD_WORD}>
+                <strong>{name}</strong> <span className="text-ink2">{own || 'no code'}</span>
+                {spread.planMm !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.planMm / 1000, units.lengthUnit)}</span>}
+              </td>
+              <td className={TD_WORD}>
+                {difference ? (
+                  <>
+                    {offWords(difference.dE, difference.dN, units.lengthUnit)}
+                    {!difference.within && <strong className="block">outside its class</strong>}
+                  </>
+                ) : (
+                  <>
+                    <span className="figures text-ink2">{units.axes.map((axis) => units.length(place[axis])).join(', ')}</span>
+                    {fact.body.against === null && <ClearOf place={place} />}
+                  </>
+                )}
+              </td>
+              <td className={TD}>
+                {difference === undefined || difference.dZ === null ? units.length(place.z) : heightOffWords(difference.dZ, units.lengthUnit)}
+              </td>
+              <td className={TD}>
+                {code !== '' && own !== code && (
+                  <Button
+                    look="quiet"
+                    aria-label={`Give ${name} the code ${code}`}
+                    onClick={() => void say({ type: 'asBuilt', body: { ...fact.body, code, supersedes: fact.id } })}
+                  >
+                    {code}
+                  </Button>
+                )}{' '}
+                {fact.body.against === null && !isListed(name) && (
+                  <Button look="quiet" aria-label={`Make ${name} control`} onClick={() => makeControl(fact)}>
+                    As control
+                  </Button>
+                )}{' '}
+                <TakeBack fact={fact} />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

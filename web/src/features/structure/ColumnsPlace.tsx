@@ -1,0 +1,334 @@
+import { useMemo, useState } from 'react';
+import { compassWord, polar, type Metres } from '@idle-marker/core';
+import { columnsAlong, gridOf, type ColumnRow } from '@idle-marker/records';
+import { faceWords, smallLength, type FACE_EDGE } from '@idle-marker/words';
+import { TypedReading } from '../../link/TypedReading.tsx';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { gridScene } from '../../plan/gridScene.ts';
+import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
+import { outlineScene } from '../../plan/siteScene.ts';
+import { useUnderlay } from '../../drawings/useDrawings.ts';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { Card, Slip, Workspace } from '../../ui/Slip.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { useKey } from '../../ui/useKey.ts';
+import { MarkWays } from './MarkWays.tsx';
+import { MeasuringNotice } from './MeasuringNotice.tsx';
+import { TakeBack } from './TakeBack.tsx';
+import { ShotsChoice } from './ShotsChoice.tsx';
+import { useMeasuring, type Shots } from './useMeasuring.ts';
+
+type Edge = keyof typeof FACE_EDGE;
+type Level = 'low' | 'high';
+
+/** What is shot at a column, in this order; the upper ones tell whether it leans, and may be left. */
+const SEQUENCE: readonly (readonly [Edge, Level])[] = [
+  ['first', 'low'],
+  ['second', 'low'],
+  ['first', 'high'],
+  ['second', 'high'],
+];
+/** A small prism's centre stands about this far before the face that it is held against. */
+const USUAL_TARGET: Metres = 0.015;
+/** Of a column nobody has taped yet, to stand the simulated pole near it. */
+const USUAL_WIDTH: Metres = 0.3;
+const HIGH: Metres = 2.5;
+
+/** Does each column stand on its lines, straight and plumb? One row after the other along a grid line. */
+export function Place() {
+  const { state, inForce } = useSite();
+  const units = useUnits();
+  const underlay = useUnderlay();
+  const grids = state.grids.flatMap((fact) => {
+    const grid = gridOf(fact.body);
+    return grid.ok ? [{ fact, grid: grid.value }] : [];
+  });
+  const [gridId, setGrid] = useState(grids[0]?.fact.body.grid ?? '');
+  const chosenGrid = grids.find(({ fact }) => fact.body.grid === gridId) ?? grids[0] ?? null;
+  const labels = chosenGrid ? [...chosenGrid.grid.letters, ...chosenGrid.grid.numbers].map(({ label }) => label) : [];
+  const [label, setLabel] = useState(labels[0] ?? '');
+  const line = labels.includes(label) ? label : (labels[0] ?? '');
+  const rows = useMemo(() => (chosenGrid ? (columnsAlong(state, chosenGrid.fact, line) ?? []) : []), [state, chosenGrid, line]);
+  const [crossing, setCrossing] = useState<string | null>(null);
+  const row = rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
+  const [side, setSide] = useState<'right' | 'left'>('right');
+  const [target, setTarget] = useState(units.edit(USUAL_TARGET));
+  const [widths, setWidths] = useState<Readonly<Record<string, string>>>({});
+  const [classId, setClass] = useState(state.settings.classes.find(({ id }) => id === 'steel')?.id ?? state.settings.classes[0]!.id);
+  const [use, setUse] = useState('');
+  const [shots, setShots] = useState<Shots>('3');
+  const [withLean, setWithLean] = useState<'no' | 'yes'>('no');
+  const measuring = useMeasuring();
+  const { shooting } = measuring;
+  const busy = shooting.doing !== null;
+  const tolerance = (state.settings.classes.find(({ id }) => id === classId)?.planMm ?? 5) / 1000;
+  const widthText = row ? (widths[row.name] ?? units.edit(row.width)) : '';
+  const width = widthText.trim() === '' ? null : units.readLength(widthText);
+  const targetOffset = units.readLength(target);
+  const due = row ? SEQUENCE.find(([edge, level]) => (level === 'low' || withLean === 'yes') && !hasShot(row, edge, level)) : undefined;
+  const take = async (edge: Edge, level: Level) => {
+    if (!row || !chosenGrid || targetOffset === null || !inForce) return;
+    const name = `${row.name} ${edge} ${level}`;
+    const half = (width ?? USUAL_WIDTH) / 2;
+    const out = (side === 'right' ? 1 : -1) * (half + targetOffset);
+    const along = row.crossingAlong + (edge === 'first' ? -half : edge === 'second' ? half : 0);
+    const base = polar(row.line.from, row.line.azimuth, along);
+    const at = polar(base, row.line.azimuth + Math.PI / 2, out);
+    await measuring.take({
+      name,
+      code: 'column face',
+      against: { kind: 'face', grid: chosenGrid.fact.body.grid, line: row.line.label, crossing: row.crossing.label, edge, level, targetOffset, width },
+      supersedes: null,
+      shots,
+      note: use.trim(),
+      onto: { name, hub: { e: at.e, n: at.n, z: (inForce.fact.body.result.z ?? 0) + (level === 'high' ? HIGH : 0) } },
+    });
+    setCrossing(row.crossing.label);
+  };
+  const next = () => {
+    const at = rows.findIndex((each) => each === row);
+    const following = [...rows.slice(at + 1), ...rows.slice(0, at)].find((each) => !isDone(each)) ?? rows[(at + 1) % rows.length];
+    if (following) setCrossing(following.crossing.label);
+  };
+  const act = () => (due ? void take(...due) : next());
+  useKey(' ', busy || !row ? null : act);
+  const scene = useMemo(
+    () =>
+      joinScenes(outlineScene(state.packages), chosenGrid ? gridScene(chosenGrid.grid) : {}, {
+        lines: row ? [{ points: [row.line.from, row.line.to], ink: 'spruce', width: 3 }] : [],
+        symbols: rows.map((each): SceneSymbol => ({
+          id: each.crossing.label,
+          at: polar(each.line.from, each.line.azimuth, each.crossingAlong),
+          symbol: each.shots.length > 0 ? 'set' : 'toSet',
+          label: each.name,
+          ink: each.shots.length > 0 ? 'ink' : 'pencil',
+          chosen: each === row,
+        })),
+        instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
+      }),
+    [state.packages, chosenGrid, rows, row, inForce],
+  );
+  if (!chosenGrid || !row)
+    return (
+      <EmptyTo title="No grid yet" place="design" label="Draw a grid">
+        Columns are measured against the lines of a grid: draw it first, typed or from a drawing.
+      </EmptyTo>
+    );
+  if (!inForce)
+    return (
+      <EmptyTo title="Station the instrument first" place="station" label="Go to Station">
+        How far a face stands off a grid line can be measured once it is known where the instrument stands.
+      </EmptyTo>
+    );
+  const { azimuth } = row.line;
+  const edgeWord = (edge: Edge) => (edge === 'middle' ? 'middle' : `${compassWord(edge === 'first' ? azimuth + Math.PI : azimuth)} edge`);
+  const judged =
+    row.face &&
+    faceWords(row.face, { line: row.line.label, azimuth, crossing: row.crossing.label, crossingAlong: row.crossingAlong, tolerance, unit: units.lengthUnit });
+  return (
+    <>
+      <Workspace
+        board={
+          <Board
+            scene={scene}
+            underlay={underlay}
+            description={`Plan with the columns along line ${line}. Picking one goes to it.`}
+            onPick={setCrossing}
+            fitTo={[row.line.from, row.line.to]}
+            fitKey={`${gridId} ${line}`}
+          />
+        }
+        slip={
+          <Slip
+            topic={row.name}
+            head={
+              <>
+                <MarkWays />
+                <h1 className="text-xl">
+                  Column {row.name}{' '}
+                  <span className="ml-1 text-[15px] font-normal text-ink2">
+                    {rows.filter(isDone).length} of {rows.length} done
+                  </span>
+                </h1>
+                <p className="text-ink2">Small prism flat on the face, turned to the instrument. The height of the pole has no meaning here.</p>
+              </>
+            }
+            foot={
+              <>
+                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <Button onClick={next}>Next column</Button>}
+                <Button look="primary" hint="Space" disabled={busy || targetOffset === null} onClick={act}>
+                  {due ? `Shoot the ${edgeWord(due[0])}${withLean === 'yes' ? `, ${due[1]}` : ''}` : 'Next column'}
+                </Button>
+              </>
+            }
+          >
+            <div aria-live="polite">
+              <MeasuringNotice measuring={measuring} />
+              {judged && (
+                <Card tone={judged.tone} title={judged.title}>
+                  {judged.lines.map((text) => (
+                    <p key={text}>{text}</p>
+                  ))}
+                  <p className="mt-2 border-l-4 border-pencil pl-3">
+                    <span className="block text-[13px] text-ink2">Write on the column</span>
+                    {judged.write.map((text) => (
+                      <strong key={text} className="figures block">
+                        {text}
+                      </strong>
+                    ))}
+                  </p>
+                </Card>
+              )}
+            </div>
+            <div className="grid grid-cols-2 gap-3">
+              {grids.length > 1 && (
+                <Choice
+                  label="Grid"
+                  value={chosenGrid.fact.body.grid}
+                  options={grids.map(({ fact }) => [fact.body.grid, fact.body.name] as const)}
+                  onChange={setGrid}
+                />
+              )}
+              <Choice
+                label="Along line"
+                value={line}
+                options={labels.map((each) => [each, each] as const)}
+                onChange={(next) => {
+                  setLabel(next);
+                  setCrossing(null);
+                }}
+              />
+              <Choice
+                label="The face looks"
+                value={side}
+                options={[
+                  ['right', compassWord(azimuth + Math.PI / 2)],
+                  ['left', compassWord(azimuth - Math.PI / 2)],
+                ]}
+                onChange={setSide}
+              />
+              <Field
+                label="Taped width across the line"
+                unit={units.unit}
+                value={widthText}
+                inputMode="decimal"
+                onChange={(event) => setWidths({ ...widths, [row.name]: event.target.value })}
+                error={widthText.trim() !== '' && width === null ? 'Give the width, or leave it empty.' : null}
+              />
+              <Field
+                label="Face to centre of the prism"
+                unit={units.unit}
+                value={target}
+                inputMode="decimal"
+                onChange={(event) => setTarget(event.target.value)}
+                error={targetOffset === null ? 'Give it, 0 for a foil.' : null}
+              />
+              <Choice
+                label="Tolerance class"
+                value={classId}
+                options={state.settings.classes.map((each) => [each.id, each.name] as const)}
+                onChange={setClass}
+              />
+              <ShotsChoice shots={shots} onShots={setShots} />
+              <Choice
+                label="Lean too"
+                value={withLean}
+                options={[
+                  ['no', 'one height'],
+                  ['yes', 'low and high'],
+                ]}
+                onChange={setWithLean}
+              />
+              <Field
+                label="What the mark is for"
+                value={use}
+                maxLength={200}
+                placeholder="plumbing the steel above"
+                onChange={(event) => setUse(event.target.value)}
+              />
+            </div>
+            {row.shots.length > 0 && (
+              <ul className="mt-3 text-[14px]">
+                {row.shots.map((fact) => {
+                  const face = fact.body.against?.kind === 'face' ? fact.body.against : null;
+                  return (
+                    <li key={fact.id} className="flex flex-wrap items-baseline justify-between gap-2 border-b border-rule">
+                      <span>
+                        {face && edgeWord(face.edge)}, {face?.level}
+                        {fact.body.spread.planMm !== null && (
+                          <span className="text-ink2">
+                            {' '}
+                            · {fact.body.sights.length} shots within {smallLength(fact.body.spread.planMm / 1000, units.lengthUnit)}
+                          </span>
+                        )}
+                      </span>
+                      <span className="flex gap-3">
+                        {face && (
+                          <Button look="quiet" disabled={busy} onClick={() => void take(face.edge, face.level)}>
+                            Shoot again
+                          </Button>
+                        )}
+                        <TakeBack fact={fact} />
+                      </span>
+                    </li>
+                  );
+                })}
+              </ul>
+            )}
+            <ColumnTable rows={rows} chosen={row} onChoose={setCrossing} />
+          </Slip>
+        }
+      />
+      <TypedReading title={`Reading at ${row.name}`} />
+    </>
+  );
+}
+
+const hasShot = (row: ColumnRow, edge: Edge, level: Level): boolean => row.face?.sides.some((each) => each.edge === edge && each.level === level) ?? false;
+const isDone = (row: ColumnRow): boolean => row.face !== null && row.face.twist !== null && row.face.centreOffset !== null;
+
+/** All columns of the line: what is asked for and what was found, filled in one after the other. */
+function ColumnTable({ rows, chosen, onChoose }: { rows: readonly ColumnRow[]; chosen: ColumnRow; onChoose(crossing: string): void }) {
+  const units = useUnits();
+  const edge = (row: ColumnRow, which: Edge) => {
+    const found = row.face?.sides.find((each) => each.edge === which && each.level === 'low') ?? row.face?.sides.find((each) => each.edge === which);
+    return found ? units.length(Math.abs(found.offset)) : '–';
+  };
+  return (
+    <table className={`${TABLE} mt-3`}>
+      <thead>
+        <tr>
+          <th className={TH_WORD}>Column</th>
+          <th className={TH}>Asked</th>
+          <th className={TH}>First edge</th>
+          <th className={TH}>Second</th>
+          <th className={TH}>State</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.name} className={row === chosen ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
+            <td className={TD_WORD}>
+              <button
+                type="button"
+                className="min-h-11 w-full text-left font-semibold"
+                aria-current={row === chosen}
+                onClick={() => onChoose(row.crossing.label)}
+              >
+                {row.name}
+              </button>
+            </td>
+            <td className={TD}>{row.width === null ? '–' : units.length(row.width / 2)}</td>
+            <td className={TD}>{edge(row, 'first')}</td>
+            <td className={TD}>{edge(row, 'second')}</td>
+            <td className={TD}>{isDone(row) ? <span className="text-good">done</span> : row.shots.length > 0 ? 'begun' : 'open'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,26 @@
+import { NavLink } from 'react-router';
+import { AT_THE_POLE } from '../../frame/places.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+
+const WAYS = [{ path: 'mark', name: 'Marks' }, ...AT_THE_POLE];
+
+/** What is done at the pole: marks are set, lines are read, columns and other work are measured as they stand. */
+export function MarkWays({ className = '-mt-3 mb-2' }: { readonly className?: string }) {
+  const { id } = useSite();
+  return (
+    <nav aria-label="What is done at the pole" className={`-mx-[18px] flex border-b border-rule px-[10px] ${className}`}>
+      {WAYS.map(({ path, name }) => (
+        <NavLink
+          key={path}
+          end
+          to={`/sites/${id}/${path}`}
+          className={({ isActive }) =>
+            `flex min-h-11 items-center px-2 text-[15px] ${isActive ? 'border-b-4 border-spruce font-semibold' : 'border-b-4 border-transparent text-ink2'}`
+          }
+        >
+          {name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

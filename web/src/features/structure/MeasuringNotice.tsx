@@ -1,0 +1,16 @@
+import { Card } from '../../ui/Slip.tsx';
+import type { Measuring } from './useMeasuring.ts';
+
+/** What is being shot, or why nothing was kept. */
+export function MeasuringNotice({ measuring: { shooting, fault } }: { measuring: Measuring }) {
+  return (
+    <>
+      {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
+      {(shooting.trouble ?? fault) && (
+        <Card tone="brick" title="Nothing was kept">
+          {shooting.trouble ?? fault}
+        </Card>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { asBuiltBody, meanPlace } from '@idle-marker/records';
+import { useShooting, type Shooting } from '../../link/takeSight.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+
+/** How often a thing is shot for one mean. */
+export const SHOTS = ['1', '3', '5'] as const;
+export type Shots = (typeof SHOTS)[number];
+
+export interface Measured {
+  readonly name: string;
+  readonly code: string;
+  readonly against: FactBody<'asBuilt'>['against'];
+  readonly supersedes: string | null;
+  readonly note?: string;
+  /** Shots to be averaged. */
+  readonly shots: Shots;
+  /** What the simulated pole goes to, and where that is when it does not know it; null to stay where it is. */
+  readonly onto: { readonly name: string; readonly hub?: { readonly e: number; readonly n: number; readonly z: number } } | null;
+}
+
+export interface Measuring {
+  readonly shooting: Shooting;
+  readonly fault: string | null;
+  take(what: Measured): Promise<Fact<'asBuilt'> | null>;
+}
+
+/** Shoots what stands there as often as asked, and keeps the mean with its spread. */
+export function useMeasuring(): Measuring {
+  const { state, inForce, say } = useSite();
+  const shooting = useShooting();
+  const [fault, setFault] = useState<string | null>(null);
+  const take = async ({ shots, onto, note = '', ...about }: Measured): Promise<Fact<'asBuilt'> | null> => {
+    if (!inForce) return null;
+    setFault(null);
+    const sights: Fact<'sight'>[] = [];
+    for (let i = 0; i < Number(shots); i++) {
+      const sight = await shooting.shoot('asBuilt', { kind: 'spot', name: about.name }, onto);
+      if (!sight) break;
+      sights.push(sight);
+    }
+    if (sights.length === 0) return null;
+    const mean = meanPlace(state, inForce, sights);
+    if (!mean) {
+      setFault('The reading has no distance: nothing can be measured with a direction alone.');
+      return null;
+    }
+    const [fact] = await say({ type: 'asBuilt', body: asBuiltBody(inForce, sights, mean, { ...about, note }) });
+    return fact as Fact<'asBuilt'>;
+  };
+  return { shooting, fault, take };
+}

@@ -1,0 +1,73 @@
+/** What is kept beside the ledger under an id: bytes too large for a fact. They stay in the browser until the server has them. */
+import { readSetting, writeSetting } from './storage.ts';
+
+export interface Beside {
+  readonly mediaType: string;
+  readonly bytes: ArrayBuffer;
+}
+
+interface Kind {
+  readonly name: string;
+  readonly waiting: string;
+  readonly key: string;
+  /** Wanted again here, so kept after the server has them. */
+  readonly staysHere: boolean;
+}
+const KINDS = {
+  images: { name: 'photo', waiting: 'photos waiting', key: 'photo', staysHere: false },
+  sources: { name: 'file', waiting: 'sources waiting', key: 'source', staysHere: true },
+} as const satisfies Readonly<Record<string, Kind>>;
+export type BesideKind = keyof typeof KINDS;
+
+export const besideAddress = (site: string, kind: BesideKind, id: string): string => `/api/v1/sites/${site}/${kind}/${id}`;
+const waitingKey = (site: string, kind: BesideKind): string => `${KINDS[kind].waiting} ${site}`;
+const bytesKey = (kind: BesideKind, id: string): string => `${KINDS[kind].key} ${id}`;
+
+const waitingOf = async (site: string, kind: BesideKind): Promise<string[]> => (await readSetting<string[]>(waitingKey(site, kind))) ?? [];
+
+/** Keeps bytes here, and sends them. Gives what keeps them from the server, null once they are there. */
+export async function keepBeside(site: string, kind: BesideKind, id: string, beside: Beside): Promise<string | null> {
+  await writeSetting(bytesKey(kind, id), beside);
+  await writeSetting(waitingKey(site, kind), [...(await waitingOf(site, kind)), id]);
+  return sendBeside(site, kind);
+}
+
+/** Sends what waits; the first refusal or a server that is away ends it. */
+export async function sendBeside(site: string, kind: BesideKind): Promise<string | null> {
+  const { name, staysHere } = KINDS[kind];
+  for (const id of await waitingOf(site, kind)) {
+    const beside = await readSetting<Beside>(bytesKey(kind, id));
+    if (beside) {
+      try {
+        const response = await fetch(besideAddress(site, kind, id), { method: 'PUT', headers: { 'Content-Type': beside.mediaType }, body: beside.bytes });
+        if (!response.ok) return ((await response.json()) as { detail?: string }).detail ?? `The server did not take the ${name}.`;
+      } catch {
+        return `The server does not answer: the ${name} waits in this browser and goes out by itself.`;
+      }
+      if (!staysHere) await writeSetting(bytesKey(kind, id), null);
+    }
+    await writeSetting(
+      waitingKey(site, kind),
+      (await waitingOf(site, kind)).filter((each) => each !== id),
+    );
+  }
+  return null;
+}
+
+/** What is kept here under an id; null when it is not. */
+export const besideHere = async (kind: BesideKind, id: string): Promise<Beside | null> => (await readSetting<Beside | null>(bytesKey(kind, id))) ?? null;
+
+/** The bytes of a file: from here, or from the server and then kept here. Null when neither has it at the moment. */
+export async function sourceBytes(site: string, id: string): Promise<Uint8Array | null> {
+  const here = await besideHere('sources', id);
+  if (here) return new Uint8Array(here.bytes);
+  try {
+    const response = await fetch(besideAddress(site, 'sources', id));
+    if (!response.ok) return null;
+    const bytes = await response.arrayBuffer();
+    await writeSetting(bytesKey('sources', id), { mediaType: 'application/octet-stream', bytes });
+    return new Uint8Array(bytes);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,219 @@
+import { readFileSync } from 'node:fs';
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { screen, waitFor, within } from '@testing-library/react';
+import { EditPackage } from '../src/features/design/EditPackage.tsx';
+import { askDrawing, cancelDrawings, drawingWorkerAge } from '../src/drawings/drawings.ts';
+import { DrawingDialog } from '../src/features/design/DrawingDialog.tsx';
+import { Place as Work } from '../src/features/design/DesignPlace.tsx';
+import { HALL } from '../../records/test/story.ts';
+import { begin, keptDrawing, said, show, Story } from './page.tsx';
+
+beforeEach(begin);
+const nothing = () => undefined;
+const ticketHall = () => readFileSync(`${import.meta.dirname}/../../demo/ternhaven/ticket-hall.dxf`);
+
+const pairs = (...codes: (readonly [number, string | number])[]) => codes.map(([code, value]) => `${code}\n${value}`).join('\n');
+const ring = (layer: string, corners: readonly (readonly [number, number])[]) =>
+  pairs(
+    [0, 'LWPOLYLINE'],
+    [8, layer],
+    [90, corners.length],
+    [70, 1],
+    ...corners.flatMap(
+      ([e, n]) =>
+        [
+          [10, e],
+          [20, n],
+        ] as const,
+    ),
+  );
+const dxf = (elements: readonly string[], unit: number | null = 6) =>
+  new TextEncoder().encode(
+    [
+      ...(unit === null ? [] : [pairs([0, 'SECTION'], [2, 'HEADER'], [9, '$INSUNITS'], [70, unit], [0, 'ENDSEC'])]),
+      pairs([0, 'SECTION'], [2, 'ENTITIES']),
+      ...elements,
+      pairs([0, 'ENDSEC'], [0, 'EOF']),
+      '',
+    ].join('\n'),
+  );
+const fileOf = (bytes: Uint8Array, name: string) => new File([bytes as BlobPart], name);
+const corners = HALL.corners.map(({ e, n }) => [e, n] as const);
+
+describe('taking a drawing', () => {
+  it('says what is in it, keeps it whole, and hides what is switched off', async () => {
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(ticketHall(), 'ticket-hall.dxf'));
+    expect(await screen.findByText(/elements on 4 layers, in metres/)).toBeTruthy();
+    await user.click(within(screen.getByRole('region', { name: 'Layers' })).getByLabelText(/NAMES/));
+    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({
+      type: 'drawing',
+      body: { name: 'ticket-hall', fileName: 'ticket-hall.dxf', format: 'dxf', unit: { name: 'metres', metres: 1 }, placing: null, hidden: ['NAMES'] },
+    });
+  });
+
+  it('asks for the unit where none is said, showing how large it would be', async () => {
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    await user.upload(
+      screen.getByLabelText(/A DXF drawing/),
+      fileOf(
+        dxf(
+          [
+            ring('W', [
+              [0, 0],
+              [400, 0],
+              [400, 200],
+            ]),
+          ],
+          null,
+        ),
+        'shed.dxf',
+      ),
+    );
+    const unit = await screen.findByLabelText(/does not say its unit/);
+    expect(within(unit).getByRole('option', { name: /inches: 10\.\d+ by 5\.\d+/ })).toBeTruthy();
+    await user.selectOptions(unit, within(unit).getByRole('option', { name: /inches/ }));
+    const [ask] = screen.getAllByRole('button', { name: 'Take it' });
+    await user.click(ask!);
+    expect(await screen.findByText(/in inches, as said here; 10\.2 by 5\.1 m/)).toBeTruthy();
+  });
+
+  it.each([
+    ['a drawing in binary', new TextEncoder().encode('Some program Binary DXF\r\n\u001a\0'), /save it as text/],
+    ['one that was cut off', dxf([ring('W', corners)]).slice(0, -20), /cut off on its way.*nothing was taken/],
+    ['a DWG', new TextEncoder().encode('AC1032\0'), /DWG/],
+  ])('refuses %s with what to do', async (_, bytes, sentence) => {
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(bytes, 'x.dxf'));
+    expect(await screen.findByText(sentence)).toBeTruthy();
+    expect(said()).toEqual([]);
+  });
+});
+
+describe('reading that is cancelled', () => {
+  it('answers with nothing, closes what was open, and can be begun again', async () => {
+    const ask = () => askDrawing('open', { key: 'one', bytes: dxf([ring('W', corners)]), siteUnit: 'metre', unit: null, similarity: null });
+    const before = drawingWorkerAge();
+    const waiting = ask();
+    cancelDrawings();
+    expect(await waiting).toBeNull();
+    expect(drawingWorkerAge()).toBe(before + 1);
+    expect(await ask()).toMatchObject({ ok: true, value: { elements: 1, unitFromFile: 'metres' } });
+    expect(await askDrawing('outline', { key: 'never opened', i: 0 })).toBeNull();
+    const near = { key: 'one', point: { e: 3990.1, n: 7990.1 }, radius: 0.5, hidden: [] };
+    expect(await askDrawing('snap', { ...near, from: null, wanted: ['end'] })).toEqual({ kind: 'end', e: 3990, n: 7990 });
+    expect(await askDrawing('touched', near)).toMatchObject({ kind: 'path', layer: 'W', closed: true });
+    expect(await askDrawing('snap', { ...near, hidden: ['W'], from: null, wanted: ['end'] })).toBeNull();
+  });
+});
+
+describe('a newer revision', () => {
+  it('says which corners moved and which marks stand for the older place, and brings the package along', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'hall.dxf', dxf([ring('WALL', corners)]));
+    const work = story.work({ items: [{ ...HALL, source: 'hall.dxf', drawing: drawing.id }] });
+    const station = story.station('S1');
+    const plan = work.body.plans.findIndex(({ corner }) => corner === 'B');
+    story.set(station, work, plan);
+    const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
+    const moved = corners.map(([e, n]) => (e === 4010 ? ([e + 0.03, n] as const) : ([e, n] as const)));
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('WALL', moved)]), 'hall-b.dxf'));
+    expect(await screen.findByText('2 corners moved, by up to 30 mm')).toBeTruthy();
+    expect(screen.getByText(/2 of its corners moved, by up to 30 mm/)).toBeTruthy();
+    expect(screen.getByText(/Set already and affected/).textContent).toContain(`${work.body.plans[plan]!.name} by 30 mm`);
+    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    const [taken, revised] = said();
+    expect(taken).toMatchObject({ type: 'drawing', body: { drawing: drawing.body.drawing, fileName: 'hall-b.dxf', supersedes: drawing.id } });
+    expect(revised).toMatchObject({
+      type: 'package',
+      body: { supersedes: work.id, items: [{ drawing: taken!.id, corners: expect.arrayContaining([{ name: 'B', e: 4010.03, n: 7990 }]) }] },
+    });
+  });
+});
+
+describe('a package', () => {
+  it('takes outlines, grids and points from a drawing of the site', async () => {
+    const story = new Story().control();
+    await keptDrawing(story, 'ticket-hall.dxf', ticketHall());
+    const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
+    await user.click(await screen.findByRole('button', { name: /outline on WALL-OUTSIDE: 6 corners/ }));
+    expect(screen.getByText('11 marks')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'its 9 lines' }));
+    expect(screen.getByText('18 marks')).toBeTruthy();
+  });
+
+  it('marks bolts by their pattern, and says what the pattern lacks', async () => {
+    const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
+    await user.type(screen.getByLabelText('Name'), 'Bases');
+    await user.type(screen.getByLabelText('Crew'), 'Steel');
+    await user.type(screen.getByLabelText('Marks begin with'), 'AB');
+    await user.type(screen.getByLabelText('Name of the outline'), 'Bearings');
+    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on bolts round each point, with centre lines');
+    await user.type(screen.getByLabelText(/^Centres of the groups/), 'B1, 4000, 8000');
+    await user.type(screen.getByLabelText('Direction of the pattern, from north'), '12');
+    await user.type(screen.getByLabelText('Apart, in that direction, m'), '0.4');
+    expect(screen.getByText('Give both spacings and how many bolts there are each way.')).toBeTruthy();
+    await user.type(screen.getByLabelText('Apart, across it, m'), '0.3');
+    expect(screen.getByText('8 marks')).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('What kind of mark'), 'line on a plate');
+    await user.type(screen.getByLabelText('What it is used for'), 'setting the bearings');
+    await user.click(screen.getByRole('button', { name: 'Make package' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({
+      body: {
+        markKind: 'plateLine',
+        use: 'setting the bearings',
+        items: [
+          {
+            rule: 'bolts',
+            meaning: 'centre',
+            pattern: { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuthDeg: expect.closeTo(12, 9) },
+          },
+        ],
+      },
+    });
+  });
+
+  it('marks leaning piles where they come through the level that is worked at', async () => {
+    const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
+    await user.type(screen.getByLabelText('Name of the outline'), 'Row');
+    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on leaning piles, two recoveries each');
+    await user.type(screen.getByLabelText('Height of the heads, m'), '3');
+    await user.type(screen.getByLabelText(/^Heads of the piles/), '1, 4000, 8000{Enter}2, 4005, 8000');
+    await user.type(screen.getByLabelText('The toe lies toward, from north'), '90');
+    await user.type(screen.getByLabelText('Down for 1 to the side'), '4');
+    expect(screen.queryByText('6 marks')).toBeNull();
+    await user.type(screen.getByLabelText('Marked at the level, m'), '5');
+    expect(screen.getByText('6 marks')).toBeTruthy();
+  });
+
+  it('moves an outline by a thickness, and refuses one that is not that wide', async () => {
+    const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
+    await user.type(screen.getByLabelText('Name of the outline'), 'Hall');
+    await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0{Enter}C, 10, 6{Enter}D, 0, 6');
+    await user.click(screen.getByRole('button', { name: /Move the line by a thickness/ }));
+    await user.type(screen.getByLabelText('The marked line lies, m'), '0.3');
+    expect(screen.getByText('8 marks')).toBeTruthy();
+    await user.clear(screen.getByLabelText('The marked line lies, m'));
+    await user.type(screen.getByLabelText('The marked line lies, m'), '3.5');
+    await user.selectOptions(screen.getByLabelText('of the given one'), 'inside');
+    expect(screen.getByText(/the outline is not that wide/)).toBeTruthy();
+  });
+});
+
+describe('Work', () => {
+  it('lists the drawings, and says when a package is from one that is no longer used', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'hall.dxf', dxf([ring('WALL', corners)]));
+    story.work({ items: [{ ...HALL, drawing: drawing.id }] });
+    const shown = show(story, <Work />);
+    expect(await screen.findByRole('link', { name: 'hall.dxf' })).toBeTruthy();
+    shown.unmount();
+    story.say('drawing', { ...drawing.body, retired: true, supersedes: drawing.id });
+    show(story, <Work />);
+    expect(await screen.findByText(/taken from hall, which is no longer used/)).toBeTruthy();
+  });
+});

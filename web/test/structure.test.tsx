@@ -1,0 +1,194 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { screen, waitFor, within } from '@testing-library/react';
+import type { FactBody } from '@idle-marker/contract';
+import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
+import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
+import { lineAt, lineBetween, lineChoices } from '../src/features/structure/lineChoices.ts';
+import { Place as OnLine } from '../src/features/structure/LinePlace.tsx';
+import { CareDialog } from '../src/features/mark/CareDialog.tsx';
+import { CallingDialog } from '../src/features/mark/CallingDialog.tsx';
+import { HALL, newId } from '../../records/test/story.ts';
+import { begin, said, show, Story } from './page.tsx';
+
+beforeEach(async () => {
+  localStorage.clear();
+  await begin();
+});
+const nothing = () => undefined;
+
+const GRID: FactBody<'grid'> = {
+  grid: newId(),
+  name: 'Hall',
+  origin: { e: 3990, n: 7990 },
+  letters: { azimuthDeg: 0, labels: ['A', 'B'], spacings: [10] },
+  numbers: { azimuthDeg: 90, labels: ['1', '2', '3'], spacings: [6, 6] },
+  spacingMeasured: 'perpendicular',
+  source: 'typed',
+  retired: false,
+  supersedes: null,
+};
+const face = (crossing: string, edge: 'first' | 'second', level: 'low' | 'high' = 'low') =>
+  ({ kind: 'face', grid: GRID.grid, line: 'A', crossing, edge, level, targetOffset: 0, width: 0.3 }) as const;
+
+describe('columns along a line', () => {
+  const row = () => {
+    const story = new Story().control();
+    story.say('grid', GRID);
+    const station = story.station('S1');
+    // Line A runs north at E 3990; its faces look east.
+    story.measure(station, { e: 3990.15, n: 7989.85, z: 5.5 }, { name: 'A-1 first low', against: face('1', 'first') });
+    story.measure(station, { e: 3990.151, n: 7990.15, z: 5.5 }, { name: 'A-1 second low', against: face('1', 'second') });
+    story.measure(station, { e: 3990.15, n: 7995.85, z: 5.5 }, { name: 'A-2 first low', against: face('2', 'first') });
+    return story;
+  };
+
+  it('lead to the first that is not complete, and say what is asked of it', () => {
+    show(row(), <Columns />);
+    expect(screen.getByRole('heading', { level: 1, name: /^Column A-2 1 of 3 done/ })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Column A-2: not complete' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Shoot the north edge/ })).toBeTruthy();
+    const table = within(screen.getByRole('table'));
+    expect(table.getByRole('row', { name: /^A-1 0\.150 0\.150 0\.151 done/ })).toBeTruthy();
+    expect(table.getByRole('row', { name: /^A-3 – – – open/ })).toBeTruthy();
+  });
+
+  it('are gone to by the table, and told with what to write there', async () => {
+    const { user } = show(row(), <Columns />);
+    await user.click(screen.getByRole('button', { name: 'A-1' }));
+    expect(screen.getByRole('heading', { name: 'Column A-1 stands where it should' })).toBeTruthy();
+    expect(screen.getByText(/^face 0\.15[01] to line A$/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take back A-1 first low' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { reason: 'A-1 first low was taken back' } });
+    await user.selectOptions(screen.getByLabelText('Along line'), '2');
+    expect(screen.getByRole('heading', { level: 1, name: /^Column 2-A/ })).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('Lean too'), 'low and high');
+    expect(screen.getByRole('button', { name: /^Shoot the west edge, low/ })).toBeTruthy();
+  });
+
+  it('want a grid and a station first', () => {
+    const story = new Story().control();
+    show(story, <Columns />).unmount();
+    story.say('grid', GRID);
+    show(story, <Columns />);
+    expect(screen.getByText('Station the instrument first')).toBeTruthy();
+  });
+});
+
+describe('as built', () => {
+  const day = () => {
+    const story = new Story().control();
+    const pattern = { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuthDeg: 0 } as const;
+    const work = story.work({
+      name: 'Bases',
+      items: [{ ...HALL, name: 'Base', rule: 'bolts', meaning: 'centre', corners: [{ name: 'B1', e: 4005, n: 8003 }], designZ: 6, pattern }],
+      offset: 0.5,
+    });
+    const station = story.station('S1');
+    for (const plan of work.body.plans.filter(({ offset }) => offset === 0).slice(0, 3))
+      story.measure(
+        station,
+        { e: plan.design.e + 0.02, n: plan.design.n, z: 6 },
+        { name: plan.corner, code: 'bolt', against: { kind: 'plan', package: work.id, key: plan.key } },
+      );
+    story.measure(station, { e: 4009, n: 8003, z: 6 }, { name: 'pin 7' }, 3);
+    return story;
+  };
+
+  it('says of a group of bolts where it lies, and goes on to the one that is left', () => {
+    show(day(), <AsBuilt />);
+    expect(screen.getByRole('heading', { name: 'Group B1: The pattern is good, but stands 20 mm off' })).toBeTruthy();
+    expect(screen.getByText(/3 of 4 measured/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Measure B1\.4/ })).toBeTruthy();
+    const table = screen.getAllByRole('table').at(-1)!;
+    expect(within(table).getByRole('row', { name: /^B1\.1 bolt 20 mm east outside its class at its height/ })).toBeTruthy();
+    expect(within(table).getByRole('row', { name: /^pin 7 no code spread 2 mm/ })).toBeTruthy();
+  });
+
+  it('lists what has no code, gives it one, and makes a pin control', async () => {
+    const { user } = show(day(), <AsBuilt />);
+    await user.selectOptions(screen.getByLabelText('Shown'), 'without a code');
+    const table = () => within(screen.getAllByRole('table').at(-1)!);
+    expect(table().getAllByRole('row')).toHaveLength(2);
+    await user.click(screen.getByRole('button', { name: 'corner' }));
+    await user.click(screen.getByRole('button', { name: 'Give pin 7 the code corner' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'asBuilt', body: { name: 'pin 7', code: 'corner', supersedes: expect.any(String) } });
+    await user.click(screen.getByRole('button', { name: 'Make pin 7 control' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(said()[1]).toMatchObject({ type: 'control', body: { name: 'pin 7', source: 'measured, station S1' } });
+  });
+
+  it('refuses a name that is measured already, and compares two things', async () => {
+    const { user } = show(day(), <AsBuilt />);
+    await user.selectOptions(screen.getByLabelText('Compared with'), 'nothing: any point');
+    await user.clear(screen.getByLabelText('Name'));
+    await user.type(screen.getByLabelText('Name'), 'pin 7');
+    expect(screen.getByText(/This name is measured already/)).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Measure pin 7/ }).disabled).toBe(true);
+    await user.selectOptions(screen.getByLabelText('Between'), 'B1.1');
+    await user.selectOptions(screen.getByLabelText('and'), 'pin 7');
+    expect(screen.getByText(/^\d\.\d{3} m apart, level; pin 7 is 0\.000 (higher|lower)\.$/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'As CSV' }).getAttribute('href')).toMatch(/as-built\.csv\?at=.*&by=.*&timeZone=/);
+  });
+});
+
+describe('on a line', () => {
+  const site = () => {
+    const story = new Story().control();
+    story.say('grid', GRID);
+    story.work();
+    return story;
+  };
+
+  it('lines are those of grids and outlines, and the one that is touched', () => {
+    const { state } = site();
+    const lines = lineChoices(state);
+    expect(lines.map(({ name }) => name)).toEqual(['A', 'B', '1', '2', '3', 'Hall A–B', 'Hall B–C', 'Hall C–D', 'Hall D–A']);
+    expect(lines[0]!.crossed).toHaveLength(3);
+    expect(lineAt(lines, { e: 3995, n: 7996.2 }, 0.5)?.name).toBe('2');
+    expect(lineAt(lines, { e: 3950, n: 7950 }, 0.5)).toBeNull();
+    expect(lineBetween({ name: 'K1', e: 0, n: 0 }, { name: 'K2', e: 0, n: 5 })).toMatchObject({ name: 'K1–K2', azimuth: 0 });
+  });
+
+  it('what was measured stands along and off it, by the compass; a line needs two points', async () => {
+    const story = site();
+    const station = story.station('S1');
+    const against = { kind: 'line', name: 'line A', from: { e: 3990, n: 7990, z: null }, to: { e: 3990, n: 8002, z: null } } as const;
+    const fact = story.measure(station, { e: 3989.9, n: 7993, z: 5.5 }, { name: 'L1', against }, 2);
+    const { user } = show(story, <OnLine />);
+    expect(screen.getByText(/^Line A, running north, 12\.000 m long/)).toBeTruthy();
+    expect(screen.getByRole('row', { name: /^L1 line A 3\.000 0\.\d{3} west spread 1 mm/ })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take back L1' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { record: fact.id } });
+    await user.selectOptions(screen.getByLabelText('Line'), 'between two points');
+    await user.selectOptions(screen.getByLabelText('To'), 'K1');
+    expect(screen.getByText('A line runs between two different points.')).toBeTruthy();
+    expect(screen.getByText('No line is chosen')).toBeTruthy();
+  });
+});
+
+describe('care and pacing', () => {
+  it('are noted with what was done and to what', async () => {
+    const story = new Story();
+    const item = newId();
+    story.say('equipment', { item, what: { kind: 'pole', name: 'Pole 2', bubbleMinutes: 3, bubbleChecked: null }, retired: false, supersedes: null });
+    const { user } = show(story, <CareDialog onClose={nothing} />);
+    await user.selectOptions(screen.getByLabelText('To what'), 'Pole 2');
+    await user.type(screen.getByLabelText('How, and what was found'), 'bubble set against a corner');
+    await user.click(screen.getByRole('button', { name: 'Note it' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'care', body: { what: 'adjustment', about: item, text: 'bubble set against a corner' } });
+  });
+
+  it('a pace is counted over a taped distance', async () => {
+    const { user } = show(new Story(), <CallingDialog open onClose={nothing} />);
+    const mine = screen.getByRole<HTMLButtonElement>('button', { name: 'That is my pace' });
+    expect(mine.disabled).toBe(true);
+    await user.type(screen.getByLabelText('Taped, m'), '30');
+    await user.type(screen.getByLabelText('Paces'), '40');
+    await user.click(mine);
+    expect(screen.getByText(/^Your pace is 0\.75 m/)).toBeTruthy();
+  });
+});
