@@ -17,7 +17,7 @@ const MAY_USE = {
 const ROOMS = Object.keys(MAY_USE);
 
 /** Folders inside core, lowest first: a folder may use those of lower layers, itself, and nothing else. */
-const CORE_LAYERS = [['quantity', 'plane'], ['sight', 'adjust'], ['station'], ['proof', 'layout', 'guidance', 'lath', 'asBuilt'], ['simulator']];
+const CORE_LAYERS = [['quantity', 'plane'], ['sight', 'adjust', 'surface'], ['station'], ['proof', 'layout', 'guidance', 'lath', 'asBuilt'], ['simulator']];
 /** The few uses of a sibling that are wanted. */
 const CORE_SIBLINGS = { lath: ['layout'], plane: ['quantity'] };
 

@@ -14,6 +14,7 @@ export { angleFromRadians, angleToRadians, formatAngle, parseAngle, sexagesimalE
 export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './quantity/length.ts';
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './plane/polygon.ts';
+export { heightOn, rimOf, surfaceOf, type Surface, type SurfaceError, type Triangles } from './surface/surface.ts';
 export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
 export { crossCircles, crossLineCircle, crossLines, type Circle, type Crossings, type CrossingStatus, type Segment } from './plane/crossing.ts';
 export { exactCount } from './quantity/exactCount.ts';
@@ -161,15 +162,20 @@ export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
 export { pointMarks, pointsWithRecoveries, type PointsError } from './layout/pointMarks.ts';
 export {
   againstPath,
+  bulgeOf,
+  drawnSide,
   marksAlongPath,
+  measuredAgainstSide,
   pathOf,
   pointOnPath,
   type AgainstPath,
+  type AgainstSide,
   type AlongAsked,
   type Path,
   type PathCorner,
   type PathError,
   type PathSide,
+  type ReferenceSide,
 } from './layout/path.ts';
 export { snapAt, type NearThings, type Snap, type SnapKind, type SnapSide } from './layout/snap.ts';
 export { batterShift, movedOutline, type MovedOutlineError } from './layout/movedOutline.ts';

@@ -31,6 +31,7 @@ export {
   type DrawnOutline,
   type DrawnPath,
   type DrawnPoint,
+  type DrawnSurface,
   type DrawnText,
   type LeftOut,
   type Placing,

@@ -7,11 +7,11 @@ import {
   gridCrossing,
   gridLine,
   insidePolygon,
-  measuredAgainstLine,
+  measuredAgainstSide,
   measurePoint,
   planDistance,
   reduceReading,
-  type AgainstLine,
+  type AgainstSide,
   type ColumnGrid,
   type FaceResult,
   type FaceShot,
@@ -266,7 +266,7 @@ export function columnsAlong(state: SiteState, gridFact: Fact<'grid'>, label: st
 const crossingLines = (grid: ColumnGrid, line: GridLine): readonly GridLine[] =>
   grid.letters.some((each) => each.label === line.label) ? grid.numbers : grid.letters;
 
-export interface LineDifference extends AgainstLine {
+export interface LineDifference extends AgainstSide {
   readonly fact: AsBuilt;
   readonly name: string;
 }
@@ -276,6 +276,10 @@ export const lineDifferences = (state: SiteState): LineDifference[] =>
   state.asBuilt.flatMap((fact): LineDifference[] => {
     const { against, place } = fact.body;
     if (against?.kind !== 'line') return [];
-    const found = measuredAgainstLine({ from: against.from, to: against.to, heightMode: 'grade', startChainage: 0 }, place);
+    const found = measuredAgainstSide({ from: against.from, to: against.to, bulge: against.bulge ?? 0 }, place);
     return found ? [{ ...found, fact, name: against.name }] : [];
   });
+
+/** How high a thing stands over the surface that it was measured against; null when it was not, or either has no height there. */
+export const heightOverSurface = ({ against, place }: Pick<FactBody<'asBuilt'>, 'against' | 'place'>): Metres | null =>
+  against?.kind !== 'surface' || against.z === null || place.z === null ? null : place.z - against.z;

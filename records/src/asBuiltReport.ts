@@ -1,7 +1,16 @@
 /** Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single points. */
 import type { LengthUnit, Metres, SitePoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { boltGroups, columnsAlong, designDifferences, lineDifferences, type BoltGroup, type ColumnRow, type DesignDifference } from './asBuilt.ts';
+import {
+  boltGroups,
+  columnsAlong,
+  designDifferences,
+  heightOverSurface,
+  lineDifferences,
+  type BoltGroup,
+  type ColumnRow,
+  type DesignDifference,
+} from './asBuilt.ts';
 import { memberName } from './cutSheet.ts';
 import { compareNames, type SiteState } from './state.ts';
 
@@ -40,6 +49,19 @@ export interface AsBuiltRow {
 
 const STEEL = 'steel';
 
+function againstName(against: Fact<'asBuilt'>['body']['against']): string {
+  switch (against?.kind) {
+    case 'face':
+      return `line ${against.line}`;
+    case 'surface':
+      return against.z === null ? `off the surface ${against.name}` : `surface ${against.name}`;
+    case 'plan':
+      return 'a design that is gone';
+    default:
+      return '';
+  }
+}
+
 export function asBuiltReport(state: SiteState, at: string, by: string): AsBuiltReport {
   const differences = new Map(designDifferences(state).map((each): [string, DesignDifference] => [each.fact.id, each]));
   const lines = new Map(lineDifferences(state).map((each) => [each.fact.id, each]));
@@ -53,12 +75,10 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
       name,
       code,
       place,
-      against: difference
-        ? `${difference.work.body.name}, ${difference.plan.corner}`
-        : (line?.name ?? (against?.kind === 'face' ? `line ${against.line}` : against?.kind === 'plan' ? 'a design that is gone' : '')),
+      against: difference ? `${difference.work.body.name}, ${difference.plan.corner}` : (line?.name ?? againstName(against)),
       dE: difference?.dE ?? null,
       dN: difference?.dN ?? null,
-      dZ: difference?.dZ ?? line?.heightDifference ?? null,
+      dZ: difference?.dZ ?? line?.heightDifference ?? heightOverSurface(fact.body),
       along: line?.chainage ?? null,
       off: line?.offset ?? null,
       within: difference?.within ?? null,

@@ -164,9 +164,11 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
           ? `face of column ${against.line}-${against.crossing}, ${FACE_EDGE[against.edge]}, ${against.level}`
           : against?.kind === 'line'
             ? `against ${against.name}`
-            : against?.kind === 'plan'
-              ? `against the design of ${planName(state, against.package, against.key)}`
-              : 'as it stands';
+            : against?.kind === 'surface'
+              ? `against the surface ${against.name}${against.z === null ? ', off it' : `, ${length(against.z)} there`}`
+              : against?.kind === 'plan'
+                ? `against the design of ${planName(state, against.package, against.key)}`
+                : 'as it stands';
       return {
         topic: 'mark',
         text: `${name}${code ? ` (${code})` : ''} measured ${what}: E ${length(place.e)}, N ${length(place.n)}, height ${length(place.z)}`,

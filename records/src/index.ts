@@ -20,6 +20,7 @@ export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetSta
 export {
   alternativesFor,
   hubPlans,
+  surfacePlaces,
   isForPlan,
   keepMoved,
   outlinesOf,
@@ -85,6 +86,7 @@ export {
   columnsAlong,
   controlFromBuilt,
   designDifferences,
+  heightOverSurface,
   lineDifferences,
   meanPlace,
   nextName,
@@ -95,7 +97,17 @@ export {
   type LineDifference,
   type MeanPlace,
 } from './asBuilt.ts';
-export { affectedPackages, fromRetired, packagesFrom, revisionsOf, type AffectedMark, type AffectedPackage } from './drawingEffects.ts';
+export {
+  affectedPackages,
+  drawingOfRevision,
+  fromRetired,
+  heightsToAsk,
+  packagesFrom,
+  revisionsOf,
+  type AffectedMark,
+  type AffectedPackage,
+  type HeightOf,
+} from './drawingEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
 export { cautionsFor, isIndependentlyChecked, uncheckedMarks, wantsIndependentCheck, type Caution, type CautionCode } from './cautions.ts';
 export { hindranceFrom, withProofDue, type RoundEntry } from './roundPlan.ts';

@@ -94,6 +94,7 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
   for (const item of items) {
     const hubs = RULES[item.rule](item, offset, unit);
     if (!hubs.ok) return fail({ ...hubs.error, item: item.name });
+    const onSurface = item.surface && new Map(item.surface.heights.map(({ key, z }) => [key, z]));
     for (const hub of hubs.value) {
       const isCentre = hub.offset === 0;
       plans.push({
@@ -109,12 +110,18 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
         offFace: hub.offFace && [...hub.offFace],
         alsoOffFace: hub.alsoOffFace && [...hub.alsoOffFace],
         onLine: hub.onLine && [...hub.onLine],
-        designZ: item.rule === 'rakedPiles' ? item.rake!.workingZ : (hub.z ?? item.designZ),
+        designZ: item.rule === 'rakedPiles' ? item.rake!.workingZ : onSurface ? (onSurface.get(hub.key) ?? null) : (hub.z ?? item.designZ),
         ...(item.rule === 'rakedPiles' && isCentre ? { rake: { azimuthDeg: item.rake!.azimuthDeg, ratio: item.rake!.ratio } } : {}),
       });
     }
   }
   return ok(plans);
+}
+
+/** Where the surface of an item has to be asked for heights: the design's own places, by the key of each mark within the item. */
+export function surfacePlaces(item: Item, offset: Metres, unit: LengthUnit): readonly { readonly key: string; readonly at: PlanPoint }[] {
+  const hubs = RULES[item.rule](item, offset, unit);
+  return hubs.ok ? hubs.value.map((hub) => ({ key: hub.key, at: hub.designPlace })) : [];
 }
 
 /** Two items can have corners of one name; the later mark gets a number. */

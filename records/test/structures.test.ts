@@ -11,6 +11,8 @@ import {
   columnsAlong,
   designDifferences,
   fromRetired,
+  heightOverSurface,
+  heightsToAsk,
   hubPlans,
   lineDifferences,
   nextName,
@@ -18,6 +20,7 @@ import {
   readingOf,
   shapesOf,
   stakeAt,
+  surfacePlaces,
   usedCodes,
 } from '../src/index.ts';
 import { HALL, newId, Story } from './story.ts';
@@ -236,6 +239,40 @@ describe('what was measured as it stands', () => {
     expect(found!.offset).toBeCloseTo(0.15, 3);
     expect(found!.heightDifference).toBeCloseTo(0.02, 3);
   });
+
+  it('is read along and off an arc, by the direction that it has there', () => {
+    const story = new Story().control();
+    const station = story.station('S1');
+    const arc = {
+      kind: 'line',
+      name: 'arc kerb',
+      from: { e: 4000, n: 8000, z: null },
+      to: { e: 4010, n: 8010, z: null },
+      bulge: Math.tan(Math.PI / 8),
+    } as const;
+    measure(story, station, { e: 4000 + 9.8 * Math.sin(1), n: 8010 - 9.8 * Math.cos(1), z: 5.5 }, { name: 'R1', against: arc });
+    const [found] = lineDifferences(story.state);
+    expect(found).toMatchObject({ position: 'on', heightDifference: null });
+    expect(found!.chainage).toBeCloseTo(10, 2);
+    expect(found!.offset).toBeCloseTo(-0.2, 3);
+    expect(found!.azimuth).toBeCloseTo(Math.PI / 2 - 1, 3);
+  });
+
+  it('stands so much over a surface, or off it, and the report and the book say so', () => {
+    const story = new Story().control();
+    const station = story.station('S1');
+    const against = { kind: 'surface', drawing: newId(), name: 'Finished', z: 5.4 } as const;
+    const over = measure(story, station, { e: 4005, n: 8003, z: 5.52 }, { name: 'G1', against });
+    const off = measure(story, station, { e: 4006, n: 8003, z: 5.52 }, { name: 'G2', against: { ...against, z: null } });
+    expect(heightOverSurface(over.body)).toBeCloseTo(0.12, 3);
+    expect(heightOverSurface(off.body)).toBeNull();
+    const { rows } = asBuiltReport(story.state, '2031-05-06T10:00:00Z', over.by);
+    expect(rows.map(({ name, against: what, dZ }) => [name, what, dZ === null ? null : Number(dZ.toFixed(2))])).toEqual([
+      ['G1', 'surface Finished', 0.12],
+      ['G2', 'off the surface Finished', null],
+    ]);
+    expect(bookLine(story.state, over)!.text).toMatch(/against the surface Finished, 5\.400 m there/);
+  });
 });
 
 describe('a drawing that was replaced', () => {
@@ -281,6 +318,30 @@ describe('a drawing that was replaced', () => {
     expect(next.plans.map(({ key }) => key)).toEqual(later.body.plans.map(({ key }) => key));
     expect(next.plans[own]).toMatchObject({ offset: 3, place: { e: expect.closeTo(moved.place.e + 0.03, 9) } });
     expect(next.items[0]).toMatchObject({ drawing: second.id });
+  });
+
+  it('gives the marks of a package the heights of its newer surface, and says which stand for the older ones', () => {
+    const story = new Story().control();
+    const first = drawing(story);
+    const onFirst = (point: { e: number }) => (point.e === 4010 ? null : 5 + point.e / 1000);
+    const heights = surfacePlaces(item({}), 2, 'metre').map(({ key, at }) => ({ key, z: onFirst(at) }));
+    const work = story.work({ items: [item({ surface: { drawing: first.id, name: 'Finished', heights } })], heightReference: 'surface' });
+    expect(work.body.plans.find(({ corner }) => corner === 'A')).toMatchObject({ designZ: 5 + 3.99 });
+    expect(work.body.plans.find(({ corner }) => corner === 'B')).toMatchObject({ designZ: null });
+    const mark = story.set(story.station('S1'), work, 0);
+    const second = drawing(story, { drawing: first.body.drawing, supersedes: first.id });
+    const same = (point: { e: number; n: number }) => point;
+    const [unasked] = affectedPackages(story.state, first.body.drawing, second.id, same);
+    expect(unasked!.marks).toEqual([]);
+    expect([...heightsToAsk(story.state, first.body.drawing, [unasked!]).get('Finished')!]).toEqual(surfacePlaces(item({}), 2, 'metre').map(({ at }) => at));
+    const [affected] = affectedPackages(story.state, first.body.drawing, second.id, same, (surface, at) =>
+      surface === 'Finished' ? 5.05 + at.e / 1000 : undefined,
+    );
+    expect(affected).toMatchObject({ moved: 0, lost: [] });
+    expect(affected!.marks.find((each) => each.mark)).toMatchObject({ name: mark.body.name, by: 0, rises: expect.closeTo(0.05, 9) });
+    expect(affected!.marks.filter(({ rises }) => rises === null)).toHaveLength(work.body.plans.filter(({ designZ }) => designZ === null).length);
+    if (!affected!.next.ok) throw new Error('no package');
+    expect(affected!.next.value.items[0]!.surface).toMatchObject({ drawing: second.id });
   });
 
   it('loses corners that are not in it any more by name, and says so of a package on a retired one', () => {

@@ -37,6 +37,11 @@ const dxf = (elements: readonly string[], unit: number | null = 6) =>
       '',
     ].join('\n'),
   );
+/** A design surface that rises to the east, 40 by 20 metres, its south-west corner at a height. */
+const grade = (low: number) =>
+  new TextEncoder().encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Finished"><Definition surfType="TIN">
+    <Pnts><P id="1">7990 3990 ${low}</P><P id="2">7990 4030 ${low + 0.4}</P><P id="3">8010 4030 ${low + 0.4}</P><P id="4">8010 3990 ${low}</P></Pnts>
+    <Faces><F>1 2 3</F><F>1 3 4</F></Faces></Definition></Surface></Surfaces></LandXML>`);
 const fileOf = (bytes: Uint8Array, name: string) => new File([bytes as BlobPart], name);
 const corners = HALL.corners.map(({ e, n }) => [e, n] as const);
 
@@ -132,6 +137,22 @@ describe('a newer revision', () => {
       body: { supersedes: work.id, items: [{ drawing: taken!.id, corners: expect.arrayContaining([{ name: 'B', e: 4010.03, n: 7990 }]) }] },
     });
   });
+
+  it('of a surface gives packages other heights, and says which marks stand for the older ones', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'grade.xml', grade(5));
+    const heights = ['A', 'B'].map((key, i) => ({ key, z: 5 + i / 10 }));
+    const points = { rule: 'points', corners: HALL.corners.slice(0, 2), surface: { drawing: drawing.id, name: 'Finished', heights } } as const;
+    const work = story.work({ items: [{ ...HALL, ...points, corners: [...points.corners] }], heightReference: 'surface' });
+    story.set(story.station('S1'), work, 0);
+    const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(grade(5.05), 'grade-b.xml'));
+    expect(await screen.findByText(/none of its corners moved\. 2 of its marks get another height\./)).toBeTruthy();
+    expect(screen.getByText(/^Set already and affected/).textContent).toContain('50 mm higher');
+    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(said()[1]).toMatchObject({ type: 'package', body: { items: [{ surface: { drawing: said()[0]!.id } }], plans: [{ designZ: 5.05 }, {}] } });
+  });
 });
 
 describe('a package', () => {
@@ -143,6 +164,44 @@ describe('a package', () => {
     expect(screen.getByText('11 marks')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'its 9 lines' }));
     expect(screen.getByText('18 marks')).toBeTruthy();
+  });
+
+  it('takes the heights of a surface, and names the corners that lie off it', async () => {
+    const story = new Story().control();
+    await keptDrawing(story, 'grade.xml', grade(5));
+    const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
+    await user.type(screen.getByLabelText('Name'), 'Yard');
+    await user.type(screen.getByLabelText('Crew'), 'Grading');
+    await user.type(screen.getByLabelText('Marks begin with'), 'YD');
+    await user.type(screen.getByLabelText('Name of the outline'), 'Yard');
+    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
+    await user.selectOptions(await screen.findByLabelText('Heights come from'), 'Finished, of grade');
+    expect(screen.queryByLabelText('Design height, m')).toBeNull();
+    expect(screen.getByText('2 triangles, 5.000 to 5.400 m.')).toBeTruthy();
+    await user.type(screen.getByLabelText(/^Points to mark/), 'A, 3990, 7990{Enter}B, 4000, 7990{Enter}C, 4050, 7990');
+    expect(await screen.findByText(/^5\.000 to 5\.100 m at these places\./)).toBeTruthy();
+    expect(screen.getByText(/No height at C: off the surface\./)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLSelectElement>('Cut and fill to').value).toBe('surface');
+    await user.click(screen.getByRole('button', { name: 'Make package' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({
+      body: {
+        heightReference: 'surface',
+        items: [
+          {
+            surface: {
+              name: 'Finished',
+              heights: [
+                { key: 'A', z: 5 },
+                { key: 'B', z: expect.closeTo(5.1, 9) },
+                { key: 'C', z: null },
+              ],
+            },
+          },
+        ],
+        plans: [{ designZ: 5 }, { designZ: expect.closeTo(5.1, 9) }, { designZ: null }],
+      },
+    });
   });
 
   it('marks bolts by their pattern, and says what the pattern lacks', async () => {

@@ -167,6 +167,37 @@ describe('on a line', () => {
     expect(screen.getByText('A line runs between two different points.')).toBeTruthy();
     expect(screen.getByText('No line is chosen')).toBeTruthy();
   });
+
+  it('an arc between two points says which way it turns, and which side is which', async () => {
+    const story = site();
+    story.station('S1');
+    const { user } = show(story, <OnLine />);
+    await user.selectOptions(screen.getByLabelText('Line'), 'between two points');
+    await user.selectOptions(screen.getByLabelText('From'), 'K1');
+    await user.selectOptions(screen.getByLabelText('To'), 'K2');
+    await user.selectOptions(screen.getByLabelText('It runs'), 'in an arc, turning left');
+    await user.type(screen.getByLabelText(/^Radius/), '1');
+    expect(screen.getByText(/^Too small: the points lie \d+\.\d{3} m apart/)).toBeTruthy();
+    await user.type(screen.getByLabelText(/^Radius/), '00');
+    expect(screen.getByText(/^Arc K1–K2, starting \S+ and turning left, \d+\.\d{3} m long/)).toBeTruthy();
+    expect(screen.getByText('Right of the arc is its outer side, away from the centre, looking along it.')).toBeTruthy();
+  });
+
+  it('arcs and heights of kerbs that are marked along are there to be read against', () => {
+    const story = site();
+    const corners = [
+      { name: 'K', e: 4000, n: 8000, z: 5, bulge: Math.tan(Math.PI / 8) },
+      { name: 'L', e: 4010, n: 8010, z: null },
+    ];
+    story.work({
+      name: 'Kerb',
+      items: [{ ...HALL, name: 'Island', rule: 'along', corners, designZ: 5.2, along: { spacing: { interval: 5 }, side: 'on', closed: false } }],
+    });
+    const arc = lineChoices(story.state).at(-1)!;
+    expect(arc).toMatchObject({ name: 'Island K–L', length: expect.closeTo(5 * Math.PI, 6), side: { from: { z: 5 }, to: { z: 5.2 } } });
+    expect(lineAt([arc], { e: 4000 + 10.2 * Math.sin(1), n: 8010 - 10.2 * Math.cos(1) }, 0.3)).toBe(arc);
+    expect(lineAt([arc], { e: 4000, n: 8010 }, 0.3)).toBeNull();
+  });
 });
 
 describe('care and pacing', () => {

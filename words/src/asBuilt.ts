@@ -1,6 +1,7 @@
 /** What was measured as it stands, in words: never a bare sign. */
 import { compassWord, formatLength, lengthToMetres, type FaceResult, type LengthUnit, type Metres, type PatternFit, type Radians } from '@idle-marker/core';
 import { smallLength } from './small.ts';
+import { cutFillWords } from './stakeLines.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export const FACE_EDGE = { first: 'first edge', second: 'second edge', middle: 'middle' } as const;
@@ -20,6 +21,18 @@ export function heightOffWords(dZ: Metres | null, unit: LengthUnit): string {
   if (dZ === null) return 'no height';
   const said = smallLength(dZ, unit);
   return /[1-9]/.test(said) ? `${said} ${dZ > 0 ? 'high' : 'low'}` : 'at its height';
+}
+
+/**
+ * "0.120 m above Finished grade: CUT 0.120": of ground, what is to be done about it stands beside it.
+ *
+ * @param over height of the ground less that of the surface; null where there is none
+ */
+export function overSurfaceWords(over: Metres | null, surface: string, unit: LengthUnit): string {
+  if (over === null) return `Off ${surface}: no height here`;
+  const figure = formatLength(Math.abs(over), unit, LENGTH_DECIMALS);
+  if (!/[1-9]/.test(figure)) return `On ${surface}`;
+  return `${figure} ${UNIT_ABBREVIATION[unit]} ${over > 0 ? 'above' : 'below'} ${surface}: ${cutFillWords(over, unit)}`;
 }
 
 /** "0.150 m right of line A, looking along it": the side by the hand and by the compass. */

@@ -50,7 +50,18 @@ export { driftWords, type DriftOf } from './drift.ts';
 export { SETUP_STEPS, type SetupStep } from './setupSteps.ts';
 export { WHY } from './why.ts';
 export { EVENT_KINDS, EVENT_WORDS, type EventKind } from './events.ts';
-export { alongWords, FACE_EDGE, faceWords, offLineParts, heightOffWords, offWords, patternWords, sideWords, type FaceJudgement } from './asBuilt.ts';
+export {
+  alongWords,
+  FACE_EDGE,
+  faceWords,
+  offLineParts,
+  heightOffWords,
+  offWords,
+  overSurfaceWords,
+  patternWords,
+  sideWords,
+  type FaceJudgement,
+} from './asBuilt.ts';
 export { ROUNDING, writtenLength, type Rounding } from './rounding.ts';
 export { MARK_KIND, MARK_TOOLS } from './markKinds.ts';
 export { rakeWords } from './rakes.ts';

@@ -24,6 +24,7 @@ export const HEIGHT_REFERENCE: Readonly<Record<HeightReference, string>> = {
   invert: 'invert',
   topOfKerb: 'top of kerb',
   subgrade: 'subgrade',
+  surface: 'design surface',
 };
 
 /** Short forms for a stake, each with the one meaning above. */
@@ -34,6 +35,7 @@ export const HEIGHT_REFERENCE_SHORT: Readonly<Record<HeightReference, string>> =
   invert: 'INV',
   topOfKerb: 'TOK',
   subgrade: 'SG',
+  surface: 'DS',
 };
 
 export const STANDING: Readonly<Record<Standing, string>> = {

@@ -2,7 +2,7 @@
 import type { Metres } from '../quantity/unit.ts';
 
 /** Feature that heights are given to. */
-export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade';
+export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade' | 'surface';
 
 /** What the corner of an item means. */
 export type CornerMeaning = 'outsideFace' | 'insideFace' | 'wallCentre' | 'gridLine' | 'waterLine' | 'centre' | 'edge';

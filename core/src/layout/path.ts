@@ -9,6 +9,7 @@ import { wrapTurn } from '../quantity/angle.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { Corner, HubPlan } from './outline.ts';
+import { measuredAgainstLine, type AgainstLine } from './referenceLine.ts';
 import { measuredAgainstArc, pointOnReferenceArc, referenceArc, type ReferenceArc } from './referenceArc.ts';
 
 export interface PathCorner extends Corner {
@@ -42,6 +43,8 @@ const FLAT = 1e-7;
 /** Points nearer than this along the path are one. */
 const SAME: Metres = 0.005;
 const MOST_POINTS = 5000;
+/** Arcs are drawn in steps of this angle. */
+const ARC_STEP: Radians = Math.PI / 32;
 
 /** @param closed the last corner is joined to the first */
 export function pathOf(corners: readonly PathCorner[], closed: boolean): Result<Path, PathError> {
@@ -117,6 +120,68 @@ function againstSide(side: PathSide, point: PlanPoint, isFirst: boolean, isLast:
   const where = measuredAgainstArc(side.arc, point);
   if (where.status === 'onAlignment') return of(where.chainage, where.offset);
   return of(where.status === 'beyondStart' ? -where.extension : side.length + where.extension, where.offset);
+}
+
+/** One straight side or arc by itself, as something is read against it. */
+export interface ReferenceSide {
+  readonly from: SitePoint;
+  readonly to: SitePoint;
+  /** 0 when it is straight; positive turning left. */
+  readonly bulge: number;
+}
+export interface AgainstSide extends AgainstLine {
+  /** Direction of the way where the point is nearest. */
+  readonly azimuth: Radians;
+}
+
+/** Bulge of the shorter arc of a radius between two places; null when they are farther apart than twice the radius. */
+export function bulgeOf(from: PlanPoint, to: PlanPoint, radius: Metres, turns: 'left' | 'right'): number | null {
+  const sine = planDistance(from, to) / 2 / radius;
+  if (!(radius > 0) || sine > 1 || sine === 0) return null;
+  return (turns === 'left' ? 1 : -1) * Math.tan(Math.asin(sine) / 2);
+}
+
+/**
+ * Where a point lies against one side. A straight one is carried on beyond its ends with its grade; an arc along its tangents,
+ * without heights. Null when the side has no length.
+ */
+export function measuredAgainstSide({ from, to, bulge }: ReferenceSide, point: SitePoint): AgainstSide | null {
+  if (Math.abs(bulge) < FLAT) {
+    const found = measuredAgainstLine({ from, to, heightMode: 'grade', startChainage: 0 }, point);
+    return found && { ...found, azimuth: azimuth(from, to) };
+  }
+  const path = pathOf(
+    [
+      { ...from, name: 'from', bulge },
+      { ...to, name: 'to' },
+    ],
+    false,
+  );
+  if (!path.ok) return null;
+  const { chainage, offset, position, z } = againstPath(path.value, point);
+  return {
+    chainage,
+    offset,
+    position,
+    heightDifference: position !== 'on' || z === null || point.z === null ? null : point.z - z,
+    azimuth: pointOnPath(path.value, Math.min(Math.max(chainage, 0), path.value.length), 0)!.azimuth,
+  };
+}
+
+/** Length of a side, and places along it for it to be drawn by, its ends among them. */
+export function drawnSide(side: ReferenceSide): { readonly length: Metres; readonly places: readonly PlanPoint[] } {
+  const path = pathOf(
+    [
+      { ...side.from, name: 'from', bulge: side.bulge },
+      { ...side.to, name: 'to' },
+    ],
+    false,
+  );
+  if (!path.ok) return { length: 0, places: [side.from, side.to] };
+  const { length, sides } = path.value;
+  const { arc } = sides[0]!;
+  const steps = arc ? Math.max(2, Math.ceil(arc.delta / ARC_STEP)) : 1;
+  return { length, places: Array.from({ length: steps + 1 }, (_, i) => pointOnPath(path.value, (length * i) / steps, 0)!) };
 }
 
 export interface AlongAsked {

@@ -4,6 +4,9 @@ import {
   againstPath,
   azimuth,
   batterShift,
+  bulgeOf,
+  drawnSide,
+  measuredAgainstSide,
   boltMarks,
   boltsOf,
   distanceToPolygon,
@@ -50,6 +53,34 @@ describe('a path of straight sides and arcs', () => {
         expect(found.position).toBe('on');
       }),
     );
+  });
+  it('one side by itself: an arc by its radius, read along and off, its height between its ends', () => {
+    const [from, to] = [
+      { e: 0, n: 0, z: 5 },
+      { e: 10, n: 10, z: 6 },
+    ];
+    const bulge = bulgeOf(from, to, 10, 'left')!;
+    expect(bulge).toBeCloseTo(Math.tan(Math.PI / 8), 12);
+    expect(bulgeOf(from, to, 10, 'right')).toBeCloseTo(-bulge, 12);
+    expect([bulgeOf(from, to, 7, 'left'), bulgeOf(from, from, 7, 'left'), bulgeOf(from, to, -10, 'left')]).toEqual([null, null, null]);
+    // The centre is at (0, 10); half-way round, two metres outside of it, that is to the right of a way that turns left.
+    const middle = { e: 12 * Math.sin(Math.PI / 4), n: 10 - 12 * Math.cos(Math.PI / 4), z: 5.6 };
+    const found = measuredAgainstSide({ from, to, bulge }, middle)!;
+    expect(found).toMatchObject({ position: 'on', chainage: expect.closeTo(2.5 * Math.PI, 6), offset: expect.closeTo(2, 6) });
+    expect(found.heightDifference).toBeCloseTo(0.1, 9);
+    expect(found.azimuth).toBeCloseTo(Math.PI / 4, 6);
+    expect(measuredAgainstSide({ from, to, bulge }, { e: -3, n: 1, z: 5 })).toMatchObject({ position: 'before', heightDifference: null });
+    expect(measuredAgainstSide({ from, to: { e: 0, n: 20, z: 7 }, bulge: 0 }, { e: 1, n: 30, z: 8.25 })).toMatchObject({
+      position: 'after',
+      offset: 1,
+      heightDifference: 0.25,
+      azimuth: 0,
+    });
+    const drawn = drawnSide({ from, to, bulge });
+    expect(drawn.length).toBeCloseTo(5 * Math.PI, 9);
+    for (const place of drawn.places) expect(planDistance(place, { e: 0, n: 10 })).toBeCloseTo(10, 9);
+    expect(drawnSide({ from, to, bulge: 0 }).places).toHaveLength(2);
+    expect(drawnSide({ from, to: from, bulge: 0 }).length).toBe(0);
   });
   it('is carried on beyond its ends, and says so', () => {
     const path = good(pathOf(bend, false));

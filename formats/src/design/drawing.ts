@@ -1,5 +1,15 @@
 /** A drawing as it was read, in its own units, and as it is placed on the site. X is east, Y north. */
-import { METRES_PER_UNIT, planDistance, signedArea, transformed, type LengthUnit, type Metres, type PlanPoint, type Similarity } from '@idle-marker/core';
+import {
+  METRES_PER_UNIT,
+  planDistance,
+  signedArea,
+  transformed,
+  type LengthUnit,
+  type Metres,
+  type PlanPoint,
+  type Similarity,
+  type Triangles,
+} from '@idle-marker/core';
 import { joinedLines } from './joinedLines.ts';
 
 export interface DrawnCorner extends PlanPoint {
@@ -29,6 +39,12 @@ export interface DrawnText {
   readonly at: PlanPoint;
   readonly text: string;
 }
+/** Heights: a ground or a design made of triangles, in the units of the file. */
+export interface DrawnSurface {
+  /** The surface's own name, or the layer that its faces are on. */
+  readonly layer: string;
+  readonly triangles: Triangles;
+}
 export interface LeftOut {
   readonly what: string;
   readonly layer: string;
@@ -47,6 +63,7 @@ export interface RawDrawing {
   readonly points: readonly DrawnPoint[];
   readonly circles: readonly DrawnCircle[];
   readonly texts: readonly DrawnText[];
+  readonly surfaces: readonly DrawnSurface[];
   /** What was not understood or not taken, by kind and layer, with how many. */
   readonly leftOut: readonly LeftOut[];
 }
@@ -139,6 +156,18 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
     raw.texts.map((text) => ({ ...text, at: at(text.at) })),
     (text) => [text.at],
   );
+  const surfaces = raw.surfaces.flatMap(({ layer, triangles: { places, faces } }): DrawnSurface[] => {
+    const placed = new Float64Array(places.length);
+    for (let i = 0; i < places.length; i += 3) {
+      const to = at({ e: places[i]!, n: places[i + 1]! });
+      if (!isNear(to)) {
+        far.set(layer, (far.get(layer) ?? 0) + 1);
+        return [];
+      }
+      placed.set([to.e, to.n, places[i + 2]! * metresPerUnit], i);
+    }
+    return [{ layer, triangles: { places: placed, faces } }];
+  });
   const outlines: DrawnOutline[] = [];
   const lines: DrawnLine[] = [];
   for (const { layer, corners, closed } of paths) {
@@ -155,15 +184,17 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
     points,
     circles,
     texts,
+    surfaces,
     outlines: outlines.sort((a, b) => b.area - a.area),
     lines,
-    layers: layersOf([paths, points, circles, texts]),
+    layers: layersOf([paths, points, circles, texts], surfaces),
     leftOut: [...raw.leftOut, ...[...far].map(([layer, count]) => ({ what: 'too far from the site', layer, count }))],
   };
 }
 
-function layersOf(lists: readonly (readonly { readonly layer: string }[])[]): DrawnLayer[] {
+function layersOf(lists: readonly (readonly { readonly layer: string }[])[], surfaces: readonly DrawnSurface[]): DrawnLayer[] {
   const counts = new Map<string, number>();
+  for (const { layer, triangles } of surfaces) counts.set(layer, triangles.faces.length / 3);
   for (const list of lists) for (const { layer } of list) counts.set(layer, (counts.get(layer) ?? 0) + 1);
   return [...counts].map(([name, elements]) => ({ name, elements })).sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
 }
@@ -172,8 +203,18 @@ function layersOf(lists: readonly (readonly { readonly layer: string }[])[]): Dr
  * The box that holds a drawing but for what lies far from all the rest: a stray point a thousand kilometres away would leave
  * nothing of it to be seen. Null when there is nothing.
  */
-export function usualExtent({ paths, points, circles }: Pick<Drawing, 'paths' | 'points' | 'circles'>): readonly [number, number, number, number] | null {
-  const places = [...paths.flatMap(({ corners }) => corners), ...points.map(({ at }) => at), ...circles.map(({ centre }) => centre)];
+export function usualExtent({
+  paths,
+  points,
+  circles,
+  surfaces,
+}: Pick<Drawing, 'paths' | 'points' | 'circles' | 'surfaces'>): readonly [number, number, number, number] | null {
+  const places = [
+    ...paths.flatMap(({ corners }) => corners),
+    ...points.map(({ at }) => at),
+    ...circles.map(({ centre }) => centre),
+    ...surfaces.flatMap(cornersOf),
+  ];
   if (places.length === 0) return null;
   const span = (values: number[]): [number, number] => {
     const sorted = values.sort((a, b) => a - b);
@@ -184,4 +225,17 @@ export function usualExtent({ paths, points, circles }: Pick<Drawing, 'paths' | 
   const [e0, e1] = span(places.map(({ e }) => e));
   const [n0, n1] = span(places.map(({ n }) => n));
   return [e0, n0, e1, n1];
+}
+
+/** Corners of the box round a surface. */
+function cornersOf({ triangles: { places } }: DrawnSurface): PlanPoint[] {
+  let [e0, n0, e1, n1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (let i = 0; i < places.length; i += 3) {
+    [e0, e1] = [Math.min(e0, places[i]!), Math.max(e1, places[i]!)];
+    [n0, n1] = [Math.min(n0, places[i + 1]!), Math.max(n1, places[i + 1]!)];
+  }
+  return [
+    { e: e0, n: n0 },
+    { e: e1, n: n1 },
+  ];
 }

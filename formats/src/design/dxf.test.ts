@@ -95,7 +95,7 @@ describe('drawings', () => {
     expect(found.lines).toHaveLength(1);
     expect(Object.fromEntries(found.leftOut.map(({ what, layer, count }) => [what, `${count} on ${layer}`]))).toEqual({
       SOME_PROXY: '2 on MEP',
-      '3DFACE': '1 on ROOF',
+      '3DFACE at height 0': '2 on ROOF',
       'POLYLINE without an end': '1 on OLD',
       'LWPOLYLINE that can not be read': '1 on BAD',
       'LINE without length': '1 on A',
@@ -204,6 +204,52 @@ describe('files of any kind', () => {
       row: 1,
       detail: 'has a point without two numbers',
     });
+  });
+
+  it('in LandXML give surfaces of triangles, without the faces that are holes', () => {
+    const surface = (name: string, faces: string) => `<Surface name="${name}"><Definition surfType="TIN"><Pnts>
+      <P id="11">200 100 5</P><P id="12">200 110 6</P><P id="13">210 110 7</P><P id="14">210 100 8</P><P id="15">1 2</P></Pnts>
+      <Faces>${faces}</Faces></Definition></Surface>`;
+    const found = whole(`<LandXML><Units><Imperial linearUnit="foot"/></Units><Surfaces>
+      ${surface('Finished', '<F>11 12 13</F><F n="1 0 0">11 13 14</F><F i="1">12 13 14</F><F>11 12 99</F>')}${surface('Finished', '<F>11 12 13</F>')}
+      ${surface('Bare', '')}</Surfaces></LandXML>`);
+    expect(found.unit?.name).toBe('feet');
+    expect(found.surfaces.map(({ layer, triangles }) => [layer, [...triangles.faces]])).toEqual([
+      ['Finished', [0, 1, 2, 0, 2, 3]],
+      ['Finished 2', [0, 1, 2]],
+    ]);
+    expect([...found.surfaces[0]!.triangles.places.slice(0, 6)]).toEqual([100, 200, 5, 110, 200, 6]);
+    expect(found.leftOut.map(({ what, count }) => [what, count])).toEqual([
+      ['P of a surface without a height', 3],
+      ['F of a surface without its three corners', 1],
+      ['Surface without triangles', 1],
+    ]);
+    const placed = placeDrawing(found, { metresPerUnit: 0.3048, similarity: null });
+    expect(placed.surfaces[0]!.triangles.places[2]).toBeCloseTo(5 * 0.3048, 12);
+    expect(placed.layers).toEqual([
+      { name: 'Finished', elements: 2 },
+      { name: 'Finished 2', elements: 1 },
+    ]);
+    expect(usualExtent(placed)!.map((each) => Math.round(each * 100) / 100)).toEqual([30.48, 60.96, 33.53, 64.01]);
+  });
+
+  it('in DXF give the faces of a layer as one surface, quadrangles as two triangles', () => {
+    const face = (...at: readonly (readonly [number, number, number])[]) =>
+      pairs(
+        [0, '3DFACE'],
+        [8, 'GRADE'],
+        ...at.flatMap(([x, y, z], i): [number, number][] => [
+          [10 + i, x],
+          [20 + i, y],
+          [30 + i, z],
+        ]),
+        [70, 5],
+      );
+    const found = whole(drawing([face([0, 0, 1], [10, 0, 2], [10, 10, 3], [0, 10, 2]), face([10, 0, 2], [20, 0, 3], [10, 10, 3], [10, 10, 3])]));
+    expect(found.surfaces).toHaveLength(1);
+    expect(found.surfaces[0]!.layer).toBe('GRADE');
+    expect([...found.surfaces[0]!.triangles.faces]).toEqual([0, 1, 2, 0, 2, 3, 1, 4, 2]);
+    expect(found.surfaces[0]!.triangles.places).toHaveLength(15);
   });
 
   it('in LandXML give points and planar features, northing first, arcs by their centre', () => {

@@ -1,4 +1,4 @@
-/** Drawings in DXF: lines, polylines with their arcs, arcs, circles, points, blocks as points, texts. Layers are kept. */
+/** Drawings in DXF: lines, polylines with their arcs, arcs, circles, points, blocks as points, texts, and faces as surfaces. Layers are kept. */
 import DxfParser, {
   type IArcEntity,
   type ICircleEntity,
@@ -26,6 +26,7 @@ import {
   type DrawnText,
   type RawDrawing,
 } from './drawing.ts';
+import { GrowingSurface } from './growingSurface.ts';
 import { dxfGroups, type DxfElement } from './dxfGroups.ts';
 
 /** Told after every few thousand elements. */
@@ -59,9 +60,17 @@ export function readRawDxf(text: string, onProgress: Progress = () => undefined)
     onProgress(Math.min(i + AT_A_TIME, elements.length), elements.length);
   }
   const { paths, points, circles, texts } = taking;
+  const surfaces = [...taking.surfaces].flatMap(([layer, growing]) => {
+    const surface = growing.finish(layer);
+    if (!surface) return [];
+    // Faces of a plan lie at 0 throughout: that is no height, and no surface.
+    if (surface.triangles.places.some((value, i) => i % 3 === 2 && value !== 0)) return [surface];
+    taking.leave('3DFACE at height 0', layer, surface.triangles.faces.length / 3);
+    return [];
+  });
   const leftOut = [...taking.left].map(([key, count]) => ({ what: key.split('\n')[0]!, layer: key.split('\n')[1]!, count }));
-  if (paths.length + points.length + circles.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
-  return ok({ unit: HEADER_UNITS[insUnits] ?? null, paths, points, circles, texts, leftOut });
+  if (paths.length + points.length + circles.length + surfaces.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
+  return ok({ unit: HEADER_UNITS[insUnits] ?? null, paths, points, circles, texts, surfaces, leftOut });
 }
 
 /** A drawing in the site's coordinates; `unit` is used where its header names none. */
@@ -84,6 +93,10 @@ function parse(text: string, elements: readonly DxfElement[]): IEntity[] | null 
 
 function takeAll(text: string, elements: readonly DxfElement[], taking: Taking): void {
   const known = elements.filter((element) => {
+    if (element.type === '3DFACE') {
+      taking.takeFace(text.slice(element.start, element.end), element.layer);
+      return false;
+    }
     if (TAKEN.has(element.type) && element.whole) return true;
     taking.leave(element.whole ? element.type : `${element.type} without an end`, element.layer);
     return false;
@@ -116,12 +129,29 @@ class Taking {
   readonly points: DrawnPoint[] = [];
   readonly circles: DrawnCircle[] = [];
   readonly texts: DrawnText[] = [];
+  /** Faces by their layer. */
+  readonly surfaces = new Map<string, GrowingSurface>();
   /** By what and layer. */
   readonly left = new Map<string, number>();
 
-  leave(what: string, layer: string): void {
+  leave(what: string, layer: string, count = 1): void {
     const key = `${what}\n${layer}`;
-    this.left.set(key, (this.left.get(key) ?? 0) + 1);
+    this.left.set(key, (this.left.get(key) ?? 0) + count);
+  }
+
+  /** Of a face the library loses the fourth corner when its edges are marked, so that its twelve numbers are read here. */
+  takeFace(groups: string, layer: string): void {
+    const values = new Map<string, number>();
+    const lines = groups.split('\n');
+    for (let i = 0; i + 1 < lines.length; i += 2) values.set(lines[i]!.trim(), Number(lines[i + 1]));
+    const corners = [0, 1, 2, 3].map((i) => [10, 20, 30].map((code) => values.get(String(code + i)) ?? NaN) as [number, number, number]);
+    if (!corners.slice(0, 3).every((corner) => finite(...corner))) return this.leave('3DFACE without a place', layer);
+    const growing = this.surfaces.get(layer) ?? new GrowingSurface();
+    this.surfaces.set(layer, growing);
+    const [a, b, c, d] = corners.map((corner) => (finite(...corner) ? growing.at(...corner) : undefined));
+    growing.triangle(a!, b!, c!);
+    // A triangle repeats its third corner as the fourth.
+    if (d !== undefined && d !== c) growing.triangle(a!, c!, d);
   }
 
   take(entity: IEntity, { type, layer, attribute }: DxfElement): void {

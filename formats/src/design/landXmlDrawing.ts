@@ -1,11 +1,21 @@
 /**
- * Points and planar features of a LandXML file (1.0 to 1.2): `CgPoint`, and `PlanFeature` with the `Line` and `Curve` of its
- * `CoordGeom`; northing first. Entities are never resolved, and a document type is refused. Source: LandXML.org, LandXML-1.2
+ * Points, planar features and surfaces of a LandXML file (1.0 to 1.2): `CgPoint`, `PlanFeature` with the `Line` and `Curve` of
+ * its `CoordGeom`, and `Surface` with its points and faces; northing first. Entities are never resolved, and a document type is refused. Source: LandXML.org, LandXML-1.2
  * schema.
  */
 import { SaxesParser } from 'saxes';
 import { azimuth, fail, METRES_PER_UNIT, ok, wrapTurn, type Result } from '@idle-marker/core';
-import { unitOfLength, type DrawingError, type DrawingUnit, type DrawnCorner, type DrawnPath, type DrawnPoint, type RawDrawing } from './drawing.ts';
+import {
+  unitOfLength,
+  type DrawingError,
+  type DrawingUnit,
+  type DrawnCorner,
+  type DrawnPath,
+  type DrawnPoint,
+  type DrawnSurface,
+  type RawDrawing,
+} from './drawing.ts';
+import { GrowingSurface } from './growingSurface.ts';
 
 const UNITS: Readonly<Record<string, DrawingUnit>> = {
   meter: unitOfLength('metre'),
@@ -51,6 +61,12 @@ export function readRawLandXml(text: string): Result<RawDrawing, DrawingError> {
   let feature: { name: string; corners: DrawnCorner[] } | null = null;
   let side: Open | null = null;
   let point: { name: string | null } | null = null;
+  let surface: { readonly name: string; readonly growing: GrowingSurface } | null = null;
+  /** Of the corner that is being read, or of the triangle; null for one that is not there to be seen. */
+  let corner: string | null = null;
+  let isSeen = true;
+  const surfaces: DrawnSurface[] = [];
+  const leave = (what: string) => left.set(what, (left.get(what) ?? 0) + 1);
   let collected = '';
   const finish = () => {
     if (feature && feature.corners.length > 1) {
@@ -77,7 +93,12 @@ export function readRawLandXml(text: string): Result<RawDrawing, DrawingError> {
     } else if (local === 'PlanFeature') feature = { name: attribute('name').trim() || 'plan features', corners: [] };
     else if ((local === 'Line' || local === 'Curve') && feature) side = { kind: local, rotation: attribute('rot'), ends: {} };
     else if (local === 'CgPoint' && attribute('pntRef') === '') point = { name: attribute('name').trim() || null };
-    else if (feature && (local === 'Spiral' || local === 'IrregularLine' || local === 'Chain')) left.set(local, (left.get(local) ?? 0) + 1);
+    else if (local === 'Surface') surface = { name: attribute('name').trim() || 'surface', growing: new GrowingSurface() };
+    else if (surface && local === 'P') corner = attribute('id').trim();
+    // Faces marked so are holes.
+    else if (surface && local === 'F') isSeen = attribute('i') !== '1';
+    else if (surface && (local === 'Breakline' || local === 'Contour' || local === 'Boundary')) leave(`${local} of a surface`);
+    else if (feature && (local === 'Spiral' || local === 'IrregularLine' || local === 'Chain')) leave(local);
   });
   parser.on('text', (chunk) => {
     collected += chunk;
@@ -87,14 +108,14 @@ export function readRawLandXml(text: string): Result<RawDrawing, DrawingError> {
     if (local === 'CgPoint' && point) {
       const at = cornerOf(collected);
       if (at) points.push({ layer: 'points', at: { e: at.e, n: at.n }, z: at.z, name: point.name });
-      else left.set('CgPoint without a place', (left.get('CgPoint without a place') ?? 0) + 1);
+      else leave('CgPoint without a place');
       point = null;
     } else if (side && (local === 'Start' || local === 'End' || local === 'Center')) {
       const at = cornerOf(collected);
       if (at) side.ends[local] = at;
     } else if (side && feature && local === side.kind) {
       const corners = sideOf(side);
-      if (!corners) left.set(`${local} without both ends`, (left.get(`${local} without both ends`) ?? 0) + 1);
+      if (!corners) leave(`${local} without both ends`);
       else {
         const last = feature.corners.at(-1);
         const goesOn = last && Math.hypot(last.e - corners[0]!.e, last.n - corners[0]!.n) < 1e-6;
@@ -108,6 +129,25 @@ export function readRawLandXml(text: string): Result<RawDrawing, DrawingError> {
     } else if (local === 'PlanFeature') {
       finish();
       feature = null;
+    } else if (surface && local === 'P' && corner !== null) {
+      const at = cornerOf(collected);
+      if (at && at.z !== null) surface.growing.corner(corner, at.e, at.n, at.z);
+      else leave('P of a surface without a height');
+      corner = null;
+    } else if (surface && local === 'F' && isSeen) {
+      const [a, b, c] = collected
+        .trim()
+        .split(/\s+/)
+        .map((each) => surface!.growing.named(each));
+      if (a === undefined || b === undefined || c === undefined) leave('F of a surface without its three corners');
+      else surface.growing.triangle(a, b, c);
+    } else if (local === 'Surface' && surface) {
+      const { name: own, growing } = surface;
+      const again = surfaces.filter(({ layer }) => layer === own || layer.startsWith(`${own} `)).length;
+      const grown = growing.finish(again === 0 ? own : `${own} ${again + 1}`);
+      if (grown) surfaces.push(grown);
+      else leave('Surface without triangles');
+      surface = null;
     }
   });
   parser.write(text.replace(/^\uFEFF/, '')).close();
@@ -116,6 +156,6 @@ export function readRawLandXml(text: string): Result<RawDrawing, DrawingError> {
   if (root !== 'LandXML') return fail({ code: 'NOT_A_DRAWING', detail: `it is XML, but ${root === null ? 'empty' : `“${String(root)}”`} instead of LandXML` });
   if (unknownUnit !== null) return fail({ code: 'NOT_A_DRAWING', detail: `its linear unit “${String(unknownUnit)}” is not known` });
   const leftOut = [...left].map(([what, count]) => ({ what, layer: 'LandXML', count }));
-  if (paths.length + points.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
-  return ok({ unit, paths, points, circles: [], texts: [], leftOut });
+  if (paths.length + points.length + surfaces.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
+  return ok({ unit, paths, points, circles: [], texts: [], surfaces, leftOut });
 }

@@ -55,6 +55,7 @@ function readPoints(text: string, unit: LengthUnit): Result<RawDrawing, DrawingE
     points: list.value.rows.map((row) => ({ layer: 'points', at: { e: row.e!, n: row.n! }, z: row.z, name: row.name })),
     circles: [],
     texts: [],
+    surfaces: [],
     leftOut: [],
   });
 }

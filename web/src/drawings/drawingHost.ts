@@ -20,6 +20,10 @@ interface Questions {
   lines: { ask: { readonly key: string }; answer: LayerLines[] };
   outline: { ask: { readonly key: string; readonly i: number }; answer: ReturnType<OpenDrawing['outline']> };
   points: { ask: { readonly key: string; readonly layer: string }; answer: ReturnType<OpenDrawing['pointsOn']> };
+  heights: {
+    ask: { readonly key: string; readonly surface: string; readonly places: readonly PlanPoint[] };
+    answer: ReturnType<OpenDrawing['heights']>;
+  };
   snap: {
     ask: {
       readonly key: string;
@@ -82,6 +86,9 @@ export function answerDrawing(asked: DrawingAsk, tell: Tell): void {
       return;
     case 'points':
       tell({ id, answer: drawing.pointsOn(asked.ask.layer) });
+      return;
+    case 'heights':
+      tell({ id, answer: drawing.heights(asked.ask.surface, asked.ask.places) });
       return;
     case 'snap': {
       const { point, radius, from, wanted, hidden } = asked.ask;

@@ -1,9 +1,12 @@
 /** A drawing that is open: read, placed, and asked about. Runs in a worker, or where there are none on the spot. */
 import Flatbush from 'flatbush';
 import {
+  heightOn,
   METRES_PER_UNIT,
   pathOf,
+  rimOf,
   snapAt,
+  surfaceOf,
   type LengthUnit,
   type Metres,
   type PathSide,
@@ -12,6 +15,7 @@ import {
   type Similarity,
   type Snap,
   type SnapKind,
+  type Surface,
 } from '@idle-marker/core';
 import {
   compareDrawings,
@@ -27,6 +31,7 @@ import {
   type DrawnCorner,
   type DrawnGrid,
   type DrawnLayer,
+  type DrawnSurface,
   type LeftOut,
   type MovedCorner,
   type Progress,
@@ -52,6 +57,14 @@ export interface DrawingSummary {
   readonly grids: readonly DrawnGrid[];
   /** Layers with points, and how many. */
   readonly pointLayers: readonly DrawnLayer[];
+  readonly surfaces: readonly SurfaceSummary[];
+}
+
+export interface SurfaceSummary {
+  readonly name: string;
+  readonly triangles: number;
+  readonly low: Metres;
+  readonly high: Metres;
 }
 
 /** Lines of a layer as they are painted: places in metres from `origin`, each run of them one line. */
@@ -91,6 +104,8 @@ const MOST_LISTED = 30;
 const MOST_GRID_LINES = 300;
 /** Sides that are looked at for one touch. */
 const MOST_NEAR = 40;
+/** A surface of more triangles is painted by its rim alone. */
+const MOST_PAINTED = 4000;
 /** Layers are painted in tiles of so many lines, so that what is out of view costs nothing. */
 const TILE_LINES = 1000;
 
@@ -99,6 +114,7 @@ export class OpenDrawing {
   readonly #unit: DrawingUnit;
   readonly drawing: Drawing;
   #indexed: Indexed | null = null;
+  readonly #surfaces = new Map<string, Surface | null>();
 
   constructor(raw: RawDrawing & { readonly format: DrawingFormat }, { unit, similarity }: PlacedAs) {
     this.#raw = raw;
@@ -141,7 +157,24 @@ export class OpenDrawing {
       outlines: outlines.slice(0, MOST_LISTED).map(({ layer, corners }) => ({ layer, corners: corners.length })),
       grids,
       pointLayers: [...pointCounts].map(([name, elements]) => ({ name, elements })),
+      surfaces: this.drawing.surfaces.map(surfaceSummary),
     };
+  }
+
+  /** Heights of a surface at places, null for those that lie off it; null when there is no such surface. */
+  heights(name: string, places: readonly PlanPoint[]): (Metres | null)[] | null {
+    const surface = this.#surface(name);
+    return surface && places.map((place) => heightOn(surface, place));
+  }
+
+  #surface(name: string): Surface | null {
+    const known = this.#surfaces.get(name);
+    if (known !== undefined) return known;
+    const drawn = this.drawing.surfaces.find(({ layer }) => layer === name);
+    const made = drawn && surfaceOf(drawn.triangles);
+    const surface = made?.ok ? made.value : null;
+    this.#surfaces.set(name, surface);
+    return surface;
   }
 
   /** An outline of the list, with the names that stand beside its corners. */
@@ -167,7 +200,7 @@ export class OpenDrawing {
   }
 
   layerLines(): LayerLines[] {
-    const { paths, circles } = this.drawing;
+    const { paths, circles, surfaces } = this.drawing;
     const byLayer = new Map<string, PlanPoint[][]>();
     const add = (layer: string, line: PlanPoint[]) => {
       const list = byLayer.get(layer);
@@ -183,6 +216,7 @@ export class OpenDrawing {
           return { e: centre.e + radius * Math.cos(angle), n: centre.n + radius * Math.sin(angle) };
         }),
       );
+    for (const surface of surfaces) for (const line of surfaceLines(surface)) add(surface.layer, line);
     return [...byLayer].flatMap(([layer, lines]) => {
       // Neighbours in the file are near each other as a rule; sorting by place makes tiles of them.
       const sorted = lines.length > TILE_LINES ? [...lines].sort((a, b) => a[0]!.e - b[0]!.e) : lines;
@@ -255,6 +289,24 @@ export class OpenDrawing {
     const { moved, gone, come, unchanged, placeOf } = compareDrawings(this.drawing, after.drawing);
     return { moved: moved.slice(0, most), gone, come, unchanged, places: corners.map(placeOf) };
   }
+}
+
+function surfaceSummary({ layer, triangles: { places, faces } }: DrawnSurface): SurfaceSummary {
+  let [low, high] = [Infinity, -Infinity];
+  for (const corner of faces) {
+    const z = places[3 * corner + 2]!;
+    [low, high] = [Math.min(low, z), Math.max(high, z)];
+  }
+  return { name: layer, triangles: faces.length / 3, low, high };
+}
+
+/** The triangles of a surface, or of a large one its rim. */
+function surfaceLines({ triangles }: DrawnSurface): PlanPoint[][] {
+  const { places, faces } = triangles;
+  const at = (corner: number): PlanPoint => ({ e: places[3 * corner]!, n: places[3 * corner + 1]! });
+  if (faces.length / 3 <= MOST_PAINTED) return Array.from({ length: faces.length / 3 }, (_, i) => [0, 1, 2, 0].map((k) => at(faces[3 * i + k]!)));
+  const rim = rimOf(triangles);
+  return Array.from({ length: rim.length / 2 }, (_, i) => [at(rim[2 * i]!), at(rim[2 * i + 1]!)]);
 }
 
 function paintedLine(corners: readonly DrawnCorner[], closed: boolean): PlanPoint[] {

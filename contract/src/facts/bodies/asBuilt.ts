@@ -1,6 +1,6 @@
 /** What stands there, as it was measured. */
 import type { Static } from '../../schema.ts';
-import { closed, Name, NullableNumber, NullableUuid, Place, Text, Type, Uuid, Words } from '../parts.ts';
+import { closed, Name, NullableCoordinate, NullableNumber, NullableUuid, Place, Text, Type, Uuid, Words } from '../parts.ts';
 
 /** Short, from a list of the site: kerb, bolt, invert. */
 export const Code = Type.String({ maxLength: 40 });
@@ -23,7 +23,9 @@ const Against = Type.Unsafe<
       readonly from: { e: number; n: number; z: number | null };
       readonly to: { e: number; n: number; z: number | null };
       readonly name: string;
+      readonly bulge?: number;
     }
+  | { readonly kind: 'surface'; readonly drawing: string; readonly name: string; readonly z: number | null }
 >({
   type: 'object',
   oneOf: [
@@ -42,7 +44,16 @@ const Against = Type.Unsafe<
       /** Of the column across the line, as taped, metres. */
       width: Type.Unsafe<number | null>({ type: ['number', 'null'], exclusiveMinimum: 0, maximum: 20 }),
     }),
-    closed({ kind: Words('line'), from: Place, to: Place, name: Name }),
+    closed({
+      kind: Words('line'),
+      from: Place,
+      to: Place,
+      name: Name,
+      /** Of an arc: tangent of a quarter of its angle, positive turning left. */
+      bulge: Type.Optional(Type.Number({ minimum: -1000, maximum: 1000 })),
+    }),
+    /** The surface of a revision of a drawing, with its height there; null off it. */
+    closed({ kind: Words('surface'), drawing: Uuid, name: Type.String({ minLength: 1, maxLength: 255 }), z: NullableCoordinate }),
   ],
 });
 

@@ -22,7 +22,7 @@ const NullableFace = Type.Unsafe<string[] | null>({ anyOf: [{ type: 'null' }, Fa
 
 export const MeaningWord = Words('outsideFace', 'insideFace', 'wallCentre', 'gridLine', 'waterLine', 'centre', 'edge');
 
-export const HeightReferenceWord = Words('finishedFloor', 'topOfWall', 'underside', 'invert', 'topOfKerb', 'subgrade');
+export const HeightReferenceWord = Words('finishedFloor', 'topOfWall', 'underside', 'invert', 'topOfKerb', 'subgrade', 'surface');
 
 /** What a crew wants in the ground or on the slab. */
 export const MarkKindWord = Words('hubAndLath', 'nail', 'paintCross', 'plateLine', 'scribedLine');
@@ -73,6 +73,14 @@ const ItemOptions = {
   rake: Type.Optional(closed({ ...RakeFields, workingZ: Coordinate })),
   /** The revision of the drawing that the corners were taken from. */
   drawing: Type.Optional(Uuid),
+  /** The surface that heights were taken from instead of one design height: of each mark by its key within the item, none where it has none. */
+  surface: Type.Optional(
+    closed({
+      drawing: Uuid,
+      name: Type.String({ minLength: 1, maxLength: 255 }),
+      heights: Type.Array(closed({ key: Type.String({ minLength: 1, maxLength: 200 }), z: NullableCoordinate }), { maxItems: 5000 }),
+    }),
+  ),
 };
 
 /** One mark to set. Its key is stable: item, corner and side. */

@@ -1,5 +1,5 @@
 import { compassWord } from '@idle-marker/core';
-import type { AffectedPackage } from '@idle-marker/records';
+import type { AffectedMark, AffectedPackage } from '@idle-marker/records';
 import { outlineErrorWords, smallLength } from '@idle-marker/words';
 import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
 import { useUnits } from '../../site/useUnits.ts';
@@ -14,6 +14,11 @@ interface ComparedProps {
 }
 
 const CORNERS_SHOWN = 12;
+
+/** Something of it changes, and its rule goes along. */
+export const canBeBrought = ({ next, moved, marks }: AffectedPackage): boolean => next.ok && (moved > 0 || marks.length > 0);
+
+const SAME = 0.0005;
 
 /** What a newer drawing changes: corners, packages, and marks that stand already. */
 export function Compared({ compared, affected, bring, onBring }: ComparedProps) {
@@ -66,28 +71,30 @@ export function Compared({ compared, affected, bring, onBring }: ComparedProps) 
   );
 }
 
-function Affected({
-  affected: { work, moved, largest, lost, marks, next },
-  checked,
-  onChecked,
-}: {
-  affected: AffectedPackage;
-  checked: boolean;
-  onChecked(on: boolean): void;
-}) {
+function Affected({ affected, checked, onChecked }: { affected: AffectedPackage; checked: boolean; onChecked(on: boolean): void }) {
   const units = useUnits();
+  const { work, moved, largest, lost, marks, next } = affected;
   const small = (metres: number) => smallLength(metres, units.lengthUnit);
+  const [shifted, raised] = [marks.filter(({ by }) => by >= SAME), marks.filter(({ rises }) => rises === null || Math.abs(rises) >= SAME)];
+  const change = ({ by, rises }: AffectedMark) =>
+    [
+      by >= SAME && `by ${small(by)}`,
+      rises === null ? 'height come or gone' : Math.abs(rises) >= SAME && `${small(Math.abs(rises))} ${rises > 0 ? 'higher' : 'lower'}`,
+    ]
+      .filter(Boolean)
+      .join(', ');
   const standing = marks.filter(({ mark }) => mark !== null && mark.body.state !== 'rough');
   return (
     <div className="mt-3 border-l-4 border-pencil pl-3">
       <p>
         <strong>{work.body.name}</strong>: {moved === 0 ? 'none of its corners moved' : `${moved} of its corners moved, by up to ${small(largest)}`}.
-        {marks.length > 0 && ` ${marks.length} of its marks ${marks.length === 1 ? 'gets' : 'get'} another place.`}
+        {shifted.length > 0 && ` ${shifted.length} of its marks ${shifted.length === 1 ? 'gets' : 'get'} another place.`}
+        {raised.length > 0 && ` ${raised.length} of its marks ${raised.length === 1 ? 'gets' : 'get'} another height.`}
       </p>
       {standing.length > 0 && (
         <p className="font-medium text-brick">
           {standing.length === 1 ? 'Set already and affected' : `${standing.length} set already and affected`}:{' '}
-          {standing.map(({ name, by }) => `${name} by ${small(by)}`).join(', ')}. They stay in the book, are withheld from sheets, and wait to be set anew.
+          {standing.map((mark) => `${mark.name} ${change(mark)}`).join('; ')}. They stay in the book, are withheld from sheets, and wait to be set anew.
         </p>
       )}
       {lost.length > 0 && (
@@ -97,7 +104,7 @@ function Affected({
         </p>
       )}
       {!next.ok && <p className="font-medium text-brick">It can’t be brought along: {`${next.error.item}: ${outlineErrorWords(next.error)}`}</p>}
-      {next.ok && moved > 0 && <Tick label={`Bring ${work.body.name} to the newer drawing`} checked={checked} onChange={onChecked} />}
+      {canBeBrought(affected) && <Tick label={`Bring ${work.body.name} to the newer drawing`} checked={checked} onChange={onChecked} />}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
-import { fitSimilarity, RADIANS_PER_DEGREE, type SimilarityFit } from '@idle-marker/core';
+import { fitSimilarity, RADIANS_PER_DEGREE, type Metres, type SimilarityFit } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { affectedPackages, alikeName, packagesFrom, type AffectedPackage } from '@idle-marker/records';
+import { affectedPackages, alikeName, heightsToAsk, packagesFrom, type AffectedPackage, type HeightOf, type SiteState } from '@idle-marker/records';
 import { leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
@@ -18,7 +18,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Field, Tick } from '../../ui/Field.tsx';
 import { AskUnit, ChooseFile, ReadingFile } from './FileInput.tsx';
-import { Compared } from './Compared.tsx';
+import { canBeBrought, Compared } from './Compared.tsx';
 import { PlacePairs } from './PlacePairs.tsx';
 import { readPairs, type PairDraft } from './pairDraft.ts';
 import { useLayers } from './useLayers.ts';
@@ -34,6 +34,15 @@ interface DrawingDialogProps {
 }
 
 const MOVED_SHOWN = 200;
+const NO_HEIGHTS: ReadonlyMap<string, Metres | null> = new Map();
+const heightKey = (surface: string, { e, n }: { readonly e: number; readonly n: number }): string => `${surface}\n${e} ${n}`;
+
+/** Packages of the older revision, with their corners where the comparison found them. */
+function affectedBy(state: SiteState, drawing: Fact<'drawing'>, compared: ComparedDrawings, heightOf?: HeightOf): AffectedPackage[] {
+  const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
+  const places = new Map(corners.map((corner, i) => [`${corner.e} ${corner.n}`, compared.places[i] ?? null]));
+  return affectedPackages(state, drawing.body.drawing, drawing.id, ({ e, n }) => places.get(`${e} ${n}`) ?? null, heightOf);
+}
 
 /** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
 export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialogProps) {
@@ -49,6 +58,8 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
   const [heldScale, setHeldScale] = useState(true);
   const [tiles, setTiles] = useState<Underlay[]>([]);
   const [compared, setCompared] = useState<ComparedDrawings | null>(null);
+  /** Heights of the newer drawing's surfaces where packages need them, by surface and place. */
+  const [heights, setHeights] = useState<ReadonlyMap<string, Metres | null>>(NO_HEIGHTS);
   const [bring, setBring] = useState<ReadonlySet<string>>(new Set());
   const [tried, setTried] = useState(false);
   const others = state.drawings.filter((each) => each.body.drawing !== drawing?.body.drawing).map((each) => each.body.name);
@@ -94,7 +105,16 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
       if (!drawing) return;
       const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
       const changes = await askDrawing('compare', { key: drawing.id, after: again.key, corners, most: MOVED_SHOWN });
-      if (!gone) setCompared(changes);
+      if (gone || !changes) return;
+      const toAsk = heightsToAsk(state, drawing.body.drawing, affectedBy(state, drawing, changes));
+      const asked: [string, Metres | null][] = [];
+      for (const [surface, places] of toAsk) {
+        const answer = await askDrawing('heights', { key: again.key, surface, places });
+        places.forEach((place, i) => asked.push([heightKey(surface, place), answer?.[i] ?? null]));
+      }
+      if (gone) return;
+      setHeights(new Map(asked));
+      setCompared(changes);
     };
     void show();
     return () => {
@@ -105,11 +125,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
 
   const affected = useMemo((): AffectedPackage[] => {
     if (!drawing || !compared) return [];
-    const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
-    const places = new Map(corners.map((corner, i) => [`${corner.e} ${corner.n}`, compared.places[i] ?? null]));
-    return affectedPackages(state, drawing.body.drawing, drawing.id, ({ e, n }) => places.get(`${e} ${n}`) ?? null);
-  }, [state, drawing, compared]);
-  useEffect(() => setBring(new Set(affected.filter(({ next, moved }) => next.ok && moved > 0).map(({ work }) => work.id))), [affected]);
+    return affectedBy(state, drawing, compared, (surface, place) => heights.get(heightKey(surface, place)));
+  }, [state, drawing, compared, heights]);
+  useEffect(() => setBring(new Set(affected.filter(canBeBrought).map(({ work }) => work.id))), [affected]);
 
   const alike = alikeName(name, others);
   const nameError = name.trim() === '' ? 'Give the drawing a name.' : alike === null ? null : `There is a drawing “${alike}” already.`;
@@ -138,7 +156,11 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
     const fact = await take.keep(read!, { name: name.trim(), placing: placing(), hidden: [...hidden], replaces: drawing });
     for (const each of affected) {
       if (!bring.has(each.work.id) || !each.next.ok) continue;
-      const items = each.next.value.items.map((item) => (item.drawing === drawing!.id ? { ...item, drawing: fact.id } : item));
+      const items = each.next.value.items.map((item) => ({
+        ...item,
+        ...(item.drawing === drawing!.id ? { drawing: fact.id } : {}),
+        ...(item.surface?.drawing === drawing!.id ? { surface: { ...item.surface, drawing: fact.id } } : {}),
+      }));
       await say({ type: 'package', body: { ...each.next.value, items } });
     }
     onClose();

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, hubPlans, keepMoved } from '@idle-marker/records';
+import { alikeName, drawingOfRevision, hubPlans, keepMoved } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MARK_KIND, MARK_TOOLS, outlineErrorWords, ROUNDING, toleranceWords, type Rounding } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -9,6 +9,7 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
+import { useWithHeights } from './useWithHeights.ts';
 import { EMPTY_ITEM, itemDraftOf, readItem, type DraftItem, type Item } from './itemDraft.ts';
 
 type Package = FactBody<'package'>;
@@ -26,7 +27,9 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [classId, setClassId] = useState(before?.class ?? 'grid');
   const [offset, setOffset] = useState(units.edit(before?.offset ?? 2));
   const [heightReference, setHeightReference] = useState<Package['heightReference']>(before?.heightReference ?? 'finishedFloor');
-  const [items, setItems] = useState<readonly DraftItem[]>(before?.items.map((item) => itemDraftOf(item, units)) ?? [EMPTY_ITEM]);
+  const [items, setItems] = useState<readonly DraftItem[]>(
+    before?.items.map((item) => itemDraftOf(item, units, (revision) => drawingOfRevision(state, revision))) ?? [EMPTY_ITEM],
+  );
   const [markKind, setMarkKind] = useState<NonNullable<Package['markKind']>>(before?.markKind ?? 'hubAndLath');
   const [use, setUse] = useState(before?.use ?? '');
   const [rounding, setRounding] = useState<Rounding>(before?.rounding ?? 'finest');
@@ -41,10 +44,12 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [tried, setTried] = useState(false);
   const offsetRead = units.readLength(offset);
   const read = useMemo(() => items.map((item) => readItem(item, units)), [items, units]);
-  const built = useMemo((): Item[] | null => {
-    const whole = read.flatMap(({ item }) => item ?? []);
-    return whole.length === read.length ? whole : null;
+  const whole = useMemo((): Item[] | null => {
+    const good = read.flatMap(({ item }) => item ?? []);
+    return good.length === read.length ? good : null;
   }, [read]);
+  const choices = useMemo(() => items.map(({ surface, rule }) => (rule === 'rakedPiles' ? null : surface)), [items]);
+  const built = useWithHeights(whole, choices, offsetRead);
   const plans = built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M', units.lengthUnit) : null;
   const alike = alikeName(
     name,
@@ -92,7 +97,11 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     await say({ type: 'package', body });
     onClose();
   };
-  const change = (i: number, next: Partial<DraftItem>) => setItems(items.map((item, j) => (i === j ? { ...item, ...next } : item)));
+  const change = (i: number, next: Partial<DraftItem>) => {
+    setItems(items.map((item, j) => (i === j ? { ...item, ...next } : item)));
+    // Heights of a surface are those of no floor, until somebody says so.
+    if (next.surface && heightReference === 'finishedFloor') setHeightReference('surface');
+  };
   const unclear = plans?.ok ? countUnclear(plans.value) : 0;
   return (
     <Dialog
@@ -197,7 +206,14 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       </div>
       <p className="mt-2 text-[13px] text-ink2">{MARK_TOOLS[markKind]}</p>
       {read.map((each, i) => (
-        <ItemFields key={i} read={each} legend={`Outline ${items.length > 1 ? i + 1 : ''}`} tried={tried} onChange={(next) => change(i, next)} />
+        <ItemFields
+          key={i}
+          read={each}
+          built={built?.[i] ?? null}
+          legend={`Outline ${items.length > 1 ? i + 1 : ''}`}
+          tried={tried}
+          onChange={(next) => change(i, next)}
+        />
       ))}
       <div className="mt-3 flex gap-2">
         <Button onClick={() => setItems([...items, EMPTY_ITEM])}>One more outline</Button>

@@ -1,12 +1,13 @@
 import { useId } from 'react';
 import { MEANING } from '@idle-marker/words';
+import { surfaceId, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { CornerSource } from './CornerSource.tsx';
 import { writeCorners } from './cornerText.ts';
 import { GridSource } from './GridSource.tsx';
-import { isPath, type DraftItem, type ReadItem } from './itemDraft.ts';
+import { isPath, type DraftItem, type Item, type ReadItem } from './itemDraft.ts';
 import { SaidPlace } from './SaidPlace.tsx';
 
 const RULES = [
@@ -40,6 +41,8 @@ const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object
 
 interface ItemFieldsProps {
   readonly read: ReadItem;
+  /** With the heights of its surface; null while something is wrong or being read. */
+  readonly built: Item | null;
   /** What the item is called while it has no name. */
   readonly legend: string;
   readonly tried: boolean;
@@ -47,10 +50,11 @@ interface ItemFieldsProps {
 }
 
 /** One item of a package: what it is, where its corners come from, and how they become marks. */
-export function ItemFields({ read, legend, tried, onChange }: ItemFieldsProps) {
+export function ItemFields({ read, built, legend, tried, onChange }: ItemFieldsProps) {
   const units = useUnits();
   const id = useId();
   const { draft: item, corners, faults } = read;
+  const hasSurface = item.surface !== null && item.rule !== 'rakedPiles';
   const shown = (fault: string | undefined, text: string) => (tried || text !== '' ? fault : undefined);
   return (
     <fieldset className="mt-5 border-t border-rule pt-3">
@@ -70,15 +74,20 @@ export function ItemFields({ read, legend, tried, onChange }: ItemFieldsProps) {
           options={RULES}
           onChange={(rule) => onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })}
         />
-        <Field
-          label={item.rule === 'rakedPiles' ? 'Height of the heads' : 'Design height'}
-          unit={units.unit}
-          value={item.height}
-          inputMode="decimal"
-          onChange={(event) => onChange({ height: event.target.value })}
-          error={shown(faults.height, item.height)}
-        />
+        {hasSurface ? (
+          <span className="max-sm:hidden" />
+        ) : (
+          <Field
+            label={item.rule === 'rakedPiles' ? 'Height of the heads' : 'Design height'}
+            unit={units.unit}
+            value={item.height}
+            inputMode="decimal"
+            onChange={(event) => onChange({ height: event.target.value })}
+            error={shown(faults.height, item.height)}
+          />
+        )}
       </div>
+      {item.rule !== 'rakedPiles' && <SurfaceHeights read={read} built={built} onChange={onChange} />}
       {item.rule === 'outline' && <MovedLine read={read} tried={tried} onChange={onChange} />}
       {item.rule === 'along' && (
         <div className="mt-3 grid gap-3 sm:grid-cols-4">
@@ -194,6 +203,60 @@ export function ItemFields({ read, legend, tried, onChange }: ItemFieldsProps) {
 }
 
 type Part = Pick<ItemFieldsProps, 'read' | 'tried' | 'onChange'>;
+
+const ONE_HEIGHT = 'one';
+/** Marks without a height that are named; of more it is told how many. */
+const MOST_NAMED = 6;
+
+/** One design height for all, or what a surface has at each. */
+function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsProps, 'read' | 'built' | 'onChange'>) {
+  const units = useUnits();
+  const surfaces = useSurfaces();
+  const { surface } = draft;
+  if (surfaces.length === 0 && !surface) return null;
+  const open = surface && surfaces.find(({ id }) => id === surfaceId(surface));
+  const heights = surface ? built?.surface?.heights : undefined;
+  const known = heights?.flatMap(({ z }) => (z === null ? [] : [z])) ?? [];
+  const without = [...new Set(heights?.filter(({ z }) => z === null).map(({ key }) => key.split('/')[0]!) ?? [])];
+  return (
+    <div className="mt-3 grid items-end gap-3 sm:grid-cols-4">
+      <Choice
+        label="Heights come from"
+        value={surface ? surfaceId(surface) : ONE_HEIGHT}
+        options={[
+          [ONE_HEIGHT, 'the design height'],
+          ...surfaces.map(({ id, label }) => [id, label] as const),
+          ...(surface && !open ? [[surfaceId(surface), `${surface.name}, not there any more`] as const] : []),
+        ]}
+        onChange={(next) => {
+          const chosen = surfaces.find(({ id }) => id === next);
+          onChange({ surface: chosen ? { drawing: chosen.drawing, name: chosen.name } : null });
+        }}
+      />
+      {surface && (
+        <p className="pb-2 text-[14px] sm:col-span-3" aria-live="polite">
+          {!open ? (
+            <span className="font-medium text-brick">This surface is not there, or is still being read: choose another, or give one design height.</span>
+          ) : heights ? (
+            <>
+              {known.length === 0
+                ? 'The surface has no height at any of these places.'
+                : `${units.length(Math.min(...known))} to ${units.length(Math.max(...known))} ${units.unit} at these places.`}
+              {known.length > 0 && without.length > 0 && (
+                <span className="font-medium text-ochre">
+                  {' '}
+                  No height at {without.length > MOST_NAMED ? `${without.length} of them` : without.join(', ')}: off the surface.
+                </span>
+              )}
+            </>
+          ) : (
+            `${open.summary.triangles} triangles, ${units.length(open.summary.low)} to ${units.length(open.summary.high)} ${units.unit}.`
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
 
 /** The line that is given is not always the one that is built to. */
 function MovedLine({ read: { draft, faults }, onChange }: Part) {

@@ -1,6 +1,7 @@
 /** One item of a package as it is typed, and what it amounts to. */
 import { RADIANS_PER_DEGREE, type PathCorner, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
+import type { SurfaceChoice } from '../../drawings/useSurfaces.ts';
 import type { Units } from '../../site/useUnits.ts';
 import { readCorners, writeCorners } from './cornerText.ts';
 
@@ -15,6 +16,8 @@ export interface DraftItem {
   readonly corners: string;
   readonly source: string;
   readonly drawing: string | null;
+  /** Heights come from this surface instead of the one height; null for the one height. */
+  readonly surface: SurfaceChoice | null;
   /** The line that is marked lies outside or inside of the one that is given. */
   readonly moved: readonly { readonly by: string; readonly way: 'outward' | 'inward'; readonly why: MoveWhy }[];
   readonly spacing: string;
@@ -42,6 +45,7 @@ export const EMPTY_ITEM: DraftItem = {
   corners: '',
   source: 'typed',
   drawing: null,
+  surface: null,
   moved: [],
   spacing: '',
   divide: 'interval',
@@ -62,9 +66,11 @@ export const EMPTY_ITEM: DraftItem = {
 /** Rules whose corners may have heights and arcs. */
 export const isPath = (rule: Item['rule']): boolean => rule === 'along';
 
-export function itemDraftOf(item: Item, units: Units): DraftItem {
+/** @param drawingOf the drawing that a revision belongs to */
+export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: string) => string | null): DraftItem {
   const { pattern, rake, along } = item;
   const azimuthDeg = pattern?.azimuthDeg ?? rake?.azimuthDeg;
+  const surfaceIn = item.surface ? drawingOf(item.surface.drawing) : null;
   return {
     ...EMPTY_ITEM,
     name: item.name,
@@ -74,6 +80,7 @@ export function itemDraftOf(item: Item, units: Units): DraftItem {
     corners: writeCorners(item.corners, units),
     source: item.source,
     drawing: item.drawing ?? null,
+    surface: item.surface && surfaceIn !== null ? { drawing: surfaceIn, name: item.surface.name } : null,
     moved: (item.moved ?? []).map(({ outward, why }) => ({ by: units.edit(Math.abs(outward)), way: outward < 0 ? 'inward' : 'outward', why })),
     ...(along
       ? {

@@ -1,5 +1,8 @@
 import { useMemo, useState } from 'react';
+import type { PlanPoint } from '@idle-marker/core';
 import { boltGroups, compareNames, designDifferences, nextName, usedCodes } from '@idle-marker/records';
+import { overSurfaceWords } from '@idle-marker/words';
+import { heightsOf, useHeightUnder, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { now } from '../../ledger/clock.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
@@ -15,6 +18,7 @@ import { Slip, Workspace } from '../../ui/Slip.tsx';
 import { LINK } from '../../ui/link.ts';
 import { TIME_ZONE } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
+import { useLivePlace } from '../mark/useLiveStake.ts';
 import { BetweenBuilt } from './BetweenBuilt.tsx';
 import { BoltGroupCard } from './BoltGroupCard.tsx';
 import { BuiltTable } from './BuiltTable.tsx';
@@ -43,6 +47,10 @@ export function Place() {
   const differences = useMemo(() => designDifferences(state), [state]);
   const groups = useMemo(() => boltGroups(state), [state]);
   /** What can be compared: the things themselves, not the hubs beside them. */
+  const surfaces = useSurfaces();
+  const surface = surfaces.find(({ id: each }) => each === workId) ?? null;
+  const { place: live, stale } = useLivePlace(inForce);
+  const under = useHeightUnder(surface, live);
   const plans = work ? work.body.plans.filter((plan) => plan.offset === 0) : [];
   const [key, setKey] = useState<string | null>(null);
   const measured = (planKey: string) => differences.find((each) => each.work.id === work?.id && each.plan.key === planKey);
@@ -62,7 +70,15 @@ export function Place() {
     if (!inForce) return;
     if (free) {
       if (freeName === '' || isTaken) return;
-      const made = await measuring.take({ name: freeName, code: code.trim(), against: null, supersedes: null, shots, onto: null });
+      const against =
+        surface &&
+        (async (at: PlanPoint) => ({
+          kind: 'surface' as const,
+          drawing: surface.revision,
+          name: surface.name,
+          z: (await heightsOf(surface, [at]))?.[0] ?? null,
+        }));
+      const made = await measuring.take({ name: freeName, code: code.trim(), against, supersedes: null, shots, onto: null });
       if (made) setName(nextName(state, freeName));
       return;
     }
@@ -169,7 +185,11 @@ export function Place() {
               <Choice
                 label="Compared with"
                 value={work?.id ?? FREE}
-                options={[[FREE, 'nothing: any point'], ...state.packages.map((each) => [each.id, each.body.name] as const)]}
+                options={[
+                  [FREE, 'nothing: any point'],
+                  ...state.packages.map((each) => [each.id, each.body.name] as const),
+                  ...surfaces.map((each) => [each.id, `surface ${each.label}`] as const),
+                ]}
                 onChange={(next) => {
                   setWork(next);
                   setKey(null);
@@ -194,6 +214,14 @@ export function Place() {
               <Field label="Code" value={code} maxLength={40} onChange={(event) => setCode(event.target.value)} />
               <ShotsChoice shots={shots} onShots={setShots} />
             </div>
+            {surface && (
+              <p className={`figures mt-3 text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`} data-testid="over-surface" aria-live="off">
+                {live === null || live.z === null
+                  ? 'Search for the pole, or shoot'
+                  : overSurfaceWords(under === null ? null : live.z - under, surface.name, state.settings.lengthUnit)}
+                {stale && live !== null && <span className="block text-[14px] text-brick">Lock lost or still: the figure is old</span>}
+              </p>
+            )}
             {work && plans.length === 0 && (
               <p className="mt-2 text-[14px] text-ochre">{work.body.name} only has hubs beside the work; measure the things themselves as points.</p>
             )}

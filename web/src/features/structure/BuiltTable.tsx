@@ -1,7 +1,7 @@
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { alikeName, clearanceOf, controlFromBuilt, type DesignDifference } from '@idle-marker/records';
-import { heightOffWords, offWords, smallLength } from '@idle-marker/words';
+import { alikeName, clearanceOf, controlFromBuilt, heightOverSurface, type DesignDifference } from '@idle-marker/records';
+import { heightOffWords, offWords, overSurfaceWords, smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -84,6 +84,11 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
               </td>
               <td className={TD}>
                 {difference === undefined || difference.dZ === null ? units.length(place.z) : heightOffWords(difference.dZ, units.lengthUnit)}
+                {fact.body.against?.kind === 'surface' && (
+                  <span className="block max-w-[180px] text-[13px] whitespace-normal">
+                    {overSurfaceWords(heightOverSurface(fact.body), fact.body.against.name, units.lengthUnit)}
+                  </span>
+                )}
               </td>
               <td className={TD}>
                 {code !== '' && own !== code && (
@@ -95,7 +100,7 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
                     {code}
                   </Button>
                 )}{' '}
-                {fact.body.against === null && !isListed(name) && (
+                {(fact.body.against === null || fact.body.against.kind === 'surface') && !isListed(name) && (
                   <Button look="quiet" aria-label={`Make ${name} control`} onClick={() => makeControl(fact)}>
                     As control
                   </Button>

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { alongOff, compassWord, measuredAgainstLine, moveGrade, planDistance, type ReferenceLine } from '@idle-marker/core';
+import { bulgeOf, compassWord, measuredAgainstSide, moveGrade, planDistance, type ReferenceSide } from '@idle-marker/core';
 import { gridOf, lineDifferences } from '@idle-marker/records';
 import { alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
@@ -32,6 +32,8 @@ const NONE = 'none';
 /** A touch this near to a line means it, pixels. */
 const TOUCH_PX = 20;
 
+const isArc = ({ side }: ChosenLine): boolean => side.bulge !== 0;
+
 /** How far along and off a line is what the pole touches? One line, or two at once. */
 export function Place() {
   const { state, inForce } = useSite();
@@ -50,6 +52,8 @@ export function Place() {
   const [secondId, setSecond] = useState<string>(NONE);
   const [from, setFrom] = useState('0');
   const [to, setTo] = useState('1');
+  const [bend, setBend] = useState<'straight' | 'left' | 'right'>('straight');
+  const [radius, setRadius] = useState('');
   const [heights, setHeights] = useState<readonly [string, string]>(['', '']);
   const [wanted, setWanted] = useState<{ readonly along: string; readonly off: string; readonly side: 'right' | 'left' }>({
     along: '',
@@ -62,20 +66,21 @@ export function Place() {
   const { shooting } = measuring;
   const { place, stale } = useLivePlace(inForce);
   const [start, end] = [points[Number(from)], points[Number(to)]];
-  const between = start && end && start !== end ? lineBetween(start, end) : null;
+  const radiusRead = units.readLength(radius);
+  const bulge = bend === 'straight' ? 0 : start && end && radiusRead !== null ? bulgeOf(start, end, radiusRead, bend) : null;
+  const between = start && end && start !== end && bulge !== null ? lineBetween(start, end, bulge) : null;
   const line = firstId === POINTS ? between : (lines.find(({ id }) => id === firstId) ?? null);
   const second = lines.find(({ id }) => id === secondId) ?? null;
   const [startZ, endZ] = heights.map((text) => units.readLength(text)) as [number | null, number | null];
   const [alongWanted, offSize] = [units.readLength(wanted.along), units.readLength(wanted.off)];
   const offWanted = offSize === null ? null : wanted.side === 'right' ? offSize : -offSize;
-  const reference: ReferenceLine | null = line && {
-    from: { e: line.from.e, n: line.from.n, z: startZ },
-    to: { e: line.to.e, n: line.to.n, z: endZ ?? startZ },
-    heightMode: 'grade',
-    startChainage: 0,
+  const reference: ReferenceSide | null = line && {
+    from: { ...line.side.from, z: startZ ?? line.side.from.z },
+    to: { ...line.side.to, z: endZ ?? startZ ?? line.side.to.z },
+    bulge: line.side.bulge,
   };
-  const live = place && reference ? measuredAgainstLine(reference, place) : null;
-  const toSecond = place && second ? alongOff(place, second.from, second.to) : null;
+  const live = place && reference ? measuredAgainstSide(reference, place) : null;
+  const toSecond = place && second ? measuredAgainstSide(second.side, place) : null;
   const noise = place ? Math.hypot(Math.sqrt((place.plan.ee + place.plan.nn) / 2), MOTION_NOISE) : 0;
   const busy = shooting.doing !== null;
   const usual = name.trim() || `L${state.asBuilt.length + 1}`;
@@ -84,7 +89,13 @@ export function Place() {
     const made = await measuring.take({
       name: usual,
       code: '',
-      against: { kind: 'line', from: reference.from, to: reference.to, name: `line ${line.name}` },
+      against: {
+        kind: 'line',
+        from: reference.from,
+        to: reference.to,
+        name: `${isArc(line) ? 'arc' : 'line'} ${line.name}`,
+        ...(isArc(line) ? { bulge: line.side.bulge } : {}),
+      },
       supersedes: null,
       shots,
       onto: null,
@@ -102,7 +113,7 @@ export function Place() {
         outlineScene(state.packages),
         {
           lines: [line, second].flatMap((each, i) =>
-            each ? [{ points: [each.from, each.to], ink: i === 0 ? ('spruce' as const) : ('ochre' as const), width: 3 }] : [],
+            each ? [{ points: [...each.places], ink: i === 0 ? ('spruce' as const) : ('ochre' as const), width: 3 }] : [],
           ),
           symbols: place
             ? [{ id: 'pole', at: place, symbol: 'pole' as const, label: stale ? 'pole, old' : 'pole', ink: 'spruce' as const, pickable: false }]
@@ -112,7 +123,7 @@ export function Place() {
       ),
     [state, line, second, place, stale, inForce],
   );
-  const offParts = live && line ? offLineParts(live.offset, line.azimuth, line.name, units.lengthUnit) : null;
+  const offParts = live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit) : null;
   const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null, false);
   if (!inForce)
     return (
@@ -133,7 +144,7 @@ export function Place() {
           <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
             <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
               {line
-                ? `Line ${line.name}, running ${compassWord(line.azimuth)}, ${units.length(planDistance(line.from, line.to))} ${units.unit} long`
+                ? `${isArc(line) ? 'Arc' : 'Line'} ${line.name}, ${isArc(line) ? `starting ${compassWord(line.azimuth)} and turning ${line.side.bulge > 0 ? 'left' : 'right'}` : `running ${compassWord(line.azimuth)}`}, ${units.length(line.length)} ${units.unit} long`
                 : 'No line is chosen'}
               {spoken.can && (
                 <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 min-w-11 underline decoration-dotted">
@@ -159,7 +170,7 @@ export function Place() {
                   {toSecond && second && (
                     <>
                       {' '}
-                      · <SecondLine off={toSecond.off} line={second} />
+                      · <SecondLine off={toSecond.offset} azimuth={toSecond.azimuth} line={second} />
                     </>
                   )}
                 </p>
@@ -180,11 +191,11 @@ export function Place() {
               underlay={underlay}
               description="Plan with the chosen line and the pole. Touching a line chooses it."
               onPlace={pick}
-              fitTo={line ? [line.from, line.to] : []}
+              fitTo={line ? [...line.places] : []}
               fitKey={line?.id ?? 'none'}
             />
           </div>
-          <PolePad distance={live ? Math.abs(live.offset) : null} busy={busy} onWalk={() => line && void shooting.walk(line.from)} />
+          <PolePad distance={live ? Math.abs(live.offset) : null} busy={busy} onWalk={() => line && void shooting.walk(line.side.from)} />
         </section>
         <Slip
           topic={line?.id ?? ''}
@@ -226,14 +237,44 @@ export function Place() {
                 <Choice label="To" value={to} options={points.map((point, i) => [String(i), point.name] as const)} onChange={setTo} />
               </>
             )}
-            {firstId === POINTS && !between && <p className="col-span-2 text-[13px] font-medium text-brick">A line runs between two different points.</p>}
+            {firstId === POINTS && (
+              <>
+                <Choice
+                  label="It runs"
+                  value={bend}
+                  options={[
+                    ['straight', 'straight'],
+                    ['left', 'in an arc, turning left'],
+                    ['right', 'in an arc, turning right'],
+                  ]}
+                  onChange={setBend}
+                />
+                {bend === 'straight' ? (
+                  <span />
+                ) : (
+                  <Field
+                    label="Radius"
+                    unit={units.unit}
+                    value={radius}
+                    inputMode="decimal"
+                    onChange={(event) => setRadius(event.target.value)}
+                    error={
+                      radius !== '' && bulge === null && start && end && start !== end
+                        ? `Too small: the points lie ${units.length(planDistance(start, end))} ${units.unit} apart, an arc needs half of that at least.`
+                        : null
+                    }
+                  />
+                )}
+              </>
+            )}
+            {firstId === POINTS && start === end && <p className="col-span-2 text-[13px] font-medium text-brick">A line runs between two different points.</p>}
             <Field
               label="Height where it starts"
               unit={units.unit}
               value={heights[0]}
               inputMode="decimal"
               onChange={(event) => setHeights([event.target.value, heights[1]])}
-              help="Empty: no heights."
+              help={line && line.side.from.z !== null ? `Empty: ${units.length(line.side.from.z)}, as drawn.` : 'Empty: no heights.'}
             />
             <Field
               label="Height where it ends"
@@ -241,7 +282,7 @@ export function Place() {
               value={heights[1]}
               inputMode="decimal"
               onChange={(event) => setHeights([heights[0], event.target.value])}
-              help="Empty: level."
+              help={line && line.side.to.z !== null && startZ === null ? `Empty: ${units.length(line.side.to.z)}, as drawn.` : 'Empty: level.'}
             />
             <Field
               label="Wanted along"
@@ -273,7 +314,13 @@ export function Place() {
           </div>
           {line && (
             <p className="mt-2 text-[13px] text-ink2">
-              Right of the line is its {compassWord(line.azimuth + Math.PI / 2)}, left its {compassWord(line.azimuth - Math.PI / 2)}, looking along it.
+              {isArc(line) ? (
+                `Right of the arc is ${line.side.bulge > 0 ? 'its outer side, away from the centre' : 'the side of its centre'}, looking along it.`
+              ) : (
+                <>
+                  Right of the line is its {compassWord(line.azimuth + Math.PI / 2)}, left its {compassWord(line.azimuth - Math.PI / 2)}, looking along it.
+                </>
+              )}
             </p>
           )}
           {rows.length > 0 && (
@@ -291,8 +338,7 @@ export function Place() {
               </thead>
               <tbody>
                 {rows.map((row) => {
-                  const { against, spread } = row.fact.body;
-                  const at = against?.kind === 'line' ? Math.atan2(against.to.e - against.from.e, against.to.n - against.from.n) : 0;
+                  const { spread } = row.fact.body;
                   return (
                     <tr key={row.fact.id}>
                       <td className={TD_WORD}>
@@ -301,7 +347,7 @@ export function Place() {
                       </td>
                       <td className={TD}>{units.length(row.chainage)}</td>
                       <td className={TD_WORD}>
-                        {units.length(Math.abs(row.offset))} {compassWord(at + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
+                        {units.length(Math.abs(row.offset))} {compassWord(row.azimuth + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
                         {spread.planMm !== null && (
                           <span className="block text-[13px] text-ink2">spread {smallLength(spread.planMm / 1000, units.lengthUnit)}</span>
                         )}
@@ -323,9 +369,9 @@ export function Place() {
   );
 }
 
-function SecondLine({ off, line }: { off: number; line: ChosenLine }) {
+function SecondLine({ off, azimuth, line }: { off: number; azimuth: number; line: ChosenLine }) {
   const units = useUnits();
-  const parts = offLineParts(off, line.azimuth, line.name, units.lengthUnit);
+  const parts = offLineParts(off, azimuth, line.name, units.lengthUnit);
   return (
     <strong className="figures" data-testid="off-second">
       {parts.figure === null ? `on line ${line.name}` : `${parts.figure} ${parts.way}`}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { SitePoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { asBuiltBody, meanPlace } from '@idle-marker/records';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
@@ -8,10 +9,13 @@ import { useSite } from '../../site/SiteContext.tsx';
 export const SHOTS = ['1', '3', '5'] as const;
 export type Shots = (typeof SHOTS)[number];
 
+type Against = FactBody<'asBuilt'>['against'];
+
 export interface Measured {
   readonly name: string;
   readonly code: string;
-  readonly against: FactBody<'asBuilt'>['against'];
+  /** What it is compared with, or how that is found once its place is known. */
+  readonly against: Against | ((place: SitePoint) => Promise<Against>);
   readonly supersedes: string | null;
   readonly note?: string;
   /** Shots to be averaged. */
@@ -31,7 +35,7 @@ export function useMeasuring(): Measuring {
   const { state, inForce, say } = useSite();
   const shooting = useShooting();
   const [fault, setFault] = useState<string | null>(null);
-  const take = async ({ shots, onto, note = '', ...about }: Measured): Promise<Fact<'asBuilt'> | null> => {
+  const take = async ({ shots, onto, against, note = '', ...about }: Measured): Promise<Fact<'asBuilt'> | null> => {
     if (!inForce) return null;
     setFault(null);
     const sights: Fact<'sight'>[] = [];
@@ -46,7 +50,8 @@ export function useMeasuring(): Measuring {
       setFault('The reading has no distance: nothing can be measured with a direction alone.');
       return null;
     }
-    const [fact] = await say({ type: 'asBuilt', body: asBuiltBody(inForce, sights, mean, { ...about, note }) });
+    const found = typeof against === 'function' ? await against(mean.place) : against;
+    const [fact] = await say({ type: 'asBuilt', body: asBuiltBody(inForce, sights, mean, { ...about, against: found, note }) });
     return fact as Fact<'asBuilt'>;
   };
   return { shooting, fault, take };
