@@ -158,6 +158,7 @@ export {
 } from './proof/trust/standing.ts';
 export { judgeTrust, type SuspectTarget, type TrustResult } from './proof/trust/trust.ts';
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
+export { linePairs } from './layout/linePairs.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
 export { pointMarks, pointsWithRecoveries, type PointsError } from './layout/pointMarks.ts';
 export {

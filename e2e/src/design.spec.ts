@@ -1,5 +1,7 @@
 import { enter, expect, noSeriousFault, place, stored, test } from './site.ts';
 
+test.use({ ownSite: 'design' });
+
 test('a grid, a package from its lines, a heap, and offsets that stay clear of it', async ({ page }) => {
   await enter(page);
   await place(page, 'Work').click();

@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import { enter, expect, hurry, noSeriousFault, place, prove, setMark, stored, test } from './site.ts';
 import { pdfPieces, textOf } from './pdfText.ts';
 
+test.use({ ownSite: 'feet' });
+
 test('a site in US feet, north first, feet and inches for the crews: from the pole to the sheet', async ({ page }) => {
   test.slow();
   await enter(page, 'Cobbleford Transit Yard', 'Dario Pell');

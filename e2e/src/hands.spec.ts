@@ -1,6 +1,8 @@
 import type { Browser, Locator, Page } from '@playwright/test';
 import { expect, place, stored, test } from './site.ts';
 
+test.use({ ownSite: 'hands' });
+
 /** A way of working the application: by keys alone, or by touch alone. */
 interface Hand {
   press(target: Locator): Promise<void>;

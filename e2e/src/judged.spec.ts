@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
 import { accept, enter, expect, hurry, newStation, place, prove, setMark, sight as take, test } from './site.ts';
 
+test.use({ ownSite: 'judged' });
+
 /** A made-up site whose readings are keyed in, so that each fault is exactly what the test says. */
 const MARKS: Readonly<Record<string, readonly [number, number, number]>> = {
   K1: [2042.3, 3038.8, 14.2],

@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
 import { accept, enter, expect, hurry, newStation, place, prove, sight, stored, test } from './site.ts';
 
+test.use({ ownSite: 'methods' });
+
 const card = (page: Page, title: string | RegExp) => page.getByRole('heading', { level: 3, name: title });
 const METHOD = 'How it will be known where it stands';
 

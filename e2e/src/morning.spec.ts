@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import { accept, DEMO, enter, expect, hurry, newStation, noSeriousFault, place, prove, setMark, sight, stored, test } from './site.ts';
 import { pdfPieces, pdfRows, textOf } from './pdfText.ts';
 
+test.use({ ownSite: 'morning' });
+
 test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await enter(page);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

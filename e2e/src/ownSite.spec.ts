@@ -1,5 +1,7 @@
 import { expect, noSeriousFault, place, stored, test } from './site.ts';
 
+test.use({ ownSite: 'ownsite' });
+
 /** True sights from 500 000 m further east, in US feet, decimal degrees: a site that is nothing like the demo. */
 const MARKS = [
   ['A', 2_000_100, 500_100, 412.1],

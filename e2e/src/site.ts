@@ -25,15 +25,16 @@ async function untilHealthy(url: string, isRunning: () => boolean): Promise<void
   throw new Error(`The server at ${url} does not answer`);
 }
 
-export const test = base.extend<{ page: Page }, { server: string }>({
-  // Tests that run side by side have a server and a database each: what one does on a site the other must not see.
+export const test = base.extend<{ page: Page }, { server: string; ownSite: string }>({
+  // A file that says its name here begins with a site that no other file has worked on: another value is another worker.
+  ownSite: ['', { scope: 'worker', option: true }],
+  // Each worker has a server and a database of its own: what one does on a site the other must not see.
   server: [
-    // eslint-disable-next-line no-empty-pattern -- the pattern is how Playwright learns what a fixture needs
-    async ({}, use, { parallelIndex }) => {
+    async ({ ownSite }, use, { workerIndex }) => {
       const port = String(await freePort());
       const child = spawn('node', ['--enable-source-maps', '../server/dist/main.mjs'], {
         stdio: ['ignore', 'ignore', 'inherit'],
-        env: { ...process.env, IDLE_PORT: port, IDLE_LOG: 'error', IDLE_PG_DATABASE: `idle_e2e_${parallelIndex}` },
+        env: { ...process.env, IDLE_PORT: port, IDLE_LOG: 'error', IDLE_PG_DATABASE: `idle_e2e_${ownSite}_${workerIndex}` },
       });
       const url = `http://127.0.0.1:${port}`;
       try {

@@ -1,8 +1,12 @@
 import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { enter, expect, hurry, noSeriousFault, place, prove, setMark, stored, test } from './site.ts';
 import { pdfPieces, textOf } from './pdfText.ts';
 
+test.use({ ownSite: 'structures' });
+
+const FORECOURT = new URL('../../demo/ternhaven/forecourt.xml', import.meta.url);
 const HALL = new URL('../../demo/ternhaven/ticket-hall.dxf', import.meta.url);
 
 const atThePole = (page: Page, name: string) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
@@ -72,6 +76,61 @@ test('bolts: a group is drawn, its centre line set, and what was cast measured a
   expect(text).toContain('Group K1, Kiosk bases');
   expect(text).toMatch(/GB\.6 is out of the pattern by \d mm/);
   expect(text).toMatch(/Column A-3: twisted/);
+});
+
+test('a design surface: pegs get its heights, the ground is read against it, and an arc is read along and off', async ({ page }) => {
+  test.slow();
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'Take a drawing…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel(/^A DXF drawing/).setInputFiles(fileURLToPath(FORECOURT));
+  await expect(dialog.getByText(/^22 elements on 1 layer, in metres/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await expect(dialog).toBeHidden();
+
+  await page.getByRole('button', { name: 'New package…' }).click();
+  await dialog.getByLabel('Name', { exact: true }).fill('Forecourt pegs');
+  await dialog.getByLabel('Crew').fill('Paving');
+  await dialog.getByLabel('Marks begin with').fill('FC');
+  await dialog.getByLabel('Tolerance class').selectOption('kerb');
+  await dialog.getByLabel('Name of the outline').fill('Paving');
+  await dialog.getByLabel('Hubs stand').selectOption('points');
+  await dialog.getByLabel('Heights come from').selectOption({ label: 'Forecourt grade, of forecourt' });
+  await dialog.getByLabel(/^Points to mark/).fill('1, 4200, 8088\n2, 4192, 8092\n3, 4204, 8096');
+  await expect(dialog.getByText('5.540 to 5.560 m at these places.')).toBeVisible();
+  await expect(dialog.getByText('No height at 2: off the surface.')).toBeVisible();
+  await noSeriousFault(page);
+  await dialog.getByRole('button', { name: 'Make package' }).click();
+  await expect(dialog).toBeHidden();
+
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Forecourt pegs' });
+  await page.getByRole('button', { name: 'FC-1', exact: true }).click();
+  expect(await setMark(page)).toBe('FC-1');
+  await expect(page.getByText(/^(CUT|FILL) 0\.\d{3} m to design surface$/).first()).toBeVisible();
+
+  await atThePole(page, 'As built').click();
+  await page.getByLabel('Compared with').selectOption({ label: 'surface Forecourt grade, of forecourt' });
+  await expect(page.getByTestId('over-surface')).toHaveText(/^0\.\d{3} m (above|below) Forecourt grade: (CUT|FILL) 0\.\d{3}/);
+  await page.getByLabel('Name', { exact: true }).fill('spot 1');
+  await page.getByRole('button', { name: 'Measure spot 1' }).click();
+  await expect(page.getByRole('button', { name: 'Take back spot 1' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('row', { name: /^spot 1 .*(above|below) Forecourt grade: (CUT|FILL)/ })).toBeVisible();
+  await noSeriousFault(page);
+
+  await atThePole(page, 'On a line').click();
+  await page.getByLabel('Line', { exact: true }).selectOption({ label: 'between two points' });
+  await page.getByLabel('From', { exact: true }).selectOption({ label: 'K3' });
+  await page.getByLabel('To', { exact: true }).selectOption({ label: 'FC-1' });
+  await page.getByLabel('It runs').selectOption('right');
+  await page.getByLabel('Radius').fill('60');
+  await expect(page.getByText(/^Arc K3–FC-1, starting \S+ and turning right, \d+\.\d{3} m long/)).toBeVisible();
+  await expect(page.getByTestId('off-line')).toHaveText(/^\d+\.\d+ m |On the line/);
+  await page.getByRole('button', { name: /^Measure L\d+/ }).click();
+  await expect(page.getByRole('row', { name: /arc K3–FC-1/ })).toBeVisible({ timeout: 60_000 });
+  await noSeriousFault(page);
 });
 
 test('leaning piles are set where they come through the ground that is there', async ({ page }) => {
@@ -164,7 +223,7 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
   await dialog.getByLabel('Crew').fill('Cladding');
   await dialog.getByLabel('Marks begin with').fill('HC');
   await dialog.getByLabel('Hubs off by').fill('1.5');
-  await dialog.getByRole('button', { name: 'outline on WALL-OUTSIDE: 6 corners' }).click();
+  await dialog.getByRole('button', { name: /outline on WALL-OUTSIDE: 6 corners$/ }).click();
   await dialog.getByLabel('Name of the outline').fill('Cladding line');
   await dialog.getByLabel('Design height').fill('6.25');
   await expect(dialog.getByText('11 marks')).toBeVisible();
@@ -209,7 +268,7 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
   const corners = [...layer!.matchAll(/^\s*10\r?\n\s*([\d.]+)\r?\n\s*20\r?\n\s*([\d.]+)/gm)].map((found) => found[1]!);
   const text = readFileSync(HALL, 'utf8').replace(corners[1]!, (Number(corners[1]) + 0.03).toFixed(4));
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Replace…' }).click();
+  await page.getByRole('button', { name: 'Replace Ticket hall', exact: true }).click();
   await dialog
     .locator('input[type=file]')
     .first()

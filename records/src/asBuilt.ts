@@ -25,6 +25,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
 import { precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import { ownControlBody } from './ownControl.ts';
+import { isOutline } from './packagePlans.ts';
 import { gridOf } from './siteGrids.ts';
 
 type AsBuilt = Fact<'asBuilt'>;
@@ -110,7 +111,7 @@ export interface Clearance {
 /** How much room is left between something that stands there and the nearest outline; null where there is none within `most`. */
 export function clearanceOf(state: SiteState, place: PlanPoint, most: Metres): Clearance | null {
   const found = state.packages
-    .flatMap(({ body }) => body.items.filter(({ rule, corners }) => rule === 'outline' && corners.length > 2))
+    .flatMap(({ body }) => body.items.filter(isOutline))
     .map(({ name, corners }): Clearance => ({ item: name, distance: distanceToPolygon(place, corners), inside: insidePolygon(place, corners) }))
     .sort((a, b) => a.distance - b.distance);
   return found[0] && found[0].distance <= most ? found[0] : null;

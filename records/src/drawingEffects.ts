@@ -1,34 +1,11 @@
-/** What a newer revision of a drawing does to the packages that were taken from it, and to marks that stand already. */
-import { planDistance, type Metres, type PlanPoint, type Result } from '@idle-marker/core';
+/** What a newer revision of a drawing does to the packages that were taken from it. */
+import type { Metres, PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { hubPlans, keepMoved, surfacePlaces, type PlanError } from './packagePlans.ts';
-import { markKey, type SiteState } from './state.ts';
+import { affectedPackage, type AffectedPackage } from './affected.ts';
+import { surfacePlaces } from './packagePlans.ts';
+import type { SiteState } from './state.ts';
 
 type Package = FactBody<'package'>;
-
-export interface AffectedMark {
-  readonly key: string;
-  readonly name: string;
-  /** The mark that stands; null while there is none. */
-  readonly mark: Fact<'mark'> | null;
-  /** By how much its planned place moves. */
-  readonly by: Metres;
-  /** By how much its design height rises; null where it gets one or loses it. */
-  readonly rises: Metres | null;
-}
-export interface AffectedPackage {
-  readonly work: Fact<'package'>;
-  /** Corners of the drawing that moved, and those that are not found in it any more. */
-  readonly moved: number;
-  readonly largest: Metres;
-  readonly lost: readonly string[];
-  /** Marks whose place or height changes. */
-  readonly marks: readonly AffectedMark[];
-  /** The package with its corners where they are now; an error when its rule does not go with them. */
-  readonly next: Result<Package, PlanError>;
-}
-
-const SAME: Metres = 0.0005;
 
 /** The drawing that a revision is one of; null when there is no such revision. */
 export function drawingOfRevision(state: SiteState, revision: string): string | null {
@@ -76,53 +53,24 @@ export function affectedPackages(
   heightOf: HeightOf = () => undefined,
 ): AffectedPackage[] {
   const ids = new Set(revisionsOf(state, drawing).map(({ id }) => id));
-  const roots = state.packageRoots;
-  const { lengthUnit } = state.settings;
-  return packagesFrom(state, drawing).map((work): AffectedPackage => {
-    let [moved, largest] = [0, 0];
-    const lost: string[] = [];
-    const withCorners = (item: Item): Item => {
-      if (item.drawing === undefined || !ids.has(item.drawing)) return item;
-      const corners = item.corners.map((corner) => {
-        const to = placeOf(corner);
-        if (!to) {
-          lost.push(corner.name);
-          return corner;
-        }
-        const by = planDistance(corner, to);
-        if (by < SAME) return corner;
-        moved++;
-        largest = Math.max(largest, by);
-        return { ...corner, e: to.e, n: to.n };
-      });
-      return { ...item, corners, drawing: revision };
-    };
-    const items = work.body.items.map(withCorners).map((item): Item => {
-      const { surface } = item;
-      if (!surface || !ids.has(surface.drawing)) return item;
-      const known = new Map(surface.heights.map(({ key, z }) => [key, z]));
-      const heights = surfacePlaces(item, work.body.offset, lengthUnit).map(({ key, at }) => {
-        const z = heightOf(surface.name, at);
-        return { key, z: z === undefined ? (known.get(key) ?? null) : z };
-      });
-      return { ...item, surface: { ...surface, drawing: revision, heights } };
-    });
-    const prefix = work.body.plans[0]?.name.split('-')[0] ?? 'M';
-    const plans = hubPlans(items, work.body.offset, prefix, lengthUnit);
-    const next: AffectedPackage['next'] = plans.ok
-      ? { ok: true, value: { ...work.body, items, plans: keepOffsets(work.body, plans.value), supersedes: work.id } }
-      : plans;
-    const after = new Map(next.ok ? next.value.plans.map((plan) => [plan.key, plan]) : []);
-    const marks = work.body.plans.flatMap((plan): AffectedMark[] => {
-      const to = after.get(plan.key);
-      if (!to) return [];
-      const by = planDistance(plan.place, to.place);
-      const rises = plan.designZ === to.designZ ? 0 : plan.designZ === null || to.designZ === null ? null : to.designZ - plan.designZ;
-      if (by < SAME && rises !== null && Math.abs(rises) < SAME) return [];
-      return [{ key: plan.key, name: plan.name, by, rises, mark: state.marks.get(markKey(roots.get(work.id)!, plan.key)) ?? null }];
-    });
-    return { work, moved, largest, lost, marks: marks.sort((a, b) => b.by - a.by), next };
-  });
+  const concerns = (item: Item) => item.drawing !== undefined && ids.has(item.drawing);
+  return packagesFrom(state, drawing).map((work) =>
+    affectedPackage(state, work, {
+      concerns,
+      placeOf,
+      revised: (item) => {
+        const named = concerns(item) ? { ...item, drawing: revision } : item;
+        const { surface } = named;
+        if (!surface || !ids.has(surface.drawing)) return named;
+        const known = new Map(surface.heights.map(({ key, z }) => [key, z]));
+        const heights = surfacePlaces(named, work.body.offset, state.settings.lengthUnit).map(({ key, at }) => {
+          const z = heightOf(surface.name, at);
+          return { key, z: z === undefined ? (known.get(key) ?? null) : z };
+        });
+        return { ...named, surface: { ...surface, drawing: revision, heights } };
+      },
+    }),
+  );
 }
 
 /** Places that the surfaces of a newer drawing are asked at, by surface. */
@@ -137,19 +85,4 @@ export function heightsToAsk(state: SiteState, drawing: string, affected: readon
           ...surfacePlaces(item, work.body.offset, state.settings.lengthUnit).map(({ at }) => at),
         ]);
   return asked;
-}
-
-/** Marks that had been moved to an offset of their own keep its length and direction, from where their corner is now. */
-function keepOffsets(before: Package, plans: Package['plans']): Package['plans'] {
-  const kept = keepMoved(before, plans, before.offset);
-  const own = new Map(before.plans.filter((plan) => plan.offset !== before.offset && plan.offset !== 0).map((plan) => [plan.key, plan]));
-  return kept.map((plan) => {
-    const earlier = own.get(plan.key);
-    if (!earlier || plan.offset === earlier.offset) return plan;
-    return {
-      ...plan,
-      offset: earlier.offset,
-      place: { e: earlier.place.e + plan.design.e - earlier.design.e, n: earlier.place.n + plan.design.n - earlier.design.n },
-    };
-  });
 }

@@ -63,6 +63,7 @@ export {
   type OwnOffset,
   setInAreas,
   USUAL_AREA,
+  roundBeside,
   usualLongest,
   withProposals,
   type AreaKind,
@@ -97,17 +98,9 @@ export {
   type LineDifference,
   type MeanPlace,
 } from './asBuilt.ts';
-export {
-  affectedPackages,
-  drawingOfRevision,
-  fromRetired,
-  heightsToAsk,
-  packagesFrom,
-  revisionsOf,
-  type AffectedMark,
-  type AffectedPackage,
-  type HeightOf,
-} from './drawingEffects.ts';
+export type { AffectedMark, AffectedPackage } from './affected.ts';
+export { affectedPackages, drawingOfRevision, fromRetired, heightsToAsk, packagesFrom, revisionsOf, type HeightOf } from './drawingEffects.ts';
+export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
 export { cautionsFor, isIndependentlyChecked, uncheckedMarks, wantsIndependentCheck, type Caution, type CautionCode } from './cautions.ts';
 export { hindranceFrom, withProofDue, type RoundEntry } from './roundPlan.ts';

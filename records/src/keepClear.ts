@@ -14,7 +14,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { outlinesOf } from './packagePlans.ts';
+import { isOutline, outlinesOf } from './packagePlans.ts';
 import type { SiteState } from './state.ts';
 
 type Package = FactBody<'package'>;
@@ -39,7 +39,7 @@ export function keepClearOf(state: SiteState): KeepClear[] {
   const dug = state.packages.flatMap(({ body }) =>
     body.ground
       ? body.items
-          .filter((item) => item.rule === 'outline' && item.corners.length > 2)
+          .filter(isOutline)
           .map((item) => ({ name: `the works at ${item.name}`, corners: item.corners, margin: body.ground!.reach, blocksSight: false }))
       : [],
   );
@@ -47,6 +47,12 @@ export function keepClearOf(state: SiteState): KeepClear[] {
 }
 
 const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 0.5, foot: METRES_PER_UNIT.foot, usSurveyFoot: METRES_PER_UNIT.usSurveyFoot };
+
+/** The round length beside an offset that is none; null when it is round already. */
+export function roundBeside(offset: Metres, unit: LengthUnit): Metres | null {
+  const round = Math.max(1, Math.round(offset / STEP[unit])) * STEP[unit];
+  return Math.abs(round - offset) < STEP[unit] / 1000 ? null : round;
+}
 
 /** Longest offset that is proposed by itself: beyond it a string sags and a tape is misread. */
 export const usualLongest = (unit: LengthUnit): Metres => (unit === 'metre' ? 6 : 20 * METRES_PER_UNIT[unit]);

@@ -2,6 +2,7 @@
 import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikePairs } from './names.ts';
+import { isOutline } from './packagePlans.ts';
 import type { ControlMark, SiteState } from './state.ts';
 
 export type Concern =
@@ -39,7 +40,7 @@ const placeOf = ({ revision: { body } }: ControlMark): PlanPoint | null => (body
 
 function isTaken(place: PlanPoint, work: Fact<'package'>, reach: Metres): boolean {
   return work.body.items.some((item) => {
-    if (item.rule === 'outline' && item.corners.length > 2) return insidePolygon(place, item.corners) || distanceToPolygon(place, item.corners) <= reach;
+    if (isOutline(item)) return insidePolygon(place, item.corners) || distanceToPolygon(place, item.corners) <= reach;
     return item.corners.some((corner) => planDistance(corner, place) <= reach);
   });
 }

@@ -5,6 +5,7 @@ import {
   hindrancesAt,
   lengthFromMetres,
   lineEndHubs,
+  linePairs,
   marksAlongPath,
   METRES_PER_UNIT,
   movedOutline,
@@ -55,6 +56,9 @@ export const outwardOf = ({ moved }: Pick<Item, 'moved'>): Metres => (moved ?? [
 /** The outline that hubs are set to: the one that was given, moved by thickness, footing and batter. */
 const markedOutline = (item: Item): ReturnType<typeof movedOutline> => movedOutline(item.corners, outwardOf(item));
 
+/** Lengths that a crew remembers. */
+const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 1, foot: 3 * METRES_PER_UNIT.foot, usSurveyFoot: 3 * METRES_PER_UNIT.usSurveyFoot };
+
 const chainageLabel = (unit: LengthUnit) => (chainage: Metres) => String(Number(lengthFromMetres(chainage, unit).toFixed(2)));
 
 const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: LengthUnit) => Hubs>> = {
@@ -62,6 +66,10 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
     if (outwardOf(item) === 0) return offsetHubs(item.corners, offset);
     const outline = markedOutline(item);
     return outline.ok ? offsetHubs(outline.value, offset) : outline;
+  },
+  linePairs: (item, offset, unit) => {
+    const outline = outwardOf(item) === 0 ? ok(item.corners) : markedOutline(item);
+    return outline.ok ? linePairs(outline.value, offset, STEP[unit]) : outline;
   },
   lineEnds: ({ corners }, offset) => lineEndHubs(corners, offset),
   points: ({ corners }) => pointMarks(corners),
@@ -132,9 +140,13 @@ function freeName(wanted: string, taken: Set<string>): string {
   return name;
 }
 
+const isOutlineRule = (rule: Item['rule']): boolean => rule === 'outline' || rule === 'linePairs';
+
+/** Whether the corners of an item are one closed outline, in order round it. */
+export const isOutline = ({ rule, corners }: Pick<Item, 'rule' | 'corners'>): boolean => isOutlineRule(rule) && corners.length > 2;
+
 /** The closed outlines of a package. */
-export const outlinesOf = ({ body }: Fact<'package'>): Item['corners'][] =>
-  body.items.filter((item) => item.rule === 'outline' && item.corners.length > 2).map((item) => item.corners);
+export const outlinesOf = ({ body }: Fact<'package'>): Item['corners'][] => body.items.filter(isOutline).map((item) => item.corners);
 
 /** So many points are drawn for an arc: a quarter circle looks round with them. */
 const ARC_STEPS = 12;
@@ -159,7 +171,7 @@ function drawnPath(corners: Item['corners'], closed: boolean): Item['corners'] {
 export function shapesOf(item: Pick<Item, 'rule' | 'corners' | 'along' | 'moved'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
   const { rule, corners, along } = item;
   if (rule === 'points' || rule === 'recoveries' || rule === 'bolts' || rule === 'rakedPiles') return [];
-  if (rule === 'outline') {
+  if (isOutlineRule(rule)) {
     const outward = outwardOf(item);
     const marked = outward === 0 ? null : movedOutline(corners, outward);
     return [{ closed: true, points: corners }, ...(marked?.ok ? [{ closed: true, points: marked.value }] : [])];
@@ -167,8 +179,6 @@ export function shapesOf(item: Pick<Item, 'rule' | 'corners' | 'along' | 'moved'
   if (rule === 'along') return [{ closed: along?.closed ?? false, points: drawnPath(corners, along?.closed ?? false) }];
   return corners.flatMap((from, i) => (i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : []));
 }
-
-const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 1, foot: 3 * METRES_PER_UNIT.foot, usSurveyFoot: 3 * METRES_PER_UNIT.usSurveyFoot };
 
 /** Other places for a mark at whose place something stands. */
 export function alternativesFor(

@@ -1,6 +1,7 @@
 /** Lines of the drawing that a station can be found from: sides of outlines, and the lines between two ends. */
 import type { PlanPoint, SiteLine } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { isOutline } from './packagePlans.ts';
 import { type SiteState } from './state.ts';
 
 type LineTarget = Extract<Fact<'sight'>['body']['target'], { kind: 'line' }>;
@@ -18,12 +19,11 @@ export function siteLines(state: SiteState): DrawnLine[] {
   const roots = state.packageRoots;
   return state.packages.flatMap((work) =>
     work.body.items.flatMap((item) => {
-      const ends: readonly (readonly [PlanPoint & { name: string }, PlanPoint & { name: string }])[] =
-        item.rule === 'outline'
-          ? item.corners.map((corner, i) => [corner, item.corners[(i + 1) % item.corners.length]!] as const)
-          : item.rule === 'lineEnds'
-            ? item.corners.flatMap((corner, i) => (i % 2 === 0 && item.corners[i + 1] ? [[corner, item.corners[i + 1]!] as const] : []))
-            : [];
+      const ends: readonly (readonly [PlanPoint & { name: string }, PlanPoint & { name: string }])[] = isOutline(item)
+        ? item.corners.map((corner, i) => [corner, item.corners[(i + 1) % item.corners.length]!] as const)
+        : item.rule === 'lineEnds'
+          ? item.corners.flatMap((corner, i) => (i % 2 === 0 && item.corners[i + 1] ? [[corner, item.corners[i + 1]!] as const] : []))
+          : [];
       return ends
         .filter(([from, to]) => from !== to)
         .map(([from, to]) => {

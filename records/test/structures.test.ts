@@ -2,7 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import { planDistance, pointAlongOff } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import {
+  affectedByGrid,
   affectedPackages,
+  crossingsOf,
+  gridOf,
+  olderGrids,
+  roundBeside,
   asBuiltReport,
   boltGroups,
   clearanceOf,
@@ -272,6 +277,54 @@ describe('what was measured as it stands', () => {
       ['G2', 'off the surface Finished', null],
     ]);
     expect(bookLine(story.state, over)!.text).toMatch(/against the surface Finished, 5\.400 m there/);
+  });
+});
+
+describe('pairs beyond the ends of every side', () => {
+  it('are two a side under keys of their own, and their outline counts as one everywhere', () => {
+    const plans = plansOf([item({ rule: 'linePairs' })]);
+    expect(plans).toHaveLength(2 * HALL.corners.length);
+    expect(new Set(plans.map(({ key }) => key)).size).toBe(plans.length);
+    expect(plans.every(({ offset, onLine }) => offset === 2 && onLine !== null)).toBe(true);
+    expect(shapesOf(item({ rule: 'linePairs' }))).toMatchObject([{ closed: true }]);
+    const moved = plansOf([item({ rule: 'linePairs', moved: [{ outward: 0.3, why: 'footing' }] })]);
+    expect(moved[0]!.place).not.toEqual(plans[0]!.place);
+  });
+
+  it('and offsets that are no round length are told of the one beside', () => {
+    expect([2, 2.5, 2.2, 2.3, 0.1].map((offset) => roundBeside(offset, 'metre'))).toEqual([null, null, 2, 2.5, 0.5]);
+    expect(roundBeside(10 * 0.3048, 'foot')).toBeNull();
+    expect(roundBeside(2, 'foot')).toBeCloseTo(7 * 0.3048, 9);
+  });
+});
+
+describe('a grid that was changed', () => {
+  it('moves what was taken from it by the names of its corners, says what is lost, and which marks stand for the older places', () => {
+    const story = new Story().control();
+    const grid = story.say('grid', GRID);
+    const built = gridOf(GRID);
+    if (!built.ok) throw new Error(built.error.code);
+    const taken = crossingsOf(built.value);
+    expect(new Set(taken.map(({ name }) => name))).toEqual(new Set(['A-1', 'A-2', 'B-1', 'B-2']));
+    const work = story.work({ items: [item({ rule: 'points', corners: taken, grid: grid.id })] });
+    const mark = story.set(
+      story.station('S1'),
+      work,
+      work.body.plans.findIndex(({ corner }) => corner === 'B-2'),
+    );
+    const wider = { ...GRID, letters: { ...GRID.letters, spacings: [5.1] }, supersedes: grid.id };
+    const [affected] = affectedByGrid(story.state, wider, grid.id);
+    expect(affected).toMatchObject({ moved: 2, lost: [], largest: expect.closeTo(0.1, 9) });
+    expect(affected!.marks.filter((each) => each.mark).map(({ name }) => name)).toEqual([mark.body.name]);
+    expect(olderGrids(story.state, work)).toEqual([]);
+    const later = story.say('grid', wider);
+    expect(olderGrids(story.state, work).map(({ id }) => id)).toEqual([later.id]);
+    if (!affected!.next.ok) throw new Error('no package');
+    const items = affected!.next.value.items.map((each) => ({ ...each, grid: later.id }));
+    const brought = story.say('package', { ...affected!.next.value, items });
+    expect(olderGrids(story.state, brought)).toEqual([]);
+    const renamed = { ...GRID, letters: { ...GRID.letters, labels: ['A', 'C'] } };
+    expect(affectedByGrid(story.state, renamed, later.id)[0]!.lost).toEqual(['B-1', 'B-2']);
   });
 });
 

@@ -261,6 +261,23 @@ describe('a package', () => {
     await user.selectOptions(screen.getByLabelText('of the given one'), 'inside');
     expect(screen.getByText(/the outline is not that wide/)).toBeTruthy();
   });
+
+  it('makes an outline of every step of a footing, and says when an offset is no round length', async () => {
+    const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
+    await user.type(screen.getByLabelText('Name of the outline'), 'Pier');
+    await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0{Enter}C, 10, 6{Enter}D, 0, 6');
+    for (let i = 0; i < 2; i++) {
+      await user.click(screen.getByRole('button', { name: /^(Move the line by a thickness|And by)/ }));
+      await user.type(screen.getAllByLabelText('The marked line lies, m')[i]!, '0.3');
+    }
+    await user.click(screen.getByRole('button', { name: 'Each step as an outline of its own' }));
+    expect(screen.getAllByLabelText('Name of the outline').map((field) => (field as HTMLInputElement).value)).toEqual(['Pier step 1', 'Pier step 2']);
+    expect(screen.getAllByLabelText('The marked line lies, m')).toHaveLength(3);
+    expect(screen.getByText('16 marks')).toBeTruthy();
+    await user.clear(screen.getByLabelText('Hubs off by, m'));
+    await user.type(screen.getByLabelText('Hubs off by, m'), '2.3');
+    expect(screen.getByText('No round length: crews keep 2.500 in mind and on the tape.')).toBeTruthy();
+  });
 });
 
 describe('Work', () => {

@@ -73,6 +73,8 @@ const ItemOptions = {
   rake: Type.Optional(closed({ ...RakeFields, workingZ: Coordinate })),
   /** The revision of the drawing that the corners were taken from. */
   drawing: Type.Optional(Uuid),
+  /** The revision of the grid that they were taken from; a corner has the name that the grid gives it. */
+  grid: Type.Optional(Uuid),
   /** The surface that heights were taken from instead of one design height: of each mark by its key within the item, none where it has none. */
   surface: Type.Optional(
     closed({
@@ -113,10 +115,10 @@ export const PackageBody = closed({
       meaning: MeaningWord,
       designZ: NullableCoordinate,
       /**
-       * What the corners are: one closed outline in order, ends of lines two by two, points to mark themselves (in a row where
+       * What the corners are: one closed outline in order (with hubs off its faces, or a pair beyond the ends of every side), ends of lines two by two, points to mark themselves (in a row where
        * recovery marks stand beside them), a line to be marked along, centres of bolt groups, or heads of leaning piles.
        */
-      rule: Words('outline', 'lineEnds', 'points', 'recoveries', 'along', 'bolts', 'rakedPiles'),
+      rule: Words('outline', 'linePairs', 'lineEnds', 'points', 'recoveries', 'along', 'bolts', 'rakedPiles'),
       corners: Type.Array(
         closed({
           name: Name,

@@ -59,16 +59,21 @@ export function Compared({ compared, affected, bring, onBring }: ComparedProps) 
       )}
       {moved.length > CORNERS_SHOWN && <p className="text-[13px] text-ink2">And {moved.length - CORNERS_SHOWN} more.</p>}
       {affected.length === 0 && <p className="mt-2 text-[14px]">No package was taken from this drawing.</p>}
-      {affected.map((each) => (
-        <Affected
-          key={each.work.id}
-          affected={each}
-          checked={bring.has(each.work.id)}
-          onChecked={(on) => onBring(new Set(on ? [...bring, each.work.id] : [...bring].filter((id) => id !== each.work.id)))}
-        />
-      ))}
+      <AffectedPackages affected={affected} bring={bring} onBring={onBring} />
     </section>
   );
+}
+
+/** Packages that a change of the design reaches, each to be brought along or left. */
+export function AffectedPackages({ affected, bring, onBring }: Pick<ComparedProps, 'affected' | 'bring' | 'onBring'>) {
+  return affected.map((each) => (
+    <Affected
+      key={each.work.id}
+      affected={each}
+      checked={bring.has(each.work.id)}
+      onChecked={(on) => onBring(new Set(on ? [...bring, each.work.id] : [...bring].filter((id) => id !== each.work.id)))}
+    />
+  ));
 }
 
 function Affected({ affected, checked, onChecked }: { affected: AffectedPackage; checked: boolean; onChecked(on: boolean): void }) {
@@ -99,12 +104,12 @@ function Affected({ affected, checked, onChecked }: { affected: AffectedPackage;
       )}
       {lost.length > 0 && (
         <p className="font-medium text-ochre">
-          Not found in the newer drawing: {lost.join(', ')}. {lost.length === 1 ? 'It stays' : 'They stay'} where {lost.length === 1 ? 'it was' : 'they were'}:
-          look at the package yourself.
+          Not found any more: {lost.join(', ')}. {lost.length === 1 ? 'It stays' : 'They stay'} where {lost.length === 1 ? 'it was' : 'they were'}: look at the
+          package yourself.
         </p>
       )}
       {!next.ok && <p className="font-medium text-brick">It can’t be brought along: {`${next.error.item}: ${outlineErrorWords(next.error)}`}</p>}
-      {canBeBrought(affected) && <Tick label={`Bring ${work.body.name} to the newer drawing`} checked={checked} onChange={onChecked} />}
+      {canBeBrought(affected) && <Tick label={`Bring ${work.body.name} along`} checked={checked} onChange={onChecked} />}
     </div>
   );
 }

@@ -3,6 +3,7 @@ import type { PathCorner } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
+import type { DrawingSummary } from '../../drawings/openDrawing.ts';
 import { useDrawings, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { Button } from '../../ui/Button.tsx';
 import { FileInput } from './FileInput.tsx';
@@ -31,7 +32,8 @@ const LAYERS_SHOWN = 12;
 
 /** Corners from the drawings of the site: outlines, grids and points that are in them, or what is picked on the plan. */
 export function CornerSource({ rule, onCorners }: CornerSourceProps) {
-  const drawings = useDrawings();
+  // A drawing of surfaces alone has heights to give, but no corners.
+  const drawings = useDrawings().filter(({ state }) => state.status !== 'open' || hasCorners(state.summary));
   const [shown, setShown] = useState<string | null>(null);
   const [picking, setPicking] = useState<Fact<'drawing'> | null>(null);
   /** A list of points that was just taken is meant whole. */
@@ -69,6 +71,8 @@ export function CornerSource({ rule, onCorners }: CornerSourceProps) {
     </div>
   );
 }
+
+const hasCorners = ({ elements, surfaces }: DrawingSummary): boolean => elements > surfaces.reduce((sum, { triangles }) => sum + triangles, 0);
 
 interface InDrawingProps extends CornerSourceProps {
   readonly drawing: ShownDrawing;

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { fromRetired, gridOf, markKey, outwardOf } from '@idle-marker/records';
+import { fromRetired, gridOf, markKey, olderGrids, outwardOf } from '@idle-marker/records';
 import { AREA_KIND, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
 import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { sourceBytes } from '../../ledger/beside.ts';
@@ -166,6 +166,14 @@ export function Place() {
                   It was taken from {fact.body.name}, which is no longer used: is there a newer one?
                 </p>
               ))}
+              {olderGrids(state, work).map((fact) => (
+                <p key={fact.id} className="font-medium text-ochre">
+                  Grid {fact.body.name} was changed since: these places are the older one’s.{' '}
+                  <Button look="quiet" aria-label={`Bring ${work.body.name} along`} onClick={() => setGrid(fact)}>
+                    Bring along…
+                  </Button>
+                </p>
+              ))}
               {work.body.items.map((item) => (
                 <p key={item.name} className="mt-1">
                   {item.name}: {sizeOf(item)}, {MEANING[item.meaning]}
@@ -221,6 +229,7 @@ export function Place() {
 function sizeOf({ rule, corners, rake }: FactBody<'package'>['items'][number]): string {
   switch (rule) {
     case 'outline':
+    case 'linePairs':
       return `${corners.length} corners`;
     case 'lineEnds':
       return `${corners.length / 2} lines`;

@@ -49,7 +49,7 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
         <Button look="quiet" aria-label={`Place ${name} anew`} onClick={onPlace}>
           Place…
         </Button>
-        <Button look="quiet" onClick={onReplace}>
+        <Button look="quiet" aria-label={`Replace ${name}`} onClick={onReplace}>
           Replace…
         </Button>
         <Button look="quiet" aria-label={`Layers of ${name}`} onClick={onChange}>

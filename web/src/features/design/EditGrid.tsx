@@ -1,7 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { planDistance, type ColumnGrid } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, gridGeometry, gridOf } from '@idle-marker/records';
+import { affectedByGrid, alikeName, gridGeometry, gridOf } from '@idle-marker/records';
 import { designFaultWords } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -13,6 +13,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+import { AffectedPackages, canBeBrought } from './Compared.tsx';
 import { DrawnGrids } from './DrawnGrids.tsx';
 import { gridDraft, readGrid, readPlace, type DraftFault, type FamilyDraft, type GridDraft } from './gridDraft.ts';
 
@@ -30,6 +31,15 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
   const read = useMemo(() => readGrid(draft, units), [draft, units]);
   const drawn = useMemo(() => (read.ok ? gridOf(read.value) : null), [read]);
   const lines = drawn?.ok ? drawn.value : null;
+  const affected = useMemo(
+    () =>
+      grid && read.ok
+        ? affectedByGrid(state, { ...read.value, grid: grid.body.grid }, grid.id).filter((each) => canBeBrought(each) || each.lost.length > 0)
+        : [],
+    [state, grid, read],
+  );
+  const [bring, setBring] = useState<ReadonlySet<string>>(new Set());
+  useEffect(() => setBring(new Set(affected.filter(canBeBrought).map(({ work }) => work.id))), [affected]);
   const alike = alikeName(
     draft.name,
     state.grids.filter((each) => each.body.grid !== grid?.body.grid).map((each) => each.body.name),
@@ -49,7 +59,12 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
       retired,
       supersedes: grid?.id ?? null,
     };
-    await say({ type: 'grid', body });
+    const [fact] = await say({ type: 'grid', body });
+    for (const each of retired ? [] : affected) {
+      if (!bring.has(each.work.id) || !each.next.ok) continue;
+      const items = each.next.value.items.map((item) => (item.grid === grid!.id ? { ...item, grid: fact!.id } : item));
+      await say({ type: 'package', body: { ...each.next.value, items } });
+    }
     onClose();
   };
   const scene = useMemo(() => joinScenes(outlineScene(state.packages), lines ? gridScene(lines) : {}, controlScene(state.control, null)), [state, lines]);
@@ -174,6 +189,12 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
           {lines && <SecondPlaceCheck draft={draft} lines={lines} />}
         </div>
       </div>
+      {affected.length > 0 && (
+        <section className="mt-4 border-t border-rule pt-3" aria-label="What the changed grid moves">
+          <h3 className="text-[17px]">Packages that were taken from it</h3>
+          <AffectedPackages affected={affected} bring={bring} onBring={setBring} />
+        </section>
+      )}
       {whole && <p className="mt-3 font-medium text-brick">{whole}</p>}
       {tried && !read.ok && <p className="mt-3 font-medium text-brick">{read.error.text}</p>}
     </Dialog>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, drawingOfRevision, hubPlans, keepMoved } from '@idle-marker/records';
+import { alikeName, drawingOfRevision, hubPlans, keepMoved, roundBeside } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MARK_KIND, MARK_TOOLS, outlineErrorWords, ROUNDING, toleranceWords, type Rounding } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -10,7 +10,7 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
 import { useWithHeights } from './useWithHeights.ts';
-import { EMPTY_ITEM, itemDraftOf, readItem, type DraftItem, type Item } from './itemDraft.ts';
+import { EMPTY_ITEM, itemDraftOf, readItem, stepsOf, type DraftItem, type Item } from './itemDraft.ts';
 
 type Package = FactBody<'package'>;
 
@@ -43,6 +43,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const reachRead = units.readLength(reach);
   const [tried, setTried] = useState(false);
   const offsetRead = units.readLength(offset);
+  const round = offsetRead !== null && offsetRead > 0 ? roundBeside(offsetRead, units.lengthUnit) : null;
   const read = useMemo(() => items.map((item) => readItem(item, units)), [items, units]);
   const whole = useMemo((): Item[] | null => {
     const good = read.flatMap(({ item }) => item ?? []);
@@ -140,6 +141,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           inputMode="decimal"
           onChange={(event) => setOffset(event.target.value)}
           error={errors.offset}
+          help={round !== null ? `No round length: crews keep ${units.length(round)} in mind and on the tape.` : undefined}
         />
         <Choice label="Cut and fill to" value={heightReference} options={entries(HEIGHT_REFERENCE)} onChange={setHeightReference} />
         <Choice label="What kind of mark" value={markKind} options={entries(MARK_KIND)} onChange={setMarkKind} />
@@ -213,6 +215,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           legend={`Outline ${items.length > 1 ? i + 1 : ''}`}
           tried={tried}
           onChange={(next) => change(i, next)}
+          onSteps={() => setItems(items.flatMap((item, j) => (i === j ? stepsOf(item) : [item])))}
         />
       ))}
       <div className="mt-3 flex gap-2">

@@ -8,6 +8,8 @@ export interface FromGrid {
   readonly name: string;
   readonly rule: FactBody<'package'>['items'][number]['rule'];
   readonly corners: readonly Corner[];
+  /** The revision of the grid. */
+  readonly grid: string;
 }
 
 /** Corners from a grid that is drawn on the site. */
@@ -26,16 +28,20 @@ export function GridSource({ onTake }: { onTake(found: FromGrid, source: string)
         const ends = lineEndsOf(grid);
         const source = `grid ${name}`;
         return [
-          <Button key={`${id} crossings`} className="text-[14px]" onClick={() => onTake({ name, rule: 'points', corners: crossings }, source)}>
+          <Button key={`${id} crossings`} className="text-[14px]" onClick={() => onTake({ name, rule: 'points', corners: crossings, grid: id }, source)}>
             {name}: {crossings.length} crossings
           </Button>,
           ends.length > 0 && (
-            <Button key={`${id} lines`} className="text-[14px]" onClick={() => onTake({ name: `${name} lines`, rule: 'lineEnds', corners: ends }, source)}>
+            <Button
+              key={`${id} lines`}
+              className="text-[14px]"
+              onClick={() => onTake({ name: `${name} lines`, rule: 'lineEnds', corners: ends, grid: id }, source)}
+            >
               {name}: ends of {ends.length / 2} lines
             </Button>
           ),
           grid.letters.length > 1 && grid.numbers.length > 1 && (
-            <Button key={`${id} round`} className="text-[14px]" onClick={() => onTake({ name, rule: 'outline', corners: gridCorners(grid) }, source)}>
+            <Button key={`${id} round`} className="text-[14px]" onClick={() => onTake({ name, rule: 'outline', corners: gridCorners(grid), grid: id }, source)}>
               {name}: its four corners
             </Button>
           ),

@@ -12,6 +12,7 @@ import { SaidPlace } from './SaidPlace.tsx';
 
 const RULES = [
   ['outline', 'round the outline'],
+  ['linePairs', 'beyond both ends of every side'],
   ['lineEnds', 'beyond both ends of lines'],
   ['points', 'on the points themselves'],
   ['recoveries', 'on the points, two recoveries each'],
@@ -22,6 +23,7 @@ const RULES = [
 
 const LISTED: Readonly<Record<DraftItem['rule'], string>> = {
   outline: 'Corners in order round the outline',
+  linePairs: 'Corners in order round the outline',
   lineEnds: 'Ends of the lines, from and to',
   points: 'Points to mark',
   recoveries: 'Points to mark, in order along the row',
@@ -47,10 +49,12 @@ interface ItemFieldsProps {
   readonly legend: string;
   readonly tried: boolean;
   onChange(next: Partial<DraftItem>): void;
+  /** The steps of a footing as an outline each. */
+  onSteps(): void;
 }
 
 /** One item of a package: what it is, where its corners come from, and how they become marks. */
-export function ItemFields({ read, built, legend, tried, onChange }: ItemFieldsProps) {
+export function ItemFields({ read, built, legend, tried, onChange, onSteps }: ItemFieldsProps) {
   const units = useUnits();
   const id = useId();
   const { draft: item, corners, faults } = read;
@@ -88,7 +92,7 @@ export function ItemFields({ read, built, legend, tried, onChange }: ItemFieldsP
         )}
       </div>
       {item.rule !== 'rakedPiles' && <SurfaceHeights read={read} built={built} onChange={onChange} />}
-      {item.rule === 'outline' && <MovedLine read={read} tried={tried} onChange={onChange} />}
+      {(item.rule === 'outline' || item.rule === 'linePairs') && <MovedLine read={read} tried={tried} onChange={onChange} onSteps={onSteps} />}
       {item.rule === 'along' && (
         <div className="mt-3 grid gap-3 sm:grid-cols-4">
           <Choice
@@ -156,6 +160,7 @@ export function ItemFields({ read, built, legend, tried, onChange }: ItemFieldsP
             corners: writeCorners(found, units),
             source,
             drawing: drawing ?? null,
+            grid: null,
             rule,
             name: item.name || name,
             ...(isGrid ? { meaning: 'gridLine' as const } : {}),
@@ -168,6 +173,7 @@ export function ItemFields({ read, built, legend, tried, onChange }: ItemFieldsP
             corners: writeCorners(found.corners, units),
             source,
             drawing: null,
+            grid: found.grid,
             // Bolts and piles stand on crossings as well as points do.
             rule: found.rule === 'points' && ['recoveries', 'bolts', 'rakedPiles'].includes(item.rule) ? item.rule : found.rule,
             name: item.name || found.name,
@@ -193,7 +199,7 @@ export function ItemFields({ read, built, legend, tried, onChange }: ItemFieldsP
         id={id}
         rows={6}
         value={item.corners}
-        onChange={(event) => onChange({ corners: event.target.value, source: 'typed', drawing: null })}
+        onChange={(event) => onChange({ corners: event.target.value, source: 'typed', drawing: null, grid: null })}
         className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
         spellCheck={false}
       />
@@ -259,7 +265,7 @@ function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsPro
 }
 
 /** The line that is given is not always the one that is built to. */
-function MovedLine({ read: { draft, faults }, onChange }: Part) {
+function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<ItemFieldsProps, 'onSteps'>) {
   const units = useUnits();
   const change = (i: number, next: Partial<DraftItem['moved'][number]>) =>
     onChange({ moved: draft.moved.map((each, j) => (i === j ? { ...each, ...next } : each)) });
@@ -290,6 +296,11 @@ function MovedLine({ read: { draft, faults }, onChange }: Part) {
         </div>
       ))}
       {faults.moved && <p className="text-[13px] font-medium text-brick">{faults.moved}</p>}
+      {draft.moved.length > 1 && (
+        <Button className="mr-2 text-[14px]" disabled={faults.moved !== undefined} onClick={onSteps}>
+          Each step as an outline of its own
+        </Button>
+      )}
       {draft.moved.length < 5 && (
         <Button className="text-[14px]" onClick={() => onChange({ moved: [...draft.moved, { by: '', way: 'outward', why: 'wallThickness' }] })}>
           {draft.moved.length === 0 ? 'Move the line by a thickness or footing…' : 'And by…'}

@@ -16,6 +16,7 @@ export interface DraftItem {
   readonly corners: string;
   readonly source: string;
   readonly drawing: string | null;
+  readonly grid: string | null;
   /** Heights come from this surface instead of the one height; null for the one height. */
   readonly surface: SurfaceChoice | null;
   /** The line that is marked lies outside or inside of the one that is given. */
@@ -45,6 +46,7 @@ export const EMPTY_ITEM: DraftItem = {
   corners: '',
   source: 'typed',
   drawing: null,
+  grid: null,
   surface: null,
   moved: [],
   spacing: '',
@@ -80,6 +82,7 @@ export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: stri
     corners: writeCorners(item.corners, units),
     source: item.source,
     drawing: item.drawing ?? null,
+    grid: item.grid ?? null,
     surface: item.surface && surfaceIn !== null ? { drawing: surfaceIn, name: item.surface.name } : null,
     moved: (item.moved ?? []).map(({ outward, why }) => ({ by: units.edit(Math.abs(outward)), way: outward < 0 ? 'inward' : 'outward', why })),
     ...(along
@@ -114,6 +117,10 @@ export interface ReadItem {
   readonly item: Item | null;
 }
 
+/** A stepped footing: an outline for every step, each moved by one step more than the one before it. */
+export const stepsOf = (item: DraftItem): DraftItem[] =>
+  item.moved.map((_, i) => ({ ...item, name: `${item.name.trim() || 'Footing'} step ${i + 1}`, height: '', moved: item.moved.slice(0, i + 1) }));
+
 const whole = (text: string): number | null => (/^\d+$/.test(text.trim()) ? Number(text) : null);
 const positive = (value: number | null): value is number => value !== null && value > 0;
 
@@ -124,7 +131,7 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
   const faults: { -readonly [K in keyof ReadItem['faults']]: ReadItem['faults'][K] } = {};
   if (draft.height.trim() !== '' && z === null) faults.height = 'Give a height, or leave it empty.';
   const options: Partial<Item> = {};
-  if (rule === 'outline' && draft.moved.length > 0) {
+  if ((rule === 'outline' || rule === 'linePairs') && draft.moved.length > 0) {
     const moved = draft.moved.map(({ by, way, why }) => ({ by: units.readLength(by), way, why }));
     if (moved.some(({ by }) => by === null || by < 0 || by > 100))
       faults.moved = `Give how far, such as ${units.edit(0.3)}; outward or inward is said beside it.`;
@@ -176,6 +183,7 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
           source: draft.source,
           ...options,
           ...(draft.drawing === null ? {} : { drawing: draft.drawing }),
+          ...(draft.grid === null ? {} : { grid: draft.grid }),
         }
       : null,
   };
