@@ -241,6 +241,7 @@ export {
   type SimulatedReading,
   type SimulatedShot,
   type SimulatorState,
+  type SearchWindow,
   type SimulatorTrouble,
 } from './simulator/simulator.ts';
 export { TARGET_HEIGHT_SD, targetCentringSd } from './sight/pole.ts';

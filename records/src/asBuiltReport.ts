@@ -25,6 +25,8 @@ export interface AsBuiltReport {
   /** Columns with anything measured, with what their class allows. */
   readonly columns: readonly ColumnRow[];
   readonly columnTolerance: Metres;
+  /** Drawings that were laid over what was found, with what is left at each pair. */
+  readonly laid: readonly { readonly drawing: string; readonly scale: number; readonly misfits: readonly { name: string; dEMm: number; dNMm: number }[] }[];
   /** Stations that it was measured from. */
   readonly stations: readonly string[];
 }
@@ -102,6 +104,9 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
     groups: boltGroups(state).filter(({ bolts }) => bolts.some(({ difference }) => difference !== null)),
     columns,
     columnTolerance: (classes.find(({ id }) => id === STEEL) ?? classes[0]!).planMm / 1000,
+    laid: state.drawings.flatMap(({ body: { name, placing } }) =>
+      placing?.misfits ? [{ drawing: name, scale: placing.scale, misfits: placing.misfits }] : [],
+    ),
     stations: [...new Set(rows.map(({ station }) => station))],
   };
 }

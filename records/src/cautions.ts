@@ -1,14 +1,14 @@
 /** Where a caution matters: ground that is dangerous, and marks that need somebody else’s check. */
-import { distanceToPolygon, insidePolygon, type Metres, type PlanPoint } from '@idle-marker/core';
+import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { type AcceptedSolution, type SiteState } from './state.ts';
 
-export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut';
+export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended';
 
 export interface Caution {
   readonly code: CautionCode;
   readonly who: 'mark' | 'instrument';
-  /** What it is about: an area, or the package for what has to be seen to before anything is driven. */
+  /** What it is about: an area, the package for what has to be seen to before anything is driven, or the occupation. */
   readonly about: string;
   readonly area: Fact<'area'> | null;
 }
@@ -29,10 +29,27 @@ const isNear = ({ body }: Fact<'area'>, point: PlanPoint): boolean =>
 
 const DRIVEN: ReadonlySet<FactBody<'package'>['markKind']> = new Set([undefined, 'hubAndLath', 'nail']);
 
-/** Cautions that nobody has seen to on the day of `now`. One of each for an area, and services once for a package. */
-export function cautionsFor(state: SiteState, work: Fact<'package'>, place: PlanPoint, solution: AcceptedSolution, now: Date): Caution[] {
+/** What was seen to on the day of `now`, by caution and what it is about. */
+const seenTo = (state: SiteState, now: Date): ReadonlySet<string> => {
   const today = now.toISOString().slice(0, 10);
-  const seen = new Set(state.care.filter(({ at }) => at.startsWith(today)).map(({ body }) => `${body.what} ${body.about ?? ''}`));
+  return new Set(state.care.filter(({ at }) => at.startsWith(today)).map(({ body }) => `${body.what} ${body.about ?? ''}`));
+};
+
+/** Of a beam that can be seen, wherever something is measured with it; null once somebody said what was done. */
+export function laserCaution(state: SiteState, solution: AcceptedSolution, now: Date): Caution | null {
+  const about = solution.occupation.id;
+  return seenTo(state, now).has(`laser ${about}`) ? null : { code: 'laser', who: 'instrument', about, area: null };
+}
+
+/** Farther away than this one does not reach the instrument before somebody else does. */
+const FAR: Metres = 75;
+
+/**
+ * Cautions that nobody has seen to on the day of `now`. One of each for an area, services once for a package, and those about
+ * the instrument once for a station.
+ */
+export function cautionsFor(state: SiteState, work: Fact<'package'>, place: PlanPoint, solution: AcceptedSolution, now: Date): Caution[] {
+  const seen = seenTo(state, now);
   const instrument = { e: solution.fact.body.result.e, n: solution.fact.body.result.n };
   const root = state.packageRoots.get(work.id) ?? work.id;
   const near = state.areas.flatMap((area): Caution[] => {
@@ -43,7 +60,8 @@ export function cautionsFor(state: SiteState, work: Fact<'package'>, place: Plan
   });
   const services = state.areas.find((area) => area.body.kind === 'services' && isNear(area, place)) ?? null;
   const driving: Caution[] = DRIVEN.has(work.body.markKind) ? [{ code: 'services', who: 'mark', about: services?.body.area ?? root, area: services }] : [];
-  return [...driving, ...near].filter(({ code, about }) => !seen.has(`${code} ${about}`));
+  const alone: Caution[] = planDistance(instrument, place) > FAR ? [{ code: 'unattended', who: 'instrument', about: solution.occupation.id, area: null }] : [];
+  return [...driving, ...near, ...alone].filter(({ code, about }) => !seen.has(`${code} ${about}`));
 }
 
 /** Classes this fine are for things that are bolted together: a wrong mark shows when the crane hangs there. */

@@ -102,5 +102,5 @@ export type { AffectedMark, AffectedPackage } from './affected.ts';
 export { affectedPackages, drawingOfRevision, fromRetired, heightsToAsk, packagesFrom, revisionsOf, type HeightOf } from './drawingEffects.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
-export { cautionsFor, isIndependentlyChecked, uncheckedMarks, wantsIndependentCheck, type Caution, type CautionCode } from './cautions.ts';
+export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, wantsIndependentCheck, type Caution, type CautionCode } from './cautions.ts';
 export { hindranceFrom, withProofDue, type RoundEntry } from './roundPlan.ts';

@@ -13,7 +13,9 @@ import {
   clearanceOf,
   controlFromBuilt,
   bookLine,
+  cautionsFor,
   columnsAlong,
+  laserCaution,
   designDifferences,
   fromRetired,
   heightOverSurface,
@@ -276,7 +278,26 @@ describe('what was measured as it stands', () => {
       ['G1', 'surface Finished', 0.12],
       ['G2', 'off the surface Finished', null],
     ]);
-    expect(bookLine(story.state, over)!.text).toMatch(/against the surface Finished, 5\.400 m there/);
+    expect(bookLine(story.state, over).text).toMatch(/against the surface Finished, 5\.400 m there/);
+  });
+});
+
+describe('cautions about the instrument', () => {
+  it('come for a mark that is far from it and for a beam that can be seen, once a station and day', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const station = story.station('S1');
+    const now = new Date(station.fact.at);
+    const { e, n } = station.fact.body.result;
+    const codes = (away: number) => cautionsFor(story.state, work, { e: e + away, n }, station, now).map(({ code }) => code);
+    expect(codes(60)).toEqual(['services']);
+    expect(codes(90)).toEqual(['services', 'unattended']);
+    expect(laserCaution(story.state, station, now)).toMatchObject({ code: 'laser', about: station.occupation.id });
+    for (const what of ['unattended', 'laser'] as const) story.say('care', { what, about: station.occupation.id, text: '' });
+    expect(codes(90)).toEqual(['services']);
+    expect(laserCaution(story.state, station, now)).toBeNull();
+    const tomorrow = new Date(now.getTime() + 24 * 3600e3);
+    expect(laserCaution(story.state, station, tomorrow)).not.toBeNull();
   });
 });
 

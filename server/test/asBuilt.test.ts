@@ -73,6 +73,36 @@ describe('what stands there', () => {
   });
 });
 
+describe('notes and drawings that were laid over pins', () => {
+  it('stand in the report', async () => {
+    const built = facts.find((fact): fact is Extract<AnyFact, { type: 'asBuilt' }> => fact.type === 'asBuilt')!;
+    const drawing = facts.find((fact): fact is Extract<AnyFact, { type: 'drawing' }> => fact.type === 'drawing')!;
+    const placing = {
+      scale: 1.00002,
+      rotationDeg: 0,
+      shiftE: 0,
+      shiftN: 0,
+      pairs: 2,
+      misfitMm: 4,
+      misfits: [
+        { name: 'pin 1', dEMm: 4, dNMm: 0 },
+        { name: 'pin 2', dEMm: -4, dNMm: 0 },
+      ],
+    };
+    const put = async (type: string, body: object, seq: number) => {
+      const fact = { id: id(), type, by: member(), device: id(), seq, at: NOW, body };
+      await request(harness.app).put(`/api/v1/sites/${SITE}/facts/${fact.id}`).send(fact).expect(201);
+    };
+    await put('asBuilt', { ...built.body, note: 'fence 0.30 behind', supersedes: built.id }, 1);
+    await put('drawing', { ...drawing.body, placing, supersedes: drawing.id }, 1);
+    const csv = await ask('as-built.csv').expect(200);
+    expect(csv.text).toContain('fence 0.30 behind');
+    const after = (await request(harness.app).get(`/api/v1/sites/${SITE}/facts?after=0`).expect(200)).body.facts as AnyFact[];
+    expect(asBuiltReport(siteState(after), NOW, member()).laid).toEqual([{ drawing: drawing.body.name, scale: 1.00002, misfits: placing.misfits }]);
+    expect(((await ask('as-built.pdf').expect(200)).body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+  });
+});
+
 describe('the file of a design', () => {
   const DXF = Buffer.from('0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nA\n10\n0\n20\n0\n11\n1\n21\n0\n0\nENDSEC\n0\nEOF\n');
   const send = (file: string, bytes: Buffer, at = SITE) =>

@@ -5,6 +5,7 @@ import { EditPackage } from '../src/features/design/EditPackage.tsx';
 import { askDrawing, cancelDrawings, drawingWorkerAge } from '../src/drawings/drawings.ts';
 import { DrawingDialog } from '../src/features/design/DrawingDialog.tsx';
 import { Place as Work } from '../src/features/design/DesignPlace.tsx';
+import { asBuiltReport } from '@idle-marker/records';
 import { HALL } from '../../records/test/story.ts';
 import { begin, keptDrawing, said, show, Story } from './page.tsx';
 
@@ -281,6 +282,20 @@ describe('a package', () => {
 });
 
 describe('Work', () => {
+  it('says what is left at each place that a drawing was laid over', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'hall.dxf', dxf([ring('WALL', corners)]));
+    const misfits = [
+      { name: 'K1', dEMm: 3, dNMm: -2 },
+      { name: 'pin 7', dEMm: 0.1, dNMm: 0 },
+    ];
+    const placing = { scale: 1, rotationDeg: 0, shiftE: 0, shiftN: 0, pairs: 2, misfitMm: 3.6, misfits };
+    story.say('drawing', { ...drawing.body, placing, supersedes: drawing.id });
+    show(story, <Work />);
+    expect(await screen.findByText('Left at each: K1 3 mm east, 2 mm south; pin 7 on its place.')).toBeTruthy();
+    expect(asBuiltReport(story.state, '2031-05-06T10:00:00Z', drawing.by).laid).toEqual([{ drawing: 'hall', scale: 1, misfits }]);
+  });
+
   it('lists the drawings, and says when a package is from one that is no longer used', async () => {
     const story = new Story().control();
     const drawing = await keptDrawing(story, 'hall.dxf', dxf([ring('WALL', corners)]));

@@ -119,6 +119,14 @@ describe('as built', () => {
     expect(said()[1]).toMatchObject({ type: 'control', body: { name: 'pin 7', source: 'measured, station S1' } });
   });
 
+  it('shows what the instrument could not take beside what it did', () => {
+    const story = day();
+    story.measure(story.state.accepted[0]!, { e: 4012, n: 8003, z: 6 }, { name: 'cover 3', note: 'cover to invert 1.42' });
+    show(story, <AsBuilt />);
+    expect(screen.getByRole('row', { name: /^cover 3 no code cover to invert 1\.42/ })).toBeTruthy();
+    expect(screen.getByLabelText('What the instrument can’t take: taped figures, notes')).toBeTruthy();
+  });
+
   it('refuses a name that is measured already, and compares two things', async () => {
     const { user } = show(day(), <AsBuilt />);
     await user.selectOptions(screen.getByLabelText('Compared with'), 'nothing: any point');

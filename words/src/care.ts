@@ -1,5 +1,6 @@
 /** Cautions where they matter, and what is noted when they were seen to. */
-type Care = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'adjustment' | 'cleaning' | 'battery' | 'transport' | 'wear';
+type Care =
+  'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended' | 'adjustment' | 'cleaning' | 'battery' | 'transport' | 'wear';
 
 /** As the book says it. */
 export const CARE: Readonly<Record<Care, string>> = {
@@ -9,6 +10,8 @@ export const CARE: Readonly<Record<Care, string>> = {
   edge: 'Edge guarded',
   overhead: 'Overhead line: height agreed, pole kept low',
   keepOut: 'Entry agreed',
+  laser: 'Laser: everybody told, nobody in the line',
+  unattended: 'Instrument taped off, in sight of somebody',
   adjustment: 'Adjusted or tested',
   cleaning: 'Cleaned',
   battery: 'Batteries charged',
@@ -28,7 +31,7 @@ export interface CautionSaid {
 
 /** @param area name of the ground that it is about; null when it is the package as a whole */
 export function cautionWords(
-  code: 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut',
+  code: 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended',
   area: string | null,
   who: 'mark' | 'instrument',
 ): CautionSaid {
@@ -60,6 +63,18 @@ export function cautionWords(
         title: `${stands} under an overhead line`,
         text: `${where}: a raised metal pole conducts. Keep it low, or keep away.`,
         answer: 'The height is agreed',
+      };
+    case 'laser':
+      return {
+        title: 'The laser is on',
+        text: 'Bare surfaces are measured with a beam that can be seen: never at the height of eyes, never into mirrors or glass. Tell whoever is there first.',
+        answer: 'Told, and nobody is in the line',
+      };
+    case 'unattended':
+      return {
+        title: 'The instrument will stand alone',
+        text: 'This mark is far from it. Tape or a frame round it, somebody who sees it, nothing that reverses near it. A lost lock or level is told here at once.',
+        answer: 'It is guarded',
       };
     case 'keepOut':
       return { title: `${stands} on ground that is kept free`, text: `${where}: ask before you go there.`, answer: 'Entry is agreed' };

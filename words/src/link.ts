@@ -11,6 +11,8 @@ export function troubleWords(trouble: SimulatorTrouble | { readonly code: 'LINK_
       return `${trouble.name} is covered: the pole can’t stand on it. Choose another mark.`;
     case 'NOT_FOUND':
       return 'The prism was not found: it is too near to the instrument, or out of its reach.';
+    case 'NOT_IN_WINDOW':
+      return 'The prism is not in the part that was searched. Turn the telescope nearer to the pole, or search all round.';
     case 'HIDDEN':
       return `The ${trouble.by} hides the prism from the instrument. Nothing more is read until the sight is free.`;
     case 'NOT_LOCKED':

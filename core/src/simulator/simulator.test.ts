@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { RADIANS_PER_SECOND } from '../quantity/unit.ts';
+import { RADIANS_PER_DEGREE, RADIANS_PER_SECOND } from '../quantity/unit.ts';
 import { advance, driveHub, liveReading, measure, search, setUpInstrument, startSimulator, trueReading, walkTo, type SimulatorState } from './simulator.ts';
 import { groundHeight, type GroundTruth } from './truth.ts';
 
@@ -50,6 +50,19 @@ describe('the simulator', () => {
     const exact = trueReading(locked.instrument!, { e: 40, n: 10, z: 6.7 });
     expect(Math.abs(shot.slope! - exact.slope)).toBeLessThan(0.008);
     expect(Math.abs(Math.sin(shot.circle - exact.circle)) * shot.slope!).toBeLessThan(0.008);
+  });
+
+  it('searches the part of the horizon that it is told to, and says when the prism is not in it', () => {
+    // From (10, 10) the pole at K1 stands due east; the telescope points 40° to the left of it.
+    const there = run(walkTo(start(), TRUTH, 'K1'), 40);
+    const toward = trueReading(there.instrument!, { e: 40, n: 10, z: 6.7 }).circle;
+    const aimed = { ...there, circle: toward - 40 * RADIANS_PER_DEGREE };
+    const found = (side: 'left' | 'right' | 'both', degrees: number) => run(search(aimed, { side, width: degrees * RADIANS_PER_DEGREE }), 2);
+    expect(found('right', 45).lock).toBe('locked');
+    expect(found('both', 90).lock).toBe('locked');
+    expect(run(search(aimed), 2).lock).toBe('locked');
+    for (const nothing of [found('left', 90), found('right', 30), found('both', 60)])
+      expect(nothing).toMatchObject({ lock: 'none', trouble: { code: 'NOT_IN_WINDOW' } });
   });
 
   it('loses the prism behind a cabin and says which', () => {

@@ -44,9 +44,16 @@ export interface SimulatedShot {
   readonly slope: Metres | null;
 }
 
+/** Where the prism is looked for, seen from where the telescope points. */
+export interface SearchWindow {
+  readonly side: 'left' | 'right' | 'both';
+  /** Of the whole window; half of it lies to each side when that is `both`. */
+  readonly width: Radians;
+}
+
 type Task =
   | { readonly kind: 'turn'; readonly circle: Radians; readonly zenith: Radians }
-  | { readonly kind: 'search'; readonly left: number }
+  | { readonly kind: 'search'; readonly left: number; readonly window: SearchWindow | null }
   | { readonly kind: 'measure'; readonly left: number; readonly face: 1 | 2 };
 
 export interface SimulatorState {
@@ -71,6 +78,7 @@ export type SimulatorTrouble =
   | { readonly code: 'NO_SUCH_MARK'; readonly name: string }
   | { readonly code: 'MARK_COVERED'; readonly name: string }
   | { readonly code: 'NOT_FOUND' }
+  | { readonly code: 'NOT_IN_WINDOW' }
   | { readonly code: 'HIDDEN'; readonly by: string }
   | { readonly code: 'NOT_LOCKED' }
   | { readonly code: 'POLE_MOVING' }
@@ -208,11 +216,12 @@ export function turnTo(state: SimulatorState, circle: Radians, zenith: Radians):
   return { ...state, lock: 'none', task: { kind: 'turn', circle: wrapTurn(circle), zenith }, trouble: null };
 }
 
-export function search(state: SimulatorState): SimulatorState {
+/** Looks for the prism in a window, or all round when there is none: the other crew's prism may come first then. */
+export function search(state: SimulatorState, window: SearchWindow | null = null): SimulatorState {
   if (!state.instrument) return needsInstrument(state);
   const trouble = unfit(state);
   if (trouble) return { ...state, lock: 'none', task: null, trouble };
-  return { ...state, lock: 'searching', task: { kind: 'search', left: SEARCH_SECONDS }, trouble: null };
+  return { ...state, lock: 'searching', task: { kind: 'search', left: SEARCH_SECONDS, window }, trouble: null };
 }
 
 /** One careful shot, in the normal or the turned face of the telescope. */
@@ -305,6 +314,12 @@ function followPole(state: SimulatorState, truth: GroundTruth, instrument: Simul
   return { ...state, circle, zenith };
 }
 
+/** @param turn from where the telescope points, positive to the right */
+function isWithin({ side, width }: SearchWindow, turn: Radians): boolean {
+  if (side === 'both') return Math.abs(turn) <= width / 2;
+  return side === 'right' ? turn >= 0 && turn <= width : turn <= 0 && turn >= -width;
+}
+
 function workOn(state: SimulatorState, truth: GroundTruth, instrument: SimulatedInstrument, precision: InstrumentPrecision, seconds: number): SimulatorState {
   const { task } = state;
   switch (task?.kind) {
@@ -321,6 +336,8 @@ function workOn(state: SimulatorState, truth: GroundTruth, instrument: Simulated
       const by = hidden(state, truth, instrument);
       if (by !== null) return { ...state, lock: 'none', task: null, trouble: { code: 'HIDDEN', by } };
       if (planDistance(instrument, state.pole) < NEAREST) return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_FOUND' } };
+      if (task.window && !isWithin(task.window, wrapHalfTurn(trueReading(instrument, prismOf(state.pole)).circle - state.circle)))
+        return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_IN_WINDOW' } };
       return followPole({ ...state, lock: 'locked', task: null }, truth, instrument);
     }
     case 'measure': {

@@ -15,6 +15,7 @@ export async function asBuiltPdf(report: AsBuiltReport, timeZone: string): Promi
   let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
   for (const group of report.groups) y = drawGroup(page, report, group, y);
   if (report.columns.length > 0) y = drawColumns(page, report, y);
+  for (const each of report.laid) y = drawLaid(page, report, each, y);
   drawRows(page, report, y);
   numberPages(page, report);
   return finish(page);
@@ -102,6 +103,15 @@ function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
   return y + 10;
 }
 
+/** A drawing that was laid over pins: its misfit at each. */
+function drawLaid(page: Page, { lengthUnit }: AsBuiltReport, { drawing, scale, misfits }: AsBuiltReport['laid'][number], top: number): number {
+  const size = scale === 1 ? 'its size kept' : `its size changed by ${Math.round((scale - 1) * 1e6)} millionths`;
+  const left = misfits.map(({ name, dEMm, dNMm }) => `${name} ${offWords(dEMm / 1000, dNMm / 1000, lengthUnit)}`);
+  const text = `Drawing ${drawing} was laid over ${misfits.length} places, ${size}. Left at each, the drawing from the place found: ${left.join('; ')}.`;
+  const y = room(page, top, heightOf(page, text, widthOf(page), 'regular', 8.5) + 12);
+  return y + paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 12;
+}
+
 const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit }: AsBuiltReport) =>
   row.face &&
   faceWords(row.face, {
@@ -139,7 +149,9 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
           ? `${offWords(row.dE, row.dN, unit)}${row.within ? '' : ': outside'}`
           : row.off !== null
             ? `${smallLength(row.off, unit)} ${row.off >= 0 ? 'right' : 'left'}`
-            : '–',
+            : row.dZ !== null
+              ? heightOffWords(row.dZ, unit)
+              : '–',
     },
     { title: 'Station', width: 35, align: 'left', text: (row) => row.station },
   ];
@@ -166,12 +178,14 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
   };
   heads();
   for (const row of report.rows) {
-    if (y + 24 > bottomOf(page)) {
+    const note = row.fact.body.note === '' ? 0 : heightOf(page, row.fact.body.note, widthOf(page) - 82, 'regular', SIZE) + 2;
+    if (y + 24 + note > bottomOf(page)) {
       page.addPage();
       y = MARGIN;
       heads();
     }
     y += line((column) => column.text(row), false, row.within === false ? INKS.brick : INKS.ink) + 2;
+    if (row.fact.body.note !== '') y += paragraph(page, row.fact.body.note, MARGIN + 82, y, widthOf(page) - 82, 'regular', SIZE, INKS.ink2) + 2;
     rule(page, y, INKS.rule, 0.5);
     y += 2;
   }

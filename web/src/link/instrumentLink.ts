@@ -1,5 +1,5 @@
 /** One way to an instrument, whatever is at the other end. A real instrument is another implementation of this. */
-import type { Lock, SimulatorTrouble } from '@idle-marker/core';
+import type { Lock, SearchWindow, SimulatorTrouble } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import type { CarriedPole } from '@idle-marker/records';
 
@@ -54,7 +54,8 @@ export interface InstrumentLink {
   state(): LinkState;
   subscribe(listener: () => void): () => void;
   turn(circleDeg: number, zenithDeg: number): void;
-  search(): void;
+  /** Without a window it looks all round. */
+  search(window?: SearchWindow): void;
   /** One careful shot. Rejects with a `LinkTrouble`. */
   measure(signal: AbortSignal, face?: 1 | 2): Promise<RawRead>;
   cancel(): void;

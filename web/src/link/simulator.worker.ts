@@ -166,7 +166,7 @@ function obey(message: ToSimulator): void {
       state = turnTo(state, message.circleDeg * RADIANS_PER_DEGREE, message.zenithDeg * RADIANS_PER_DEGREE);
       break;
     case 'search':
-      state = search(state);
+      state = search(state, message.window);
       break;
     case 'measure':
       state = measure(state, message.face);

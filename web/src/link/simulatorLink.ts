@@ -1,4 +1,4 @@
-import { SIMULATED_PRECISION, type PlanPoint, type SimulatorState } from '@idle-marker/core';
+import { SIMULATED_PRECISION, type PlanPoint, type SearchWindow, type SimulatorState } from '@idle-marker/core';
 import type { InstrumentLink, LinkState, LinkTrouble, PoleChange, RawRead } from './instrumentLink.ts';
 import type { FromSimulator, ToSimulator } from './simulatorProtocol.ts';
 
@@ -137,8 +137,8 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'turn', circleDeg, zenithDeg });
   }
 
-  search(): void {
-    this.#command({ command: 'search' });
+  search(window?: SearchWindow): void {
+    this.#command({ command: 'search', window: window ?? null });
   }
 
   measure(signal: AbortSignal, face: 1 | 2 = 1): Promise<RawRead> {

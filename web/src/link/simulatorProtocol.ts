@@ -1,5 +1,5 @@
 /** Messages between the page and the simulator's worker: JSON, one a line if they ever leave the machine. */
-import type { InstrumentPrecision, Lock, PlanPoint, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
+import type { InstrumentPrecision, Lock, PlanPoint, SearchWindow, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
 import type { LinkStand } from './instrumentLink.ts';
 
 export type ToSimulator =
@@ -21,7 +21,7 @@ export type ToSimulator =
   | { readonly command: 'battery' }
   | { readonly command: 'channel'; readonly channel: number }
   | { readonly command: 'turn'; readonly circleDeg: number; readonly zenithDeg: number }
-  | { readonly command: 'search' }
+  | { readonly command: 'search'; readonly window: SearchWindow | null }
   | { readonly command: 'measure'; readonly face: 1 | 2 }
   | { readonly command: 'driveHub'; readonly name: string }
   | { readonly command: 'placeHub'; readonly hub: SimulatorState['hubs'][number] }

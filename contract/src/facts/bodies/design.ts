@@ -54,7 +54,15 @@ export const DrawingBody = closed({
   /** Of its coordinates, as its header says or as somebody who was asked said. */
   unit: closed({ name: Type.String({ minLength: 1, maxLength: 40 }), metres: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) }),
   /** How its coordinates, in metres, become the site's; null when they are the site's already. Turned clockwise. */
-  placing: Type.Unsafe<{ scale: number; rotationDeg: number; shiftE: number; shiftN: number; pairs: number; misfitMm: number } | null>({
+  placing: Type.Unsafe<{
+    scale: number;
+    rotationDeg: number;
+    shiftE: number;
+    shiftN: number;
+    pairs: number;
+    misfitMm: number;
+    misfits?: { name: string; dEMm: number; dNMm: number }[];
+  } | null>({
     anyOf: [
       { type: 'null' },
       closed({
@@ -64,6 +72,8 @@ export const DrawingBody = closed({
         shiftN: Coordinate,
         pairs: Type.Integer({ minimum: 2, maximum: 100 }),
         misfitMm: Type.Number({ minimum: 0 }),
+        /** What is left at each of the pairs: the drawing's place less the site's. */
+        misfits: Type.Optional(Type.Array(closed({ name: Name, dEMm: Type.Number(), dNMm: Type.Number() }), { maxItems: 100 })),
       }),
     ],
   }),

@@ -20,7 +20,7 @@ import { Field, Tick } from '../../ui/Field.tsx';
 import { AskUnit, ChooseFile, ReadingFile } from './FileInput.tsx';
 import { canBeBrought, Compared } from './Compared.tsx';
 import { PlacePairs } from './PlacePairs.tsx';
-import { readPairs, type PairDraft } from './pairDraft.ts';
+import { pairName, readPairs, targetOf, type PairDraft } from './pairDraft.ts';
 import { useLayers } from './useLayers.ts';
 
 interface DrawingDialogProps {
@@ -34,6 +34,7 @@ interface DrawingDialogProps {
 }
 
 const MOVED_SHOWN = 200;
+const tenthMm = (metres: Metres): number => Math.round(metres * 1e4) / 10;
 const NO_HEIGHTS: ReadonlyMap<string, Metres | null> = new Map();
 const heightKey = (surface: string, { e, n }: { readonly e: number; readonly n: number }): string => `${surface}\n${e} ${n}`;
 
@@ -141,7 +142,10 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
             shiftE: fit.shift.e,
             shiftN: fit.shift.n,
             pairs: readable.length,
-            misfitMm: Math.round(fit.maxResidual * 1e4) / 10,
+            misfitMm: tenthMm(fit.maxResidual),
+            misfits: pairs
+              .filter((pair) => targetOf(pair, units) !== null)
+              .map((pair, i) => ({ name: pairName(pair, i), dEMm: tenthMm(fit.residuals[i]!.e), dNMm: tenthMm(fit.residuals[i]!.n) })),
           }
         : drawing!.body.placing;
   const isReady = sameFile ? drawing !== null : read !== null && !needsUnit && (!ownPlace || similarity !== null);

@@ -2,6 +2,7 @@ import { readAgain, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { cancelDrawings } from '../../drawings/drawings.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { besideAddress } from '../../ledger/beside.ts';
+import { offWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';
 
@@ -43,6 +44,11 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
               Read again
             </Button>
           </>
+        )}
+        {placing?.misfits && (
+          <span className="block text-[13px] text-ink2">
+            Left at each: {placing.misfits.map((each) => `${each.name} ${offWords(each.dEMm / 1000, each.dNMm / 1000, site.settings.lengthUnit)}`).join('; ')}.
+          </span>
         )}
       </span>
       <span className="flex gap-3">

@@ -17,6 +17,9 @@ export function targetOf({ named, typed }: PairDraft, units: Units): PlanPoint |
   return units.axes[0] === 'e' ? { e: first, n: second } : { e: second, n: first };
 }
 
+/** A pair as it is spoken of. */
+export const pairName = ({ named }: PairDraft, i: number): string => named?.name ?? `pair ${i + 1}`;
+
 /** Pairs that are whole. */
 export const readPairs = (pairs: readonly PairDraft[], units: Units): PointPair[] =>
   pairs.flatMap((pair) => {

@@ -5,6 +5,8 @@ import { heightsOf, surfaceId, useSurfaces, type SurfaceChoice } from '../../dra
 import { useUnits } from '../../site/useUnits.ts';
 import type { Item } from './itemDraft.ts';
 
+const placeOf = ({ at }: ReturnType<typeof surfacePlaces>[number]) => at;
+
 interface Answered {
   readonly question: string;
   readonly heights: readonly ((Metres | null)[] | null)[];
@@ -31,18 +33,12 @@ export function useWithHeights(items: readonly Item[] | null, choices: readonly 
   useEffect(() => {
     if (!asked?.some((each) => each?.surface)) return;
     let gone = false;
-    void Promise.all(
-      asked.map((each) =>
-        each?.surface
-          ? heightsOf(
-              each.surface,
-              each.places.map(({ at }) => at),
-            )
-          : null,
-      ),
-    ).then((heights) => {
+    const ask = async () => {
+      const heights: Answered['heights'][number][] = [];
+      for (const each of asked) heights.push(each?.surface ? await heightsOf(each.surface, each.places.map(placeOf)) : null);
       if (!gone) setAnswered({ question, heights });
-    });
+    };
+    void ask();
     return () => {
       gone = true;
     };

@@ -1,3 +1,5 @@
+import { useState } from 'react';
+import { RADIANS_PER_DEGREE, type SearchWindow } from '@idle-marker/core';
 import { currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useKey } from '../../ui/useKey.ts';
@@ -18,16 +20,28 @@ const ARROWS = [
   ['→', 'Pole right', 'ArrowRight', 0, 1],
 ] as const;
 
+const ALL_ROUND = 'round';
+/** Parts of the horizon that are searched, seen from where the telescope points. */
+const WINDOWS = [
+  [ALL_ROUND, 'all round', null],
+  ['both', '30° ahead', { side: 'both', width: 30 * RADIANS_PER_DEGREE }],
+  ['left', '90° to the left', { side: 'left', width: 90 * RADIANS_PER_DEGREE }],
+  ['right', '90° to the right', { side: 'right', width: 90 * RADIANS_PER_DEGREE }],
+] as const satisfies readonly (readonly [string, string, SearchWindow | null])[];
+type WindowName = (typeof WINDOWS)[number][0];
+
 /** Where the simulated pole is sent, by buttons and by keys. */
 export function PolePad({ distance, busy, onWalk }: { distance: number | null; busy: boolean; onWalk(): void }) {
   const simulated = useLinkKind() === 'simulator';
+  const [searched, setSearched] = useState<WindowName>(ALL_ROUND);
+  const search = () => currentLink()?.search(WINDOWS.find(([name]) => name === searched)![2] ?? undefined);
   const step = (toward: number, right: number) => () => {
     const current = currentLink();
     const size = strideAt(distance);
     if (current?.kind === 'simulator') current.step(toward * size, right * size);
   };
   useKey('w', simulated && !busy ? onWalk : null);
-  useKey('l', simulated ? () => currentLink()?.search() : null);
+  useKey('l', simulated ? search : null);
   useKey('ArrowUp', simulated ? step(1, 0) : null);
   useKey('ArrowDown', simulated ? step(-1, 0) : null);
   useKey('ArrowLeft', simulated ? step(0, -1) : null);
@@ -38,9 +52,21 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
       <Button hint="W" className="flex-none whitespace-nowrap max-md:px-3" disabled={busy} onClick={onWalk}>
         Walk near
       </Button>
-      <Button hint="L" className="max-md:px-3" onClick={() => currentLink()?.search()}>
+      <Button hint="L" className="max-md:px-3" onClick={search}>
         Search
       </Button>
+      <select
+        aria-label="Where it searches"
+        className="h-11 flex-none rounded-sm border border-ink2 bg-sheet px-2"
+        value={searched}
+        onChange={(event) => setSearched(event.target.value as WindowName)}
+      >
+        {WINDOWS.map(([name, label]) => (
+          <option key={name} value={name}>
+            {label}
+          </option>
+        ))}
+      </select>
       <span className="ml-auto flex gap-1" role="group" aria-label="Move the pole, seen facing the instrument">
         {ARROWS.map(([sign, label, , toward, right]) => (
           <Button key={sign} aria-label={label} className="px-3.5 max-md:px-3" onClick={step(toward, right)}>

@@ -57,6 +57,7 @@ export function Place() {
   const plan = plans.find((each) => each.key === key) ?? plans.find((each) => !measured(each.key)) ?? plans[0] ?? null;
   const [name, setName] = useState('1');
   const [code, setCode] = useState('');
+  const [note, setNote] = useState('');
   const [shots, setShots] = useState<Shots>('1');
   const [filter, setFilter] = useState('');
   const measuring = useMeasuring();
@@ -78,8 +79,10 @@ export function Place() {
           name: surface.name,
           z: (await heightsOf(surface, [at]))?.[0] ?? null,
         }));
-      const made = await measuring.take({ name: freeName, code: code.trim(), against, supersedes: null, shots, onto: null });
-      if (made) setName(nextName(state, freeName));
+      const made = await measuring.take({ name: freeName, code: code.trim(), against, note: note.trim(), supersedes: null, shots, onto: null });
+      if (!made) return;
+      setName(nextName(state, freeName));
+      setNote('');
       return;
     }
     const before = measured(plan.key);
@@ -87,6 +90,7 @@ export function Place() {
       name: plan.corner,
       code: code.trim(),
       against: { kind: 'plan', package: work.id, key: plan.key },
+      note: note.trim(),
       supersedes: before?.fact.id ?? null,
       shots,
       onto: simulated
@@ -94,6 +98,7 @@ export function Place() {
         : null,
     });
     if (!made) return;
+    setNote('');
     const at = plans.indexOf(plan);
     setKey([...plans.slice(at + 1), ...plans.slice(0, at)].find((each) => !measured(each.key))?.key ?? plan.key);
   };
@@ -213,6 +218,14 @@ export function Place() {
               )}
               <Field label="Code" value={code} maxLength={40} onChange={(event) => setCode(event.target.value)} />
               <ShotsChoice shots={shots} onShots={setShots} />
+              <Field
+                className="col-span-2"
+                label="What the instrument can’t take: taped figures, notes"
+                value={note}
+                maxLength={500}
+                placeholder="cover to invert 1.42; fence 0.30 behind"
+                onChange={(event) => setNote(event.target.value)}
+              />
             </div>
             {surface && (
               <p className={`figures mt-3 text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`} data-testid="over-surface" aria-live="off">

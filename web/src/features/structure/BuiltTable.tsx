@@ -67,6 +67,7 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
             <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
               <td className={TD_WORD}>
                 <strong>{name}</strong> <span className="text-ink2">{own || 'no code'}</span>
+                {fact.body.note !== '' && <span className="block max-w-[220px] text-[13px] whitespace-normal">{fact.body.note}</span>}
                 {spread.planMm !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.planMm / 1000, units.lengthUnit)}</span>}
               </td>
               <td className={TD_WORD}>

@@ -1,3 +1,4 @@
+import { LaserCaution } from '../mark/CautionCard.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import type { Measuring } from './useMeasuring.ts';
 
@@ -5,6 +6,7 @@ import type { Measuring } from './useMeasuring.ts';
 export function MeasuringNotice({ measuring: { shooting, fault } }: { measuring: Measuring }) {
   return (
     <>
+      <LaserCaution on="Measuring what stands there" />
       {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
       {(shooting.trouble ?? fault) && (
         <Card tone="brick" title="Nothing was kept">
