@@ -24,11 +24,16 @@ export class Server {
   /** Sheets that were issued before, and orders for new ones. */
   readonly sheets: object[] = [];
   readonly orders: Record<string, unknown>[] = [];
+  /** Other sites of the same server, with their records. */
+  readonly elsewhere: { readonly id: string; readonly name: string; readonly facts: readonly AnyFact[] }[] = [];
   away = false;
 
   readonly fetch = (input: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const url = typeof input === 'string' ? input : input instanceof URL ? input.href : input.url;
     if (this.away) return Promise.reject(new TypeError('no server'));
+    if (url.endsWith('/api/v1/sites')) return Promise.resolve(answer({ sites: this.elsewhere.map(({ id, name }) => ({ id, name, lastAt: null })) }));
+    const other = this.elsewhere.find(({ id }) => url.includes(`/sites/${id}/facts`));
+    if (other) return Promise.resolve(answer({ facts: other.facts, cursor: other.facts.length, more: false, ledger: 'two' }));
     if (url.endsWith('/sheets')) return Promise.resolve(answer({ sheets: this.sheets }));
     if (init?.method === 'PUT' && url.includes('/sheets/')) {
       this.orders.push(JSON.parse(init.body as string) as Record<string, unknown>);
@@ -101,6 +106,7 @@ export const said = (): readonly AnyFact[] => server.stored;
 export async function begin(): Promise<void> {
   cleanup();
   server.stored.length = 0;
+  server.elsewhere.length = 0;
   server.refused.clear();
   server.sheets.length = 0;
   server.orders.length = 0;

@@ -1,5 +1,5 @@
 /** Control marks and looks at them on the ground. */
-import { closed, Name, NullableCoordinate, NullableDay, NullableSdMm, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
+import { closed, Instant, Name, NullableCoordinate, NullableDay, NullableSdMm, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
 
 export const ControlBody = closed({
   /** Identity of the mark, the same over all its revisions. */
@@ -38,6 +38,15 @@ export const ControlBody = closed({
   retired: Type.Optional(NullableString),
   /** The station that measured it, when it is control of one's own making. */
   parent: Type.Optional(NullableUuid),
+  /** Where it comes from when it was brought from another site, and what was known of it there, oldest first. */
+  brought: Type.Optional(
+    closed({
+      site: Uuid,
+      siteName: Name,
+      mark: Uuid,
+      history: Type.Array(closed({ at: Instant, text: Type.String({ maxLength: 300 }) }), { maxItems: 200 }),
+    }),
+  ),
   supersedes: NullableUuid,
 });
 

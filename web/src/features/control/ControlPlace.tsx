@@ -18,6 +18,7 @@ import { pairScene } from './pairScene.ts';
 import { PairTable } from './PairTable.tsx';
 import { WalkRound } from './WalkRound.tsx';
 import { ExportControl } from './ExportControl.tsx';
+import { BringControl } from './BringControl.tsx';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
 
@@ -40,6 +41,7 @@ export function Place() {
   const [chosen, setChosen] = useState<string | null>(null);
   const [editing, setEditing] = useState<ControlMark | 'new' | null>(null);
   const [importing, setImporting] = useState(false);
+  const [bringing, setBringing] = useState(false);
   const [reading, setReading] = useState<string | null>(null);
   const [moved, setMoved] = useState<ControlMark | null>(null);
   const [view, setView] = useState<View>('list');
@@ -116,6 +118,7 @@ export function Place() {
               </Button>
             )}
             <Button onClick={() => setImporting(true)}>Import…</Button>
+            <Button onClick={() => setBringing(true)}>From another site…</Button>
             {state.control.length > 0 && <ExportControl />}
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
               Add mark…
@@ -244,6 +247,7 @@ export function Place() {
         />
       )}
       {moved && <FoundMovedDialog mark={moved} onClose={() => setMoved(null)} />}
+      {bringing && <BringControl onClose={() => setBringing(false)} />}
       {importing && <ImportControl onClose={() => setImporting(false)} />}
     </div>
   );

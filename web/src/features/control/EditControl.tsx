@@ -124,6 +124,7 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
       validFor: validFor.trim(),
       retired: retired.trim() === '' ? null : retired.trim(),
       parent: before?.parent ?? null,
+      ...(before?.brought ? { brought: before.brought } : {}),
       supersedes: mark?.revision.id ?? null,
     };
     await say({ type: 'control', body });

@@ -166,6 +166,18 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
           <p className="mt-1 text-[13px] text-ink2">Measured minus listed, mm; of a mark that was used, against what the others say.</p>
         </>
       )}
+      {body.brought && (
+        <>
+          <h3 className="mt-4 text-[15px]">Before, on {body.brought.siteName}</h3>
+          <ul className="figures text-[14px] text-ink2">
+            {[...body.brought.history].reverse().map((line, i) => (
+              <li key={i}>
+                {dayAndTime(line.at)}: {line.text}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       <MarkPhotos mark={mark.id} name={body.name} />
       <h3 className="mt-4 text-[15px]">Revisions</h3>
       <ul className="figures text-[14px] text-ink2">

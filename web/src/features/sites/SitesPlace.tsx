@@ -4,19 +4,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Logo } from '../../frame/Frame.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
+import { fetchSites } from '../../ledger/sites.ts';
 import { NewSite } from './NewSite.tsx';
-
-interface SiteLine {
-  readonly id: string;
-  readonly name: string;
-  readonly lastAt: string | null;
-}
-
-async function fetchSites(): Promise<SiteLine[]> {
-  const response = await fetch('/api/v1/sites');
-  if (!response.ok) throw new Error('away');
-  return ((await response.json()) as { sites: SiteLine[] }).sites;
-}
 
 export function Place() {
   const sites = useQuery({ queryKey: ['sites'], queryFn: fetchSites, refetchInterval: (query) => (query.state.error ? 3000 : false) });
