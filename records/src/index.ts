@@ -49,6 +49,7 @@ export { judgeResight } from './resighting.ts';
 export { effectsOfMove, stationWithout, type Parts } from './movedControl.ts';
 export { familyOf, isProvenControl, markHistory, markTrend, type FamilyLine, type MarkLook, type MarkTrend } from './markHistory.ts';
 export { broughtControl, frameDifferences, markLife, type LifeLine } from './broughtControl.ts';
+export { nextNumbered, NUMBERED, reservedFor, type Numbered } from './numbering.ts';
 export { pairsOf } from './pairs.ts';
 export { measuredMark, ownControlBody, placeForControl } from './ownControl.ts';
 export { judgeTurn, type TurnJudgement } from './directions.ts';

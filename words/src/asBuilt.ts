@@ -1,5 +1,6 @@
 /** What was measured as it stands, in words: never a bare sign. */
 import { compassWord, formatLength, lengthToMetres, type FaceResult, type LengthUnit, type Metres, type PatternFit, type Radians } from '@idle-marker/core';
+import { ALONG_WORD, type AlongWord } from './schools.ts';
 import { smallLength } from './small.ts';
 import { cutFillWords } from './stakeLines.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
@@ -155,7 +156,8 @@ export function offLineParts(offset: Metres, azimuth: Radians, line: string, uni
 }
 
 /** Along a line: "7.320 m along it", or before its start or beyond its end. */
-export function alongWords(chainage: Metres, position: 'before' | 'on' | 'after', unit: LengthUnit): string {
+export function alongWords(chainage: Metres, position: 'before' | 'on' | 'after', unit: LengthUnit, word: AlongWord = 'along'): string {
   const figure = `${formatLength(Math.abs(chainage), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
-  return position === 'before' ? `${figure} before its start` : `${figure} along it${position === 'after' ? ', beyond its end' : ''}`;
+  const on = word === 'along' ? `${figure} along it` : `${ALONG_WORD[word]} ${figure}`;
+  return position === 'before' ? `${figure} before its start` : `${on}${position === 'after' ? ', beyond its end' : ''}`;
 }

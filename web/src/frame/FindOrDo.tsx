@@ -13,6 +13,8 @@ interface Entry {
 }
 
 const MOST = 12;
+/** Other words that people look for a place by. */
+const SYNONYMS: Readonly<Record<string, string>> = { 'mark/line': 'place: chainage, station, offset' };
 
 /** Jump to a place, a mark or a record, or run an action, from anywhere. */
 export function FindOrDo() {
@@ -37,7 +39,11 @@ export function FindOrDo() {
 
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE].map(({ name, path }): Entry => ({ words: name, what: 'place', act: go(path) }));
+    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE].map(({ name, path }): Entry => ({
+      words: name,
+      what: SYNONYMS[path] ?? 'place',
+      act: go(path),
+    }));
     const actions: Entry[] = [
       { words: 'Search for the prism', what: 'action', act: () => currentLink()?.search() },
       { words: 'All sites', what: 'action', act: () => void navigate('/') },

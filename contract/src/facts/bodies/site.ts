@@ -7,7 +7,11 @@ export const ToleranceClassBody = closed({
   planMm: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
   heightMm: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
   leastMarks: Type.Integer({ minimum: 2, maximum: 20 }),
+  /** How far off hubs of such work stand as a rule here, metres. */
+  offset: Type.Optional(Type.Unsafe<number | null>({ type: ['number', 'null'], exclusiveMinimum: 0, maximum: 1000 })),
 });
+
+const RangeStart = Type.Unsafe<number | null>({ type: ['integer', 'null'], minimum: 1, maximum: 99_999_999 });
 
 export const RoleWord = Words('lead', 'technician', 'apprentice');
 
@@ -34,6 +38,10 @@ export const SiteBody = closed({
   surveyor: Type.Optional(Type.String({ maxLength: 200 })),
   /** What people are here; who is not named is a technician. */
   roles: Type.Optional(Type.Array(closed({ member: Uuid, role: RoleWord }), { maxItems: 200 })),
+  /** Where names that count up begin, by kind; null for letters of their own. */
+  numbers: Type.Optional(closed({ asBuilt: RangeStart, lines: RangeStart, ownControl: RangeStart })),
+  /** What a place along a line is called. */
+  alongWord: Type.Optional(Words('chainage', 'station', 'along')),
   /** Which roles may accept a station that meets its class, and one that does not. Nobody named: everybody. */
   mayAccept: Type.Optional(closed({ accepted: Type.Array(RoleWord, { maxItems: 3 }), provisional: Type.Array(RoleWord, { maxItems: 3 }) })),
 });

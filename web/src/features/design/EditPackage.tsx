@@ -25,7 +25,10 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [prefix, setPrefix] = useState(before?.plans[0]?.name.split('-')[0] ?? '');
   const [crew, setCrew] = useState(before?.crew ?? '');
   const [classId, setClassId] = useState(before?.class ?? 'grid');
-  const [offset, setOffset] = useState(units.edit(before?.offset ?? 2));
+  const usualOffset = state.settings.classes.find((each) => each.id === 'grid')?.offset ?? 2;
+  const [offset, setOffset] = useState(units.edit(before?.offset ?? usualOffset));
+  /** A figure that somebody gave stays, whatever the class. */
+  const [offsetTyped, setOffsetTyped] = useState(before !== undefined);
   const [heightReference, setHeightReference] = useState<Package['heightReference']>(before?.heightReference ?? 'finishedFloor');
   const [items, setItems] = useState<readonly DraftItem[]>(
     before?.items.map((item) => itemDraftOf(item, units, (revision) => drawingOfRevision(state, revision))) ?? [EMPTY_ITEM],
@@ -132,14 +135,21 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           label="Tolerance class"
           value={classId}
           options={state.settings.classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, units.lengthUnit)}`] as const)}
-          onChange={setClassId}
+          onChange={(next) => {
+            setClassId(next);
+            const usual = state.settings.classes.find((each) => each.id === next)?.offset ?? null;
+            if (usual !== null && !offsetTyped) setOffset(units.edit(usual));
+          }}
         />
         <Field
           label="Hubs off by"
           unit={units.unit}
           value={offset}
           inputMode="decimal"
-          onChange={(event) => setOffset(event.target.value)}
+          onChange={(event) => {
+            setOffset(event.target.value);
+            setOffsetTyped(true);
+          }}
           error={errors.offset}
           help={round !== null ? `No round length: crews keep ${units.length(round)} in mind and on the tape.` : undefined}
         />

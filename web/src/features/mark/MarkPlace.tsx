@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { azimuth, moveFor, moveGrade, planDistance, type Move, type Viewpoint } from '@idle-marker/core';
+import { azimuth, moveFor, moveGrade, planDistance, type Move } from '@idle-marker/core';
 import { placeAtGround } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { TypedReading } from '../../link/TypedReading.tsx';
@@ -14,7 +14,7 @@ import { WayBoard } from './WayBoard.tsx';
 import { MOTION_NOISE, useLiveStake } from './useLiveStake.ts';
 import { useRound } from './useRound.ts';
 import { useStaking } from './useStaking.ts';
-import { useWayOfWorking } from './ways.ts';
+import { useWayOfWorking, useViewpoint } from './ways.ts';
 
 /** Places of the pole that stay on the board. */
 const TRAIL = 6;
@@ -27,7 +27,7 @@ export function Place() {
   const [way, setWay] = useWayOfWorking();
   const staking = useStaking(round, way);
   const [onPlan, setOnPlan] = useState(false);
-  const [viewpoint, setViewpoint] = useState<Viewpoint>('facingInstrument');
+  const [viewpoint, setViewpoint] = useViewpoint();
   const { work, stop, stops } = round;
   const plan = stop?.plan ?? null;
   const { stake: live, stale } = useLiveStake(inForce, plan);

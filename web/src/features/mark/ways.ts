@@ -1,5 +1,7 @@
 /** How a person likes to come to a mark; what is kept is the same either way. */
 import { useState } from 'react';
+import type { Viewpoint } from '@idle-marker/core';
+import { VIEWPOINT_NAME } from '@idle-marker/words';
 
 export const WAYS_OF_WORKING = [
   ['follow', 'walk and follow the figures'],
@@ -24,6 +26,23 @@ export function useWayOfWorking(): readonly [WayOfWorking, (way: WayOfWorking) =
     (next) => {
       localStorage.setItem(WAY_KEY, next);
       setWay(next);
+    },
+  ];
+}
+
+const VIEWPOINT_KEY = 'idle-marker viewpoint';
+
+/** In whose left and right moves are told, remembered on this device. */
+export function useViewpoint(): readonly [Viewpoint, (viewpoint: Viewpoint) => void] {
+  const [viewpoint, setViewpoint] = useState<Viewpoint>(() => {
+    const kept = localStorage.getItem(VIEWPOINT_KEY);
+    return kept !== null && kept in VIEWPOINT_NAME ? (kept as Viewpoint) : 'facingInstrument';
+  });
+  return [
+    viewpoint,
+    (next) => {
+      localStorage.setItem(VIEWPOINT_KEY, next);
+      setViewpoint(next);
     },
   ];
 }

@@ -1,17 +1,23 @@
+import { lengthFromMetres, lengthToMetres, type LengthUnit } from '@idle-marker/core';
+import { UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { FactBody } from '@idle-marker/contract';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 
 type Classes = FactBody<'site'>['classes'];
 
 /** Tolerances by purpose, in millimetres, editable in place. */
-export function ClassTable({ classes, onChange }: { classes: Classes; onChange(classes: Classes): void }) {
+export function ClassTable({ unit, classes, onChange }: { unit: LengthUnit; classes: Classes; onChange(classes: Classes): void }) {
+  const offset = (id: string, text: string) => {
+    const value = Number(text);
+    onChange(classes.map((each) => (each.id === id ? { ...each, offset: text === '' || !(value > 0) ? null : lengthToMetres(value, unit) } : each)));
+  };
   const edit = (id: string, field: 'planMm' | 'heightMm' | 'leastMarks', value: number) =>
     onChange(classes.map((each) => (each.id === id ? { ...each, [field]: field === 'leastMarks' ? Math.max(2, Math.round(value)) : value } : each)));
   return (
     <table className={TABLE}>
       <thead>
         <tr>
-          {['Class', 'Plan within, mm', 'Height within, mm', 'Least control marks'].map((title) => (
+          {['Class', 'Plan within, mm', 'Height within, mm', 'Least control marks', `Hubs usually off by, ${UNIT_ABBREVIATION[unit]}`].map((title) => (
             <th key={title} className={TH_WORD}>
               {title}
             </th>
@@ -35,6 +41,17 @@ export function ClassTable({ classes, onChange }: { classes: Classes; onChange(c
                 />
               </td>
             ))}
+            <td className={TD_WORD}>
+              <input
+                type="number"
+                min={0}
+                step="any"
+                aria-label={`${each.name}, hubs usually off by`}
+                value={each.offset == null ? '' : Number(lengthFromMetres(each.offset, unit).toFixed(4))}
+                onChange={(event) => offset(each.id, event.target.value)}
+                className="figures min-h-10 w-24 rounded-sm border border-ink2 bg-sheet px-2"
+              />
+            </td>
           </tr>
         ))}
       </tbody>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { AngleUnit } from '@idle-marker/core';
-import { UNIT_ABBREVIATION } from '@idle-marker/words';
+import { NUMBERED } from '@idle-marker/records';
+import { ALONG_WORD, NUMBERED_NAME, UNIT_ABBREVIATION, type AlongWord } from '@idle-marker/words';
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ClassTable } from './ClassTable.tsx';
@@ -114,8 +115,28 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           onChange={(ground) => onChange({ practiceGround: ground === '' ? null : ground })}
         />
       </div>
+      <h3 className="mt-5 mb-1 text-[17px]">Names and words</h3>
+      <div className="grid gap-4 sm:grid-cols-4">
+        {NUMBERED.map((kind) => (
+          <Field
+            key={kind}
+            label={`Numbers for ${NUMBERED_NAME[kind]} from`}
+            value={draft.numbers[kind]}
+            inputMode="numeric"
+            placeholder="none kept"
+            onChange={(event) => onChange({ numbers: { ...draft.numbers, [kind]: event.target.value } })}
+          />
+        ))}
+        <Choice
+          label="A place along a line is called"
+          value={draft.alongWord}
+          options={Object.entries(ALONG_WORD) as [AlongWord, string][]}
+          onChange={(alongWord) => onChange({ alongWord })}
+        />
+      </div>
+      {errors.numbers && <p className="mt-1 text-[13px] font-medium text-brick">{errors.numbers}</p>}
       <h3 className="mt-5 mb-1 text-[17px]">Tolerance classes</h3>
-      <ClassTable classes={draft.classes} onChange={(classes) => onChange({ classes: [...classes] })} />
+      <ClassTable unit={draft.lengthUnit} classes={draft.classes} onChange={(classes) => onChange({ classes: [...classes] })} />
       {errors.classes && <p className="mt-1 text-[13px] font-medium text-brick">{errors.classes}</p>}
     </>
   );

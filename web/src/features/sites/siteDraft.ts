@@ -1,7 +1,7 @@
 /** Settings of a site while they are typed: text as it stands in the fields, and what it reads as. */
 import { lengthFromMetres, parseLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { alikeName } from '@idle-marker/records';
+import { alikeName, NUMBERED, type Numbered } from '@idle-marker/records';
 import { DEFAULT_CLASSES } from './defaultClasses.ts';
 
 type Site = FactBody<'site'>;
@@ -23,6 +23,9 @@ export interface SiteDraft {
   readonly surveyor: string;
   readonly roles: NonNullable<Site['roles']>;
   readonly mayAccept: NonNullable<Site['mayAccept']>;
+  readonly alongWord: NonNullable<Site['alongWord']>;
+  /** As typed; empty for letters of their own. */
+  readonly numbers: Readonly<Record<Numbered, string>>;
 }
 
 export const EMPTY_SITE: SiteDraft = {
@@ -42,6 +45,8 @@ export const EMPTY_SITE: SiteDraft = {
   surveyor: '',
   roles: [],
   mayAccept: { accepted: [], provisional: [] },
+  alongWord: 'along',
+  numbers: { asBuilt: '', lines: '', ownControl: '' },
 };
 
 export const draftOf = ({ siteZero, combinedScaleFactor, proofIntervalMinutes, ...site }: Site): SiteDraft => ({
@@ -50,6 +55,12 @@ export const draftOf = ({ siteZero, combinedScaleFactor, proofIntervalMinutes, .
   surveyor: site.surveyor ?? '',
   roles: site.roles ?? [],
   mayAccept: site.mayAccept ?? { accepted: [], provisional: [] },
+  alongWord: site.alongWord ?? 'along',
+  numbers: {
+    asBuilt: String(site.numbers?.asBuilt ?? ''),
+    lines: String(site.numbers?.lines ?? ''),
+    ownControl: String(site.numbers?.ownControl ?? ''),
+  },
   zero: siteZero === null ? '' : String(Number(lengthFromMetres(siteZero, site.lengthUnit).toFixed(4))),
   scale: String(combinedScaleFactor),
   interval: String(proofIntervalMinutes),
@@ -72,12 +83,22 @@ export function siteErrors(draft: SiteDraft, taken: readonly string[]) {
     zero: draft.zero.trim() !== '' && parseLength(draft.zero, draft.lengthUnit) === null ? 'Give a height such as 6.250, or leave it empty.' : null,
     scale: scale >= 0.9 && scale <= 1.1 ? null : 'Give a factor near 1, such as 0.999871; 1 when coordinates are ground distances.',
     interval: Number.isInteger(interval) && interval >= 5 && interval <= 480 ? null : 'Give whole minutes from 5 to 480.',
+    numbers: numbersError(draft.numbers),
     classes: draft.classes.some((each) => !(each.planMm > 0) || !(each.heightMm > 0)) ? 'Every class needs a plan and a height figure over 0.' : null,
   };
 }
 
+/** Whole numbers or nothing, and no two ranges that begin at once. */
+function numbersError(numbers: SiteDraft['numbers']): string | null {
+  const given = NUMBERED.map((kind) => numbers[kind].trim()).filter((text) => text !== '');
+  if (given.some((text) => !/^[1-9]\d{0,7}$/.test(text))) return 'Give whole numbers such as 5000, or leave them empty.';
+  return new Set(given.map(Number)).size < given.length ? 'Two ranges begin at the same number: names would get mixed up.' : null;
+}
+
+const rangeStart = (text: string): number | null => (text.trim() === '' ? null : Number(text));
+
 /** The settings as they are kept. Only for a draft without errors. */
-export const siteBody = ({ zero, scale, interval, classes, ...draft }: SiteDraft): Site => ({
+export const siteBody = ({ zero, scale, interval, classes, numbers, ...draft }: SiteDraft): Site => ({
   ...draft,
   name: draft.name.trim(),
   coordinateSystem: draft.coordinateSystem.trim(),
@@ -88,4 +109,5 @@ export const siteBody = ({ zero, scale, interval, classes, ...draft }: SiteDraft
   classes: [...classes],
   paint: draft.paint.trim(),
   surveyor: draft.surveyor.trim(),
+  numbers: { asBuilt: rangeStart(numbers.asBuilt), lines: rangeStart(numbers.lines), ownControl: rangeStart(numbers.ownControl) },
 });

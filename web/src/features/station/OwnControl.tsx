@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, measuredMark, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
+import { alikeName, measuredMark, nextNumbered, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useLinkKind } from '../../link/linkStore.ts';
@@ -30,8 +30,7 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
   const units = useUnits();
   const age = useProofAge();
   const shooting = useShooting();
-  const numbers = state.control.map((mark) => /^N(\d+)$/.exec(mark.revision.body.name)?.[1]).filter((each) => each !== undefined);
-  const [name, setName] = useState(`N${Math.max(0, ...numbers.map(Number)) + 1}`);
+  const [name, setName] = useState(() => nextNumbered(state, 'ownControl'));
   const [kind, setKind] = useState<FactBody<'control'>['kind']>('nail');
   const [spot, setSpot] = useState('');
   const far = useMemo(() => placeForControl(state, solution), [state, solution]);

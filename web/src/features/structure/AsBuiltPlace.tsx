@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
-import { boltGroups, compareNames, designDifferences, nextName, usedCodes } from '@idle-marker/records';
-import { overSurfaceWords } from '@idle-marker/words';
+import { boltGroups, compareNames, designDifferences, nextName, nextNumbered, reservedFor, usedCodes } from '@idle-marker/records';
+import { NUMBERED_NAME, overSurfaceWords } from '@idle-marker/words';
 import { heightsOf, useHeightUnder, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { now } from '../../ledger/clock.ts';
@@ -55,7 +55,7 @@ export function Place() {
   const [key, setKey] = useState<string | null>(null);
   const measured = (planKey: string) => differences.find((each) => each.work.id === work?.id && each.plan.key === planKey);
   const plan = plans.find((each) => each.key === key) ?? plans.find((each) => !measured(each.key)) ?? plans[0] ?? null;
-  const [name, setName] = useState('1');
+  const [name, setName] = useState(() => nextNumbered(state, 'asBuilt'));
   const [code, setCode] = useState('');
   const [note, setNote] = useState('');
   const [shots, setShots] = useState<Shots>('1');
@@ -66,6 +66,7 @@ export function Place() {
   const codes = [...new Set([...usedCodes(state), ...USUAL_CODES])].slice(0, CODES_SHOWN);
   const free = work === null || plan === null;
   const freeName = name.trim();
+  const reserved = reservedFor(state, freeName);
   const isTaken = state.asBuilt.some(({ body }) => body.name === freeName);
   const take = async () => {
     if (!inForce) return;
@@ -214,6 +215,7 @@ export function Place() {
                   maxLength={80}
                   onChange={(event) => setName(event.target.value)}
                   error={isTaken ? 'This name is measured already: both would be mixed up.' : null}
+                  help={reserved !== null && reserved !== 'asBuilt' ? `Numbers from there are for ${NUMBERED_NAME[reserved]}.` : undefined}
                 />
               )}
               <Field label="Code" value={code} maxLength={40} onChange={(event) => setCode(event.target.value)} />

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { bulgeOf, compassWord, measuredAgainstSide, moveGrade, planDistance, type ReferenceSide } from '@idle-marker/core';
-import { gridOf, lineDifferences } from '@idle-marker/records';
-import { alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
+import { gridOf, lineDifferences, nextNumbered } from '@idle-marker/records';
+import { ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -83,7 +83,8 @@ export function Place() {
   const toSecond = place && second ? measuredAgainstSide(second.side, place) : null;
   const noise = place ? Math.hypot(Math.sqrt((place.plan.ee + place.plan.nn) / 2), MOTION_NOISE) : 0;
   const busy = shooting.doing !== null;
-  const usual = name.trim() || `L${state.asBuilt.length + 1}`;
+  const along = state.settings.alongWord ?? 'along';
+  const usual = name.trim() || nextNumbered(state, 'lines');
   const keep = async () => {
     if (!reference || !line) return;
     const made = await measuring.take({
@@ -165,7 +166,7 @@ export function Place() {
                   )}
                 </p>
                 <p className="text-[17px] leading-snug" data-testid="along-line">
-                  {alongWords(live.chainage, live.position, units.lengthUnit)}
+                  {alongWords(live.chainage, live.position, units.lengthUnit, along)}
                   {live.heightDifference !== null && `; ${heightOffWords(live.heightDifference, units.lengthUnit)} against the line`}
                   {toSecond && second && (
                     <>
@@ -328,7 +329,7 @@ export function Place() {
               <thead>
                 <tr>
                   <th className={TH_WORD}>Measured</th>
-                  <th className={TH}>Along</th>
+                  <th className={TH}>{ALONG_HEAD[along]}</th>
                   <th className={TH_WORD}>Off</th>
                   <th className={TH}>Height</th>
                   <th className={TH}>

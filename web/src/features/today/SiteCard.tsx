@@ -5,6 +5,7 @@ import { UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
+import { CustomsDialog } from '../sites/CustomsDialog.tsx';
 import { EditSite } from '../sites/EditSite.tsx';
 
 /** What everything here refers to: where control and work come from, what coordinates and heights mean. */
@@ -12,6 +13,7 @@ export function SiteCard() {
   const { id, state } = useSite();
   const units = useUnits();
   const [editing, setEditing] = useState(false);
+  const [differing, setDiffering] = useState(false);
   const { settings, control, packages } = state;
   const sources = controlSources(state);
   const factor = settings.combinedScaleFactor;
@@ -19,9 +21,14 @@ export function SiteCard() {
     <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
       <div className="mb-2 flex items-baseline justify-between gap-3">
         <h2 className="text-xl">What it refers to</h2>
-        <Button look="quiet" onClick={() => setEditing(true)}>
-          Settings…
-        </Button>
+        <span className="flex flex-wrap gap-x-2">
+          <Button look="quiet" onClick={() => setDiffering(true)}>
+            Where people differ…
+          </Button>
+          <Button look="quiet" onClick={() => setEditing(true)}>
+            Settings…
+          </Button>
+        </span>
       </div>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
         <dt className="text-ink2">Readings go to</dt>
@@ -49,6 +56,15 @@ export function SiteCard() {
           {settings.siteZero !== null && `; site zero is ${units.length(settings.siteZero)} ${units.unit}`}
         </dd>
       </dl>
+      {differing && (
+        <CustomsDialog
+          onClose={() => setDiffering(false)}
+          onSettings={() => {
+            setDiffering(false);
+            setEditing(true);
+          }}
+        />
+      )}
       {editing && <EditSite onClose={() => setEditing(false)} />}
     </section>
   );
