@@ -14,6 +14,7 @@ export { angleFromRadians, angleToRadians, formatAngle, parseAngle, sexagesimalE
 export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './quantity/length.ts';
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './plane/polygon.ts';
+export { heightReach, heightSdAt, type HeightReachAsked } from './station/heightReach.ts';
 export { heightOn, rimOf, surfaceOf, type Surface, type SurfaceError, type Triangles } from './surface/surface.ts';
 export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
 export { crossCircles, crossLineCircle, crossLines, type Circle, type Crossings, type CrossingStatus, type Segment } from './plane/crossing.ts';

@@ -52,6 +52,22 @@ describe('heights alone', () => {
     expect(screen.getByRole('button', { name: 'Sight K2' }).textContent).toBe('Sight');
   });
 
+  it('say how far they replace a level, and how steady the pole reads', () => {
+    const story = new Story().control();
+    const instrument = { name: 'instrument 4', angleSdSec: 5, distSdMm: 2, distSdPpm: 2 };
+    const occupation = story.occupy('L1', { method: 'heightOnly', link: 'typed', instrument });
+    for (const name of ['K1', 'K2', 'K3'] as const) story.sight(occupation, name);
+    show(story, <HeightWork occupation={occupation} onNew={nothing} />);
+    expect(screen.getByText('Instead of a level: how far?')).toBeTruthy();
+    const figures = ['20 m', '50 m', '100 m', '200 m'].map((distance) =>
+      Number(/(\d+) mm$/.exec(screen.getByRole('row', { name: new RegExp(`^${distance}`) }).textContent ?? '')?.[1]),
+    );
+    expect(figures).toEqual([...figures].sort((a, b) => a - b));
+    expect(figures[3]).toBeGreaterThan(figures[0]!);
+    expect(screen.getByText(/^Up to \d+ m from here no level has to be run for 5 mm\./)).toBeTruthy();
+    expect(screen.getByText(/^While the pole is followed, it is told here how steady its height reads\./)).toBeTruthy();
+  });
+
   it('name the benchmark that does not fit, and leave it out', async () => {
     const { story, occupation } = yard();
     story.sight(occupation, 'K1');

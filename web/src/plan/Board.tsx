@@ -196,6 +196,11 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
         },
       }),
     );
+    // What is in view, for whoever measures on the drawing from outside of it.
+    view.on('propertychange', () => {
+      const [e, n] = view.getCenter() ?? [0, 0];
+      if (holder.current) Object.assign(holder.current.dataset, { centre: `${e} ${n}`, resolution: String(view.getResolution() ?? 1) });
+    });
     view.on('change:resolution', () => {
       setResolution(view.getResolution() ?? 1);
     });

@@ -12,7 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import type { FoundOutline } from './CornerSource.tsx';
-import { SNAPS } from './snaps.ts';
+import { SNAPPED, SNAPS } from './snaps.ts';
 
 interface PickDialogProps {
   readonly drawing: Fact<'drawing'>;
@@ -57,7 +57,7 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
     if (picked.some((each) => planDistance(each, snap) < 0.0005)) return setSaid('That place is picked already.');
     setSaid(null);
     setWhole(null);
-    setPicked([...picked, { name: nameAfter(picked, stem), e: snap.e, n: snap.n, kind: SNAPS[snap.kind] }]);
+    setPicked([...picked, { name: nameAfter(picked, stem), e: snap.e, n: snap.n, kind: SNAPPED[snap.kind] }]);
   };
   const scene = useMemo(
     () =>

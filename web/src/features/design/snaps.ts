@@ -11,3 +11,15 @@ export const SNAPS: Readonly<Record<SnapKind, string>> = {
   extension: 'where lines would meet',
   on: 'anywhere on a line',
 };
+
+/** What a picked place is. */
+export const SNAPPED: Readonly<Record<SnapKind, string>> = {
+  point: 'point',
+  end: 'end',
+  crossing: 'crossing',
+  centre: 'centre',
+  middle: 'middle',
+  perpendicular: 'square from the last',
+  extension: 'where lines would meet',
+  on: 'on a line',
+};

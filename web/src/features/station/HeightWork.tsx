@@ -14,6 +14,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { HeightReach } from './HeightReach.tsx';
 import { EditControl } from '../control/EditControl.tsx';
 
 const misfitOf = (point: { readonly leaveOneOutHeight: { readonly w: number } | null } | null): number => Math.abs(point?.leaveOneOutHeight?.w ?? 0);
@@ -206,6 +207,7 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                 </tbody>
               </table>
             )}
+            {result && <HeightReach occupation={occupation.body} axisSd={result.height.sdTrunnionZ} />}
             <h2 className="mt-4 mb-1 text-[15px]">Benchmarks</h2>
             <ul>
               {benchmarks.map((mark) => (

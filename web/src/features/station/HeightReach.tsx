@@ -1,0 +1,78 @@
+import { useEffect, useState } from 'react';
+import { heightReach, heightSdAt, lengthToMetres, NORMAL_95_FACTOR, RADIANS_PER_DEGREE, TARGET_HEIGHT_SD, type Metres } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { precisionOf } from '@idle-marker/records';
+import { smallLength } from '@idle-marker/words';
+import { useLinked } from '../../link/linkStore.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+
+/** Round ones, in metres or in feet. */
+const DISTANCES = { metre: [20, 50, 100, 200], feet: [60, 150, 300, 600] } as const;
+/** A height from satellites alone is seldom better than this, 95 %. */
+const SATELLITES_95: Metres = 0.03;
+/** What is asked of forms and slabs, 95 %. */
+const USUAL_95: Metres = 0.005;
+const READINGS_KEPT = 30;
+const FEWEST = 5;
+
+/** How far heights by slope and angle replace a level, and how steady they are while the pole is followed. */
+export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occupation'>; axisSd: Metres }) {
+  const units = useUnits();
+  const asked = { precision: precisionOf(occupation), axisSd, targetHeightSd: TARGET_HEIGHT_SD };
+  const small = (metres: Metres) => smallLength(metres, units.lengthUnit);
+  const at = (distance: Metres) => NORMAL_95_FACTOR * heightSdAt(distance, asked);
+  const reach = heightReach(USUAL_95 / NORMAL_95_FACTOR, asked);
+  const noise = useHeightNoise();
+  const distances = DISTANCES[units.lengthUnit === 'metre' ? 'metre' : 'feet'].map((each) => lengthToMetres(each, units.lengthUnit));
+  return (
+    <details className="mt-4">
+      <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">Instead of a level: how far?</summary>
+      <table className={TABLE}>
+        <thead>
+          <tr>
+            <th className={TH_WORD}>At a distance of</th>
+            <th className={TH}>a height is good to, 95 %</th>
+          </tr>
+        </thead>
+        <tbody>
+          {distances.map((distance) => (
+            <tr key={distance}>
+              <td className={TD_WORD}>
+                {units.length(distance, 0)} {units.unit}
+              </td>
+              <td className={TD}>{small(at(distance))}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-[14px]">
+        {reach > 0
+          ? `Up to ${units.length(reach, 0)} ${units.unit} from here no level has to be run for ${small(USUAL_95)}.`
+          : `The benchmarks alone leave more than ${small(USUAL_95)}: sight another one, or run a level.`}{' '}
+        Beyond, or for less than that, run a level, or stand in the middle so that both sights are of one length. Heat over the ground bends sights: early is
+        better.
+      </p>
+      <p className="mt-1 text-[14px]">
+        {noise === null
+          ? `While the pole is followed, it is told here how steady its height reads.`
+          : `The last readings of the standing pole differ by ${small(2 * noise)} (95 %).`}{' '}
+        From satellites alone a height moves by {small(SATELLITES_95)} or so.
+      </p>
+    </details>
+  );
+}
+
+/** Standard deviation of the height of a standing pole over the last readings; null while it walks or is not followed. */
+function useHeightNoise(): Metres | null {
+  const live = useLinked((link) => link?.live ?? null);
+  const walking = useLinked((link) => link?.pole.walking ?? false);
+  const [heights, setHeights] = useState<readonly Metres[]>([]);
+  useEffect(() => {
+    if (!live || walking) setHeights([]);
+    else setHeights((before) => [...before.slice(1 - READINGS_KEPT), live.slope * Math.cos(live.zenithDeg * RADIANS_PER_DEGREE)]);
+  }, [live, walking]);
+  if (heights.length < FEWEST) return null;
+  const mean = heights.reduce((sum, each) => sum + each, 0) / heights.length;
+  return Math.sqrt(heights.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (heights.length - 1));
+}
