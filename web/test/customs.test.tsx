@@ -49,7 +49,7 @@ describe('names that count up', () => {
 
   it('are kept with the settings, which refuse two ranges that begin at once', async () => {
     const { user } = show(new Story(), <EditSite onClose={nothing} />);
-    const numbers = screen.getAllByLabelText(/^Numbers for/);
+    const numbers = screen.getAllByLabelText(/^(As-built names|Names on lines|Own control) from$/);
     await user.type(numbers[0]!, '5000');
     await user.type(numbers[1]!, '5000');
     expect(screen.getByText(/^Two ranges begin at the same number/)).toBeTruthy();

@@ -147,12 +147,18 @@ export function patternWords(
 }
 
 /** Off a line, in its figure and its way: "0.152" and "m right of line A, its east side". */
-export function offLineParts(offset: Metres, azimuth: Radians, line: string, unit: LengthUnit): { readonly figure: string | null; readonly way: string } {
+export function offLineParts(
+  offset: Metres,
+  azimuth: Radians,
+  line: string,
+  unit: LengthUnit,
+  kind: 'line' | 'arc' = 'line',
+): { readonly figure: string | null; readonly way: string } {
   const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
-  if (!/[1-9]/.test(figure)) return { figure: null, way: `on line ${line}` };
+  if (!/[1-9]/.test(figure)) return { figure: null, way: `on ${kind} ${line}` };
   const right = offset > 0;
   const side = compassWord(azimuth + (right ? Math.PI / 2 : -Math.PI / 2));
-  return { figure, way: `${UNIT_ABBREVIATION[unit]} ${right ? 'right' : 'left'} (${side}) of line ${line}` };
+  return { figure, way: `${UNIT_ABBREVIATION[unit]} ${right ? 'right' : 'left'} (${side}) of ${kind} ${line}` };
 }
 
 /** Along a line: "7.320 m along it", or before its start or beyond its end. */

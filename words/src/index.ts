@@ -40,7 +40,7 @@ export { placeDoubtWords } from './places.ts';
 export { AREA_KIND, hindranceWords } from './areas.ts';
 export { drawingWords, leftOutWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
-export { ALONG_HEAD, ALONG_WORD, NUMBERED_NAME, SCHOOLS, type AlongWord, type School, type SchoolTopic } from './schools.ts';
+export { ALONG_HEAD, ALONG_WORD, NUMBERED_FROM, NUMBERED_NAME, SCHOOLS, type AlongWord, type School, type SchoolTopic } from './schools.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
 export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
 export { EQUIPMENT_KIND, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';

@@ -61,6 +61,7 @@ export const ALONG_WORD: Readonly<Record<AlongWord, string>> = { chainage: 'chai
 export const ALONG_HEAD: Readonly<Record<AlongWord, string>> = { chainage: 'Chainage', station: 'Station along', along: 'Along' };
 
 /** Kinds of names that count up. */
+export const NUMBERED_FROM = { asBuilt: 'As-built names from', lines: 'Names on lines from', ownControl: 'Own control from' } as const;
 export const NUMBERED_NAME = {
   asBuilt: 'things measured as they stand',
   lines: 'what is read against lines',

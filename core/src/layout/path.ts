@@ -44,7 +44,7 @@ const FLAT = 1e-7;
 const SAME: Metres = 0.005;
 const MOST_POINTS = 5000;
 /** Arcs are drawn in steps of this angle. */
-const ARC_STEP: Radians = Math.PI / 32;
+const ARC_STEP: Radians = Math.PI / 120;
 
 /** @param closed the last corner is joined to the first */
 export function pathOf(corners: readonly PathCorner[], closed: boolean): Result<Path, PathError> {

@@ -3,6 +3,7 @@ import { Dialog as Radix } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { bookLine } from '@idle-marker/records';
 import { currentLink } from '../link/linkStore.ts';
+import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { AT_THE_POLE, RAIL } from './places.ts';
 
@@ -45,7 +46,7 @@ export function FindOrDo() {
       act: go(path),
     }));
     const actions: Entry[] = [
-      { words: 'Search for the prism', what: 'action', act: () => currentLink()?.search() },
+      { words: 'Search for the prism', what: 'action', act: () => currentLink()?.search(searchWindow()) },
       { words: 'All sites', what: 'action', act: () => void navigate('/') },
     ];
     if (occupation) {

@@ -4,6 +4,7 @@ import { LibraryDialog } from '../features/equipment/LibraryDialog.tsx';
 import { heightOf, PoleFields, poleDraft } from '../features/equipment/PoleFields.tsx';
 import { writeSetting } from '../ledger/storage.ts';
 import { changePole, currentLink, openSimulator, openTyped, PACES, useLinked, useLinkKind } from '../link/linkStore.ts';
+import { useSearchWindow, WINDOW_WORDS } from '../link/searchWindow.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../site/useUnits.ts';
@@ -19,6 +20,7 @@ export const LinkMenu = memo(function LinkMenu() {
   const stand = useLinked((link) => link?.stand ?? null);
   const { id, state, occupation, say } = useSite();
   const units = useUnits();
+  const [searched, setSearched] = useSearchWindow();
   const [open, setOpen] = useState(false);
   const [library, setLibrary] = useState(false);
   const [draft, setDraft] = useState(() => poleDraft(undefined, units.edit));
@@ -106,6 +108,7 @@ export const LinkMenu = memo(function LinkMenu() {
               />
             </>
           )}
+          {kind === 'simulator' && <Choice label="Where a search looks, from where it points" value={searched} options={WINDOW_WORDS} onChange={setSearched} />}
           {kind === 'simulator' && (
             <Choice
               label="Pace of the simulated site"

@@ -118,7 +118,6 @@ export function Place() {
               </Button>
             )}
             <Button onClick={() => setImporting(true)}>Import…</Button>
-            <Button onClick={() => setBringing(true)}>From another site…</Button>
             {state.control.length > 0 && <ExportControl />}
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
               Add mark…
@@ -248,7 +247,15 @@ export function Place() {
       )}
       {moved && <FoundMovedDialog mark={moved} onClose={() => setMoved(null)} />}
       {bringing && <BringControl onClose={() => setBringing(false)} />}
-      {importing && <ImportControl onClose={() => setImporting(false)} />}
+      {importing && (
+        <ImportControl
+          onClose={() => setImporting(false)}
+          onOtherSite={() => {
+            setImporting(false);
+            setBringing(true);
+          }}
+        />
+      )}
     </div>
   );
 }

@@ -20,7 +20,7 @@ interface Picked {
 }
 
 /** A control list from a file: everything that is wrong or odd is said before anything is written. */
-export function ImportControl({ onClose }: { onClose(): void }) {
+export function ImportControl({ onClose, onOtherSite }: { onClose(): void; /** Single marks of another site instead of a list. */ onOtherSite(): void }) {
   const { id, state, who } = useSite();
   const units = useUnits();
   const [picked, setPicked] = useState<Picked | null>(null);
@@ -144,6 +144,11 @@ export function ImportControl({ onClose }: { onClose(): void }) {
             </span>
           )}
           {faulty.length > 0 && <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>Leave them out</Button>}
+          {!list && (
+            <Button className="mr-auto" onClick={onOtherSite}>
+              From another site…
+            </Button>
+          )}
           <Button onClick={onClose}>Cancel</Button>
           <Button look="primary" disabled={!list || faulty.length > 0 || taken.length === 0 || saving} onClick={() => void save()}>
             {saving ? 'Writing…' : 'Write marks'}

@@ -24,13 +24,16 @@ export function DrawnGrids({ onTake }: { onTake(found: DrawnGrid, file: string):
               {`${name}: ${state.trouble}`}
             </p>
           );
-        if (state.summary.grids.length === 0)
+        const { grids, layers, surfaces } = state.summary;
+        // Surfaces alone are nobody’s grid.
+        if (grids.length === 0 && layers.length === surfaces.length) return null;
+        if (grids.length === 0)
           return (
             <p key={fact.id} className="text-[13px] text-ink2">
               No layer of {fileName} holds lines in just two directions: no grid was found in it.
             </p>
           );
-        return state.summary.grids.map((grid) => (
+        return grids.map((grid) => (
           <p key={`${fact.id} ${grid.layer}`} className="mt-2 flex flex-wrap items-center gap-3">
             <Button className="text-[14px]" onClick={() => onTake(grid, fileName)}>
               {grid.layer}: {grid.definition.letters.labels.join(' ')} by {grid.definition.numbers.labels.join(' ')}

@@ -227,6 +227,7 @@ function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsPro
   return (
     <div className="mt-3 grid items-end gap-3 sm:grid-cols-4">
       <Choice
+        className="sm:col-span-2"
         label="Heights come from"
         value={surface ? surfaceId(surface) : ONE_HEIGHT}
         options={[
@@ -240,7 +241,7 @@ function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsPro
         }}
       />
       {surface && (
-        <p className="pb-2 text-[14px] sm:col-span-3" aria-live="polite">
+        <p className="pb-2 text-[14px] sm:col-span-2" aria-live="polite">
           {!open ? (
             <span className="font-medium text-brick">This surface is not there, or is still being read: choose another, or give one design height.</span>
           ) : heights ? (

@@ -1,6 +1,5 @@
-import { useState } from 'react';
-import { RADIANS_PER_DEGREE, type SearchWindow } from '@idle-marker/core';
 import { currentLink, useLinkKind } from '../../link/linkStore.ts';
+import { searchWindow, useSearchWindow, WINDOW_WORDS, type WindowName } from '../../link/searchWindow.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useKey } from '../../ui/useKey.ts';
 
@@ -20,21 +19,11 @@ const ARROWS = [
   ['→', 'Pole right', 'ArrowRight', 0, 1],
 ] as const;
 
-const ALL_ROUND = 'round';
-/** Parts of the horizon that are searched, seen from where the telescope points. */
-const WINDOWS = [
-  [ALL_ROUND, 'all round', null],
-  ['both', '30° ahead', { side: 'both', width: 30 * RADIANS_PER_DEGREE }],
-  ['left', '90° to the left', { side: 'left', width: 90 * RADIANS_PER_DEGREE }],
-  ['right', '90° to the right', { side: 'right', width: 90 * RADIANS_PER_DEGREE }],
-] as const satisfies readonly (readonly [string, string, SearchWindow | null])[];
-type WindowName = (typeof WINDOWS)[number][0];
-
 /** Where the simulated pole is sent, by buttons and by keys. */
 export function PolePad({ distance, busy, onWalk }: { distance: number | null; busy: boolean; onWalk(): void }) {
   const simulated = useLinkKind() === 'simulator';
-  const [searched, setSearched] = useState<WindowName>(ALL_ROUND);
-  const search = () => currentLink()?.search(WINDOWS.find(([name]) => name === searched)![2] ?? undefined);
+  const [searched, setSearched] = useSearchWindow();
+  const search = () => currentLink()?.search(searchWindow());
   const step = (toward: number, right: number) => () => {
     const current = currentLink();
     const size = strideAt(distance);
@@ -52,16 +41,16 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
       <Button hint="W" className="flex-none whitespace-nowrap max-md:px-3" disabled={busy} onClick={onWalk}>
         Walk near
       </Button>
-      <Button hint="L" className="max-md:px-3" onClick={search}>
+      <Button hint="L" className="flex-none max-md:px-3" onClick={search}>
         Search
       </Button>
       <select
         aria-label="Where it searches"
-        className="h-11 flex-none rounded-sm border border-ink2 bg-sheet px-2"
+        className="h-11 flex-none rounded-sm max-xl:hidden border border-ink2 bg-sheet px-2"
         value={searched}
         onChange={(event) => setSearched(event.target.value as WindowName)}
       >
-        {WINDOWS.map(([name, label]) => (
+        {WINDOW_WORDS.map(([name, label]) => (
           <option key={name} value={name}>
             {label}
           </option>

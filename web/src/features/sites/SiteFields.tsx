@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { AngleUnit } from '@idle-marker/core';
 import { NUMBERED } from '@idle-marker/records';
-import { ALONG_WORD, NUMBERED_NAME, UNIT_ABBREVIATION, type AlongWord } from '@idle-marker/words';
+import { ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord } from '@idle-marker/words';
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ClassTable } from './ClassTable.tsx';
@@ -120,10 +120,10 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         {NUMBERED.map((kind) => (
           <Field
             key={kind}
-            label={`Numbers for ${NUMBERED_NAME[kind]} from`}
+            label={NUMBERED_FROM[kind]}
             value={draft.numbers[kind]}
             inputMode="numeric"
-            placeholder="none kept"
+            placeholder="no range"
             onChange={(event) => onChange({ numbers: { ...draft.numbers, [kind]: event.target.value } })}
           />
         ))}

@@ -6,7 +6,8 @@ import { heightsOf, useHeightUnder, useSurfaces } from '../../drawings/useSurfac
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { now } from '../../ledger/clock.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
-import { useLinkKind } from '../../link/linkStore.ts';
+import { currentLink, useLinkKind } from '../../link/linkStore.ts';
+import { searchWindow } from '../../link/searchWindow.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
 import { outlineScene } from '../../plan/siteScene.ts';
@@ -187,10 +188,25 @@ export function Place() {
             <div aria-live="polite">
               <MeasuringNotice measuring={measuring} />
             </div>
+            {surface && (
+              <div className="mb-3">
+                <p className={`figures text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`} data-testid="over-surface">
+                  {live === null || live.z === null
+                    ? `No reading yet over ${surface.name}`
+                    : overSurfaceWords(under === null ? null : live.z - under, surface.name, state.settings.lengthUnit)}
+                </p>
+                {stale && live !== null && <p className="text-[14px] font-medium text-brick">Lock lost or still: the figure is old</p>}
+                {(live === null || stale) && simulated && (
+                  <Button className="mt-1" onClick={() => currentLink()?.search(searchWindow())}>
+                    Search for the pole
+                  </Button>
+                )}
+              </div>
+            )}
             <div className="grid grid-cols-2 gap-3">
               <Choice
                 label="Compared with"
-                value={work?.id ?? FREE}
+                value={work?.id ?? surface?.id ?? FREE}
                 options={[
                   [FREE, 'nothing: any point'],
                   ...state.packages.map((each) => [each.id, each.body.name] as const),
@@ -229,14 +245,6 @@ export function Place() {
                 onChange={(event) => setNote(event.target.value)}
               />
             </div>
-            {surface && (
-              <p className={`figures mt-3 text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`} data-testid="over-surface" aria-live="off">
-                {live === null || live.z === null
-                  ? 'Search for the pole, or shoot'
-                  : overSurfaceWords(under === null ? null : live.z - under, surface.name, state.settings.lengthUnit)}
-                {stale && live !== null && <span className="block text-[14px] text-brick">Lock lost or still: the figure is old</span>}
-              </p>
-            )}
             {work && plans.length === 0 && (
               <p className="mt-2 text-[14px] text-ochre">{work.body.name} only has hubs beside the work; measure the things themselves as points.</p>
             )}

@@ -48,70 +48,72 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
       control.map((mark) => mark.revision.body.name),
     ) !== null;
   return (
-    <table className={`${TABLE} mt-2`}>
-      <thead>
-        <tr>
-          <th className={TH_WORD}>Measured</th>
-          <th className={TH_WORD}>Against the design</th>
-          <th className={TH}>Height</th>
-          <th className={TH}>
-            <span className="sr-only">Change</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {facts.map((fact) => {
-          const difference = byFact.get(fact.id);
-          const { name, code: own, place, spread } = fact.body;
-          return (
-            <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
-              <td className={TD_WORD}>
-                <strong>{name}</strong> <span className="text-ink2">{own || 'no code'}</span>
-                {fact.body.note !== '' && <span className="block max-w-[220px] text-[13px] whitespace-normal">{fact.body.note}</span>}
-                {spread.planMm !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.planMm / 1000, units.lengthUnit)}</span>}
-              </td>
-              <td className={TD_WORD}>
-                {difference ? (
-                  <>
-                    {offWords(difference.dE, difference.dN, units.lengthUnit)}
-                    {!difference.within && <strong className="block">outside its class</strong>}
-                  </>
-                ) : (
-                  <>
-                    <span className="figures text-ink2">{units.axes.map((axis) => units.length(place[axis])).join(', ')}</span>
-                    {fact.body.against === null && <ClearOf place={place} />}
-                  </>
-                )}
-              </td>
-              <td className={TD}>
-                {difference === undefined || difference.dZ === null ? units.length(place.z) : heightOffWords(difference.dZ, units.lengthUnit)}
-                {fact.body.against?.kind === 'surface' && (
-                  <span className="block max-w-[180px] text-[13px] whitespace-normal">
-                    {overSurfaceWords(heightOverSurface(fact.body), fact.body.against.name, units.lengthUnit)}
-                  </span>
-                )}
-              </td>
-              <td className={TD}>
-                {code !== '' && own !== code && (
-                  <Button
-                    look="quiet"
-                    aria-label={`Give ${name} the code ${code}`}
-                    onClick={() => void say({ type: 'asBuilt', body: { ...fact.body, code, supersedes: fact.id } })}
-                  >
-                    {code}
-                  </Button>
-                )}{' '}
-                {(fact.body.against === null || fact.body.against.kind === 'surface') && !isListed(name) && (
-                  <Button look="quiet" aria-label={`Make ${name} control`} onClick={() => makeControl(fact)}>
-                    As control
-                  </Button>
-                )}{' '}
-                <TakeBack fact={fact} />
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <div className="relative overflow-x-auto">
+      <table className={`${TABLE} mt-2`}>
+        <thead>
+          <tr>
+            <th className={TH_WORD}>Measured</th>
+            <th className={TH_WORD}>Against the design</th>
+            <th className={TH}>Height</th>
+            <th className={TH}>
+              <span className="sr-only">Change</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {facts.map((fact) => {
+            const difference = byFact.get(fact.id);
+            const { name, code: own, place, spread } = fact.body;
+            return (
+              <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
+                <td className={TD_WORD}>
+                  <strong>{name}</strong> <span className="text-ink2">{own || 'no code'}</span>
+                  {fact.body.note !== '' && <span className="block max-w-[150px] text-[13px] whitespace-normal">{fact.body.note}</span>}
+                  {spread.planMm !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.planMm / 1000, units.lengthUnit)}</span>}
+                </td>
+                <td className={TD_WORD}>
+                  {difference ? (
+                    <>
+                      {offWords(difference.dE, difference.dN, units.lengthUnit)}
+                      {!difference.within && <strong className="block">outside its class</strong>}
+                    </>
+                  ) : (
+                    <>
+                      <span className="figures text-ink2">{units.axes.map((axis) => units.length(place[axis])).join(', ')}</span>
+                      {fact.body.against === null && <ClearOf place={place} />}
+                    </>
+                  )}
+                </td>
+                <td className={TD}>
+                  {difference === undefined || difference.dZ === null ? units.length(place.z) : heightOffWords(difference.dZ, units.lengthUnit)}
+                  {fact.body.against?.kind === 'surface' && (
+                    <span className="block max-w-[120px] text-[13px] whitespace-normal">
+                      {overSurfaceWords(heightOverSurface(fact.body), fact.body.against.name, units.lengthUnit)}
+                    </span>
+                  )}
+                </td>
+                <td className={TD}>
+                  {code !== '' && own !== code && (
+                    <Button
+                      look="quiet"
+                      aria-label={`Give ${name} the code ${code}`}
+                      onClick={() => void say({ type: 'asBuilt', body: { ...fact.body, code, supersedes: fact.id } })}
+                    >
+                      {code}
+                    </Button>
+                  )}{' '}
+                  {(fact.body.against === null || fact.body.against.kind === 'surface') && !isListed(name) && (
+                    <Button look="quiet" aria-label={`Make ${name} control`} onClick={() => makeControl(fact)}>
+                      As control
+                    </Button>
+                  )}{' '}
+                  <TakeBack fact={fact} />
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }

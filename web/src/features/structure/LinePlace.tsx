@@ -33,6 +33,7 @@ const NONE = 'none';
 const TOUCH_PX = 20;
 
 const isArc = ({ side }: ChosenLine): boolean => side.bulge !== 0;
+const kindOf = (line: ChosenLine): 'line' | 'arc' => (isArc(line) ? 'arc' : 'line');
 
 /** How far along and off a line is what the pole touches? One line, or two at once. */
 export function Place() {
@@ -94,7 +95,7 @@ export function Place() {
         kind: 'line',
         from: reference.from,
         to: reference.to,
-        name: `${isArc(line) ? 'arc' : 'line'} ${line.name}`,
+        name: `${kindOf(line)} ${line.name}`,
         ...(isArc(line) ? { bulge: line.side.bulge } : {}),
       },
       supersedes: null,
@@ -116,15 +117,20 @@ export function Place() {
           lines: [line, second].flatMap((each, i) =>
             each ? [{ points: [...each.places], ink: i === 0 ? ('spruce' as const) : ('ochre' as const), width: 3 }] : [],
           ),
-          symbols: place
-            ? [{ id: 'pole', at: place, symbol: 'pole' as const, label: stale ? 'pole, old' : 'pole', ink: 'spruce' as const, pickable: false }]
-            : [],
+          symbols: [
+            ...(firstId === POINTS ? [start, end] : []).flatMap((each) =>
+              each ? [{ id: `end ${each.name}`, at: each, symbol: 'set' as const, label: each.name, ink: 'ink2' as const, pickable: false }] : [],
+            ),
+            ...(place
+              ? [{ id: 'pole', at: place, symbol: 'pole' as const, label: stale ? 'pole, old' : 'pole', ink: 'spruce' as const, pickable: false }]
+              : []),
+          ],
           instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
         },
       ),
-    [state, line, second, place, stale, inForce],
+    [state, line, second, firstId, start, end, place, stale, inForce],
   );
-  const offParts = live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit) : null;
+  const offParts = live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit, kindOf(line)) : null;
   const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null, false);
   if (!inForce)
     return (
@@ -158,7 +164,7 @@ export function Place() {
               <>
                 <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="off-line">
                   {offParts.figure === null ? (
-                    'On the line'
+                    `On the ${kindOf(line!)}`
                   ) : (
                     <>
                       <Steady text={offParts.figure} noise={noise} unit={units.lengthUnit} /> {offParts.way}
@@ -372,10 +378,10 @@ export function Place() {
 
 function SecondLine({ off, azimuth, line }: { off: number; azimuth: number; line: ChosenLine }) {
   const units = useUnits();
-  const parts = offLineParts(off, azimuth, line.name, units.lengthUnit);
+  const parts = offLineParts(off, azimuth, line.name, units.lengthUnit, kindOf(line));
   return (
     <strong className="figures" data-testid="off-second">
-      {parts.figure === null ? `on line ${line.name}` : `${parts.figure} ${parts.way}`}
+      {parts.figure === null ? parts.way : `${parts.figure} ${parts.way}`}
     </strong>
   );
 }
