@@ -63,7 +63,7 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
         <tbody>
           {facts.map((fact) => {
             const difference = byFact.get(fact.id);
-            const { name, code: own, place, spread } = fact.body;
+            const { name, code: own, place, spread, against } = fact.body;
             return (
               <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
                 <td className={TD_WORD}>
@@ -79,35 +79,41 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
                     </>
                   ) : (
                     <>
-                      <span className="figures text-ink2">{units.axes.map((axis) => units.length(place[axis])).join(', ')}</span>
-                      {fact.body.against === null && <ClearOf place={place} />}
+                      {against?.kind === 'surface' && (
+                        <span className="block">{overSurfaceWords(heightOverSurface(fact.body), against.name, units.lengthUnit)}</span>
+                      )}
+                      <span className="figures text-ink2">
+                        {units.axes.map((axis) => (
+                          <span key={axis} className="inline-block pr-2 whitespace-nowrap">
+                            {units.length(place[axis])}
+                          </span>
+                        ))}
+                      </span>
+                      {against === null && <ClearOf place={place} />}
                     </>
                   )}
                 </td>
                 <td className={TD}>
                   {difference === undefined || difference.dZ === null ? units.length(place.z) : heightOffWords(difference.dZ, units.lengthUnit)}
-                  {fact.body.against?.kind === 'surface' && (
-                    <span className="block max-w-[120px] text-[13px] whitespace-normal">
-                      {overSurfaceWords(heightOverSurface(fact.body), fact.body.against.name, units.lengthUnit)}
-                    </span>
-                  )}
                 </td>
                 <td className={TD}>
-                  {code !== '' && own !== code && (
-                    <Button
-                      look="quiet"
-                      aria-label={`Give ${name} the code ${code}`}
-                      onClick={() => void say({ type: 'asBuilt', body: { ...fact.body, code, supersedes: fact.id } })}
-                    >
-                      {code}
-                    </Button>
-                  )}{' '}
-                  {(fact.body.against === null || fact.body.against.kind === 'surface') && !isListed(name) && (
-                    <Button look="quiet" aria-label={`Make ${name} control`} onClick={() => makeControl(fact)}>
-                      As control
-                    </Button>
-                  )}{' '}
-                  <TakeBack fact={fact} />
+                  <span className="flex flex-col items-end">
+                    {code !== '' && own !== code && (
+                      <Button
+                        look="quiet"
+                        aria-label={`Give ${name} the code ${code}`}
+                        onClick={() => void say({ type: 'asBuilt', body: { ...fact.body, code, supersedes: fact.id } })}
+                      >
+                        {code}
+                      </Button>
+                    )}
+                    {(against === null || against.kind === 'surface') && !isListed(name) && (
+                      <Button look="quiet" aria-label={`Make ${name} control`} onClick={() => makeControl(fact)}>
+                        As control
+                      </Button>
+                    )}
+                    <TakeBack fact={fact} />
+                  </span>
                 </td>
               </tr>
             );
