@@ -30,6 +30,9 @@ export const textOf = (pieces: readonly PdfPiece[]): string =>
     .join(' ')
     .replace(/\s+/g, ' ');
 
+/** Lines of one cell stand no farther apart, points. */
+const LINE = 12;
+
 /** The cells of a row from left to right: a piece lower down goes on in the cell that starts, or ends, where it does. */
 function cellsOf(row: readonly PdfPiece[]): PdfPiece[] {
   const cells: PdfPiece[] = [];
@@ -49,8 +52,11 @@ export function pdfRows(pieces: readonly PdfPiece[], names: readonly string[]): 
   return new Map(
     starts.map((start, i) => {
       const below = starts[i + 1];
-      const end = below && below.page === start.page ? below.y + 1 : start.y - 30;
-      return [start.text, textOf(cellsOf(pieces.filter((piece) => piece.page === start.page && piece.y <= start.y + 1 && piece.y > end)))];
+      const end = below && below.page === start.page ? below.y + 1 : -Infinity;
+      const under = pieces.filter((piece) => piece.page === start.page && piece.y <= start.y + 1 && piece.y > end).sort((a, b) => b.y - a.y);
+      // The last row ends where the next line is farther away than one of its own would be.
+      const gap = under.findIndex((piece, k) => k > 0 && under[k - 1]!.y - piece.y > LINE);
+      return [start.text, textOf(cellsOf(gap < 0 ? under : under.slice(0, gap)))];
     }),
   );
 }

@@ -47,7 +47,7 @@ export function ClassTable({ unit, classes, onChange }: { unit: LengthUnit; clas
                 min={0}
                 step="any"
                 aria-label={`${each.name}, hubs usually off by`}
-                value={each.offset == null ? '' : Number(lengthFromMetres(each.offset, unit).toFixed(4))}
+                value={(each.offset ?? null) === null ? '' : Number(lengthFromMetres(each.offset!, unit).toFixed(4))}
                 onChange={(event) => offset(each.id, event.target.value)}
                 className="figures min-h-10 w-24 rounded-sm border border-ink2 bg-sheet px-2"
               />

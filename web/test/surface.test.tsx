@@ -1,0 +1,168 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { act, screen, waitFor, within } from '@testing-library/react';
+import type { FactBody } from '@idle-marker/contract';
+import { crossingsOf, gridOf } from '@idle-marker/records';
+import { Place as Work } from '../src/features/design/DesignPlace.tsx';
+import { EditGrid } from '../src/features/design/EditGrid.tsx';
+import { DrawnGrids } from '../src/features/design/DrawnGrids.tsx';
+import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
+import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
+import { changePole, currentLink, openTyped } from '../src/link/linkStore.ts';
+import { searchWindow } from '../src/link/searchWindow.ts';
+import { HALL, newId } from '../../records/test/story.ts';
+import { begin, keptDrawing, said, show, SITE_ID, Story } from './page.tsx';
+
+beforeEach(async () => {
+  localStorage.clear();
+  await begin();
+  openTyped(SITE_ID);
+});
+const nothing = () => undefined;
+
+const GRID: FactBody<'grid'> = {
+  grid: newId(),
+  name: 'Hall',
+  origin: { e: 3990, n: 7990 },
+  letters: { azimuthDeg: 0, labels: ['A', 'B'], spacings: [10] },
+  numbers: { azimuthDeg: 90, labels: ['1', '2', '3'], spacings: [6, 6] },
+  spacingMeasured: 'perpendicular',
+  source: 'typed',
+  retired: false,
+  supersedes: null,
+};
+
+/** A level surface, wide enough for anything that is read from the station, with a bed left out of it in the far north. */
+const LEVEL = new TextEncoder().encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Paving">
+  <Definition surfType="TIN"><Pnts><P id="1">7900 3900 5.2</P><P id="2">7900 4200 5.2</P><P id="3">8100 4200 5.2</P><P id="4">8100 3900 5.2</P></Pnts>
+  <Faces><F>1 2 3</F><F>1 3 4</F></Faces></Definition></Surface></Surfaces></LandXML>`);
+
+const give = (circle: number, slope: number) =>
+  act(() => {
+    const link = currentLink();
+    if (link?.kind !== 'typed') throw new Error('not typed');
+    link.give({ circle, zenith: 90, slope, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 4, lengthDecimals: 3, keyed: null });
+  });
+
+describe('a surface, as built', () => {
+  it('is chosen like a package; what is measured keeps the height that the surface has there', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'paving.xml', LEVEL);
+    story.station('S1');
+    const { user } = show(story, <AsBuilt />);
+    await user.selectOptions(screen.getByLabelText('Compared with'), await screen.findByRole('option', { name: 'surface Paving, of paving' }));
+    expect(screen.getByTestId('over-surface').textContent).toBe('No reading yet over Paving');
+    // Readings are typed here: there is nothing to search with.
+    expect(screen.queryByRole('button', { name: 'Search for the pole' })).toBeNull();
+    await user.type(screen.getByLabelText(/^What the instrument can’t take/), 'joint 8 mm wide');
+    await user.click(screen.getByRole('button', { name: /^Measure 1/ }));
+    await screen.findByRole('heading', { name: 'Reading at 1' });
+    give(45, 20);
+    await waitFor(() => expect(said().some(({ type }) => type === 'asBuilt')).toBe(true));
+    expect(said().find(({ type }) => type === 'asBuilt')).toMatchObject({
+      body: { name: '1', note: 'joint 8 mm wide', against: { kind: 'surface', drawing: drawing.id, name: 'Paving', z: expect.closeTo(5.2, 9) } },
+    });
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('2'));
+    expect(screen.getByLabelText<HTMLInputElement>(/^What the instrument can’t take/).value).toBe('');
+  });
+
+  it('stands in the table as so much above or below, or off it', () => {
+    const story = new Story().control();
+    const station = story.station('S1');
+    const against = { kind: 'surface', drawing: newId(), name: 'Paving', z: 5.2 } as const;
+    story.measure(station, { e: 4005, n: 8003, z: 5.35 }, { name: 'G1', against });
+    story.measure(station, { e: 4006, n: 8003, z: 5.05 }, { name: 'G2', against });
+    story.measure(station, { e: 4007, n: 8003, z: 5.05 }, { name: 'G3', against: { ...against, z: null } });
+    show(story, <AsBuilt />);
+    expect(screen.getByRole('row', { name: /^G1 no code 0\.1(49|50|51) m above Paving: CUT 0\.1/ })).toBeTruthy();
+    expect(screen.getByRole('row', { name: /^G2 no code 0\.1(49|50|51) m below Paving: FILL 0\.1/ })).toBeTruthy();
+    expect(screen.getByRole('row', { name: /^G3 no code Off Paving: no height here/ })).toBeTruthy();
+  });
+
+  it('is no grid, and nobody is told that none was found in it', async () => {
+    const story = new Story().control();
+    await keptDrawing(story, 'paving.xml', LEVEL);
+    const ring = '0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nW\n10\n0\n20\n0\n11\n9\n21\n4\n0\nENDSEC\n0\nEOF\n';
+    await keptDrawing(story, 'one-line.dxf', new TextEncoder().encode(ring));
+    show(story, <DrawnGrids onTake={nothing} />);
+    expect(await screen.findByText(/^No layer of one-line\.dxf holds lines in just two directions/)).toBeTruthy();
+    expect(screen.queryByText(/paving/)).toBeNull();
+  });
+});
+
+describe('a grid that is changed', () => {
+  const site = () => {
+    const story = new Story().control();
+    const grid = story.say('grid', GRID);
+    const built = gridOf(GRID);
+    if (!built.ok) throw new Error(built.error.code);
+    const work = story.work({ name: 'Footings', items: [{ ...HALL, name: 'Crossings', rule: 'points', corners: crossingsOf(built.value), grid: grid.id }] });
+    return { story, grid, work };
+  };
+
+  it('says what it moves, and brings the package along', async () => {
+    const { story, grid, work } = site();
+    const { user } = show(story, <EditGrid grid={grid} onClose={nothing} />);
+    expect(screen.queryByText('Packages that were taken from it')).toBeNull();
+    const spacings = screen.getByLabelText(/^Spacings of the lettered lines/);
+    await user.clear(spacings);
+    await user.type(spacings, '10.05');
+    const region = within(screen.getByRole('region', { name: 'What the changed grid moves' }));
+    expect(region.getByText(/3 of its corners moved, by up to 50 mm\. 3 of its marks get another place\./)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(said()[1]).toMatchObject({ type: 'package', body: { supersedes: work.id, items: [{ grid: said()[0]!.id }] } });
+  });
+
+  it('leaves a package that is not to come along, and Work says so until it is', async () => {
+    const { story, grid } = site();
+    const first = show(story, <EditGrid grid={grid} onClose={nothing} />);
+    const spacings = screen.getByLabelText(/^Spacings of the lettered lines/);
+    await first.user.clear(spacings);
+    await first.user.type(spacings, '10.05');
+    await first.user.click(screen.getByLabelText('Bring Footings along'));
+    await first.user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    first.unmount();
+    story.say('grid', { ...GRID, letters: { ...GRID.letters, spacings: [10.05] }, supersedes: grid.id });
+    const { user } = show(story, <Work />);
+    expect(screen.getByText(/^Grid Hall was changed since: these places are the older one’s\./)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Bring Footings along' }));
+    expect(screen.getByRole('heading', { name: 'Packages that were taken from it' })).toBeTruthy();
+  });
+});
+
+describe('a beam that can be seen', () => {
+  it('is told wherever a bare surface is measured, until somebody says what was done', async () => {
+    const story = new Story().control();
+    story.say('grid', GRID);
+    const item = newId();
+    story.say('equipment', {
+      item,
+      what: { kind: 'target', name: 'Bare wall', form: 'surface', constantMm: 0, ownHeight: 0 },
+      retired: false,
+      supersedes: null,
+    });
+    const station = story.station('S1');
+    const shown = show(story, <Columns />);
+    expect(screen.queryByText('The laser is on')).toBeNull();
+    act(() => changePole({ target: { item, name: 'Bare wall', constantMm: 0, ownHeight: 0 } }));
+    expect(await screen.findByText('The laser is on')).toBeTruthy();
+    await shown.user.click(screen.getByRole('button', { name: 'Told, and nobody is in the line' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'care', body: { what: 'laser', about: station.occupation.id } });
+    shown.unmount();
+    story.say('care', { what: 'laser', about: station.occupation.id, text: '' });
+    show(story, <Columns />);
+    expect(screen.queryByText('The laser is on')).toBeNull();
+  });
+});
+
+describe('where a search looks', () => {
+  it('is all round until something else was chosen on this device, and nothing that is not known', () => {
+    expect(searchWindow()).toBeUndefined();
+    localStorage.setItem('idle-marker search window', 'left');
+    expect(searchWindow()).toEqual({ side: 'left', width: expect.closeTo(Math.PI / 2, 12) });
+    localStorage.setItem('idle-marker search window', 'upward');
+    expect(searchWindow()).toBeUndefined();
+  });
+});
