@@ -67,8 +67,16 @@ export function cautionsFor(state: SiteState, work: Fact<'package'>, place: Plan
 /** Classes this fine are for things that are bolted together: a wrong mark shows when the crane hangs there. */
 const FINE_MM = 5;
 
-export const wantsIndependentCheck = (state: SiteState, work: Fact<'package'>): boolean =>
-  (state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? Infinity) <= FINE_MM;
+/** What is set this near to a building that stands has to fit it: a misplaced mark is found when the wall is built. */
+const BESIDE: Metres = 3;
+
+/** Why a mark wants somebody else's check: things are bolted together there, or it stands beside a building. Null when neither is so. */
+export function independentCheckFor(state: SiteState, work: Fact<'package'>, place: PlanPoint): 'fine' | 'building' | null {
+  if ((state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? Infinity) <= FINE_MM) return 'fine';
+  const beside = ({ body }: Fact<'area'>) =>
+    body.kind === 'building' && (insidePolygon(place, body.corners) || distanceToPolygon(place, body.corners) <= BESIDE);
+  return state.areas.some(beside) ? 'building' : null;
+}
 
 /** Whether a mark was checked by anything but the station that set it: from another station, or by tape. */
 export function isIndependentlyChecked(state: SiteState, mark: Fact<'mark'>): boolean {
@@ -82,10 +90,13 @@ export function isIndependentlyChecked(state: SiteState, mark: Fact<'mark'>): bo
 
 /** Marks of a package that stand and wait for a check by somebody or something else. */
 export const uncheckedMarks = (state: SiteState, work: Fact<'package'>): Fact<'mark'>[] => {
-  if (!wantsIndependentCheck(state, work)) return [];
   const roots = state.packageRoots;
   const root = roots.get(work.id);
   return [...state.marks.values()].filter(
-    (mark) => roots.get(mark.body.package) === root && mark.body.state !== 'rough' && !isIndependentlyChecked(state, mark),
+    (mark) =>
+      roots.get(mark.body.package) === root &&
+      mark.body.state !== 'rough' &&
+      independentCheckFor(state, work, mark.body.place) !== null &&
+      !isIndependentlyChecked(state, mark),
   );
 };

@@ -2,7 +2,7 @@
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { affectedPackage, type AffectedPackage } from './affected.ts';
-import { crossingsOf, gridOf, lineEndsOf } from './siteGrids.ts';
+import { crossingsOf, gridOf, lineEndsOf, midpointsOf } from './siteGrids.ts';
 import type { SiteState } from './state.ts';
 
 /** Revisions of one grid, all of them. */
@@ -17,7 +17,9 @@ export function affectedByGrid(
 ): AffectedPackage[] {
   const built = gridOf(next);
   if (!built.ok) return [];
-  const places = new Map<string, PlanPoint>([...lineEndsOf(built.value), ...crossingsOf(built.value)].map(({ name, e, n }) => [name, { e, n }]));
+  const places = new Map<string, PlanPoint>(
+    [...lineEndsOf(built.value), ...midpointsOf(built.value), ...crossingsOf(built.value)].map(({ name, e, n }) => [name, { e, n }]),
+  );
   const ids = revisionsOf(state, next.grid);
   const concerns = ({ grid }: FactBody<'package'>['items'][number]) => grid !== undefined && ids.has(grid);
   return state.packages

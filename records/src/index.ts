@@ -54,7 +54,7 @@ export { pairsOf } from './pairs.ts';
 export { measuredMark, ownControlBody, placeForControl } from './ownControl.ts';
 export { judgeTurn, type TurnJudgement } from './directions.ts';
 export { broughtFrom, isGroundOf, type Forward } from './carriedForward.ts';
-export { crossingsOf, gridCorners, gridGeometry, gridOf, lineEndsOf } from './siteGrids.ts';
+export { crossingsOf, gridCorners, gridGeometry, gridOf, lineEndsOf, midpointsOf } from './siteGrids.ts';
 export { placeDoubt, type PlaceDoubt } from './saidPlace.ts';
 export {
   draggedOffset,
@@ -104,5 +104,5 @@ export type { AffectedMark, AffectedPackage } from './affected.ts';
 export { affectedPackages, drawingOfRevision, fromRetired, heightsToAsk, packagesFrom, revisionsOf, type HeightOf } from './drawingEffects.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
-export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, wantsIndependentCheck, type Caution, type CautionCode } from './cautions.ts';
+export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution, type CautionCode } from './cautions.ts';
 export { hindranceFrom, withProofDue, type RoundEntry } from './roundPlan.ts';

@@ -31,6 +31,7 @@ export const USUAL_AREA: Readonly<Record<AreaKind, { readonly margin: Metres; re
   traffic: { margin: 0.5, blocksSight: false },
   edge: { margin: 1.5, blocksSight: false },
   overhead: { margin: 3, blocksSight: false },
+  building: { margin: 0.3, blocksSight: true },
 };
 
 /** Areas in force, and what the packages dig up or pour over, with their reach beyond the outline. */

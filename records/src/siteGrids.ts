@@ -1,6 +1,7 @@
 /** Grids of a site: the lines that columns and walls are set out from. */
 import {
   columnGrid,
+  gridCrossing,
   gridIntersections,
   RADIANS_PER_DEGREE,
   wrapTurn,
@@ -37,6 +38,18 @@ export function gridGeometry({
 
 /** All crossings, as points to mark. */
 export const crossingsOf = (grid: ColumnGrid): Corner[] => gridIntersections(grid).map(({ name, e, n }) => ({ name, e, n }));
+
+/** Half-way from every crossing to the next one along each line: `A 1–2` is on line A between 1 and 2. */
+export function midpointsOf(grid: ColumnGrid): Corner[] {
+  const along = (lines: ColumnGrid['letters'], crossing: ColumnGrid['letters']): Corner[] =>
+    lines.flatMap((line) =>
+      crossing.slice(1).flatMap((next, i): Corner[] => {
+        const [from, to] = [gridCrossing(line, crossing[i]!), gridCrossing(line, next)];
+        return from && to ? [{ name: `${line.label} ${crossing[i]!.label}–${next.label}`, e: (from.e + to.e) / 2, n: (from.n + to.n) / 2 }] : [];
+      }),
+    );
+  return [...along(grid.letters, grid.numbers), ...along(grid.numbers, grid.letters)];
+}
 
 /** Both ends of every line, two by two: `A@1` is line A where it meets line 1. */
 export function lineEndsOf(grid: ColumnGrid): Corner[] {

@@ -6,6 +6,9 @@ import {
   affectedPackages,
   crossingsOf,
   gridOf,
+  independentCheckFor,
+  midpointsOf,
+  uncheckedMarks,
   olderGrids,
   roundBeside,
   asBuiltReport,
@@ -282,6 +285,30 @@ describe('what was measured as it stands', () => {
   });
 });
 
+describe('an independent check', () => {
+  it('is asked for beside a building that stands, until the mark was taped or sighted from elsewhere', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const solution = story.station('S1');
+    const mark = story.set(solution, work, 0);
+    const { e, n } = mark.body.place;
+    expect(independentCheckFor(story.state, work, { e, n })).toBeNull();
+    const corners = [
+      { e: e + 1, n },
+      { e: e + 9, n },
+      { e: e + 9, n: n - 6 },
+    ];
+    const about = { margin: 0.3, blocksSight: true, source: 'plan', retired: false, supersedes: null };
+    story.say('area', { area: newId(), name: 'Old customs shed', kind: 'building', corners, ...about });
+    expect(independentCheckFor(story.state, work, { e, n })).toBe('building');
+    expect(independentCheckFor(story.state, work, { e: e - 4, n })).toBeNull();
+    expect(uncheckedMarks(story.state, work).map(({ id }) => id)).toEqual([mark.id]);
+    const other = story.set(solution, work, 4);
+    story.say('tape', { from: mark.id, to: other.id, taped: 9, measured: 9, within: true, note: '' });
+    expect(uncheckedMarks(story.state, work)).toEqual([]);
+  });
+});
+
 describe('cautions about the instrument', () => {
   it('come for a mark that is far from it and for a beam that can be seen, once a station and day', () => {
     const story = new Story().control();
@@ -316,6 +343,24 @@ describe('pairs beyond the ends of every side', () => {
     expect([2, 2.5, 2.2, 2.3, 0.1].map((offset) => roundBeside(offset, 'metre'))).toEqual([null, null, 2, 2.5, 0.5]);
     expect(roundBeside(10 * 0.3048, 'foot')).toBeNull();
     expect(roundBeside(2, 'foot')).toBeCloseTo(7 * 0.3048, 9);
+  });
+});
+
+describe('half-way between crossings', () => {
+  it('are one fewer a line than its crossings, named by their line and the two beside them', () => {
+    const built = gridOf({ ...GRID, numbers: { ...GRID.numbers, labels: ['1', '2', '3'], spacings: [8, 6] } });
+    if (!built.ok) throw new Error(built.error.code);
+    const middles = midpointsOf(built.value);
+    expect(middles.map(({ name }) => name)).toEqual(['A 1–2', 'A 2–3', 'B 1–2', 'B 2–3', '1 A–B', '2 A–B', '3 A–B']);
+    const crossings = new Map(crossingsOf(built.value).map((each) => [each.name, each]));
+    for (const [middle, one, two] of [
+      ['A 2–3', 'A-2', 'A-3'],
+      ['3 A–B', 'A-3', 'B-3'],
+    ] as const) {
+      const at = middles.find(({ name }) => name === middle)!;
+      expect(planDistance(at, crossings.get(one)!)).toBeCloseTo(planDistance(at, crossings.get(two)!), 9);
+      expect(planDistance(crossings.get(one)!, crossings.get(two)!)).toBeCloseTo(2 * planDistance(at, crossings.get(one)!), 9);
+    }
   });
 });
 

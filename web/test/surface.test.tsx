@@ -5,6 +5,7 @@ import { crossingsOf, gridOf } from '@idle-marker/records';
 import { Place as Work } from '../src/features/design/DesignPlace.tsx';
 import { EditGrid } from '../src/features/design/EditGrid.tsx';
 import { DrawnGrids } from '../src/features/design/DrawnGrids.tsx';
+import { Place as HandOver } from '../src/features/handover/HandOverPlace.tsx';
 import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
 import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
 import { changePole, currentLink, openTyped } from '../src/link/linkStore.ts';
@@ -154,6 +155,36 @@ describe('a beam that can be seen', () => {
     story.say('care', { what: 'laser', about: station.occupation.id, text: '' });
     show(story, <Columns />);
     expect(screen.queryByText('The laser is on')).toBeNull();
+  });
+});
+
+describe('marks beside a building', () => {
+  it('want an independent check before the sheet goes out, and say why', async () => {
+    const story = new Story().control();
+    const work = story.work();
+    const mark = story.set(story.station('S1'), work, 0);
+    const { e, n } = mark.body.place;
+    const corners = [
+      { e: e + 1, n },
+      { e: e + 9, n },
+      { e: e + 9, n: n - 6 },
+    ];
+    show(story, <HandOver />).unmount();
+    expect(screen.queryByText(/wants an independent check/)).toBeNull();
+    story.say('area', {
+      area: newId(),
+      name: 'Old customs shed',
+      kind: 'building',
+      corners,
+      margin: 0.3,
+      blocksSight: true,
+      source: 'plan',
+      retired: false,
+      supersedes: null,
+    });
+    show(story, <HandOver />);
+    expect(await screen.findByRole('heading', { name: '1 mark wants an independent check' })).toBeTruthy();
+    expect(screen.getByText(new RegExp(`^${mark.body.name}: for what is bolted together or stands beside a building`))).toBeTruthy();
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Hindrance } from '@idle-marker/core';
 
-type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead';
+type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead' | 'building';
 
 export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
   dig: 'Dig',
@@ -12,6 +12,7 @@ export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
   traffic: 'Traffic lane',
   edge: 'Open edge',
   overhead: 'Overhead line',
+  building: 'Existing building',
 };
 
 /** Why a hub should not stand where it was asked for. */

@@ -25,7 +25,7 @@ export const GridBody = closed({
   supersedes: NullableUuid,
 });
 
-export const AreaKindWord = Words('dig', 'spoilHeap', 'fence', 'machine', 'services', 'keepOut', 'traffic', 'edge', 'overhead');
+export const AreaKindWord = Words('dig', 'spoilHeap', 'fence', 'machine', 'services', 'keepOut', 'traffic', 'edge', 'overhead', 'building');
 
 /** Ground that marks keep out of, and that may stand in the line of sight; the same area over all its revisions. */
 export const AreaBody = closed({

@@ -1,6 +1,6 @@
 import type { Corner } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { crossingsOf, gridCorners, gridOf, lineEndsOf } from '@idle-marker/records';
+import { crossingsOf, gridCorners, gridOf, lineEndsOf, midpointsOf } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 
@@ -26,11 +26,21 @@ export function GridSource({ onTake }: { onTake(found: FromGrid, source: string)
       {drawn.flatMap(({ id, name, grid }) => {
         const crossings = crossingsOf(grid);
         const ends = lineEndsOf(grid);
+        const midpoints = midpointsOf(grid);
         const source = `grid ${name}`;
         return [
           <Button key={`${id} crossings`} className="text-[14px]" onClick={() => onTake({ name, rule: 'points', corners: crossings, grid: id }, source)}>
             {name}: {crossings.length} crossings
           </Button>,
+          midpoints.length > 0 && (
+            <Button
+              key={`${id} midpoints`}
+              className="text-[14px]"
+              onClick={() => onTake({ name: `${name} midpoints`, rule: 'points', corners: midpoints, grid: id }, source)}
+            >
+              {name}: {midpoints.length} midpoints
+            </Button>
+          ),
           ends.length > 0 && (
             <Button
               key={`${id} lines`}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Problem } from '@idle-marker/contract';
-import { cutSheet, memberName, type CutSheet } from '@idle-marker/records';
+import { cutSheet, memberName, type CutSheet, uncheckedMarks } from '@idle-marker/records';
 import { CAUTIONS, HEIGHT_REFERENCE, MEANING, smallLength, STANDING, WITHHELD_REASON } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
 import { now } from '../../ledger/clock.ts';
@@ -82,6 +82,7 @@ export function Place() {
       </EmptyTo>
     );
   }
+  const unchecked = uncheckedMarks(state, work);
   const nothing = preview.rows.length === 0 && preview.withheld.length === 0;
   return (
     <div className="grid h-full grid-cols-1 gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-[1fr_250px]">
@@ -121,6 +122,20 @@ export function Place() {
               {station.provisionalBecause} This is printed on the sheet.
             </Card>
           ))}
+        {unchecked.length > 0 && (
+          <Card
+            tone="ochre"
+            title={`${unchecked.length} ${unchecked.length === 1 ? 'mark wants' : 'marks want'} an independent check`}
+            actions={
+              <Link className={LINK} to={`/sites/${id}/prove`}>
+                Go to Prove
+              </Link>
+            }
+          >
+            {unchecked.map(({ body }) => body.name).join(', ')}: for what is bolted together or stands beside a building. Tape them to another mark, or sight
+            them from another station, before they go out.
+          </Card>
+        )}
         {preview.withheld.length > 0 && (
           <Card tone="brick" title={`${preview.withheld.length} ${preview.withheld.length === 1 ? 'mark is' : 'marks are'} withheld`}>
             {preview.withheld.map((each) => `${each.name}: ${WITHHELD_REASON[each.reason]}`).join('. ')}.
