@@ -44,6 +44,7 @@ export type HeightOf = (surface: string, point: PlanPoint) => Metres | null | un
 /**
  * @param revision id of the new revision of the drawing, which the packages then name
  * @param placeOf where a corner of the older drawing is in the newer one; null when it is not found
+ * @param missing surfaces that the newer drawing has no more: heights stay as they were taken, and are told as lost
  */
 export function affectedPackages(
   state: SiteState,
@@ -51,11 +52,13 @@ export function affectedPackages(
   revision: string,
   placeOf: (point: PlanPoint) => PlanPoint | null,
   heightOf: HeightOf = () => undefined,
+  missing: ReadonlySet<string> = new Set(),
 ): AffectedPackage[] {
   const ids = new Set(revisionsOf(state, drawing).map(({ id }) => id));
   const concerns = (item: Item) => item.drawing !== undefined && ids.has(item.drawing);
-  return packagesFrom(state, drawing).map((work) =>
-    affectedPackage(state, work, {
+  return packagesFrom(state, drawing).map((work) => {
+    const gone = new Set(work.body.items.flatMap(({ surface }) => (surface && ids.has(surface.drawing) && missing.has(surface.name) ? [surface.name] : [])));
+    const affected = affectedPackage(state, work, {
       concerns,
       placeOf,
       revised: (item) => {
@@ -69,8 +72,9 @@ export function affectedPackages(
         });
         return { ...named, surface: { ...surface, drawing: revision, heights } };
       },
-    }),
-  );
+    });
+    return { ...affected, lost: [...affected.lost, ...[...gone].map((name) => `surface ${name}`)] };
+  });
 }
 
 /** Places that the surfaces of a newer drawing are asked at, by surface. */

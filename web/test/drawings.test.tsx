@@ -154,6 +154,17 @@ describe('a newer revision', () => {
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[1]).toMatchObject({ type: 'package', body: { items: [{ surface: { drawing: said()[0]!.id } }], plans: [{ designZ: 5.05 }, {}] } });
   });
+
+  it('without the surface that a package took its heights from leaves them as they were, and says that it is gone', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'grade.xml', grade(5));
+    const surface = { drawing: drawing.id, name: 'Another', heights: [{ key: 'A', z: 5 }] };
+    story.work({ items: [{ ...HALL, rule: 'points', corners: HALL.corners.slice(0, 1), surface }], heightReference: 'surface' });
+    const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(grade(5.05), 'grade-b.xml'));
+    expect(await screen.findByText(/^Not found any more: surface Another\. It stays where it was: look at the package yourself\.$/)).toBeTruthy();
+    expect(screen.queryByText(/another height/)).toBeNull();
+  });
 });
 
 describe('a package', () => {

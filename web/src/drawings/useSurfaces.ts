@@ -41,10 +41,10 @@ export const heightsOf = (surface: OpenSurface, places: readonly PlanPoint[]): P
   askDrawing('heights', { key: surface.revision, surface: surface.name, places });
 
 /**
- * The height of a surface under a place that moves, with the place that it belongs to. One question at a time: places that
- * come while it is answered are left out but for the last.
+ * The height of a surface under a place that moves; null until it is known, and a height of null off the surface. One question
+ * at a time: places that come while it is answered are left out but for the last.
  */
-export function useHeightUnder(surface: OpenSurface | null, place: PlanPoint | null): Metres | null {
+export function useHeightUnder(surface: OpenSurface | null, place: PlanPoint | null): { readonly z: Metres | null } | null {
   const [found, setFound] = useState<{ readonly surface: OpenSurface; readonly z: Metres | null } | null>(null);
   const asking = useRef(false);
   const latest = useRef(place);
@@ -57,11 +57,12 @@ export function useHeightUnder(surface: OpenSurface | null, place: PlanPoint | n
       while (latest.current && latest.current !== asked) {
         asked = latest.current;
         const heights = await heightsOf(surface, [asked]);
-        setFound({ surface, z: heights?.[0] ?? null });
+        // A surface that is not open has no answer, which is something else than no height.
+        setFound(heights && { surface, z: heights[0] ?? null });
       }
       asking.current = false;
     };
     void ask();
   }, [surface, place]);
-  return surface && place && found?.surface === surface ? found.z : null;
+  return surface && place && found?.surface === surface ? found : null;
 }

@@ -36,13 +36,20 @@ interface DrawingDialogProps {
 const MOVED_SHOWN = 200;
 const tenthMm = (metres: Metres): number => Math.round(metres * 1e4) / 10;
 const NO_HEIGHTS: ReadonlyMap<string, Metres | null> = new Map();
+const NO_NAMES: ReadonlySet<string> = new Set();
 const heightKey = (surface: string, { e, n }: { readonly e: number; readonly n: number }): string => `${surface}\n${e} ${n}`;
 
 /** Packages of the older revision, with their corners where the comparison found them. */
-function affectedBy(state: SiteState, drawing: Fact<'drawing'>, compared: ComparedDrawings, heightOf?: HeightOf): AffectedPackage[] {
+function affectedBy(
+  state: SiteState,
+  drawing: Fact<'drawing'>,
+  compared: ComparedDrawings,
+  heightOf?: HeightOf,
+  missing?: ReadonlySet<string>,
+): AffectedPackage[] {
   const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
   const places = new Map(corners.map((corner, i) => [`${corner.e} ${corner.n}`, compared.places[i] ?? null]));
-  return affectedPackages(state, drawing.body.drawing, drawing.id, ({ e, n }) => places.get(`${e} ${n}`) ?? null, heightOf);
+  return affectedPackages(state, drawing.body.drawing, drawing.id, ({ e, n }) => places.get(`${e} ${n}`) ?? null, heightOf, missing);
 }
 
 /** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
@@ -61,6 +68,8 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
   const [compared, setCompared] = useState<ComparedDrawings | null>(null);
   /** Heights of the newer drawing's surfaces where packages need them, by surface and place. */
   const [heights, setHeights] = useState<ReadonlyMap<string, Metres | null>>(NO_HEIGHTS);
+  /** Surfaces that packages use and the newer drawing lacks. */
+  const [missing, setMissing] = useState<ReadonlySet<string>>(NO_NAMES);
   const [bring, setBring] = useState<ReadonlySet<string>>(new Set());
   const [tried, setTried] = useState(false);
   const others = state.drawings.filter((each) => each.body.drawing !== drawing?.body.drawing).map((each) => each.body.name);
@@ -109,12 +118,15 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
       if (gone || !changes) return;
       const toAsk = heightsToAsk(state, drawing.body.drawing, affectedBy(state, drawing, changes));
       const asked: [string, Metres | null][] = [];
+      const lacking = new Set<string>();
       for (const [surface, places] of toAsk) {
         const answer = await askDrawing('heights', { key: again.key, surface, places });
-        places.forEach((place, i) => asked.push([heightKey(surface, place), answer?.[i] ?? null]));
+        if (answer) places.forEach((place, i) => asked.push([heightKey(surface, place), answer[i] ?? null]));
+        else lacking.add(surface);
       }
       if (gone) return;
       setHeights(new Map(asked));
+      setMissing(lacking);
       setCompared(changes);
     };
     void show();
@@ -126,8 +138,8 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
 
   const affected = useMemo((): AffectedPackage[] => {
     if (!drawing || !compared) return [];
-    return affectedBy(state, drawing, compared, (surface, place) => heights.get(heightKey(surface, place)));
-  }, [state, drawing, compared, heights]);
+    return affectedBy(state, drawing, compared, (surface, place) => heights.get(heightKey(surface, place)), missing);
+  }, [state, drawing, compared, heights, missing]);
   useEffect(() => setBring(new Set(affected.filter(canBeBrought).map(({ work }) => work.id))), [affected]);
 
   const alike = alikeName(name, others);

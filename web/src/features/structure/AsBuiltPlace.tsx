@@ -75,12 +75,10 @@ export function Place() {
       if (freeName === '' || isTaken) return;
       const against =
         surface &&
-        (async (at: PlanPoint) => ({
-          kind: 'surface' as const,
-          drawing: surface.revision,
-          name: surface.name,
-          z: (await heightsOf(surface, [at]))?.[0] ?? null,
-        }));
+        (async (at: PlanPoint) => {
+          const heights = await heightsOf(surface, [at]);
+          return heights && { kind: 'surface' as const, drawing: surface.revision, name: surface.name, z: heights[0] ?? null };
+        });
       const made = await measuring.take({ name: freeName, code: code.trim(), against, note: note.trim(), supersedes: null, shots, onto: null });
       if (!made) return;
       setName(nextName(state, freeName));
@@ -191,9 +189,9 @@ export function Place() {
             {surface && (
               <div className="mb-3">
                 <p className={`figures text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`} data-testid="over-surface">
-                  {live === null || live.z === null
+                  {live === null || live.z === null || under === null
                     ? `No reading yet over ${surface.name}`
-                    : overSurfaceWords(under === null ? null : live.z - under, surface.name, state.settings.lengthUnit)}
+                    : overSurfaceWords(under.z === null ? null : live.z - under.z, surface.name, state.settings.lengthUnit)}
                 </p>
                 {stale && live !== null && <p className="text-[14px] font-medium text-brick">Lock lost or still: the figure is old</p>}
                 {(live === null || stale) && simulated && (

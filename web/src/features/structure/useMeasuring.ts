@@ -14,7 +14,7 @@ type Against = FactBody<'asBuilt'>['against'];
 export interface Measured {
   readonly name: string;
   readonly code: string;
-  /** What it is compared with, or how that is found once its place is known. */
+  /** What it is compared with, or how that is found once its place is known; null when it can not be. */
   readonly against: Against | ((place: SitePoint) => Promise<Against>);
   readonly supersedes: string | null;
   readonly note?: string;
@@ -27,6 +27,8 @@ export interface Measured {
 export interface Measuring {
   readonly shooting: Shooting;
   readonly fault: string | null;
+  /** What the last one was kept without. */
+  readonly remark: string | null;
   take(what: Measured): Promise<Fact<'asBuilt'> | null>;
 }
 
@@ -35,9 +37,11 @@ export function useMeasuring(): Measuring {
   const { state, inForce, say } = useSite();
   const shooting = useShooting();
   const [fault, setFault] = useState<string | null>(null);
+  const [remark, setRemark] = useState<string | null>(null);
   const take = async ({ shots, onto, against, note = '', ...about }: Measured): Promise<Fact<'asBuilt'> | null> => {
     if (!inForce) return null;
     setFault(null);
+    setRemark(null);
     const sights: Fact<'sight'>[] = [];
     for (let i = 0; i < Number(shots); i++) {
       const sight = await shooting.shoot('asBuilt', { kind: 'spot', name: about.name }, onto);
@@ -51,8 +55,10 @@ export function useMeasuring(): Measuring {
       return null;
     }
     const found = typeof against === 'function' ? await against(mean.place) : against;
+    if (typeof against === 'function' && found === null)
+      setRemark(`${about.name} is kept as a point by itself: what it was to be compared with is not open. Open its drawing again in Work.`);
     const [fact] = await say({ type: 'asBuilt', body: asBuiltBody(inForce, sights, mean, { ...about, against: found, note }) });
     return fact as Fact<'asBuilt'>;
   };
-  return { shooting, fault, take };
+  return { shooting, fault, remark, take };
 }
