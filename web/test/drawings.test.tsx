@@ -155,6 +155,15 @@ describe('a newer revision', () => {
     expect(said()[1]).toMatchObject({ type: 'package', body: { items: [{ surface: { drawing: said()[0]!.id } }], plans: [{ designZ: 5.05 }, {}] } });
   });
 
+  it('says when there is nothing to compare with, because the one before it can not be read', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'old.dxf', new TextEncoder().encode('AC1032\0'));
+    const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('WALL', corners)]), 'hall.dxf'));
+    expect(await screen.findByText(/^What the newer one changes can’t be told: of the one before it, .*DWG/)).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep as new revision' }).disabled).toBe(false);
+  });
+
   it('without the surface that a package took its heights from leaves them as they were, and says that it is gone', async () => {
     const story = new Story().control();
     const drawing = await keptDrawing(story, 'grade.xml', grade(5));

@@ -6,7 +6,7 @@ import { leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
-import { similarityOf } from '../../drawings/useDrawings.ts';
+import { similarityOf, useDrawings } from '../../drawings/useDrawings.ts';
 import { nameFor, useTakeFile, type ReadFile } from '../../drawings/useTakeFile.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -103,6 +103,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
   }, [file]);
 
   // The drawing as it would lie, and what it changes: read anew whenever its place changes.
+  const older = useDrawings().find(({ fact }) => fact.id === drawing?.id)?.state ?? null;
   const placed = JSON.stringify([read?.digest, usedUnit?.name, similarity]);
   useEffect(() => {
     if (!read || !usedUnit) return;
@@ -112,7 +113,8 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
       const found = await tilesOf((await askDrawing('lines', { key: again.key })) ?? []);
       if (gone) return;
       setTiles([{ tiles: found, extent: again.summary.extent, ink: 'spruce' }]);
-      if (!drawing) return;
+      // What is compared with has to be read itself first; until it is, the comparison waits.
+      if (!drawing || older?.status !== 'open') return;
       const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
       const changes = await askDrawing('compare', { key: drawing.id, after: again.key, corners, most: MOVED_SHOWN });
       if (gone || !changes) return;
@@ -134,7 +136,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
       gone = true;
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [placed]);
+  }, [placed, older?.status]);
 
   const affected = useMemo((): AffectedPackage[] => {
     if (!drawing || !compared) return [];
@@ -258,6 +260,15 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
             </div>
           )}
         </div>
+      )}
+      {drawing && read && usedUnit && !compared && (
+        <p className="mt-4 border-t border-rule pt-3 text-[14px]" aria-live="polite">
+          {older?.status === 'failed' ? (
+            <span className="font-medium text-ochre">What the newer one changes can’t be told: of the one before it, {older.trouble}</span>
+          ) : (
+            'Comparing with the one before it…'
+          )}
+        </p>
       )}
       {compared && <Compared compared={compared} affected={affected} bring={bring} onBring={setBring} />}
     </Dialog>
