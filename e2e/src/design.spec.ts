@@ -1,4 +1,4 @@
-import { enter, expect, noSeriousFault, place, stored, test } from './site.ts';
+import { enter, expect, newPackage, noSeriousFault, place, stored, test } from './site.ts';
 
 test.use({ ownSite: 'design' });
 
@@ -21,10 +21,7 @@ test('a grid, a package from its lines, a heap, and offsets that stay clear of i
   await dialog.getByRole('button', { name: 'Keep the grid' }).click();
   await expect(page.getByText(/Grid Bicycle shed: A B C by 1 2 3/)).toBeVisible();
 
-  await page.getByRole('button', { name: 'New package…' }).click();
-  await dialog.getByLabel('Name', { exact: true }).fill('Shed hubs');
-  await dialog.getByLabel('Crew').fill('Formwork');
-  await dialog.getByLabel('Marks begin with').fill('BS');
+  await newPackage(page, 'Shed hubs', 'Formwork', 'BS');
   await dialog.getByRole('button', { name: 'Bicycle shed: its four corners' }).click();
   await expect(dialog.getByText('8 marks')).toBeVisible();
   await dialog.getByRole('button', { name: 'Make package' }).click();

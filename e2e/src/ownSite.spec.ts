@@ -1,4 +1,4 @@
-import { expect, noSeriousFault, place, stored, test } from './site.ts';
+import { expect, newPackage, noSeriousFault, place, stored, test } from './site.ts';
 
 test.use({ ownSite: 'ownsite' });
 
@@ -76,10 +76,7 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
 
   // Work: a typed outline.
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'New package…' }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Canopy');
-  await page.getByLabel('Crew').fill('Concrete');
-  await page.getByLabel('Marks begin with').fill('CA');
+  await newPackage(page, 'Canopy', 'Concrete', 'CA');
   await page.getByLabel('Hubs off by, US ft').fill('6');
   await page.getByLabel('Name of the outline').fill('Canopy slab');
   await page.getByLabel('Design height, US ft').fill('414');

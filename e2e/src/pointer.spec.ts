@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { enter, expect, noSeriousFault, place, stored, test } from './site.ts';
+import { enter, expect, newPackage, noSeriousFault, place, stored, test } from './site.ts';
 
 test.use({ ownSite: 'pointer' });
 
@@ -46,11 +46,7 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   const [a, b] = [corners[0]!, corners[1]!];
   await enter(page);
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'New package…' }).click();
-  const dialog = page.getByRole('dialog').first();
-  await dialog.getByLabel('Name', { exact: true }).fill('Picked hubs');
-  await dialog.getByLabel('Crew').fill('Formwork');
-  await dialog.getByLabel('Marks begin with').fill('PH');
+  const dialog = await newPackage(page, 'Picked hubs', 'Formwork', 'PH');
   await dialog.getByLabel('Name of the outline').fill('Hall');
   await dialog.getByRole('button', { name: 'Pick on the drawing…' }).click();
   const picking = page.getByRole('dialog', { name: 'Pick on Ticket hall' });

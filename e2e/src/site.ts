@@ -97,6 +97,16 @@ export async function hurry(page: Page): Promise<void> {
 export const place = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`^${name}`) });
 
+/** Opens a new work package from Work, with what every package needs. */
+export async function newPackage(page: Page, name: string, crew: string, prefix: string): Promise<Locator> {
+  await page.getByRole('button', { name: 'New package…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'New work package' });
+  await dialog.getByLabel('Name', { exact: true }).fill(name);
+  await dialog.getByLabel('Crew').fill(crew);
+  await dialog.getByLabel('Marks begin with').fill(prefix);
+  return dialog;
+}
+
 /** Starts a new station, wherever the work was left. */
 export async function newStation(page: Page): Promise<void> {
   await place(page, 'Station').click();

@@ -1,6 +1,7 @@
 /** The marks that a work package asks for, generated from its items by rule. Keys are stable, so that regenerating keeps what is set. */
 import {
   boltMarks,
+  drawnSide,
   fail,
   hindrancesAt,
   lengthFromMetres,
@@ -13,7 +14,6 @@ import {
   ok,
   otherOffsets,
   pathOf,
-  pointOnPath,
   pointMarks,
   pointsWithRecoveries,
   planDistance,
@@ -148,23 +148,16 @@ export const isOutline = ({ rule, corners }: Pick<Item, 'rule' | 'corners'>): bo
 /** The closed outlines of a package. */
 export const outlinesOf = ({ body }: Fact<'package'>): Item['corners'][] => body.items.filter(isOutline).map((item) => item.corners);
 
-/** So many points are drawn for an arc: a quarter circle looks round with them. */
-const ARC_STEPS = 12;
-
 /** A line with its arcs as short straight ones. */
 function drawnPath(corners: Item['corners'], closed: boolean): Item['corners'] {
   const path = pathOf(corners, closed);
   if (!path.ok) return corners;
-  const drawn = path.value.sides.flatMap((side) => [
-    side.from,
-    ...(side.arc
-      ? Array.from({ length: ARC_STEPS - 1 }, (_, i) => ({
-          name: side.from.name,
-          ...pointOnPath(path.value, side.start + (side.length * (i + 1)) / ARC_STEPS, 0)!,
-        }))
-      : []),
-  ]);
-  return [...drawn, ...(closed ? [] : [corners.at(-1)!])].map(({ name, e, n }) => ({ name, e, n }));
+  const drawn = path.value.sides.flatMap(({ from, to }) =>
+    drawnSide({ from: { ...from, z: null }, to: { ...to, z: null }, bulge: from.bulge ?? 0 })
+      .places.slice(0, -1)
+      .map(({ e, n }) => ({ name: from.name, e, n })),
+  );
+  return [...drawn, ...(closed ? [] : corners.slice(-1).map(({ name, e, n }) => ({ name, e, n })))];
 }
 
 /** An item as it is drawn: one closed outline, or its lines; points are drawn by their marks. */

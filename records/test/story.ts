@@ -77,6 +77,19 @@ let made = 0;
 /** Ids that are unique in the run. */
 export const newId = (): string => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
 
+/** Lettered lines that run north, numbered ones that run east, from the hall's south-west corner. */
+export const GRID: FactBody<'grid'> = {
+  grid: newId(),
+  name: 'Hall',
+  origin: { e: 3990, n: 7990 },
+  letters: { azimuthDeg: 0, labels: ['A', 'B'], spacings: [10] },
+  numbers: { azimuthDeg: 90, labels: ['1', '2', '3'], spacings: [6, 6] },
+  spacingMeasured: 'perpendicular',
+  source: 'typed',
+  retired: false,
+  supersedes: null,
+};
+
 export class Story {
   readonly facts: AnyFact[] = [];
   readonly who: string;

@@ -1,13 +1,12 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
-import type { FactBody } from '@idle-marker/contract';
 import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
 import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
 import { lineAt, lineBetween, lineChoices } from '../src/features/structure/lineChoices.ts';
 import { Place as OnLine } from '../src/features/structure/LinePlace.tsx';
 import { CareDialog } from '../src/features/mark/CareDialog.tsx';
 import { CallingDialog } from '../src/features/mark/CallingDialog.tsx';
-import { HALL, newId } from '../../records/test/story.ts';
+import { GRID, HALL, newId } from '../../records/test/story.ts';
 import { begin, said, show, Story } from './page.tsx';
 
 beforeEach(async () => {
@@ -16,17 +15,6 @@ beforeEach(async () => {
 });
 const nothing = () => undefined;
 
-const GRID: FactBody<'grid'> = {
-  grid: newId(),
-  name: 'Hall',
-  origin: { e: 3990, n: 7990 },
-  letters: { azimuthDeg: 0, labels: ['A', 'B'], spacings: [10] },
-  numbers: { azimuthDeg: 90, labels: ['1', '2', '3'], spacings: [6, 6] },
-  spacingMeasured: 'perpendicular',
-  source: 'typed',
-  retired: false,
-  supersedes: null,
-};
 const face = (crossing: string, edge: 'first' | 'second', level: 'low' | 'high' = 'low') =>
   ({ kind: 'face', grid: GRID.grid, line: 'A', crossing, edge, level, targetOffset: 0, width: 0.3 }) as const;
 

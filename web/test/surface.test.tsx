@@ -1,6 +1,5 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { act, screen, waitFor, within } from '@testing-library/react';
-import type { FactBody } from '@idle-marker/contract';
 import { crossingsOf, gridOf } from '@idle-marker/records';
 import { Place as Work } from '../src/features/design/DesignPlace.tsx';
 import { EditGrid } from '../src/features/design/EditGrid.tsx';
@@ -10,7 +9,7 @@ import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
 import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
 import { changePole, currentLink, openTyped } from '../src/link/linkStore.ts';
 import { searchWindow } from '../src/link/searchWindow.ts';
-import { HALL, newId } from '../../records/test/story.ts';
+import { GRID, HALL, newId } from '../../records/test/story.ts';
 import { begin, keptDrawing, said, show, SITE_ID, Story } from './page.tsx';
 
 beforeEach(async () => {
@@ -19,18 +18,6 @@ beforeEach(async () => {
   openTyped(SITE_ID);
 });
 const nothing = () => undefined;
-
-const GRID: FactBody<'grid'> = {
-  grid: newId(),
-  name: 'Hall',
-  origin: { e: 3990, n: 7990 },
-  letters: { azimuthDeg: 0, labels: ['A', 'B'], spacings: [10] },
-  numbers: { azimuthDeg: 90, labels: ['1', '2', '3'], spacings: [6, 6] },
-  spacingMeasured: 'perpendicular',
-  source: 'typed',
-  retired: false,
-  supersedes: null,
-};
 
 /** A level surface, wide enough for anything that is read from the station, with a bed left out of it in the far north. */
 const LEVEL = new TextEncoder().encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Paving">
