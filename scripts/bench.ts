@@ -8,7 +8,7 @@ import { hubPlans } from '@idle-marker/records';
 import { judgedStation } from './judgedStation.ts';
 import { trustSite } from '../core/test/trustSite.ts';
 
-const file = 'contract/test/reference/station/resection-04-six-points.json';
+const file = 'cli/test/reference/station/resection-04-six-points.json';
 const input: ResectionInput = resectionInputOf((JSON.parse(readFileSync(file, 'utf8')) as { input: never }).input);
 
 /** The same plan problem for a general solver: residuals divided by their standard deviations, all observed as zero. */
@@ -104,3 +104,4 @@ const mean = (name: string) => {
 };
 const ratio = mean('ml-levenberg-marquardt, the same plan problem') / mean('resection, six targets, without leave-one-out');
 console.log(`resection is ${ratio.toFixed(0)} times as fast as the general solver`);
+await import('./benchRoads.ts');

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { dirname, resolve } from 'node:path';
 import { compute, type ComputeOutcome } from '@idle-marker/contract';
+import { designFilesIn } from './designFiles.ts';
 
 /** Largest case read: a case is a handful of sights, not a data set. */
 const LARGEST_CASE_BYTES = 64 * 1024 * 1024;
@@ -23,7 +24,7 @@ function outcomeOf(file: string): ComputeOutcome {
     return unreadable(code === 'ENOENT' ? `${file} does not exist: check the path.` : `${file} can't be read as UTF-8 text: ${(cause as Error).message}`);
   }
   try {
-    return compute(JSON.parse(text));
+    return compute(JSON.parse(text), designFilesIn(file === '-' ? callerFolder : dirname(resolve(callerFolder, file))));
   } catch (cause) {
     if (!(cause instanceof SyntaxError)) throw cause;
     return unreadable(`${file} is not JSON: ${cause.message}`);

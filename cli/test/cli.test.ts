@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const ROOT = join(import.meta.dirname, '../..');
-const CASES = join(ROOT, 'contract/test/reference/station');
+const CASES = join(ROOT, 'cli/test/reference/station');
 let folder: string;
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'idle-marker-cli-'));

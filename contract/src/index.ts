@@ -1,4 +1,5 @@
 export { compute, type ComputeError, type ComputeOutcome } from './compute/compute.ts';
+export type { DesignFile, OpenDesignFile } from './compute/designFiles.ts';
 export { checkJson, resectionJson } from './compute/fromCore.ts';
 export { stationOf } from './compute/toCore.ts';
 export { invalidAgainst, type Invalid } from './validation.ts';

@@ -247,3 +247,71 @@ export {
 } from './simulator/simulator.ts';
 export { TARGET_HEIGHT_SD, targetCentringSd } from './sight/pole.ts';
 export { SIMULATED_INSTRUMENT, SIMULATED_PRECISION } from './simulator/kit.ts';
+export {
+  alignmentNotes,
+  alignmentOf,
+  elementAt,
+  equationJumps,
+  junctionName,
+  keyPoints,
+  placeAlong,
+  placeBeyond,
+  type Alignment,
+  type AlignmentDefinition,
+  type AlignmentElement,
+  type AlignmentError,
+  type AlignmentNote,
+  type JunctionName,
+  type KeyPoint,
+  type PlaceAlong,
+} from './alignment/alignment.ts';
+export {
+  directionOn,
+  placeOn,
+  shapeOf,
+  type CurveElement,
+  type ElementFault,
+  type ElementShape,
+  type HorizontalElement,
+  type LineElement,
+  type Rotation,
+  type SpiralElement,
+} from './alignment/element.ts';
+export { displayedStation, stationsShown, type DisplayedStation, type StationEquation } from './alignment/equations.ts';
+export { againstAlignment, feetWithin, type AgainstAlignment, type Foot } from './alignment/foot.ts';
+export {
+  elementsAlong,
+  elementsThrough,
+  type IntersectionError,
+  type IntersectionPoint,
+  type TypedElement,
+  type TypedElementError,
+} from './alignment/intersectionPoints.ts';
+export {
+  profileAt,
+  profileExtremes,
+  profileOf,
+  type Extreme,
+  type GradePoint,
+  type Profile,
+  type ProfileError,
+  type VerticalCurve,
+  type VerticalRounding,
+} from './alignment/profile.ts';
+export {
+  CENTRELINE,
+  placeOnString,
+  templateOf,
+  valueAt,
+  type Across,
+  type KerbDefinition,
+  type PlaceOnString,
+  type StationTable,
+  type StringDefinition,
+  type Template,
+  type TemplateDefinition,
+  type TemplateError,
+} from './alignment/strings.ts';
+export { specialStations, stationList, type ListedStation, type StationListError, type StationListRule, type StationReason } from './alignment/stationList.ts';
+export { catchGuidance, catchPoint, type CatchGuidance, type CatchOutcome, type CatchPoint, type SlopeAsked } from './alignment/catchPoint.ts';
+export { besideReturn, kerbReturn, RETURN_POINTS, type KerbReturn, type ReturnPoint, type ReturnPointName } from './layout/kerbReturn.ts';

@@ -37,6 +37,9 @@ export {
   type Placing,
   type RawDrawing,
 } from './design/drawing.ts';
+export type { LandXmlDesign, ReadAlignment, ReadCrossSection, ReadProfile } from './landXml/landXmlDesign.ts';
+export type { LandXmlFault, LandXmlWarning, XmlPlace } from './landXml/landXmlFault.ts';
+export { readLandXml } from './landXml/readLandXml.ts';
 export { drawingFormatOf, readRawDrawing, type DrawingFormat } from './design/readDrawing.ts';
 export { gridFromLines, type DrawnGrid, type GridError } from './design/drawnGrid.ts';
 export { namedCorners } from './design/namedCorners.ts';

@@ -1,19 +1,9 @@
-/** Why a drawing or a grid in it can't be used. */
-type DrawingFault =
-  | { readonly code: 'NOT_A_DRAWING'; readonly detail: string }
-  | { readonly code: 'BINARY_DRAWING' }
-  | { readonly code: 'PACKED_DRAWING' }
-  | { readonly code: 'CUT_OFF'; readonly elements: number }
-  | { readonly code: 'EMPTY_DRAWING'; readonly leftOut: readonly LeftOut[] }
-  | { readonly code: 'BAD_ROW'; readonly row: number; readonly detail: string }
-  | { readonly code: 'GRID_TOO_FEW_LINES'; readonly lines: number }
-  | { readonly code: 'GRID_MANY_DIRECTIONS'; readonly directions: number };
+import type { DrawingError, GridError, LeftOut } from '@idle-marker/formats';
+import { landXmlFaultWords } from './landXml.ts';
 
-interface LeftOut {
-  readonly what: string;
-  readonly layer: string;
-  readonly count: number;
-}
+/** Why a drawing or a grid in it can't be used. */
+type DrawingFault = DrawingError | GridError;
+
 /** So many kinds are named; the rest is counted. */
 const NAMED = 6;
 
@@ -40,6 +30,8 @@ export function drawingWords(fault: DrawingFault): string {
         : `There is nothing in this drawing to set out from; it holds only ${leftOutWords(fault.leftOut)}.`;
     case 'BAD_ROW':
       return `Row ${fault.row} ${fault.detail}. Put it right in the file; nothing was taken.`;
+    case 'LANDXML':
+      return landXmlFaultWords(fault.fault);
     case 'GRID_TOO_FEW_LINES':
       return `A grid needs at least two lines each way; ${fault.lines} are on this layer.`;
     case 'GRID_MANY_DIRECTIONS':

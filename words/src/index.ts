@@ -35,6 +35,8 @@ export { troubleWords } from './link.ts';
 export { clearWords, effectWords, hangsWords, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
+export { landXmlFaultWords, landXmlWarningWords, profileFaultWords } from './landXml.ts';
+export { templateFaultWords } from './template.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { AREA_KIND, hindranceWords } from './areas.ts';

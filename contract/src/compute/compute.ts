@@ -1,5 +1,7 @@
+import { fail } from '@idle-marker/core';
 import { Type } from '../schema.ts';
 import { invalidAgainst } from '../validation.ts';
+import type { OpenDesignFile } from './designFiles.ts';
 import type { Path } from './kind.ts';
 import { KINDS } from './kinds.ts';
 
@@ -13,7 +15,7 @@ export interface ComputeError {
 export type ComputeOutcome =
   { readonly id: string; readonly ok: true; readonly result: object } | { readonly id: string | null; readonly ok: false; readonly error: ComputeError };
 
-const CaseSchema = Type.Object({ id: Type.String(), kind: Type.String(), input: Type.Object({}) });
+const CaseSchema = Type.Object({ id: Type.String(), kind: Type.String(), file: Type.Optional(Type.String()), input: Type.Object({}) });
 
 /** Names of fields in degrees at the edge that core calls without the suffix. */
 const EDGE_FIELD: Readonly<Record<string, string>> = {
@@ -26,16 +28,18 @@ const EDGE_FIELD: Readonly<Record<string, string>> = {
 
 function pointerOf(path: Path): string {
   const parts = path.map((part) => (typeof part === 'string' ? (EDGE_FIELD[part] ?? part) : String(part)));
-  return ['', 'input', ...parts].join('/');
+  return parts[0] === '..' ? ['', ...parts.slice(1)].join('/') : ['', 'input', ...parts].join('/');
 }
 
-/** Runs one case `{ id, kind, input }`; other fields are ignored. */
-export function compute(document: unknown): ComputeOutcome {
+const noFiles: OpenDesignFile = () => fail('design files are not read here');
+
+/** Runs one case `{ id, kind, input }`, some with the design file that they name under `file`; other fields are ignored. */
+export function compute(document: unknown, open: OpenDesignFile = noFiles): ComputeOutcome {
   const id = (document as { id?: unknown } | null)?.id;
   const known = typeof id === 'string' ? id : null;
   const shape = invalidAgainst(CaseSchema, document);
   if (shape) return { id: known, ok: false, error: { code: 'INVALID_INPUT', message: shape.message, path: shape.path } };
-  const { kind: kindName, input } = document as { id: string; kind: string; input: object };
+  const { kind: kindName, file, input } = document as { id: string; kind: string; file?: string; input: object };
   const kind = Object.hasOwn(KINDS, kindName) ? KINDS[kindName] : undefined;
   if (!kind) {
     const message = `${kindName} is not a kind that is computed here. Known kinds: ${Object.keys(KINDS).join(', ')}`;
@@ -43,7 +47,7 @@ export function compute(document: unknown): ComputeOutcome {
   }
   const invalid = invalidAgainst(kind.schema, input);
   if (invalid) return { id: known, ok: false, error: { code: invalid.code, message: invalid.message, path: `/input${invalid.path}` } };
-  const outcome = kind.run(input as never);
+  const outcome = kind.run(input as never, { file: file ?? null, open });
   if (!outcome.ok) {
     return { id: known, ok: false, error: { code: outcome.error.code, message: outcome.error.message, path: pointerOf(outcome.error.path) } };
   }

@@ -1,5 +1,6 @@
-import { fail, type Result } from '@idle-marker/core';
+import { fail, ok, type Result } from '@idle-marker/core';
 import type { Static, TSchema } from '../schema.ts';
+import type { DesignFile, OpenDesignFile } from './designFiles.ts';
 
 export type Path = readonly (string | number)[];
 
@@ -10,9 +11,16 @@ export interface KindError {
   readonly message: string;
 }
 
+/** What a case may use beside its input. */
+export interface CaseFiles {
+  /** The design file that the case names; null when it names none. */
+  readonly file: string | null;
+  readonly open: OpenDesignFile;
+}
+
 export interface Kind {
   readonly schema: TSchema;
-  readonly run: (input: never) => Result<object, KindError>;
+  readonly run: (input: never, files: CaseFiles) => Result<object, KindError>;
 }
 
 /** Makes kinds whose errors are put in words by `sentence`. */
@@ -25,3 +33,11 @@ export const kindsWith =
       return outcome.ok ? outcome : fail({ code: outcome.error.code, path: outcome.error.path, message: sentence(outcome.error) });
     },
   });
+
+/** The design file that a case names, open. Its name stands beside the input, so the path of an error is that of the case. */
+export function designFileOf({ file, open }: CaseFiles): Result<DesignFile, KindError> {
+  if (file === null)
+    return fail({ code: 'FILE_MISSING', path: ['..', 'file'], message: 'This kind is computed from a design file: name one that lies beside the case.' });
+  const opened = open(file);
+  return opened.ok ? ok(opened.value) : fail({ code: 'FILE_UNREADABLE', path: ['..', 'file'], message: `${file}: ${opened.error}` });
+}

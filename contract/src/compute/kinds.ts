@@ -19,6 +19,7 @@ import { checkJson, heightStationJson, judgementJson, knownStationJson, predicti
 import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema, TrustSchema } from './schemas.ts';
 import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf, trustInputOf } from './toCore.ts';
 import type { Static } from '../schema.ts';
+import { ALIGNMENT_KINDS } from './alignments.ts';
 import { GEOMETRY_KINDS } from './geometry.ts';
 import { kindsWith, type Kind } from './kind.ts';
 
@@ -118,4 +119,5 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   judge: kind(ResectionSchema, (input) => map(judgeStation(resectionInputOf(input)), judgementJson)),
   trust: kind(TrustSchema, (input) => ok(judgeTrust(trustInputOf(input)))),
   ...GEOMETRY_KINDS,
+  ...ALIGNMENT_KINDS,
 };

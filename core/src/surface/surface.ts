@@ -90,22 +90,33 @@ export function surfaceOf({ places, faces }: Triangles): Result<Surface, Surface
 /** The height of a surface at a place; null where it has none: beside it, or in a hole. */
 export function heightOn(surface: Surface, { e, n }: PlanPoint): Metres | null {
   const { places, faces, low, cell, columns, rows, starts, members } = surface;
-  const [column, row] = [Math.floor((e - low.e) / cell), Math.floor((n - low.n) / cell)];
+  const column = Math.floor((e - low.e) / cell);
+  const row = Math.floor((n - low.n) / cell);
   // The far edges belong to the last cells.
-  const [q, r] = [column === columns ? columns - 1 : column, row === rows ? rows - 1 : row];
+  const q = column === columns ? columns - 1 : column;
+  const r = row === rows ? rows - 1 : row;
   if (!(q >= 0 && q < columns && r >= 0 && r < rows)) return null;
   const at = r * columns + q;
-  for (let i = starts[at]!; i < starts[at + 1]!; i++) {
+  const last = starts[at + 1]!;
+  // Asked a million times a second: nothing is made here that would have to be thrown away.
+  for (let i = starts[at]!; i < last; i++) {
     const face = members[i]! * 3;
-    const [a, b, c] = [faces[face]! * 3, faces[face + 1]! * 3, faces[face + 2]! * 3];
-    const [ae, an] = [places[a]!, places[a + 1]!];
-    const [be, bn] = [places[b]! - ae, places[b + 1]! - an];
-    const [ce, cn] = [places[c]! - ae, places[c + 1]! - an];
+    const a = faces[face]! * 3;
+    const b = faces[face + 1]! * 3;
+    const c = faces[face + 2]! * 3;
+    const ae = places[a]!;
+    const an = places[a + 1]!;
+    const be = places[b]! - ae;
+    const bn = places[b + 1]! - an;
+    const ce = places[c]! - ae;
+    const cn = places[c + 1]! - an;
     const area = be * cn - ce * bn;
-    const [de, dn] = [e - ae, n - an];
+    const de = e - ae;
+    const dn = n - an;
     const shareB = (de * cn - ce * dn) / area;
+    if (shareB < -EDGE) continue;
     const shareC = (be * dn - de * bn) / area;
-    if (shareB >= -EDGE && shareC >= -EDGE && shareB + shareC <= 1 + EDGE)
+    if (shareC >= -EDGE && shareB + shareC <= 1 + EDGE)
       return places[a + 2]! + shareB * (places[b + 2]! - places[a + 2]!) + shareC * (places[c + 2]! - places[a + 2]!);
   }
   return null;

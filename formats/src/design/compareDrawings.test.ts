@@ -7,7 +7,10 @@ const path = (layer: string, corners: readonly (readonly [number, number])[], cl
   corners: corners.map(([e, n]) => ({ e, n, z: null, bulge: 0 })),
 });
 const drawing = (paths: readonly DrawnPath[], rest: Partial<RawDrawing> = {}): Drawing =>
-  placeDrawing({ unit: null, paths, points: [], circles: [], texts: [], surfaces: [], leftOut: [], ...rest }, { metresPerUnit: 1, similarity: null });
+  placeDrawing(
+    { unit: null, paths, points: [], circles: [], texts: [], surfaces: [], alignments: [], warnings: [], leftOut: [], ...rest },
+    { metresPerUnit: 1, similarity: null },
+  );
 const near = (e: number, n: number) => ({ e: expect.closeTo(e, 9), n: expect.closeTo(n, 9) });
 
 const hall = [

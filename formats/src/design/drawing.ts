@@ -10,6 +10,9 @@ import {
   type Similarity,
   type Triangles,
 } from '@idle-marker/core';
+import type { ReadAlignment } from '../landXml/landXmlDesign.ts';
+import { placedAlignment } from '../landXml/placedAlignment.ts';
+import type { LandXmlFault, LandXmlWarning } from '../landXml/landXmlFault.ts';
 import { joinedLines } from './joinedLines.ts';
 
 export interface DrawnCorner extends PlanPoint {
@@ -64,6 +67,9 @@ export interface RawDrawing {
   readonly circles: readonly DrawnCircle[];
   readonly texts: readonly DrawnText[];
   readonly surfaces: readonly DrawnSurface[];
+  readonly alignments: readonly ReadAlignment[];
+  /** What was read and should be looked at. */
+  readonly warnings: readonly LandXmlWarning[];
   /** What was not understood or not taken, by kind and layer, with how many. */
   readonly leftOut: readonly LeftOut[];
 }
@@ -100,7 +106,8 @@ export type DrawingError =
   | { readonly code: 'PACKED_DRAWING' }
   | { readonly code: 'CUT_OFF'; readonly elements: number }
   | { readonly code: 'EMPTY_DRAWING'; readonly leftOut: readonly LeftOut[] }
-  | { readonly code: 'BAD_ROW'; readonly row: number; readonly detail: string };
+  | { readonly code: 'BAD_ROW'; readonly row: number; readonly detail: string }
+  | { readonly code: 'LANDXML'; readonly fault: LandXmlFault };
 
 /** Units that site drawings come in; asked for where the file names none. */
 export const DRAWING_UNITS: readonly DrawingUnit[] = [
@@ -168,6 +175,13 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
     }
     return [{ layer, triangles: { places: placed, faces } }];
   });
+  const alignments = raw.alignments
+    .map((alignment) => placedAlignment(alignment, at, metresPerUnit, similarity?.scale ?? 1))
+    .filter(({ name, definition }) => {
+      if (definition.elements.every(({ start, end }) => isNear(start) && isNear(end))) return true;
+      far.set(name, (far.get(name) ?? 0) + 1);
+      return false;
+    });
   const outlines: DrawnOutline[] = [];
   const lines: DrawnLine[] = [];
   for (const { layer, corners, closed } of paths) {
@@ -185,6 +199,8 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
     circles,
     texts,
     surfaces,
+    alignments,
+    warnings: raw.warnings,
     outlines: outlines.sort((a, b) => b.area - a.area),
     lines,
     layers: layersOf([paths, points, circles, texts], surfaces),

@@ -208,10 +208,10 @@ describe('files of any kind', () => {
 
   it('in LandXML give surfaces of triangles, without the faces that are holes', () => {
     const surface = (name: string, faces: string) => `<Surface name="${name}"><Definition surfType="TIN"><Pnts>
-      <P id="11">200 100 5</P><P id="12">200 110 6</P><P id="13">210 110 7</P><P id="14">210 100 8</P><P id="15">1 2</P></Pnts>
+      <P id="11">200 100 5</P><P id="12">200 110 6</P><P id="13">210 110 7</P><P id="14">210 100 8</P></Pnts>
       <Faces>${faces}</Faces></Definition></Surface>`;
     const found = whole(`<LandXML><Units><Imperial linearUnit="foot"/></Units><Surfaces>
-      ${surface('Finished', '<F>11 12 13</F><F n="1 0 0">11 13 14</F><F i="1">12 13 14</F><F>11 12 99</F>')}${surface('Finished', '<F>11 12 13</F>')}
+      ${surface('Finished', '<F>11 12 13</F><F n="1 0 0">11 13 14</F><F i="1">12 13 14</F>')}${surface('Finished', '<F>11 12 13</F>')}
       ${surface('Bare', '')}</Surfaces></LandXML>`);
     expect(found.unit?.name).toBe('feet');
     expect(found.surfaces.map(({ layer, triangles }) => [layer, [...triangles.faces]])).toEqual([
@@ -219,11 +219,7 @@ describe('files of any kind', () => {
       ['Finished 2', [0, 1, 2]],
     ]);
     expect([...found.surfaces[0]!.triangles.places.slice(0, 6)]).toEqual([100, 200, 5, 110, 200, 6]);
-    expect(found.leftOut.map(({ what, count }) => [what, count])).toEqual([
-      ['P of a surface without a height', 3],
-      ['F of a surface without its three corners', 1],
-      ['Surface without triangles', 1],
-    ]);
+    expect(found.leftOut.map(({ what, count }) => [what, count])).toEqual([['Surface without triangles', 1]]);
     const placed = placeDrawing(found, { metresPerUnit: 0.3048, similarity: null });
     expect(placed.surfaces[0]!.triangles.places[2]).toBeCloseTo(5 * 0.3048, 12);
     expect(placed.layers).toEqual([
@@ -267,8 +263,11 @@ describe('files of any kind', () => {
       { e: 20, n: 0, bulge: expect.closeTo(Math.tan(Math.PI / 8), 9) },
       { e: 30, n: 10 },
     ]);
-    expect(fault(bytes('<!DOCTYPE LandXML [<!ENTITY x SYSTEM "file:///etc/passwd">]><LandXML><CgPoints/></LandXML>'))).toMatchObject({ code: 'NOT_A_DRAWING' });
-    expect(fault(bytes('<gpx/>'))).toMatchObject({ code: 'NOT_A_DRAWING' });
+    expect(fault(bytes('<!DOCTYPE LandXML [<!ENTITY x SYSTEM "file:///etc/passwd">]><LandXML><CgPoints/></LandXML>'))).toMatchObject({
+      code: 'LANDXML',
+      fault: { code: 'XML_DOCTYPE' },
+    });
+    expect(fault(bytes('<gpx/>'))).toMatchObject({ code: 'LANDXML', fault: { code: 'XML_OTHER_ROOT' } });
   });
 });
 

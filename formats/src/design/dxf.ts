@@ -70,7 +70,7 @@ export function readRawDxf(text: string, onProgress: Progress = () => undefined)
   });
   const leftOut = [...taking.left].map(([key, count]) => ({ what: key.split('\n')[0]!, layer: key.split('\n')[1]!, count }));
   if (paths.length + points.length + circles.length + surfaces.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
-  return ok({ unit: HEADER_UNITS[insUnits] ?? null, paths, points, circles, texts, surfaces, leftOut });
+  return ok({ unit: HEADER_UNITS[insUnits] ?? null, paths, points, circles, texts, surfaces, alignments: [], warnings: [], leftOut });
 }
 
 /** A drawing in the site's coordinates; `unit` is used where its header names none. */

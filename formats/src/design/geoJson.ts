@@ -42,7 +42,7 @@ export function readRawGeoJson(text: string): Result<RawDrawing, DrawingError> {
   }
   const leftOut = [...left].map(([what, count]) => ({ what, layer: 'features', count }));
   if (paths.length + points.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
-  return ok({ unit: { name: 'metres', metres: 1 }, paths, points, circles: [], texts: [], surfaces: [], leftOut });
+  return ok({ unit: { name: 'metres', metres: 1 }, paths, points, circles: [], texts: [], surfaces: [], alignments: [], warnings: [], leftOut });
 }
 
 interface Into {

@@ -16,6 +16,7 @@ export function drawingFormatOf(bytes: Uint8Array): Result<DrawingFormat, Drawin
   const start = startOf(bytes, 1024);
   if (start.slice(0, 60).includes('Binary DXF\r\n\u001a')) return fail({ code: 'BINARY_DRAWING' });
   if (/^AC1\d{3}/.test(start)) return fail({ code: 'PACKED_DRAWING' });
+  if (/^(\u00ff\u00fe<\0|\u00fe\u00ff\0<)/.test(start)) return ok('landxml');
   const words = start.replace(/^(\u00ef\u00bb\u00bf)?\s*/, '');
   if (words.startsWith('<')) return ok('landxml');
   if (words.startsWith('{')) return ok('geojson');
@@ -32,11 +33,14 @@ export function readRawDrawing(
 ): Result<RawDrawing & { readonly format: DrawingFormat }, DrawingError> {
   const format = drawingFormatOf(bytes);
   if (!format.ok) return format;
+  if (format.value === 'landxml') {
+    const read = readRawLandXml(bytes, onProgress);
+    return read.ok ? ok({ ...read.value, format: format.value }) : read;
+  }
   const text = textOf(bytes);
   if (!text.ok) return fail({ code: 'NOT_A_DRAWING', detail: text.error.code === 'EMPTY_FILE' ? 'the file is empty' : 'it is not text' });
   const read = {
     dxf: () => readRawDxf(text.value, onProgress),
-    landxml: () => readRawLandXml(text.value),
     geojson: () => readRawGeoJson(text.value),
     csv: () => readPoints(text.value, unit),
   }[format.value]();
@@ -56,6 +60,8 @@ function readPoints(text: string, unit: LengthUnit): Result<RawDrawing, DrawingE
     circles: [],
     texts: [],
     surfaces: [],
+    alignments: [],
+    warnings: [],
     leftOut: [],
   });
 }

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { compute } from '../src/index.ts';
+import { compute } from '@idle-marker/contract';
+import { designFilesIn } from '../src/designFiles.ts';
 
 /** Every reference case with its own tolerances: a number, a matrix of tolerances, or none (then it must be equal). */
 const folders = ['station', 'trust', 'geometry'].map((kind) => `${import.meta.dirname}/reference/${kind}/`);
@@ -31,8 +32,14 @@ function toleranceOf(tolerance: Case['tolerance'], path: string): number | numbe
     /azimuth/i.test(name) && 'azimuthDeg',
     /Deg$/.test(name) && 'angle',
     /^shift/.test(name) && 'shift',
+    /(^z|Z)$/.test(name) && 'z',
+    /cutFill/.test(name) && 'z',
+    /percent$/i.test(name) && 'gradePercent',
+    /station/i.test(name) && 'station',
+    /chainage/i.test(name) && 'chainage',
+    /offset/i.test(name) && 'offset',
   ];
-  for (const kind of [...kinds, path.startsWith('transformations.residuals') && 'residual', path.endsWith('Difference') && 'z', 'coordinate'])
+  for (const kind of [...kinds, path.startsWith('transformations.residuals') && 'residual', path.endsWith('Difference') && 'z', 'distance', 'coordinate'])
     if (kind && tolerance?.[kind] !== undefined) return tolerance[kind];
   return 0;
 }
@@ -58,13 +65,13 @@ function differences(expected: unknown, got: unknown, tolerance: Case['tolerance
   return off <= limit * (1 + 1e-9) ? [] : [`${path}: ${String(got)} in place of ${expected}, allowed ${limit}`];
 }
 
-describe('reference cases of stationing, of trust and of lines and grids', () => {
+describe('reference cases of stationing, of trust, and of lines, grids and alignments', () => {
   it('are all here', () => {
-    expect(cases.length).toBeGreaterThanOrEqual(58);
+    expect(cases.length).toBeGreaterThanOrEqual(67);
   });
 
-  it.each(cases.map((each) => [each.id, each] as const))('%s', (_id, each) => {
-    const outcome = compute(each);
+  it.each(cases.filter(({ kind }) => kind !== 'malformed').map((each) => [each.id, each] as const))('%s', (_id, each) => {
+    const outcome = compute(each, designFilesIn(folders[2]!));
     expect(outcome.id).toBe(each.id);
     if (each.expectError !== undefined) {
       expect(outcome).toMatchObject({ ok: false, error: { code: each.expectError } });
@@ -72,6 +79,44 @@ describe('reference cases of stationing, of trust and of lines and grids', () =>
     }
     if (!outcome.ok) throw new Error(outcome.error.message);
     expect(differences(each.expected, outcome.result, each.tolerance, '')).toEqual([]);
+  });
+});
+
+interface Outcome {
+  readonly file: string;
+  readonly outcome: string;
+  readonly message: string;
+  readonly mentionsAnyOf: readonly string[];
+  readonly value?: number;
+}
+
+describe('design files that are bad', () => {
+  const malformed = cases.filter(({ kind }) => kind === 'malformed');
+  const expected = malformed.flatMap((each) => (each.expected as { outcomes: Outcome[] }).outcomes);
+
+  it.each(expected.map((each) => [each.file, each] as const))('%s is judged and put in words', (file, { outcome, mentionsAnyOf, value }) => {
+    const computed = compute({ id: 'a', kind: 'malformed', input: { files: [file] } }, designFilesIn(folders[2]!));
+    if (!computed.ok) throw new Error(computed.error.message);
+    const [got] = (computed.result as { outcomes: Outcome[] }).outcomes;
+    expect(got!.outcome).toBe(outcome);
+    if (mentionsAnyOf.length > 0) expect(mentionsAnyOf.some((word) => new RegExp(`\\b${word}\\b`, 'i').test(got!.message))).toBe(true);
+    if (value !== undefined) expect((got!.message.match(/\d+\.\d+/g) ?? []).some((figure) => Math.abs(Number(figure) - value) < 0.0005)).toBe(true);
+  });
+
+  it('are asked for where a case names none, or one that is not beside it', () => {
+    const surface = cases.find(({ kind }) => kind === 'surface')!;
+    const open = designFilesIn(folders[2]!);
+    const fault = (file: string | undefined, alone = false) => {
+      const outcome = compute({ ...surface, file }, alone ? undefined : open);
+      return outcome.ok ? null : outcome.error;
+    };
+    expect(fault(undefined)).toMatchObject({ code: 'FILE_MISSING', path: '/file' });
+    expect(fault('../geometry/meadow-basin.xml')).toMatchObject({ code: 'FILE_UNREADABLE', path: '/file' });
+    expect(fault('nowhere.xml')?.message).toBe('nowhere.xml: there is no such file beside the case');
+    expect(fault('meadow-basin.xml', true)?.code).toBe('FILE_UNREADABLE');
+    expect(compute({ ...surface, input: { ...surface.input, surfaceName: 'Elsewhere' } }, open)).toMatchObject({
+      error: { path: '/input/surfaceName', message: 'The file has no surface “Elsewhere”: it has Meadow Basin.' },
+    });
   });
 });
 
