@@ -112,6 +112,37 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
     },
     event: { body: { occupation: a, kind: 'bump', note: '' }, refs: [a] },
     close: { body: { occupation: a, note: '' }, refs: [a] },
+    alignment: {
+      body: {
+        alignment: id(),
+        name: 'Landing Road',
+        kind: 'road',
+        startStation: 0,
+        elements: [
+          { kind: 'line', start: PLACE, end: { e: 1, n: 2 } },
+          { kind: 'curve', start: PLACE, end: PLACE, centre: PLACE, rotation: 'cw' },
+          { kind: 'spiral', start: PLACE, end: PLACE, radiusStart: null, radiusEnd: 80, length: 30, rotation: 'ccw' },
+        ],
+        equations: [{ at: 100, ahead: 500, counts: -1 }],
+        profile: {
+          name: 'finished',
+          points: [
+            { station: 0, z: 1, rounding: null },
+            { station: 50, z: 2, rounding: { kind: 'circular', radius: 400 } },
+          ],
+        },
+        strings: [{ name: 'edge', from: null, offset: [{ station: 0, value: 3 }], height: { rule: 'fall', values: [{ station: 0, value: 2.5 }] } }],
+        kerbs: [{ name: 'kerb', flowLine: 'edge', faceOffset: 0.02, topHeight: [{ station: 0, value: 0.12 }], backOffset: 0.15, backHeight: null }],
+        corridor: 25,
+        shift: 0,
+        source: 'landing-road.xml',
+        drawing: a,
+        sourceName: 'Landing Road',
+        retired: false,
+        supersedes: b,
+      },
+      refs: [b, a],
+    },
     package: {
       body: {
         name: 'Hall',

@@ -1,6 +1,17 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { formatLength, formatSigned } from '@idle-marker/core';
-import { AREA_KIND, CARE, cutFillWords, FACE_EDGE, EQUIPMENT_KIND, EVENT_WORDS, PROOF_OUTCOME, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
+import {
+  ALIGNMENT_KIND,
+  AREA_KIND,
+  CARE,
+  cutFillWords,
+  FACE_EDGE,
+  EQUIPMENT_KIND,
+  EVENT_WORDS,
+  PROOF_OUTCOME,
+  smallLength,
+  UNIT_ABBREVIATION,
+} from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
@@ -130,6 +141,14 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'equipment': {
       const { what, retired, supersedes } = fact.body;
       return { topic: 'site', text: `${EQUIPMENT_KIND[what.kind]} ${what.name} ${retired ? 'taken off the list' : supersedes ? 'changed' : 'listed'}` };
+    }
+    case 'alignment': {
+      const { name, kind, elements, source, shift, retired, supersedes } = fact.body;
+      const what = retired ? 'taken off the list' : supersedes ? 'changed' : 'taken';
+      return {
+        topic: 'site',
+        text: `${ALIGNMENT_KIND[kind]} ${name} ${what}: ${elements.length} ${elements.length === 1 ? 'element' : 'elements'}, from ${source}${shift === 0 ? '' : `; shifted ${length(Math.abs(shift))} to the ${shift > 0 ? 'right' : 'left'}`}`,
+      };
     }
     case 'event':
       return {

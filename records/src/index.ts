@@ -102,6 +102,22 @@ export {
 } from './asBuilt.ts';
 export type { AffectedMark, AffectedPackage } from './affected.ts';
 export { affectedPackages, drawingOfRevision, fromRetired, heightsToAsk, packagesFrom, revisionsOf, type HeightOf } from './drawingEffects.ts';
+export {
+  againstRoad,
+  alignmentPart,
+  crossSection,
+  placeBeyondRoad,
+  placeOnRoad,
+  roadOf,
+  roadRemarks,
+  toolFor,
+  type AcrossRoad,
+  type AgainstRoad,
+  type AlignmentFactBody,
+  type Road,
+  type RoadError,
+  type RoadRemark,
+} from './roads.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
 export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution, type CautionCode } from './cautions.ts';

@@ -46,6 +46,8 @@ export interface SiteState {
   readonly grids: readonly Fact<'grid'>[];
   /** Ground that marks keep out of, by name. */
   readonly areas: readonly Fact<'area'>[];
+  /** Roads and other lines with stations in force, by name. */
+  readonly alignments: readonly Fact<'alignment'>[];
   /** Drawings in force, by name. */
   readonly drawings: readonly Fact<'drawing'>[];
   /** Work packages in force, by id of the latest revision. */
@@ -117,6 +119,11 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     areas: inForceByName(
       standing('area'),
       ({ body }) => body.area,
+      ({ body }) => body.name,
+    ),
+    alignments: inForceByName(
+      standing('alignment'),
+      ({ body }) => body.alignment,
       ({ body }) => body.name,
     ),
     drawings: inForceByName(

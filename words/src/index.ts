@@ -36,6 +36,22 @@ export { clearWords, effectWords, hangsWords, PROOF_OUTCOME, proofSentence, proo
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { landXmlFaultWords, landXmlWarningWords, profileFaultWords } from './landXml.ts';
+export {
+  ALIGNMENT_KIND,
+  gradeText,
+  JUNCTION,
+  NO_HEIGHT_HERE,
+  readStation,
+  roadFaultWords,
+  roadRemarkWords,
+  shortStation,
+  STATION_FORMAT,
+  stationListFaultWords,
+  stationReasonWords,
+  stationText,
+  usualStationFormat,
+  type StationStyle,
+} from './road.ts';
 export { templateFaultWords } from './template.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';

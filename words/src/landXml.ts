@@ -9,7 +9,7 @@ function placeWords({ element, number, owner, line }: XmlPlace): string {
 
 const metres = (length: Metres): string => `${formatLength(length, 'metre', 3)} m`;
 
-function elementFaultWords(fault: ElementFault): string {
+export function elementFaultWords(fault: ElementFault): string {
   switch (fault.code) {
     case 'ELEMENT_WITHOUT_LENGTH':
       return 'has no length: its length is 0, or its Start and End are one place';

@@ -1,5 +1,6 @@
 /** Bodies of all facts. A correction is a new fact that supersedes, never a change. */
 import type { Static } from '../schema.ts';
+import { AlignmentBody } from './bodies/alignment.ts';
 import { AsBuiltBody } from './bodies/asBuilt.ts';
 import { CareBody } from './bodies/care.ts';
 import { ControlBody, PhotoBody, VisitBody } from './bodies/control.ts';
@@ -35,6 +36,7 @@ export const FACT_BODIES = {
   close: CloseBody,
   grid: GridBody,
   area: AreaBody,
+  alignment: AlignmentBody,
   drawing: DrawingBody,
   package: PackageBody,
   mark: MarkBody,

@@ -110,6 +110,9 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'drawing':
       refs.push(fact.body.supersedes);
       break;
+    case 'alignment':
+      refs.push(fact.body.supersedes, fact.body.drawing);
+      break;
     case 'photo':
     case 'site':
     case 'member':

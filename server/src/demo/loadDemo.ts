@@ -5,8 +5,8 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { digestOfBytes, type AnyFact, type FactBody } from '@idle-marker/contract';
 import type { GroundTruth, LengthUnit, PathCorner } from '@idle-marker/core';
-import { gridFromLines, namedCorners, readControlCsv, readDxf, readRawDrawing, type Drawing } from '@idle-marker/formats';
-import { gridGeometry, hubPlans } from '@idle-marker/records';
+import { gridFromLines, namedCorners, placeDrawing, readControlCsv, readDxf, readRawDrawing, type Drawing } from '@idle-marker/formats';
+import { alignmentPart, gridGeometry, hubPlans } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { v5 } from '../control/nameUuid.ts';
 import { controlRevisions } from '../control/controlImport.ts';
@@ -24,6 +24,7 @@ interface DemoSite {
   readonly areas: readonly Omit<FactBody<'area'>, 'area' | 'source' | 'retired' | 'supersedes'>[];
   readonly drawings: readonly { readonly name: string; readonly file: string }[];
   readonly grids: readonly { readonly name: string; readonly file: string; readonly layer: string }[];
+  readonly roads?: readonly (Pick<FactBody<'alignment'>, 'name' | 'kind' | 'corridor' | 'strings' | 'kerbs'> & { readonly file: string })[];
   readonly packages: readonly DemoPackage[];
   readonly morning: readonly MorningStep[];
 }
@@ -89,6 +90,8 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
   for (const asked of demo.areas)
     facts.push(fact(`area/${asked.name}`, 'area', { area: id(`area of ${asked.name}`), ...asked, source: 'site plan', retired: false, supersedes: null }));
   for (const asked of demo.grids) facts.push(fact(`grid/${asked.name}`, 'grid', await gridBody(folder, asked, id(`grid of ${asked.name}`), demo.site.lengthUnit)));
+  for (const asked of demo.roads ?? [])
+    facts.push(fact(`alignment/${asked.name}`, 'alignment', await alignmentBody(folder, asked, id(`alignment ${asked.name}`), drawingOf.get(asked.file) ?? null)));
   for (const what of demo.equipment)
     facts.push(fact(`equipment/${what.name}`, 'equipment', { item: id(`item/${what.name}`), what, retired: false, supersedes: null }));
   const list = await readFile(join(folder, demo.controlList), 'utf8');
@@ -101,7 +104,7 @@ async function drawingBody(folder: string, { name, file }: DemoSite['drawings'][
   const bytes = await readFile(join(folder, file));
   const read = readRawDrawing(bytes, 'metre');
   if (!read.ok) throw new Error(`${file}: ${read.error.code}`);
-  const { unit, format, paths, points, circles, texts } = read.value;
+  const { unit, format, paths, points, circles, texts, surfaces } = read.value;
   if (!unit) throw new Error(`${file} does not say its unit`);
   return {
     drawing: id(`drawing of ${name}`),
@@ -114,7 +117,7 @@ async function drawingBody(folder: string, { name, file }: DemoSite['drawings'][
     unit: { name: unit.name, metres: unit.metres },
     placing: null,
     hidden: [],
-    elements: paths.length + points.length + circles.length + texts.length,
+    elements: paths.length + points.length + circles.length + texts.length + surfaces.reduce((sum, { triangles }) => sum + triangles.faces.length / 3, 0),
     retired: false,
     supersedes: null,
   };
@@ -127,6 +130,21 @@ async function gridBody(folder: string, { name, file, layer }: DemoSite['grids']
   const drawn = gridFromLines(layer, read.value.lines, read.value.texts, unit);
   if (!drawn.ok) throw new Error(`${layer}: ${drawn.error.code}`);
   return { grid, name, ...gridGeometry(drawn.value.definition), source: file, retired: false, supersedes: null };
+}
+
+/** A road as it is taken from a design: its line and heights from the file, its strings as the lead typed them. */
+async function alignmentBody(
+  folder: string,
+  { file, ...asked }: NonNullable<DemoSite['roads']>[number],
+  alignment: string,
+  drawing: string | null,
+): Promise<FactBody<'alignment'>> {
+  const design = readRawDrawing(await readFile(join(folder, file)), 'metre');
+  if (!design.ok || !design.value.unit) throw new Error(`${file} is not read`);
+  const placed = placeDrawing(design.value, { metresPerUnit: design.value.unit.metres, similarity: null });
+  const found = placed.alignments.find(({ name }) => name === asked.name);
+  if (!found) throw new Error(`${file} has no ${asked.name}`);
+  return { ...asked, ...alignmentPart(found), alignment, shift: 0, source: file, drawing, sourceName: found.name, retired: false, supersedes: null };
 }
 
 /** A package with its corners taken from the drawing and its hubs generated, as the Work place does it. */

@@ -42,6 +42,8 @@ export const SiteBody = closed({
   numbers: Type.Optional(closed({ asBuilt: RangeStart, lines: RangeStart, ownControl: RangeStart })),
   /** What a place along a line is called. */
   alongWord: Type.Optional(Words('chainage', 'station', 'along')),
+  /** How stations along a line are written: 12+34.56, 1+234.567, or as a plain number. */
+  stationFormat: Type.Optional(Words('hundred', 'thousand', 'plain')),
   /** Which roles may accept a station that meets its class, and one that does not. Nobody named: everybody. */
   mayAccept: Type.Optional(closed({ accepted: Type.Array(RoleWord, { maxItems: 3 }), provisional: Type.Array(RoleWord, { maxItems: 3 }) })),
 });
