@@ -128,6 +128,8 @@ export const placeBeyondRoad = ({ alignment, shift }: Road, station: Metres, off
 /** The strings of a road across a station, from left to right, with their heights where there is a profile. */
 export interface AcrossRoad {
   readonly name: string;
+  /** The string that it is built on from: it is joined to it in a drawing; null for the centreline. */
+  readonly from: string | null;
   readonly offset: Metres;
   readonly z: Metres | null;
 }
@@ -142,7 +144,7 @@ export function crossSection(road: Road, station: Metres): AcrossRoad[] {
       const key = `${place.stringOffset.toFixed(6)} ${place.stringZ?.toFixed(6) ?? ''}`;
       if (seen.has(key) && name.endsWith('.flowLine')) return [];
       seen.add(key);
-      return [{ name, offset: place.stringOffset, z: place.stringZ }];
+      return [{ name, from: road.template.from.get(name) ?? null, offset: place.stringOffset, z: place.stringZ }];
     })
     .sort((a, b) => a.offset - b.offset || (a.z ?? 0) - (b.z ?? 0));
 }

@@ -32,6 +32,7 @@ const router = createBrowserRouter([
       place('prove', () => import('./features/prove/ProvePlace.tsx')),
       place('mark', () => import('./features/mark/MarkPlace.tsx')),
       place('mark/line', () => import('./features/structure/LinePlace.tsx')),
+      place('mark/road', () => import('./features/road/RoadPlace.tsx')),
       place('mark/columns', () => import('./features/structure/ColumnsPlace.tsx')),
       place('mark/as-built', () => import('./features/structure/AsBuiltPlace.tsx')),
       place('hand-over', () => import('./features/handover/HandOverPlace.tsx')),

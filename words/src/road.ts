@@ -207,3 +207,18 @@ export const NO_HEIGHT_HERE = {
 
 /** Grade in percent, rising positive, with a true minus sign. */
 export const gradeText = (grade: number): string => `${grade < 0 ? '−' : grade > 0 ? '+' : ''}${Math.abs(grade * 100).toFixed(2)} %`;
+
+/** To which side of a line something lies: "2.350 m right", "on the line". */
+export function offsetWords(offset: Metres, unit: LengthUnit): string {
+  const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
+  return /[1-9]/.test(figure) ? `${figure} ${UNIT_ABBREVIATION[unit]} ${offset > 0 ? 'right' : 'left'}` : 'on the line';
+}
+
+/** What the way is like at a place: "on the curve to the left, radius 80.000 m". */
+export function shapeWords(kind: 'line' | 'curve' | 'spiral', curvature: number, unit: LengthUnit): string {
+  if (kind === 'line') return 'on the straight';
+  const way = curvature > 0 ? 'to the right' : 'to the left';
+  const radius = `${formatLength(1 / Math.abs(curvature), unit, 1)} ${UNIT_ABBREVIATION[unit]}`;
+  if (kind === 'curve') return `on the curve ${way}, radius ${radius}`;
+  return Math.abs(curvature) < 1e-5 ? 'on the spiral, where it is straight' : `on the spiral ${way}, radius ${radius} here`;
+}

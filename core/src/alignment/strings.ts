@@ -48,6 +48,8 @@ export interface Template {
   /** The centreline first, then in the order of the definition; of kerbs `NAME.flowLine`, `NAME.face` and `NAME.back`. */
   readonly names: readonly string[];
   readonly strings: ReadonlyMap<string, (station: Metres) => Across | null>;
+  /** The string that each is built on from; none for the centreline. */
+  readonly from: ReadonlyMap<string, string>;
   /** Stations where a string bends or steps, by name. */
   readonly changes: ReadonlyMap<string, readonly Metres[]>;
 }
@@ -88,6 +90,7 @@ export function valueAt(table: StationTable, station: Metres): number {
 export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Template, TemplateError> {
   const across = new Map<string, (station: Metres) => Across | null>([[CENTRELINE, () => ({ offset: 0, rise: 0 })]]);
   const changes = new Map<string, Metres[]>([[CENTRELINE, []]]);
+  const parents = new Map<string, string>();
   const faultOf = (name: string, table: StationTable): TemplateError | null => {
     if (table.length === 0) return { code: 'TABLE_EMPTY', name };
     const falling = table.find((row, i) => i > 0 && row.station < table[i - 1]!.station);
@@ -111,6 +114,7 @@ export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Templ
       const fault = make(parent, [...wanting, string.name]);
       if (fault) return fault;
     }
+    parents.set(string.name, from);
     const base = across.get(from)!;
     const { rule, values } = string.height;
     across.set(string.name, (station) => {
@@ -141,12 +145,15 @@ export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Templ
     across.set(`${kerb.name}.flowLine`, flow);
     across.set(`${kerb.name}.face`, part(kerb.faceOffset, kerb.topHeight));
     across.set(`${kerb.name}.back`, part(kerb.faceOffset + kerb.backOffset, backHeight));
+    parents.set(`${kerb.name}.flowLine`, kerb.flowLine);
+    parents.set(`${kerb.name}.face`, kerb.flowLine);
+    parents.set(`${kerb.name}.back`, `${kerb.name}.face`);
     const own = changes.get(kerb.flowLine)!;
     changes.set(`${kerb.name}.flowLine`, own);
     changes.set(`${kerb.name}.face`, [...own, ...stationsOf(kerb.topHeight)]);
     changes.set(`${kerb.name}.back`, [...own, ...stationsOf(backHeight)]);
   }
-  return ok({ names: [...across.keys()], strings: across, changes });
+  return ok({ names: [...across.keys()], strings: across, from: parents, changes });
 }
 
 /**

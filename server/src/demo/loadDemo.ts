@@ -22,7 +22,7 @@ interface DemoSite {
   readonly equipment: readonly FactBody<'equipment'>['what'][];
   readonly controlList: string;
   readonly areas: readonly Omit<FactBody<'area'>, 'area' | 'source' | 'retired' | 'supersedes'>[];
-  readonly drawings: readonly { readonly name: string; readonly file: string }[];
+  readonly drawings: readonly { readonly name: string; readonly file: string; readonly hidden?: readonly string[] }[];
   readonly grids: readonly { readonly name: string; readonly file: string; readonly layer: string }[];
   readonly roads?: readonly (Pick<FactBody<'alignment'>, 'name' | 'kind' | 'corridor' | 'strings' | 'kerbs'> & { readonly file: string })[];
   readonly packages: readonly DemoPackage[];
@@ -100,7 +100,7 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
 }
 
 /** A drawing as a person takes it: its own unit, all layers on. */
-async function drawingBody(folder: string, { name, file }: DemoSite['drawings'][number], id: (name: string) => string): Promise<FactBody<'drawing'>> {
+async function drawingBody(folder: string, { name, file, hidden }: DemoSite['drawings'][number], id: (name: string) => string): Promise<FactBody<'drawing'>> {
   const bytes = await readFile(join(folder, file));
   const read = readRawDrawing(bytes, 'metre');
   if (!read.ok) throw new Error(`${file}: ${read.error.code}`);
@@ -116,7 +116,7 @@ async function drawingBody(folder: string, { name, file }: DemoSite['drawings'][
     digest: digestOfBytes(new Uint8Array(bytes)),
     unit: { name: unit.name, metres: unit.metres },
     placing: null,
-    hidden: [],
+    hidden: [...(hidden ?? [])],
     elements: paths.length + points.length + circles.length + texts.length + surfaces.reduce((sum, { triangles }) => sum + triangles.faces.length / 3, 0),
     retired: false,
     supersedes: null,

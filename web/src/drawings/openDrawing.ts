@@ -32,10 +32,12 @@ import {
   type DrawnGrid,
   type DrawnLayer,
   type DrawnSurface,
+  type LandXmlWarning,
   type LeftOut,
   type MovedCorner,
   type Progress,
   type RawDrawing,
+  type ReadAlignment,
 } from '@idle-marker/formats';
 
 export interface PlacedAs {
@@ -58,6 +60,9 @@ export interface DrawingSummary {
   /** Layers with points, and how many. */
   readonly pointLayers: readonly DrawnLayer[];
   readonly surfaces: readonly SurfaceSummary[];
+  /** As they lie on the site. */
+  readonly alignments: readonly ReadAlignment[];
+  readonly warnings: readonly LandXmlWarning[];
 }
 
 export interface SurfaceSummary {
@@ -105,7 +110,7 @@ const MOST_GRID_LINES = 300;
 /** Sides that are looked at for one touch. */
 const MOST_NEAR = 40;
 /** A surface of more triangles is painted by its rim alone. */
-const MOST_PAINTED = 4000;
+const MOST_PAINTED = 1000;
 /** Layers are painted in tiles of so many lines, so that what is out of view costs nothing. */
 const TILE_LINES = 1000;
 
@@ -158,6 +163,8 @@ export class OpenDrawing {
       grids,
       pointLayers: [...pointCounts].map(([name, elements]) => ({ name, elements })),
       surfaces: this.drawing.surfaces.map(surfaceSummary),
+      alignments: this.drawing.alignments,
+      warnings: this.drawing.warnings,
     };
   }
 

@@ -5,6 +5,7 @@ import { bookLine } from '@idle-marker/records';
 import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
+import { workAlong } from '../site/useRoads.ts';
 import { AT_THE_POLE, RAIL } from './places.ts';
 
 interface Entry {
@@ -15,7 +16,10 @@ interface Entry {
 
 const MOST = 12;
 /** Other words that people look for a place by. */
-const SYNONYMS: Readonly<Record<string, string>> = { 'mark/line': 'place: chainage, station, offset' };
+const SYNONYMS: Readonly<Record<string, string>> = {
+  'mark/line': 'place: chainage, station, offset',
+  'mark/road': 'place: alignment, chainage, station, offset',
+};
 
 /** Jump to a place, a mark or a record, or run an action, from anywhere. */
 export function FindOrDo() {
@@ -57,6 +61,14 @@ export function FindOrDo() {
       });
       actions.push(note('bump', `Note: ${occupation.body.name} was bumped`), note('plant', `Note: heavy plant passed ${occupation.body.name}`));
     }
+    const roads = state.alignments.map(({ body }): Entry => ({
+      words: `Work along ${body.name}`,
+      what: 'road',
+      act: () => {
+        workAlong(id, body.alignment);
+        go('mark/road')();
+      },
+    }));
     const marks = state.packages.flatMap((work) =>
       work.body.plans.map((plan): Entry => ({
         words: plan.name,
@@ -70,7 +82,7 @@ export function FindOrDo() {
       what: 'station',
       act: go(`field-book?find=${encodeURIComponent(each.body.name)}`),
     }));
-    return [...places, ...actions, ...marks, ...control, ...stations];
+    return [...places, ...actions, ...roads, ...marks, ...control, ...stations];
   }, [id, state, navigate, occupation, say]);
 
   const wanted = text.trim().toLowerCase();

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import { useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
+import { useActiveRoad, useRoads } from '../site/useRoads.ts';
 import { useUnits } from '../site/useUnits.ts';
 import { smallLength } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
@@ -22,6 +23,30 @@ const LOCK = { none: 'No target', searching: 'Searching…', locked: 'Following 
 
 /** Readings older than this are stale: they stand there, but say so. */
 const STALE_MS = 1500;
+
+/** Which road is worked along, and any other in one step; loud while it is shifted. */
+function ActiveRoad() {
+  const roads = useRoads();
+  const [active, setActive] = useActiveRoad();
+  if (!active) return null;
+  const shifted = active.fact.body.shift !== 0;
+  return (
+    <label className={`flex items-center gap-2 border-l border-[#ffffff33] px-3.5 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}>
+      <span className="max-2xl:sr-only">{shifted ? 'Road, SHIFTED' : 'Road'}</span>
+      <select
+        value={active.id}
+        onChange={(event) => setActive(event.target.value)}
+        className="min-h-11 max-w-44 bg-transparent font-semibold text-on-footing [&>option]:bg-sheet [&>option]:text-ink"
+      >
+        {roads.map(({ id, road }) => (
+          <option key={id} value={id}>
+            {road.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
 
 /** The instrument, the pole, the station in force and the age of its proof, on every screen. */
 export function Footing() {
@@ -67,8 +92,9 @@ export function Footing() {
         </Cell>
       )}
       <span className="ml-auto" />
+      <ActiveRoad />
       {occupation && (
-        <Cell className="max-xl:hidden">
+        <Cell className="max-2xl:hidden">
           {occupation.body.temperatureC} °C · {occupation.body.ppm >= 0 ? '+' : '−'}
           {Math.abs(occupation.body.ppm).toFixed(1)} ppm
         </Cell>

@@ -35,6 +35,7 @@ export const RAIL: readonly (readonly [string, readonly Place[]])[] = [
 /** What is done at the pole besides setting marks: within Mark, not on the rail. */
 export const AT_THE_POLE: readonly Pick<Place, 'path' | 'name'>[] = [
   { path: 'mark/line', name: 'On a line' },
+  { path: 'mark/road', name: 'Along a road' },
   { path: 'mark/columns', name: 'Columns' },
   { path: 'mark/as-built', name: 'As built' },
 ];

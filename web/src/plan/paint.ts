@@ -31,7 +31,7 @@ export function paintScene(painter: Painter, whole: Scene, visible: Visible): vo
   if (visible.crowded) paintCrowd(painter, scene.symbols);
   else for (const each of scene.symbols) paintSymbol(painter, each, huddled.has(each) ? HUDDLED_RADIUS_PX : SYMBOL_RADIUS_PX);
   for (const each of scene.instruments) paintInstrument(painter, each);
-  for (const each of scene.texts) paintText(painter, each.at, each.text, painter.palette[each.ink], 'center');
+  paintTexts(painter, scene.texts);
   paintLabels(painter, { ...scene, symbols: scene.symbols.filter((each) => each.chosen || !(visible.crowded || huddled.has(each))) });
 }
 
@@ -269,6 +269,19 @@ interface Box {
   readonly top: number;
   readonly right: number;
   readonly bottom: number;
+}
+
+/** Texts in their order of importance; one that would lie over another stays away until there is room. */
+function paintTexts(painter: Painter, texts: Scene['texts']): void {
+  const { context, palette, toPixel } = painter;
+  context.font = LABEL_FONT;
+  const taken: Box[] = [];
+  for (const { at, text, ink } of texts) {
+    const box = boxAbout(toPixel(at), context.measureText(text).width / 2 + 2, 8);
+    if (taken.some((other) => overlaps(box, other))) continue;
+    taken.push(box);
+    paintText(painter, at, text, palette[ink], 'center');
+  }
 }
 
 const overlaps = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;

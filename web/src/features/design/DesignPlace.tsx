@@ -8,9 +8,11 @@ import { sourceBytes } from '../../ledger/beside.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { areaScene } from '../../plan/areaScene.ts';
 import { gridScene } from '../../plan/gridScene.ts';
+import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, marksScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useRoads, useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
@@ -20,7 +22,9 @@ import { DrawingRow } from './DrawingRow.tsx';
 import { EditArea } from './EditArea.tsx';
 import { EditGrid } from './EditGrid.tsx';
 import { EditPackage } from './EditPackage.tsx';
+import { EditRoad } from './EditRoad.tsx';
 import { OffsetsDialog } from './OffsetsDialog.tsx';
+import { RoadRow } from './RoadRow.tsx';
 
 /** What is to be marked, for whom, and how good it has to be. */
 export function Place() {
@@ -33,6 +37,9 @@ export function Place() {
   const [clearing, setClearing] = useState<Fact<'package'> | null>(null);
   const [grid, setGrid] = useState<Fact<'grid'> | 'new' | null>(null);
   const [drawing, setDrawing] = useState<{ readonly of: Fact<'drawing'> | null; readonly sameFile: boolean; readonly file?: File } | null>(null);
+  const [editedRoad, setRoad] = useState<Fact<'alignment'> | 'new' | null>(null);
+  const roads = useRoads();
+  const style = useStationStyle();
   const drawings = useDrawings();
   const underlay = useUnderlay();
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
@@ -43,12 +50,13 @@ export function Place() {
           const grid = gridOf(each.body);
           return grid.ok ? gridScene(grid.value) : {};
         }),
+        ...roads.map(({ road }) => roadScene(road, style, 'other')),
         areaScene(state.areas.map((each) => each.body)),
         outlineScene(state.packages),
         controlScene(state.control, null),
         marksScene(state, state.packages, standings, null),
       ),
-    [state, standings],
+    [state, standings, roads, style],
   );
   const marked = useMemo(() => state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place)), [state.packages]);
   const goTo = (key: string) => {
@@ -95,6 +103,7 @@ export function Place() {
             <Button onClick={() => setDrawing({ of: null, sameFile: false })}>Take a drawing…</Button>
             <Button onClick={() => setArea('new')}>New area…</Button>
             <Button onClick={() => setGrid('new')}>New grid…</Button>
+            <Button onClick={() => setRoad('new')}>New road…</Button>
             <Button look="primary" onClick={() => setEditing('new')}>
               New package…
             </Button>
@@ -119,6 +128,9 @@ export function Place() {
                 })
               }
             />
+          ))}
+          {roads.map((each) => (
+            <RoadRow key={each.id} road={each} onChange={() => setRoad(each.fact)} />
           ))}
           {state.grids.map((each) => (
             <p key={each.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
@@ -219,6 +231,7 @@ export function Place() {
       </section>
       {area !== null && <EditArea area={area === 'new' ? null : area} onClose={() => setArea(null)} />}
       {clearing !== null && <OffsetsDialog work={clearing} onClose={() => setClearing(null)} />}
+      {editedRoad !== null && <EditRoad fact={editedRoad === 'new' ? null : editedRoad} onClose={() => setRoad(null)} />}
       {grid !== null && <EditGrid grid={grid === 'new' ? null : grid} onClose={() => setGrid(null)} />}
       {drawing !== null && <DrawingDialog drawing={drawing.of} sameFile={drawing.sameFile} file={drawing.file ?? null} onClose={() => setDrawing(null)} />}
       {editing !== null && <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}

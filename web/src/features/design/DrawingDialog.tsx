@@ -2,17 +2,20 @@ import { useEffect, useMemo, useState } from 'react';
 import { fitSimilarity, RADIANS_PER_DEGREE, type Metres, type SimilarityFit } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { affectedPackages, alikeName, heightsToAsk, packagesFrom, type AffectedPackage, type HeightOf, type SiteState } from '@idle-marker/records';
-import { leftOutWords } from '@idle-marker/words';
+import type { ReadAlignment } from '@idle-marker/formats';
+import { landXmlWarningWords, leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
 import { similarityOf, useDrawings } from '../../drawings/useDrawings.ts';
 import { nameFor, useTakeFile, type ReadFile } from '../../drawings/useTakeFile.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
+import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import type { Underlay } from '../../plan/underlay.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -20,6 +23,7 @@ import { Field, Tick } from '../../ui/Field.tsx';
 import { AskUnit, ChooseFile, ReadingFile } from './FileInput.tsx';
 import { canBeBrought, Compared } from './Compared.tsx';
 import { PlacePairs } from './PlacePairs.tsx';
+import { TakenRoads, roadBodies, useTakenRoads } from './TakenRoads.tsx';
 import { pairName, readPairs, targetOf, type PairDraft } from './pairDraft.ts';
 import { useLayers } from './useLayers.ts';
 
@@ -36,6 +40,7 @@ interface DrawingDialogProps {
 const MOVED_SHOWN = 200;
 const tenthMm = (metres: Metres): number => Math.round(metres * 1e4) / 10;
 const NO_HEIGHTS: ReadonlyMap<string, Metres | null> = new Map();
+const NO_ROADS: readonly ReadAlignment[] = [];
 const NO_NAMES: ReadonlySet<string> = new Set();
 const heightKey = (surface: string, { e, n }: { readonly e: number; readonly n: number }): string => `${surface}\n${e} ${n}`;
 
@@ -144,6 +149,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
   }, [state, drawing, compared, heights, missing]);
   useEffect(() => setBring(new Set(affected.filter(canBeBrought).map(({ work }) => work.id))), [affected]);
 
+  const roads = useTakenRoads(read?.summary.alignments ?? NO_ROADS, drawing);
   const alike = alikeName(name, others);
   const nameError = name.trim() === '' ? 'Give the drawing a name.' : alike === null ? null : `There is a drawing “${alike}” already.`;
   const placing = (): FactBody<'drawing'>['placing'] =>
@@ -162,7 +168,11 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
               .map((pair, i) => ({ name: pairName(pair, i), dEMm: tenthMm(fit.residuals[i]!.e), dNMm: tenthMm(fit.residuals[i]!.n) })),
           }
         : drawing!.body.placing;
-  const isReady = sameFile ? drawing !== null : read !== null && !needsUnit && (!ownPlace || similarity !== null);
+  const isReady = !roads.every(({ fault }) => fault === null)
+    ? false
+    : sameFile
+      ? drawing !== null
+      : read !== null && !needsUnit && (!ownPlace || similarity !== null);
   const keep = async () => {
     setTried(true);
     if (!isReady || nameError !== null) return;
@@ -172,6 +182,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
       return;
     }
     const fact = await take.keep(read!, { name: name.trim(), placing: placing(), hidden: [...hidden], replaces: drawing });
+    for (const body of roadBodies(roads, fact)) await say({ type: 'alignment', body });
     for (const each of affected) {
       if (!bring.has(each.work.id) || !each.next.ok) continue;
       const items = each.next.value.items.map((item) => ({
@@ -188,15 +199,27 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
     onClose();
   };
   const layers = read?.summary.layers ?? [];
-  const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, null)), [state]);
-  const fitTo = tiles.flatMap(({ extent }) =>
-    extent
-      ? [
-          { e: extent[0], n: extent[1] },
-          { e: extent[2], n: extent[3] },
-        ]
-      : [],
+  const style = useStationStyle();
+  const scene = useMemo(
+    () =>
+      joinScenes(
+        outlineScene(state.packages),
+        controlScene(state.control, null),
+        ...roads.flatMap(({ road, taken }) => (road && taken ? [roadScene(road, style, 'other')] : [])),
+      ),
+    [state, roads, style],
   );
+  const fitTo = [
+    ...tiles.flatMap(({ extent }) =>
+      extent
+        ? [
+            { e: extent[0], n: extent[1] },
+            { e: extent[2], n: extent[3] },
+          ]
+        : [],
+    ),
+    ...roads.flatMap(({ road, taken }) => (road && taken ? road.alignment.elements.flatMap(({ start, end }) => [start, end]) : [])),
+  ];
   return (
     <Dialog
       open
@@ -230,7 +253,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
         <div className="mt-3 grid gap-4 md:grid-cols-2">
           <div>
             <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={tried || sameFile ? nameError : null} />
-            {read && (
+            {read && (read.summary.elements > 0 || read.summary.leftOut.length > 0) && (
               <p className="mt-2 text-[14px]">
                 {read.summary.elements} elements on {layers.length} {layers.length === 1 ? 'layer' : 'layers'}, in {read.summary.unit.name}
                 {read.summary.unitFromFile === null && ', as said here'}
@@ -239,6 +262,14 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
                 .{read.summary.leftOut.length > 0 && <span className="text-ochre"> Not taken: {leftOutWords(read.summary.leftOut)}.</span>}
               </p>
             )}
+            {read && read.summary.warnings.length > 0 && (
+              <ul className="mt-2 max-h-40 list-disc overflow-auto pl-5 text-[14px] font-medium text-ochre" tabIndex={0} aria-label="To be asked about">
+                {read.summary.warnings.map((warning, i) => (
+                  <li key={i}>{landXmlWarningWords(warning)}</li>
+                ))}
+              </ul>
+            )}
+            <TakenRoads roads={roads} />
             {!sameFile && (
               <>
                 <Tick label="It has coordinates of its own: bring it onto the site by pairs of points" checked={ownPlace} onChange={setOwnPlace} />

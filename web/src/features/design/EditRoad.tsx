@@ -1,0 +1,258 @@
+import { useMemo, useState } from 'react';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { alikeName, roadOf, type AlignmentFactBody } from '@idle-marker/records';
+import { ALIGNMENT_KIND, readStation, roadFaultWords, stationText } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { roadScene } from '../../plan/roadScene.ts';
+import { joinScenes } from '../../plan/scene.ts';
+import { controlScene } from '../../plan/siteScene.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useStationStyle } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { SectionDrawing } from '../road/SectionDrawing.tsx';
+import { readEquations, readProfile, readStrings, readWay, writeEquations, writeIntersections, writeProfile, writeStrings } from './roadText.ts';
+
+const KINDS = Object.entries(ALIGNMENT_KIND) as [AlignmentFactBody['kind'], string][];
+const CORRIDOR = 25;
+
+/** Types a line with stations, or a new revision of one: its way, heights and strings, drawn before anything is kept. */
+export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> | null; onClose(): void }) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const style = useStationStyle();
+  const ways = useMemo(() => ({ units, style }), [units, style]);
+  const before = fact?.body ?? null;
+  const [name, setName] = useState(before?.name ?? '');
+  const [kind, setKind] = useState<AlignmentFactBody['kind']>(before?.kind ?? 'road');
+  const [start, setStart] = useState(stationText(before?.startStation ?? 0, style, 0).replace('−', '-'));
+  const [corridor, setCorridor] = useState(units.edit(before?.corridor ?? CORRIDOR));
+  const [shift, setShift] = useState(before && before.shift !== 0 ? units.edit(Math.abs(before.shift)) : '');
+  const [shiftSide, setShiftSide] = useState<'right' | 'left'>((before?.shift ?? 0) < 0 ? 'left' : 'right');
+  const [reason, setReason] = useState(before?.shiftReason ?? '');
+  /** Of a line that was not typed as points, the way stays as it came until it is typed anew. */
+  const [way, setWay] = useState(before?.intersections ? writeIntersections(before.intersections, ways) : '');
+  const [equations, setEquations] = useState(before ? writeEquations(before.equations, ways) : '');
+  const [profile, setProfile] = useState(before?.profile ? writeProfile(before.profile.points, ways) : '');
+  const [strings, setStrings] = useState(before ? writeStrings(before, ways) : '');
+  const [tried, setTried] = useState(false);
+  const keepsWay = before !== null && way.trim() === '';
+  const read = useMemo(() => {
+    const typed = keepsWay ? null : readWay(way, ways);
+    return { way: typed, equations: readEquations(equations, ways), profile: readProfile(profile, ways), strings: readStrings(strings, ways) };
+  }, [keepsWay, way, equations, profile, strings, ways]);
+  const startRead = readStation(start, style);
+  const [corridorRead, shiftRead] = [units.readLength(corridor), shift.trim() === '' ? 0 : units.readLength(shift)];
+  const alike = alikeName(
+    name,
+    state.alignments.filter(({ body }) => body.alignment !== before?.alignment).map(({ body }) => body.name),
+  );
+  const errors = {
+    name: name.trim() === '' ? 'Give the line a name.' : alike !== null ? `There is a line “${alike}” already.` : null,
+    start: startRead === null ? `Write it as ${stationText(0, style, 0)}.` : null,
+    corridor: corridorRead === null || corridorRead <= 0 ? 'Give a length over 0.' : null,
+    shift: shiftRead === null || shiftRead < 0 ? 'Give a length, or nothing.' : null,
+    reason: shiftRead ? (reason.trim() === '' ? 'Say why everything is set beside its design.' : null) : null,
+    way: read.way && !read.way.ok ? read.way.error : null,
+    equations: read.equations.ok ? null : read.equations.error,
+    profile: read.profile.ok ? null : read.profile.error,
+    strings: read.strings.ok ? null : read.strings.error,
+  };
+  const body = useMemo((): FactBody<'alignment'> | null => {
+    if (
+      startRead === null ||
+      corridorRead === null ||
+      shiftRead === null ||
+      (read.way && !read.way.ok) ||
+      !read.equations.ok ||
+      !read.profile.ok ||
+      !read.strings.ok
+    )
+      return null;
+    const elements = read.way ? read.way.value.elements : before!.elements;
+    const intersections = read.way ? read.way.value.intersections : (before!.intersections ?? null);
+    return {
+      alignment: before?.alignment ?? newId(),
+      name: name.trim() || 'line',
+      kind,
+      startStation: startRead,
+      elements: elements.map((each) => ({ ...each })),
+      ...(intersections ? { intersections: intersections.map((each) => ({ ...each })) } : {}),
+      equations: read.equations.value,
+      profile: read.profile.value.length === 0 ? null : { name: before?.profile?.name ?? 'typed', points: read.profile.value },
+      strings: read.strings.value.strings,
+      kerbs: read.strings.value.kerbs,
+      corridor: corridorRead,
+      shift: shiftSide === 'right' ? shiftRead : -shiftRead,
+      ...(shiftRead ? { shiftReason: reason.trim() } : {}),
+      source: read.way ? 'typed' : before!.source,
+      drawing: read.way ? null : before!.drawing,
+      sourceName: read.way ? null : before!.sourceName,
+      retired: false,
+      supersedes: fact?.id ?? null,
+    };
+  }, [before, fact, name, kind, startRead, read, corridorRead, shiftRead, shiftSide, reason]);
+  const road = body && roadOf(body);
+  const whole = road && !road.ok ? roadFaultWords(road.error, style) : null;
+  const drawn = road?.ok ? road.value : null;
+  const scene = useMemo(() => joinScenes(controlScene(state.control, null), drawn ? roadScene(drawn, style) : {}), [state.control, drawn, style]);
+  const keep = async (retired: boolean) => {
+    setTried(true);
+    if (!body || !drawn || Object.values(errors).some((error) => error !== null)) return;
+    await say({ type: 'alignment', body: { ...body, retired } });
+    onClose();
+  };
+  const shown = (error: string | null, text: string) => (tried || text !== '' ? error : null);
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={before ? `${before.name}: new revision` : 'New road, or another line with stations'}
+      foot={
+        <>
+          {before && <Button onClick={() => void keep(true)}>No longer used</Button>}
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="primary" onClick={() => void keep(false)}>
+            {before ? 'Keep as new revision' : 'Keep it'}
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-3 sm:grid-cols-4">
+        <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name, name)} autoFocus />
+        <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
+        <Field label="Station of its start" value={start} onChange={(event) => setStart(event.target.value)} error={errors.start} />
+        <Field
+          label="Belongs to it, each side"
+          unit={units.unit}
+          value={corridor}
+          inputMode="decimal"
+          onChange={(event) => setCorridor(event.target.value)}
+          error={errors.corridor}
+          help="Farther off it is asked whether this is the right line."
+        />
+        <Field
+          label="Everything shifted by"
+          unit={units.unit}
+          value={shift}
+          inputMode="decimal"
+          placeholder="0"
+          onChange={(event) => setShift(event.target.value)}
+          error={errors.shift}
+        />
+        <Choice
+          label="to the"
+          value={shiftSide}
+          options={[
+            ['right', 'right'],
+            ['left', 'left'],
+          ]}
+          onChange={setShiftSide}
+        />
+        {shiftRead !== 0 && (
+          <Field
+            className="sm:col-span-2"
+            label="Why"
+            value={reason}
+            maxLength={300}
+            onChange={(event) => setReason(event.target.value)}
+            error={shown(errors.reason, reason)}
+          />
+        )}
+      </div>
+      <div className="mt-3 grid gap-4 md:grid-cols-2">
+        <div className="flex flex-col gap-3">
+          <Lines
+            label="Its way"
+            value={way}
+            onChange={setWay}
+            error={errors.way !== null && (tried || way !== '') ? errors.way : null}
+            help={
+              keepsWay
+                ? `As it came from ${before.source}: ${before.elements.length} elements. Type points or elements here to replace it.`
+                : `Intersection points, one a line: ${units.axes[0] === 'e' ? '4018, 8052' : '8052, 4018'}, radius 80, spirals 30 30. Or a start and elements: start 4018, 8052, 97; line 92; spiral 30 to 80 left; curve 62 radius 80 left; spiral 30 from 80 left, each on its line.`
+            }
+            rows={7}
+          />
+          <Lines
+            label="Where its stations jump"
+            value={equations}
+            onChange={setEquations}
+            error={errors.equations}
+            help={`Back = ahead, one a line: ${stationText(200, style, 0)} = ${stationText(500, style, 0)}. Empty when they run through.`}
+            rows={2}
+          />
+          <Lines
+            label="Heights"
+            value={profile}
+            onChange={setProfile}
+            error={errors.profile}
+            help={`Grade points, one a line: ${stationText(110, style, 0)}, 6.15, curve 70; also “curve 40 30” or “radius 1500”. Stations without jumps.`}
+            rows={5}
+          />
+          <Lines
+            label="Strings and kerbs"
+            value={strings}
+            onChange={setStrings}
+            error={errors.strings}
+            help="One a line: left edge; left 3.25; fall 2.5, 3.5 @ 0+122 — walk; left 5.25; above left edge: 0.16 — left kerb; kerb on left edge; face 0.02; top 0.12, 0.02 @ 0+140; back 0.15."
+            rows={7}
+          />
+        </div>
+        <div className="flex min-h-[420px] flex-col gap-2">
+          <div className="relative min-h-[260px] flex-1 border border-ink2">
+            <Board
+              scene={scene}
+              description="The line as it would lie on the site"
+              fitTo={drawn ? drawn.alignment.elements.flatMap(({ start: from, end }) => [from, end]) : []}
+              fitKey={String(drawn?.alignment.length)}
+            />
+          </div>
+          {drawn && (
+            <div className="h-[260px] border border-ink2">
+              <SectionDrawing
+                road={drawn}
+                station={drawn.alignment.startStation}
+                title={`At ${stationText(drawn.alignment.startStation, style)}`}
+                at={null}
+                chosen={null}
+              />
+            </div>
+          )}
+        </div>
+      </div>
+      {whole && <p className="mt-3 font-medium text-brick">{whole}</p>}
+    </Dialog>
+  );
+}
+
+interface LinesProps {
+  readonly label: string;
+  readonly value: string;
+  onChange(value: string): void;
+  readonly error: string | null;
+  readonly help: string;
+  readonly rows: number;
+}
+
+/** Several lines of text, with what is wrong with them or how they are written. */
+function Lines({ label, value, onChange, error, help, rows }: LinesProps) {
+  return (
+    <label className="flex flex-col gap-1">
+      <span className="text-[13px] text-ink2">{label}</span>
+      <textarea
+        rows={rows}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        aria-invalid={error ? true : undefined}
+        className={`figures w-full rounded-sm border bg-sheet p-2 ${error ? 'border-2 border-brick' : 'border-ink2'}`}
+        spellCheck={false}
+      />
+      <span className={`text-[13px] ${error ? 'font-medium text-brick' : 'text-ink2'}`}>{error ?? help}</span>
+    </label>
+  );
+}

@@ -1,0 +1,41 @@
+import { Link } from 'react-router';
+import { ALIGNMENT_KIND, offsetWords, stationText } from '@idle-marker/words';
+import { displayedStation } from '@idle-marker/core';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useStationStyle, workAlong, type SiteRoad } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+
+/** One line with stations on the page of the work: what it is, and the way to it. */
+export function RoadRow({ road: { id: line, fact, road }, onChange }: { readonly road: SiteRoad; onChange(): void }) {
+  const { id } = useSite();
+  const units = useUnits();
+  const style = useStationStyle();
+  const { body } = fact;
+  const strings = road.template.names.length - 1;
+  return (
+    <p className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
+      <span>
+        <strong>
+          {ALIGNMENT_KIND[body.kind]} {body.name}
+        </strong>
+        : {stationText(road.alignment.startStation, style, 0)} to {stationText(displayedStation(road.alignment, road.alignment.endStation).displayed, style, 0)}
+        , {body.profile ? 'with heights' : 'no heights'}, {strings === 0 ? 'no strings' : `${strings} strings`}.{' '}
+        <span className="text-ink2">Source: {body.source}</span>
+        {body.shift !== 0 && <strong className="text-brick"> SHIFTED {offsetWords(body.shift, units.lengthUnit)}.</strong>}
+      </span>
+      <span className="flex gap-3">
+        <Link
+          className="inline-flex min-h-11 items-center whitespace-nowrap font-semibold text-spruce underline"
+          to={`/sites/${id}/mark/road`}
+          onClick={() => workAlong(id, line)}
+        >
+          Go along
+        </Link>
+        <Button look="quiet" aria-label={`Change ${body.name}`} onClick={onChange}>
+          Change…
+        </Button>
+      </span>
+    </p>
+  );
+}

@@ -1,0 +1,143 @@
+import { useMemo, useState } from 'react';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import type { ReadAlignment } from '@idle-marker/formats';
+import { alignmentPart, alikeName, roadOf, roadRemarks, toolFor, type Road } from '@idle-marker/records';
+import { roadFaultWords, roadRemarkWords, shortStation } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useStationStyle } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Choice, Tick } from '../../ui/Field.tsx';
+
+/** A line with stations of a file, as it would be taken. */
+export interface TakenRoad {
+  readonly read: ReadAlignment;
+  readonly taken: boolean;
+  readonly profile: number;
+  /** The line of the site that it would be a newer revision of. */
+  readonly replaces: Fact<'alignment'> | null;
+  readonly fault: string | null;
+  /** Made ready to be drawn; null where it can't be. */
+  readonly road: Road | null;
+  change(next: { readonly taken?: boolean; readonly profile?: number }): void;
+}
+
+const CORRIDOR = 25;
+
+const bodyOf = (read: ReadAlignment, profile: number) => ({
+  name: read.name,
+  ...alignmentPart(read, profile),
+  strings: [],
+  kerbs: [],
+  shift: 0,
+  corridor: CORRIDOR,
+});
+
+/** Lines of a file: each is taken unless somebody says no; one that was taken from an older revision of it becomes its newer one. */
+export function useTakenRoads(alignments: readonly ReadAlignment[], drawing: Fact<'drawing'> | null): readonly TakenRoad[] {
+  const { state } = useSite();
+  const [chosen, setChosen] = useState<ReadonlyMap<string, { readonly taken: boolean; readonly profile: number }>>(new Map());
+  return useMemo(() => {
+    const revisions = new Set(
+      state.timeline.flatMap((fact) => (drawing && fact.type === 'drawing' && fact.body.drawing === drawing.body.drawing ? [fact.id] : [])),
+    );
+    return alignments.map((read): TakenRoad => {
+      const replaces = state.alignments.find(({ body }) => body.drawing !== null && revisions.has(body.drawing) && body.sourceName === read.name) ?? null;
+      const { taken, profile } = chosen.get(read.name) ?? { taken: true, profile: 0 };
+      const alike = alikeName(
+        read.name,
+        state.alignments.filter((each) => each !== replaces).map(({ body }) => body.name),
+      );
+      const fault =
+        taken && !replaces && alike !== null ? `There is a line “${alike}” already: replace the drawing that it came from, or leave this one out.` : null;
+      const road = roadOf(bodyOf(read, profile));
+      return {
+        read,
+        taken,
+        profile,
+        replaces,
+        fault,
+        road: road.ok ? road.value : null,
+        change: (next) => setChosen(new Map(chosen).set(read.name, { taken, profile, ...next })),
+      };
+    });
+  }, [alignments, drawing, state, chosen]);
+}
+
+/** What is kept of them beside the drawing. */
+export function roadBodies(roads: readonly TakenRoad[], drawing: Fact<'drawing'>): FactBody<'alignment'>[] {
+  return roads
+    .filter(({ taken }) => taken)
+    .map(({ read, profile, replaces }) => ({
+      alignment: replaces?.body.alignment ?? newId(),
+      name: replaces?.body.name ?? read.name.slice(0, 80).trim(),
+      kind: replaces?.body.kind ?? 'road',
+      ...alignmentPart(read, profile),
+      strings: replaces?.body.strings ?? [],
+      kerbs: replaces?.body.kerbs ?? [],
+      corridor: replaces?.body.corridor ?? CORRIDOR,
+      shift: replaces?.body.shift ?? 0,
+      ...(replaces?.body.shiftReason ? { shiftReason: replaces.body.shiftReason } : {}),
+      source: drawing.body.fileName,
+      drawing: drawing.id,
+      sourceName: read.name,
+      retired: false,
+      supersedes: replaces?.id ?? null,
+    }));
+}
+
+const TOOL = {
+  road: 'has curves, spirals or jumping stations: it is worked along as a road',
+  referenceLine: 'is one straight line: a reference line would do as well',
+  referenceArc: 'is one arc: a reference arc would do as well',
+} as const;
+
+/** The lines that came in, which of them to take, and what each of them needs. */
+export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) {
+  const units = useUnits();
+  const style = useStationStyle();
+  if (roads.length === 0) return null;
+  return (
+    <fieldset className="mt-3 border-t border-rule pt-2">
+      <legend className="pr-2 text-[15px] font-semibold">
+        {roads.length} {roads.length === 1 ? 'line' : 'lines'} with stations
+      </legend>
+      {roads.map((each) => {
+        const { read } = each;
+        const body = bodyOf(read, each.profile);
+        const road = roadOf(body);
+        const spirals = body.elements.filter(({ kind }) => kind === 'spiral').length;
+        return (
+          <div key={read.name} className="mb-2">
+            <Tick
+              label={
+                <>
+                  <strong>{read.name}</strong>
+                  {road.ok && `, ${shortStation(body.startStation, style)}, ${units.length(road.value.alignment.length, 1)} ${units.unit} long`}
+                  {each.replaces && <span className="text-ochre"> replaces {each.replaces.body.name} as it is now</span>}
+                </>
+              }
+              checked={each.taken}
+              onChange={(taken) => each.change({ taken })}
+            />
+            <p className="ml-8 text-[14px] text-ink2">
+              {body.elements.length} elements{spirals > 0 ? `, ${spirals} of them spirals` : ''}; it {TOOL[toolFor(body)]}.
+              {road.ok ? roadRemarks(road.value).map((remark) => ` ${roadRemarkWords(remark, style)}`) : ` ${roadFaultWords(road.error, style)}`}
+              {read.crossSections.length > 0 && ` ${read.crossSections.length} cross sections are drawn in the file.`}
+            </p>
+            {read.profiles.length > 1 && (
+              <Choice
+                className="ml-8"
+                label="Heights from the profile"
+                value={String(each.profile)}
+                options={read.profiles.map((profile, i) => [String(i), profile.name] as const)}
+                onChange={(next) => each.change({ profile: Number(next) })}
+              />
+            )}
+            {each.fault && <p className="ml-8 text-[14px] font-medium text-brick">{each.fault}</p>}
+          </div>
+        );
+      })}
+    </fieldset>
+  );
+}

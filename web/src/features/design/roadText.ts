@@ -1,0 +1,292 @@
+/**
+ * A road as lines of text in the site's units: its way by intersection points or element after element, where its stations
+ * jump, its heights, and its strings. Each writer gives what its reader takes; the reader's sentence names the line that is
+ * wrong.
+ */
+import {
+  elementsAlong,
+  elementsThrough,
+  fail,
+  ok,
+  type HorizontalElement,
+  type IntersectionPoint,
+  type Metres,
+  type PlanPoint,
+  type Result,
+  type StationTable,
+  type TypedElement,
+} from '@idle-marker/core';
+import type { AlignmentFactBody } from '@idle-marker/records';
+import { readStation, roadFaultWords, shortStation, type StationStyle } from '@idle-marker/words';
+import type { Units } from '../../site/useUnits.ts';
+
+type Equations = AlignmentFactBody['equations'];
+type Profile = NonNullable<AlignmentFactBody['profile']>['points'];
+type Strings = Pick<AlignmentFactBody, 'strings' | 'kerbs'>;
+
+interface Ways {
+  readonly units: Units;
+  readonly style: StationStyle;
+}
+
+const linesOf = (text: string): { readonly line: string; readonly said: string }[] =>
+  text.split('\n').flatMap((raw, i) => (raw.trim() === '' ? [] : [{ line: raw.trim(), said: `Line ${i + 1}, “${raw.trim().slice(0, 40)}”,` }]));
+
+/** Rest of a part after its first word, when it is one of these. */
+function after(part: string, ...words: readonly string[]): string | null {
+  const word = words.find((each) => part.toLowerCase().startsWith(`${each} `));
+  return word === undefined ? null : part.slice(word.length + 1).trim();
+}
+
+const placeOf = (first: string, second: string, units: Units): PlanPoint | null => {
+  const [a, b] = [units.readLength(first), units.readLength(second)];
+  if (a === null || b === null) return null;
+  return units.axes[0] === 'e' ? { e: a, n: b } : { e: b, n: a };
+};
+
+export interface TypedWay {
+  readonly elements: HorizontalElement[];
+  /** As typed, where it was typed by intersection points. */
+  readonly intersections: IntersectionPoint[] | null;
+}
+
+/** “4018, 8052” a line, with “radius 80” and “spirals 30 30” where a curve rounds the point. */
+export const writeIntersections = (points: readonly IntersectionPoint[], { units }: Ways): string =>
+  points
+    .map((point) =>
+      [
+        ...units.axes.map((axis) => units.edit(point[axis])),
+        ...(point.radius === null ? [] : [`radius ${units.edit(point.radius)}`]),
+        ...(point.spiralIn > 0 || point.spiralOut > 0 ? [`spirals ${units.edit(point.spiralIn)} ${units.edit(point.spiralOut)}`] : []),
+      ].join(', '),
+    )
+    .join('\n');
+
+export function readWay(text: string, ways: Ways): Result<TypedWay, string> {
+  const lines = linesOf(text);
+  if (lines.length === 0) return fail('Give the way: its intersection points, or a start and its elements.');
+  return /^start\b/i.test(lines[0]!.line) ? readElements(lines, ways) : readIntersections(lines, ways);
+}
+
+function readIntersections(lines: ReturnType<typeof linesOf>, ways: Ways): Result<TypedWay, string> {
+  const { units } = ways;
+  const points: IntersectionPoint[] = [];
+  for (const { line, said } of lines) {
+    const [first = '', second = '', ...rest] = line.split(/[,;]/).map((part) => part.trim());
+    const place = placeOf(first, second, units);
+    if (!place) return fail(`${said} is not two coordinates, with a radius and spirals where wanted.`);
+    let [radius, spiralIn, spiralOut]: [number | null, number, number] = [null, 0, 0];
+    for (const part of rest) {
+      const [radiusText, spiralText] = [after(part, 'radius', 'r'), after(part, 'spirals', 'spiral')];
+      if (radiusText !== null) {
+        radius = units.readLength(radiusText);
+        if (radius === null) return fail(`${said} has a radius that is no length.`);
+      } else if (spiralText !== null) {
+        const figures = spiralText.split(/\s+/).map((each) => units.readLength(each));
+        if (figures.some((each) => each === null || each < 0) || figures.length > 2) return fail(`${said} has spirals that are not one or two lengths.`);
+        [spiralIn, spiralOut] = [figures[0]!, figures[1] ?? figures[0]!];
+      } else return fail(`${said} has “${part}”, which is neither a radius nor spirals.`);
+    }
+    points.push({ ...place, radius, spiralIn, spiralOut });
+  }
+  const elements = elementsThrough(points);
+  return elements.ok ? ok({ elements: elements.value, intersections: points }) : fail(roadFaultWords(elements.error, ways.style));
+}
+
+/** “start 4018, 8052, direction 97°”, then “line 92”, “spiral 30 to 80 left”, “curve 62 radius 80 left”, “spiral 30 from 80 left”. */
+function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways): Result<TypedWay, string> {
+  const [first, ...rest] = lines;
+  const [e = '', n = '', way = ''] = first!.line
+    .replace(/^start\s*/i, '')
+    .split(/[,;]/)
+    .map((part) => part.trim());
+  const start = placeOf(e, n, units);
+  const direction = units.readAngle(way.replace(/^direction\s*/i, ''));
+  if (!start || direction === null) return fail(`${first!.said} is not “start”, two coordinates and a direction.`);
+  const typed: TypedElement[] = [];
+  for (const { line, said } of rest) {
+    const words = line.toLowerCase().split(/\s+/);
+    const length = units.readLength(words[1] ?? '');
+    const hand = words.at(-1);
+    const rotation = hand === 'left' ? 'ccw' : hand === 'right' ? 'cw' : null;
+    const figure = (word: string): Metres | null => {
+      const at = words.indexOf(word);
+      return at < 0 ? null : units.readLength(words[at + 1] ?? '');
+    };
+    if (length === null) return fail(`${said} has no length after its first word.`);
+    if (words[0] === 'line') typed.push({ kind: 'line', length });
+    else if (words[0] === 'curve') {
+      const radius = figure('radius');
+      if (radius === null || !rotation) return fail(`${said} needs a radius and left or right: “curve 62 radius 80 left”.`);
+      typed.push({ kind: 'curve', length, radius, rotation });
+    } else if (words[0] === 'spiral') {
+      const [radiusStart, radiusEnd] = [figure('from'), figure('to')];
+      if ((radiusStart === null && radiusEnd === null) || !rotation)
+        return fail(`${said} needs the radius that it comes from or goes to, and left or right: “spiral 30 to 80 left”.`);
+      typed.push({ kind: 'spiral', length, radiusStart, radiusEnd, rotation });
+    } else return fail(`${said} begins with none of line, curve and spiral.`);
+  }
+  const elements = elementsAlong(start, direction, typed);
+  if (!elements.ok) return fail(roadFaultWords(elements.error, style));
+  return elements.value.length === 0 ? fail('Give at least one element after the start.') : ok({ elements: elements.value, intersections: null });
+}
+
+/** “0+200 = 0+500” a line: the station as the line comes to it, and what it is from there on; “down” where they count down. */
+export function writeEquations(equations: Equations, { style }: Ways): string {
+  return equations
+    .map((equation, i) => {
+      const before = equations[i - 1];
+      const back = before ? before.ahead + before.counts * (equation.at - before.at) : equation.at;
+      return `${shortStation(back, style)} = ${shortStation(equation.ahead, style)}${equation.counts < 0 ? ' down' : ''}`;
+    })
+    .join('\n');
+}
+
+export function readEquations(text: string, { style }: Ways): Result<Equations, string> {
+  const equations: Equations = [];
+  for (const { line, said } of linesOf(text)) {
+    const found = /^(\S+)\s*=\s*(\S+)(\s+down)?$/i.exec(line);
+    const [back, ahead] = [found?.[1], found?.[2]].map((each) => (each === undefined ? null : readStation(each, style)));
+    if (!found || back === null || back === undefined || ahead === null || ahead === undefined)
+      return fail(`${said} is not “${shortStation(200, style)} = ${shortStation(500, style)}”.`);
+    const before = equations.at(-1);
+    const at = before ? before.at + before.counts * (back - before.ahead) : back;
+    equations.push({ at, ahead, counts: found[3] ? -1 : 1 });
+  }
+  return ok(equations);
+}
+
+/** “0+110, 6.15, curve 70” a line: station, height, and how it is rounded: a length, two lengths, or a radius. Stations without jumps. */
+export const writeProfile = (points: Profile, { units, style }: Ways): string =>
+  points
+    .map(({ station, z, rounding }) => {
+      const round =
+        rounding === null
+          ? []
+          : rounding.kind === 'parabola'
+            ? [`curve ${units.edit(rounding.length)}`]
+            : rounding.kind === 'circular'
+              ? [`radius ${units.edit(rounding.radius)}`]
+              : [`curve ${units.edit(rounding.lengthIn)} ${units.edit(rounding.lengthOut)}`];
+      return [shortStation(station, style).replace('−', '-'), units.edit(z), ...round].join(', ');
+    })
+    .join('\n');
+
+export function readProfile(text: string, { units, style }: Ways): Result<Profile, string> {
+  const points: Profile = [];
+  for (const { line, said } of linesOf(text)) {
+    const [stationText = '', heightText = '', round, ...rest] = line.split(/[,;]/).map((part) => part.trim());
+    const [station, z] = [readStation(stationText, style), units.readLength(heightText)];
+    if (station === null || z === null || rest.length > 0) return fail(`${said} is not a station and a height, with a curve where wanted.`);
+    const [curve, radius] = [after(round ?? '', 'curve', 'length'), after(round ?? '', 'radius', 'r')];
+    const figures = (curve ?? radius ?? '').split(/\s+/).map((each) => units.readLength(each));
+    if (round !== undefined && round !== '' && ((curve === null && radius === null) || figures.some((each) => each === null)))
+      return fail(`${said} has “${round}”, which is neither “curve 70” nor “curve 40 30” nor “radius 1500”.`);
+    const rounding: Profile[number]['rounding'] =
+      curve !== null
+        ? figures.length === 1
+          ? { kind: 'parabola', length: figures[0]! }
+          : { kind: 'unsymmetricParabola', lengthIn: figures[0]!, lengthOut: figures[1]! }
+        : radius !== null
+          ? { kind: 'circular', radius: figures[0]! }
+          : null;
+    points.push({ station, z, rounding });
+  }
+  return ok(points);
+}
+
+/** “3.25, 3.75 @ 0+122”: the first figure from the start on, then from row to row. Written in `edit`'s units. */
+function writeTable(table: StationTable, edit: (value: number) => string, { style }: Ways): string {
+  if (table.length === 1) return edit(table[0]!.value);
+  return table.map(({ station, value }) => `${edit(value)} @ ${shortStation(station, style).replace('−', '-')}`).join(', ');
+}
+
+function readTable(text: string, read: (text: string) => number | null, { style }: Ways): { station: number; value: number }[] | null {
+  const rows: { station: number; value: number }[] = [];
+  for (const [i, part] of text.split(',').entries()) {
+    const [valueText = '', stationText] = part.split('@').map((each) => each.trim());
+    const value = read(valueText);
+    const station = stationText === undefined ? (i === 0 ? 0 : null) : readStation(stationText, style);
+    if (value === null || station === null) return null;
+    rows.push({ station, value });
+  }
+  return rows;
+}
+
+const readPercent = (text: string): number | null => (/^[-−]?\d+(\.\d+)?$/.test(text.trim()) ? Number(text.trim().replace('−', '-')) : null);
+const writePercent = (value: number): string => String(Number(value.toFixed(4)));
+const negated = (table: StationTable) => table.map(({ station, value }) => ({ station, value: -value }));
+
+/**
+ * A string a line: “left edge; left 3.25; fall 2.5”, “walk; left 5.25; above left edge 0.16”, and kerbs: “left kerb; kerb on
+ * left edge; face 0.02; top 0.12, 0.02 @ 0+140; back 0.15”.
+ */
+export function writeStrings({ strings, kerbs }: Strings, ways: Ways): string {
+  const edit = (value: number) => ways.units.edit(value);
+  return [
+    ...strings.map(({ name, from, offset, height }) => {
+      const isLeft = offset[0]!.value < 0;
+      const rise = height.values;
+      const high =
+        height.rule === 'fall'
+          ? `fall ${from === null ? '' : `from ${from}: `}${writeTable(rise, writePercent, ways)}`
+          : `above ${from ?? 'centreline'}: ${writeTable(rise, edit, ways)}`;
+      return `${name}; ${isLeft ? 'left' : 'right'} ${writeTable(isLeft ? negated(offset) : offset, edit, ways)}; ${high}`;
+    }),
+    ...kerbs.map(({ name, flowLine, faceOffset, topHeight, backOffset, backHeight }) =>
+      [
+        name,
+        `kerb on ${flowLine}`,
+        `face ${edit(faceOffset)}`,
+        `top ${writeTable(topHeight, edit, ways)}`,
+        `back ${edit(backOffset)}`,
+        ...(backHeight ? [`back top ${writeTable(backHeight, edit, ways)}`] : []),
+      ].join('; '),
+    ),
+  ].join('\n');
+}
+
+export function readStrings(text: string, ways: Ways): Result<Strings, string> {
+  const { units } = ways;
+  const length = (each: string) => units.readLength(each);
+  const found: Strings = { strings: [], kerbs: [] };
+  for (const { line, said } of linesOf(text)) {
+    const [name = '', second = '', ...rest] = line.split(';').map((part) => part.trim());
+    const flowLine = after(second, 'kerb on');
+    if (flowLine !== null) {
+      const part = (word: string) =>
+        rest.map((each) => after(each, word)).find((each, i) => each !== null && !(word === 'back' && /^back top /i.test(rest[i]!))) ?? null;
+      const [faceOffset, backOffset] = [length(part('face') ?? '0'), length(part('back') ?? '')];
+      const topHeight = readTable(part('top') ?? '', length, ways);
+      const backText = part('back top');
+      const backHeight = backText === null ? null : readTable(backText, length, ways);
+      if (faceOffset === null || backOffset === null || !topHeight || (backText !== null && !backHeight))
+        return fail(`${said} is not a kerb such as “left kerb; kerb on left edge; face 0.02; top 0.12; back 0.15”.`);
+      found.kerbs.push({ name, flowLine, faceOffset, topHeight, backOffset, backHeight });
+      continue;
+    }
+    const [leftText, rightText] = [after(second, 'left'), after(second, 'right')];
+    const offset = readTable(leftText ?? rightText ?? '', length, ways);
+    const [high = ''] = rest;
+    const [fallText, aboveText] = [after(high, 'fall', 'falls'), after(high, 'above')];
+    const [base, figures] = splitBase(fallText ?? aboveText ?? '', fallText !== null);
+    const values = readTable(figures, fallText !== null ? readPercent : length, ways);
+    if (!offset || !values || (fallText === null && aboveText === null) || rest.length > 1 || name === '')
+      return fail(`${said} is not a string such as “left edge; left 3.25; fall 2.5” or “walk; left 5.25; above left edge: 0.16”.`);
+    found.strings.push({
+      name,
+      from: base === null || base === 'centreline' ? null : base,
+      offset: leftText === null ? offset : negated(offset),
+      height: { rule: fallText !== null ? 'fall' : 'difference', values },
+    });
+  }
+  return ok(found);
+}
+
+/** “from left edge: 2.5” or “left edge: 0.16”: what it counts from, and the figures. */
+function splitBase(text: string, isFall: boolean): readonly [string | null, string] {
+  const at = text.indexOf(':');
+  if (at < 0) return [null, text];
+  const base = text.slice(0, at).trim();
+  return [isFall ? base.replace(/^from\s+/i, '') : base, text.slice(at + 1).trim()];
+}

@@ -1,0 +1,429 @@
+import { useEffect, useMemo, useState } from 'react';
+import { displayedStation, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
+import { againstRoad, placeOnRoad, roadRemarks, type AgainstRoad, type Road } from '@idle-marker/records';
+import { ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, roadRemarkWords, shapeWords, offsetWords, stationText, type StationStyle } from '@idle-marker/words';
+import { useUnderlay } from '../../drawings/useDrawings.ts';
+import { heightsOf, useSurfaces, type OpenSurface } from '../../drawings/useSurfaces.ts';
+import { TypedReading } from '../../link/TypedReading.tsx';
+import { Board } from '../../plan/LazyBoard.tsx';
+import { roadScene } from '../../plan/roadScene.ts';
+import { joinScenes, type Scene } from '../../plan/scene.ts';
+import { controlScene } from '../../plan/siteScene.ts';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useActiveRoad, useRoads, useStationStyle } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { Slip } from '../../ui/Slip.tsx';
+import { Steady } from '../../ui/Steady.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { PolePad } from '../mark/PolePad.tsx';
+import { MOTION_NOISE, useLivePlace } from '../mark/useLiveStake.ts';
+import { MarkWays } from '../structure/MarkWays.tsx';
+import { useMeasuring } from '../structure/useMeasuring.ts';
+import { ProfileChart } from './LazyProfileChart.tsx';
+import { SectionDrawing } from './SectionDrawing.tsx';
+import { StationGoal } from './StationGoal.tsx';
+import { useStationGoal, withUnit } from './useStationGoal.ts';
+import { StationTable } from './StationTable.tsx';
+import { ShiftBadge } from './ShiftBadge.tsx';
+
+const VIEWS = [
+  ['plan', 'Plan'],
+  ['section', 'Section'],
+  ['profile', 'Profile'],
+] as const;
+type View = (typeof VIEWS)[number][0];
+
+const POLE = 'pole';
+const INSTRUMENT = 'instrument';
+const TYPED = 'typed';
+const NO_SURFACE = 'none';
+/** How far to each side the ground is looked at, and how closely. */
+const ACROSS: Metres = 12;
+const GROUND_STEP: Metres = 0.5;
+
+/** Where along the road is this, how far off, and how high should it be there? */
+export function Place() {
+  const { state, inForce } = useSite();
+  const units = useUnits();
+  const style = useStationStyle();
+  const roads = useRoads();
+  const [active, setActive] = useActiveRoad();
+  const surfaces = useSurfaces();
+  const underlay = useUnderlay();
+  const [subject, setSubject] = useState<string>(inForce ? POLE : TYPED);
+  const [typed, setTyped] = useState({ first: '', second: '', z: '' });
+  const [view, setView] = useState<View>('plan');
+  const [surfaceChoice, setSurface] = useState(NO_SURFACE);
+  const { place: pole, stale } = useLivePlace(inForce);
+  const { shooting } = useMeasuring();
+  const goal = useStationGoal(active);
+  const at = useMemo((): SitePoint | null => {
+    if (subject === POLE) return pole;
+    if (subject === INSTRUMENT) return inForce && inForce.fact.body.result;
+    if (subject !== TYPED) return controlAt(state.control, subject);
+    const [e, n] = (units.axes[0] === 'e' ? [typed.first, typed.second] : [typed.second, typed.first]).map((text) => units.readLength(text));
+    return e === null || e === undefined || n === null || n === undefined ? null : { e, n, z: units.readLength(typed.z) };
+  }, [subject, pole, inForce, state.control, units, typed]);
+  const road = active?.road ?? null;
+  const against = useMemo(() => (road && at ? againstRoad(road, at) : null), [road, at]);
+  const station = against && 'station' in against.nearest ? against.nearest.station : null;
+  const surface = surfaces.find(({ id }) => id === surfaceChoice) ?? null;
+  const shownStation = station ?? goal.station ?? road?.alignment.startStation ?? 0;
+  const ground = useGround(view === 'section' ? surface : null, road, shownStation);
+  const groundAlong = useGroundAlong(view === 'profile' ? surface : null, road);
+  const scene = useRoadBoard(roads, active?.id ?? null, style, at, subject === POLE && stale, goal.place);
+  if (roads.length === 0)
+    return (
+      <EmptyTo title="No road yet" place="design" label="Go to Work">
+        Take a LandXML file with alignments there, or type one: a road, a rail line, a pipe run. Then anything can be found along it by station and offset.
+      </EmptyTo>
+    );
+  if (!active || !road) return null;
+  const name = subject === POLE ? 'pole' : subject === INSTRUMENT ? (inForce?.fact.body.name ?? 'instrument') : subject === TYPED ? 'the place' : subject;
+  const noise = subject === POLE && pole ? Math.hypot(Math.sqrt((pole.plan.ee + pole.plan.nn) / 2), MOTION_NOISE) : 0;
+  const chosen = goal.string;
+  const design = station === null ? null : placeOnRoad(road, { station, string: goal.gradeString });
+  const designZ = design?.z ?? null;
+  const cutFill = at === null || at.z === null || designZ === null ? null : at.z - designZ;
+  return (
+    <>
+      <div className="flex h-full min-h-0 flex-col lg:flex-row">
+        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Along the road">
+          <div className="min-h-[132px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
+            <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
+              <strong className="text-ink">{road.name}</strong>
+              <span>
+                {subject === POLE ? 'the pole' : subject === INSTRUMENT ? `where ${name} stands` : subject === TYPED ? 'a typed place' : `mark ${name}`}
+              </span>
+              {subject === POLE && stale && pole && <strong className="text-brick">Lock lost or still: the figures are old</strong>}
+              <span role="group" aria-label="What is drawn" className="ml-auto flex">
+                {VIEWS.map(([each, label]) => (
+                  <button
+                    key={each}
+                    type="button"
+                    aria-pressed={view === each}
+                    onClick={() => setView(each)}
+                    className={`min-h-11 border-b-4 px-3 ${view === each ? 'border-spruce font-semibold text-ink' : 'border-transparent'}`}
+                  >
+                    {label}
+                  </button>
+                ))}
+              </span>
+            </p>
+            <ShiftBadge fact={active.fact} />
+            <Where
+              against={against}
+              road={road}
+              style={style}
+              noise={noise}
+              stale={subject === POLE && stale}
+              waiting={subject === POLE ? 'Search for the pole, or shoot' : 'Give a place'}
+            />
+            {against && (
+              <p className="text-[17px] leading-snug" data-testid="road-height">
+                {against.on && shapeWords(against.on.kind, against.on.curvature, units.lengthUnit)}
+                {against.on && '; '}
+                {station === null ? (
+                  <span className="text-ochre">{NO_HEIGHT_HERE.beyondLine}</span>
+                ) : designZ === null ? (
+                  <span className="text-ochre">{road.profile ? NO_HEIGHT_HERE.beyondProfile : NO_HEIGHT_HERE.noProfile}</span>
+                ) : (
+                  <>
+                    {goal.gradeString} {units.length(designZ)} {units.unit}
+                    {cutFill !== null && (
+                      <strong>
+                        {' '}
+                        · {withUnit(cutFillWords(cutFill, units.lengthUnit), units.unit)} to {goal.gradeString}
+                      </strong>
+                    )}
+                  </>
+                )}
+              </p>
+            )}
+            {goal.move && at && (
+              <p className="text-[17px] leading-snug font-semibold" data-testid="road-move">
+                {goal.move(at, against)}
+              </p>
+            )}
+          </div>
+          <div className="relative min-h-0 flex-1 max-lg:h-[250px] max-lg:flex-none">
+            {view === 'plan' && (
+              <Board
+                scene={scene}
+                underlay={underlay}
+                description={`Plan with ${road.name}: stations, where it changes, and what is looked at.`}
+                onPlace={(point) => {
+                  setSubject(TYPED);
+                  const [a, b] = units.axes[0] === 'e' ? [point.e, point.n] : [point.n, point.e];
+                  setTyped({ first: units.edit(Number(a.toFixed(3))), second: units.edit(Number(b.toFixed(3))), z: '' });
+                }}
+                fitTo={road.alignment.elements.flatMap(({ start, end }) => [start, end])}
+                fitKey={active.id}
+              />
+            )}
+            {view === 'section' && (
+              <SectionDrawing
+                road={road}
+                station={shownStation}
+                title={`${road.name} at ${stationText(displayedStation(road.alignment, shownStation).displayed, style)}`}
+                at={against && station !== null ? { offset: against.nearest.offset, z: at?.z ?? null, name } : null}
+                ground={ground}
+                chosen={chosen}
+              />
+            )}
+            {view === 'profile' && <ProfileChart road={road} station={station} z={at?.z ?? null} ground={groundAlong} />}
+          </div>
+          {subject === POLE && (
+            <PolePad
+              distance={against ? Math.abs(against.nearest.offset) : null}
+              busy={shooting.doing !== null}
+              onWalk={() => void shooting.walk(goal.place ?? road.alignment.elements[0]!.start)}
+            />
+          )}
+        </section>
+        <Slip
+          topic={active.id}
+          head={
+            <>
+              <MarkWays />
+              <h1 className="text-xl">{road.name}</h1>
+              <p className="text-ink2">
+                {ALIGNMENT_KIND[active.fact.body.kind]}, {stationText(road.alignment.startStation, style, 0)} to{' '}
+                {stationText(displayedStation(road.alignment, road.alignment.endStation).displayed, style, 0)}, {units.length(road.alignment.length, 1)}{' '}
+                {units.unit} long.
+              </p>
+            </>
+          }
+        >
+          <div className="grid grid-cols-2 gap-3">
+            <Choice label="Along" value={active.id} options={roads.map((each) => [each.id, each.road.name] as const)} onChange={setActive} />
+            <Choice
+              label="Where is"
+              value={subject}
+              options={[
+                ...(inForce
+                  ? ([
+                      [POLE, 'the pole, live'],
+                      [INSTRUMENT, `the instrument, ${inForce.fact.body.name}`],
+                    ] as const)
+                  : []),
+                [TYPED, 'a place, typed or touched on the plan'],
+                ...state.control
+                  .filter(({ revision }) => revision.body.e !== null)
+                  .map(({ revision }) => [revision.body.name, `mark ${revision.body.name}`] as const),
+              ]}
+              onChange={setSubject}
+            />
+            {subject === TYPED && (
+              <>
+                <Field
+                  label={units.axes[0] === 'e' ? 'East' : 'North'}
+                  unit={units.unit}
+                  value={typed.first}
+                  inputMode="decimal"
+                  onChange={(event) => setTyped({ ...typed, first: event.target.value })}
+                  error={typed.first !== '' && units.readLength(typed.first) === null ? 'This is no length.' : null}
+                />
+                <Field
+                  label={units.axes[0] === 'e' ? 'North' : 'East'}
+                  unit={units.unit}
+                  value={typed.second}
+                  inputMode="decimal"
+                  onChange={(event) => setTyped({ ...typed, second: event.target.value })}
+                  error={typed.second !== '' && units.readLength(typed.second) === null ? 'This is no length.' : null}
+                />
+                <Field
+                  label="Height"
+                  unit={units.unit}
+                  value={typed.z}
+                  inputMode="decimal"
+                  onChange={(event) => setTyped({ ...typed, z: event.target.value })}
+                  help="Empty: plan only."
+                />
+              </>
+            )}
+            {surfaces.length > 0 && (
+              <Choice
+                label="Ground drawn with it"
+                value={surfaceChoice}
+                options={[[NO_SURFACE, 'none'], ...surfaces.map(({ id, label }) => [id, label] as const)]}
+                onChange={setSurface}
+              />
+            )}
+          </div>
+          {against && against.feet.length > 1 && (
+            <div className="mt-3">
+              <p className="font-medium text-ochre">The line passes {against.feet.length} times within its corridor: say which pass is meant.</p>
+              <table className={`${TABLE} mt-1`}>
+                <thead>
+                  <tr>
+                    <th className={TH}>Station</th>
+                    <th className={TH_WORD}>Off</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {against.feet.map((foot) => (
+                    <tr key={foot.station}>
+                      <td className={TD}>{stationText(foot.displayed, style)}</td>
+                      <td className={TD_WORD}>{offsetWords(foot.offset, units.lengthUnit)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          )}
+          <StationGoal goal={goal} road={road} />
+          <StationTable active={active} onGo={goal.goTo} />
+          <Remarks road={road} style={style} />
+        </Slip>
+      </div>
+      {subject === POLE && <TypedReading title={`Reading along ${road.name}`} />}
+    </>
+  );
+}
+
+function controlAt(control: ReturnType<typeof useSite>['state']['control'], name: string): SitePoint | null {
+  const body = control.find(({ revision }) => revision.body.name === name)?.revision.body;
+  return body && body.e !== null && body.n !== null ? { e: body.e, n: body.n, z: body.z } : null;
+}
+
+interface WhereProps {
+  readonly against: AgainstRoad | null;
+  readonly road: Road;
+  readonly style: StationStyle;
+  readonly noise: number;
+  readonly stale: boolean;
+  readonly waiting: string;
+}
+
+/** The large sentence: station and offset, or how far beyond the end. */
+function Where({ against, road, style, noise, stale, waiting }: WhereProps) {
+  const units = useUnits();
+  if (!against) return <p className="text-[24px] font-semibold">{waiting}</p>;
+  const { nearest } = against;
+  const side = offsetWords(nearest.offset, units.lengthUnit);
+  const [figure, ...rest] = side.split(' ');
+  const large = `figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`;
+  const region = 'station' in nearest && road.alignment.equations.length > 0 ? `, part ${nearest.region + 1} of its stations` : '';
+  return (
+    <>
+      <p className={large} data-testid="road-where">
+        {'station' in nearest ? (
+          <>
+            <Steady text={stationText(nearest.displayed, style)} noise={noise} unit={units.lengthUnit} /> <span className="text-ink2">·</span>{' '}
+          </>
+        ) : (
+          <>
+            <Steady text={units.length(nearest.extension)} noise={noise} unit={units.lengthUnit} /> {units.unit}{' '}
+            {nearest.status === 'beyondStart' ? 'before its start' : 'beyond its end'} <span className="text-ink2">·</span>{' '}
+          </>
+        )}
+        {rest.length > 0 && /\d/.test(figure!) ? (
+          <>
+            <Steady text={figure!} noise={noise} unit={units.lengthUnit} /> {rest.join(' ')}
+          </>
+        ) : (
+          side
+        )}
+      </p>
+      {!('station' in nearest) && <p className="font-medium text-ochre">The line is carried on straight here: nothing of it was designed.</p>}
+      {'status' in nearest && nearest.status === 'atAngle' && <p className="font-medium text-ochre">Nearest is a bend: nothing is square to the line here.</p>}
+      {against.outside && (
+        <p className="font-medium text-ochre">
+          Outside of the {units.length(road.corridor, 0)} {units.unit} to each side that belong to {road.name}: is this the right line?
+        </p>
+      )}
+      {region !== '' && <span className="sr-only">{region}</span>}
+    </>
+  );
+}
+
+function Remarks({ road, style }: { readonly road: Road; readonly style: StationStyle }) {
+  const remarks = roadRemarks(road);
+  if (remarks.length === 0) return null;
+  return (
+    <ul className="mt-4 border-t border-rule pt-2 text-[14px] text-ink2">
+      {remarks.map((remark, i) => (
+        <li key={i}>{roadRemarkWords(remark, style)}</li>
+      ))}
+    </ul>
+  );
+}
+
+/** The plan: every road, the active one with its stations, what is looked at and where it should go. */
+function useRoadBoard(
+  roads: ReturnType<typeof useRoads>,
+  active: string | null,
+  style: StationStyle,
+  at: PlanPoint | null,
+  stale: boolean,
+  goal: PlanPoint | null,
+): Scene {
+  const { state, inForce } = useSite();
+  const still = useMemo(
+    () => joinScenes(controlScene(state.control, null), ...roads.map((each) => roadScene(each.road, style, each.id === active ? 'active' : 'other'))),
+    [state.control, roads, active, style],
+  );
+  return useMemo(
+    () =>
+      joinScenes(still, {
+        symbols: [
+          ...(goal ? [{ id: 'goal', at: goal, symbol: 'toSet' as const, label: 'here', ink: 'spruce' as const, chosen: true, pickable: false }] : []),
+          ...(at ? [{ id: 'at', at, symbol: 'pole' as const, label: stale ? 'old' : '', ink: 'spruce' as const, pickable: false }] : []),
+        ],
+        instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
+      }),
+    [still, at, stale, goal, inForce],
+  );
+}
+
+/** Heights of a surface across the road at a station. */
+function useGround(surface: OpenSurface | null, road: Road | null, station: Metres): readonly { offset: number; z: number | null }[] {
+  const [found, setFound] = useState<readonly { offset: number; z: number | null }[]>([]);
+  // In steps of a metre: the ground under a pole that moves is not asked for anew at every reading.
+  const near = Math.round(station);
+  useEffect(() => {
+    setFound([]);
+    if (!surface || !road) return;
+    let gone = false;
+    const offsets = Array.from({ length: (2 * ACROSS) / GROUND_STEP + 1 }, (_, i) => i * GROUND_STEP - ACROSS);
+    const places = offsets.flatMap((offset) => {
+      const place = placeOnRoad(road, { station: near, extraOffset: offset });
+      return place ? [{ offset, place }] : [];
+    });
+    void heightsOf(
+      surface,
+      places.map(({ place }) => place),
+    ).then((heights) => {
+      if (!gone && heights) setFound(places.map(({ offset }, i) => ({ offset, z: heights[i] ?? null })));
+    });
+    return () => {
+      gone = true;
+    };
+  }, [surface, road, near]);
+  return found;
+}
+
+const ALONG_SAMPLES = 120;
+
+/** Heights of a surface under the centreline. */
+function useGroundAlong(surface: OpenSurface | null, road: Road | null): readonly { station: number; z: number | null }[] {
+  const [found, setFound] = useState<readonly { station: number; z: number | null }[]>([]);
+  useEffect(() => {
+    setFound([]);
+    if (!surface || !road) return;
+    let gone = false;
+    const { startStation, length } = road.alignment;
+    const stations = Array.from({ length: ALONG_SAMPLES + 1 }, (_, i) => startStation + (length * i) / ALONG_SAMPLES);
+    const places = stations.map((station) => placeOnRoad(road, { station })!);
+    void heightsOf(surface, places).then((heights) => {
+      if (!gone && heights) setFound(stations.map((station, i) => ({ station, z: heights[i] ?? null })));
+    });
+    return () => {
+      gone = true;
+    };
+  }, [surface, road]);
+  return found;
+}

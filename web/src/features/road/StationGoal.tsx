@@ -1,0 +1,82 @@
+import { displayedStation } from '@idle-marker/core';
+import type { Road } from '@idle-marker/records';
+import { stationText } from '@idle-marker/words';
+import { useStationStyle } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { useKey } from '../../ui/useKey.ts';
+import type { StationGoal as Goal } from './useStationGoal.ts';
+
+/** Which station, string and offset the pole should come to; the next one with one key. */
+export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road: Road }) {
+  const units = useUnits();
+  const style = useStationStyle();
+  const { step } = goal;
+  useKey('.', step && (() => step(1)));
+  useKey(',', step && (() => step(-1)));
+  const strings = road.template.names.map((name) => [name, name] as const);
+  return (
+    <fieldset className="mt-4 border-t border-rule pt-2">
+      <legend className="pr-2 text-[17px]">Go to a station</legend>
+      <div className="grid grid-cols-2 gap-3">
+        <Field
+          label="Station"
+          value={goal.text}
+          placeholder={stationText(road.alignment.startStation, style, 0)}
+          onChange={(event) => goal.setText(event.target.value)}
+          error={goal.fault}
+        />
+        <Field label="Then every" unit={units.unit} value={goal.interval} inputMode="decimal" onChange={(event) => goal.setInterval(event.target.value)} />
+        <div className="col-span-2 flex gap-2">
+          <Button disabled={!step} onClick={() => step?.(-1)} hint="," aria-label="The station before">
+            Back
+          </Button>
+          <Button disabled={!step} onClick={() => step?.(1)} hint="." aria-label="The next station">
+            Next
+          </Button>
+        </div>
+        {goal.found.length > 1 && (
+          <div className="col-span-2" role="group" aria-label="Which of the places with this station">
+            <p className="font-medium text-ochre">This station comes {goal.found.length} times along the line: which one?</p>
+            <div className="mt-1 flex flex-wrap gap-2">
+              {goal.found.map((each, i) => (
+                <Button key={each.station} look={i === goal.chosen ? 'primary' : 'plain'} onClick={() => goal.choose(i)}>
+                  {units.length(each.station - road.alignment.startStation, 1)} {units.unit} from the start
+                  {road.alignment.equations.length > 0 && `, ${each.region === 0 ? 'before the jump' : `after jump ${each.region}`}`}
+                </Button>
+              ))}
+            </div>
+          </div>
+        )}
+        <Choice label="On" value={goal.string} options={strings} onChange={goal.setString} />
+        <Choice label="Cut and fill to" value={goal.gradeString} options={strings} onChange={goal.setGradeString} />
+        <Field
+          label="Off it by"
+          unit={units.unit}
+          value={goal.off}
+          inputMode="decimal"
+          placeholder="0"
+          onChange={(event) => goal.setOff(event.target.value)}
+          error={goal.off.trim() !== '' && units.readLength(goal.off) === null ? 'This is no length.' : null}
+        />
+        <Choice
+          label="to the"
+          value={goal.side}
+          options={[
+            ['right', 'right'],
+            ['left', 'left'],
+          ]}
+          onChange={goal.setSide}
+        />
+      </div>
+      {goal.place && goal.station !== null && (
+        <p className="mt-2 text-[14px] text-ink2" data-testid="goal-place">
+          {stationText(displayedStation(road.alignment, goal.station).displayed, style)}: {units.axes[0] === 'e' ? 'E' : 'N'}{' '}
+          {units.length(goal.place[units.axes[0]])}, {units.axes[1] === 'n' ? 'N' : 'E'} {units.length(goal.place[units.axes[1]])},{' '}
+          {goal.place.z === null ? 'no height here' : `height ${units.length(goal.place.z)}`}.
+        </p>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,51 @@
+/** Roads of the site that can be asked, and the one that is worked along on this device. */
+import { useMemo, useSyncExternalStore } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { roadOf, type Road } from '@idle-marker/records';
+import { usualStationFormat, type StationStyle } from '@idle-marker/words';
+import { useSite } from './SiteContext.tsx';
+
+export interface SiteRoad {
+  /** Of the line over all its revisions. */
+  readonly id: string;
+  readonly fact: Fact<'alignment'>;
+  readonly road: Road;
+}
+
+export function useRoads(): readonly SiteRoad[] {
+  const { alignments } = useSite().state;
+  return useMemo(
+    () =>
+      alignments.flatMap((fact): SiteRoad[] => {
+        const road = roadOf(fact.body);
+        return road.ok ? [{ id: fact.body.alignment, fact, road: road.value }] : [];
+      }),
+    [alignments],
+  );
+}
+
+const keyOf = (site: string): string => `idle-marker road ${site}`;
+const listeners = new Set<() => void>();
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+/** The first one until another is chosen. */
+export function useActiveRoad(): readonly [SiteRoad | null, (id: string) => void] {
+  const { id } = useSite();
+  const roads = useRoads();
+  const kept = useSyncExternalStore(subscribe, () => localStorage.getItem(keyOf(id)));
+  return [roads.find((each) => each.id === kept) ?? roads[0] ?? null, (next) => workAlong(id, next)];
+}
+
+export function workAlong(site: string, road: string): void {
+  localStorage.setItem(keyOf(site), road);
+  for (const listener of listeners) listener();
+}
+
+/** How this site writes stations. */
+export function useStationStyle(): StationStyle {
+  const { settings } = useSite().state;
+  return useMemo(() => ({ unit: settings.lengthUnit, format: settings.stationFormat ?? usualStationFormat(settings.lengthUnit) }), [settings]);
+}
