@@ -161,7 +161,7 @@ export { judgeTrust, type SuspectTarget, type TrustResult } from './proof/trust/
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { linePairs } from './layout/linePairs.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
-export { pointMarks, pointsWithRecoveries, type PointsError } from './layout/pointMarks.ts';
+export { markOn, pointMarks, pointsError, pointsWithRecoveries, type PointsError } from './layout/pointMarks.ts';
 export {
   againstPath,
   bulgeOf,

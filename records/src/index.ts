@@ -118,6 +118,7 @@ export {
   type RoadError,
   type RoadRemark,
 } from './roads.ts';
+export { crossCheck, olderRoads, roadItem, roadOfItem, roadWorkOf, type CrossCheck, type RoadOptions, type RoadWork } from './roadPackages.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
 export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution, type CautionCode } from './cautions.ts';

@@ -7,6 +7,7 @@ import {
   lengthFromMetres,
   lineEndHubs,
   linePairs,
+  markOn,
   marksAlongPath,
   METRES_PER_UNIT,
   movedOutline,
@@ -15,10 +16,13 @@ import {
   otherOffsets,
   pathOf,
   pointMarks,
+  pointsError,
   pointsWithRecoveries,
   planDistance,
+  polar,
   RADIANS_PER_DEGREE,
   rakedAt,
+  wrapTurn,
   type BoltsError,
   type HubPlan,
   type KeepClear,
@@ -44,7 +48,7 @@ const COMPASS_LETTERS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 const compassLetters = (direction: Radians): string => COMPASS_LETTERS[Math.round(direction / (Math.PI / 4)) % 8]!;
 
 /** What a rule needs and was not given. */
-export type RuleError = { readonly code: 'RULE_INCOMPLETE'; readonly needs: 'along' | 'pattern' | 'rake' | 'designZ' };
+export type RuleError = { readonly code: 'RULE_INCOMPLETE'; readonly needs: 'along' | 'pattern' | 'rake' | 'designZ' | 'road' };
 export type PlanError = (OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError) & { readonly item: string };
 
 type Hub = HubPlan & { readonly z?: Metres | null };
@@ -79,6 +83,26 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
     const { spacing, side, closed } = along;
     return marksAlongPath(corners, closed, { spacing, offset: side === 'on' ? 0 : side === 'right' ? offset : -offset, label: chainageLabel(unit) });
   },
+  road: ({ corners, road }, offset) => {
+    if (!road || road.stations.length !== corners.length) return fail({ code: 'RULE_INCOMPLETE', needs: 'road' });
+    const error = pointsError(corners);
+    if (error) return fail(error);
+    const hand = { on: 0, right: 1, left: -1 }[road.side];
+    return ok(
+      corners.map((corner, i): Hub => {
+        const at = road.stations[i]!;
+        const off = hand === 0 ? 0 : (at.offset ?? offset);
+        const direction = wrapTurn(at.azimuthDeg * RADIANS_PER_DEGREE + (hand * Math.PI) / 2);
+        return {
+          ...markOn(corner),
+          place: off === 0 ? { e: corner.e, n: corner.n } : polar(corner, direction, off),
+          offset: off,
+          direction,
+          z: corner.z ?? null,
+        };
+      }),
+    );
+  },
   bolts: ({ corners, pattern }, offset) => {
     if (!pattern) return fail({ code: 'RULE_INCOMPLETE', needs: 'pattern' });
     const { azimuthDeg, ...rest } = pattern;
@@ -103,12 +127,15 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
     const hubs = RULES[item.rule](item, offset, unit);
     if (!hubs.ok) return fail({ ...hubs.error, item: item.name });
     const onSurface = item.surface && new Map(item.surface.heights.map(({ key, z }) => [key, z]));
-    for (const hub of hubs.value) {
+    for (const [i, hub] of hubs.value.entries()) {
       const isCentre = hub.offset === 0;
       plans.push({
         key: `${item.name}/${hub.key}`,
         // Along a line the chainage is the name; elsewhere the side of the corner has to be told.
-        name: freeName(isCentre || item.rule === 'along' ? `${prefix}-${hub.corner}` : `${prefix}-${hub.corner} ${compassLetters(hub.direction)}`, taken),
+        name: freeName(
+          isCentre || item.rule === 'along' || item.rule === 'road' ? `${prefix}-${hub.corner}` : `${prefix}-${hub.corner} ${compassLetters(hub.direction)}`,
+          taken,
+        ),
         place: hub.place,
         design: hub.designPlace,
         corner: hub.corner,
@@ -119,11 +146,27 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
         alsoOffFace: hub.alsoOffFace && [...hub.alsoOffFace],
         onLine: hub.onLine && [...hub.onLine],
         designZ: item.rule === 'rakedPiles' ? item.rake!.workingZ : onSurface ? (onSurface.get(hub.key) ?? null) : (hub.z ?? item.designZ),
+        ...(item.road ? { road: roadPart(item, item.road, i) } : {}),
         ...(item.rule === 'rakedPiles' && isCentre ? { rake: { azimuthDeg: item.rake!.azimuthDeg, ratio: item.rake!.ratio } } : {}),
       });
     }
   }
   return ok(plans);
+}
+
+/** What the mark of a station says of the road. */
+function roadPart(item: Item, road: NonNullable<Item['road']>, i: number): NonNullable<Plan['road']> {
+  const { station, azimuthDeg, why, alsoZ } = road.stations[i]!;
+  return {
+    name: item.source,
+    station,
+    azimuthDeg,
+    why,
+    to: road.string,
+    gradeTo: road.gradeString,
+    side: road.side,
+    also: road.alsoString === null ? null : { to: road.alsoString, z: alsoZ },
+  };
 }
 
 /** Where the surface of an item has to be asked for heights: the design's own places, by the key of each mark within the item. */
@@ -163,7 +206,7 @@ function drawnPath(corners: Item['corners'], closed: boolean): Item['corners'] {
 /** An item as it is drawn: one closed outline, or its lines; points are drawn by their marks. */
 export function shapesOf(item: Pick<Item, 'rule' | 'corners' | 'along' | 'moved'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
   const { rule, corners, along } = item;
-  if (rule === 'points' || rule === 'recoveries' || rule === 'bolts' || rule === 'rakedPiles') return [];
+  if (rule === 'points' || rule === 'recoveries' || rule === 'bolts' || rule === 'rakedPiles' || rule === 'road') return [];
   if (isOutlineRule(rule)) {
     const outward = outwardOf(item);
     const marked = outward === 0 ? null : movedOutline(corners, outward);

@@ -149,7 +149,12 @@ export function markBody(state: SiteState, { solution, work, plan, sight, stake,
     meaning: plan.meaning,
     cutFill,
     heightReference,
-    also: also ? { heightReference: also.heightReference, cutFill: cutFill === null ? null : cutFill - also.above } : null,
+    also: plan.road?.also
+      ? { heightReference, to: plan.road.also.to, cutFill: hubZ === null || plan.road.also.z === null ? null : hubZ - plan.road.also.z }
+      : also
+        ? { heightReference: also.heightReference, cutFill: cutFill === null ? null : cutFill - also.above }
+        : null,
+    road: plan.road ?? null,
   };
   return {
     package: work.id,

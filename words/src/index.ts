@@ -39,6 +39,8 @@ export { landXmlFaultWords, landXmlWarningWords, profileFaultWords } from './lan
 export {
   ALIGNMENT_KIND,
   gradeText,
+  gradeWords,
+  stringWords,
   JUNCTION,
   NO_HEIGHT_HERE,
   offsetWords,

@@ -2,11 +2,12 @@ import type { BoltsError, LineEndsError, MovedOutlineError, OutlineError, PathEr
 
 interface RuleFault {
   readonly code: 'RULE_INCOMPLETE';
-  readonly needs: 'along' | 'pattern' | 'rake' | 'designZ';
+  readonly needs: 'along' | 'pattern' | 'rake' | 'designZ' | 'road';
 }
 
 const NEEDS: Readonly<Record<RuleFault['needs'], string>> = {
   along: 'Say how far apart the points along the line are.',
+  road: 'The stations of the road are missing: make the package along the road again.',
   pattern: 'Give the pattern of the bolts.',
   rake: 'Say how far and whither the piles lean, and the level they are marked at.',
   designZ: 'Give the height of the pile heads: where a leaning pile comes through depends on it.',

@@ -222,3 +222,15 @@ export function shapeWords(kind: 'line' | 'curve' | 'spiral', curvature: number,
   if (kind === 'curve') return `on the curve ${way}, radius ${radius}`;
   return Math.abs(curvature) < 1e-5 ? 'on the spiral, where it is straight' : `on the spiral ${way}, radius ${radius} here`;
 }
+
+/** A string as it is said: the face, the back and the flow line of a kerb. */
+export function stringWords(name: string): string {
+  const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
+  return part ? `${{ face: 'face', back: 'back', flowLine: 'flow line' }[part[2] as 'face' | 'back' | 'flowLine']} of ${part[1]}` : name;
+}
+
+/** A string as heights are given to it: of a kerb's face and back it is the top. */
+export function gradeWords(name: string): string {
+  const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
+  return part ? `${{ face: 'top of', back: 'top at the back of', flowLine: 'flow line of' }[part[2] as 'face' | 'back' | 'flowLine']} ${part[1]}` : name;
+}

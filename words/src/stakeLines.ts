@@ -1,5 +1,6 @@
-import { formatLength, type CornerMeaning, type LengthUnit, type StakeLine } from '@idle-marker/core';
+import { formatLength, type CornerMeaning, type HeightReference, type LengthUnit, type StakeLine } from '@idle-marker/core';
 import { isNothing, writtenLength, type Rounding } from './rounding.ts';
+import { gradeWords, stringWords } from './road.ts';
 import { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export type StakeConvention = 'plainWords' | 'shortForms';
@@ -9,6 +10,8 @@ export function stakeWords(lines: readonly StakeLine[], convention: StakeConvent
   const short = convention === 'shortForms';
   // Feet and inches carry their own signs.
   const length = (metres: number) => `${writtenLength(metres, unit, rounding)}${short || rounding === 'sixteenth' ? '' : ` ${UNIT_ABBREVIATION[unit]}`}`;
+  const feature = ({ heightReference, string }: { readonly heightReference: HeightReference; readonly string?: string }): string =>
+    string !== undefined ? gradeWords(string) : short ? HEIGHT_REFERENCE_SHORT[heightReference] : HEIGHT_REFERENCE[heightReference];
   return lines.map((line) => {
     switch (line.line) {
       case 'offset':
@@ -16,13 +19,18 @@ export function stakeWords(lines: readonly StakeLine[], convention: StakeConvent
         return short ? `${length(line.offset)} O/S` : `${length(line.offset)} offset`;
       case 'to':
         return `${line.on ? 'on' : 'to'} ${line.to}, ${MEANING[line.meaning]}`;
+      case 'string':
+        return `${line.on ? 'on' : 'to'} ${stringWords(line.string)}`;
+      case 'station':
+        return `${line.station} ${line.road}`;
+      case 'why':
+        return line.why;
       case 'cut':
       case 'fill':
-        if (isNothing(line.by, unit, rounding))
-          return `ON GRADE, ${short ? HEIGHT_REFERENCE_SHORT[line.heightReference] : HEIGHT_REFERENCE[line.heightReference]}`;
-        return `${line.line.toUpperCase()} ${length(line.by)} to ${short ? HEIGHT_REFERENCE_SHORT[line.heightReference] : HEIGHT_REFERENCE[line.heightReference]}`;
+        if (isNothing(line.by, unit, rounding)) return `ON GRADE, ${feature(line)}`;
+        return `${line.line.toUpperCase()} ${length(line.by)} to ${feature(line)}`;
       case 'grade':
-        return `ON GRADE, ${short ? HEIGHT_REFERENCE_SHORT[line.heightReference] : HEIGHT_REFERENCE[line.heightReference]}`;
+        return `ON GRADE, ${feature(line)}`;
       case 'noHeight':
         return 'no height';
       case 'name':
@@ -45,10 +53,17 @@ interface HubPlace {
   readonly offFace: readonly string[] | null;
   readonly alsoOffFace: readonly string[] | null;
   readonly onLine: readonly string[] | null;
+  readonly road?: { readonly name: string; readonly to: string; readonly side: 'on' | 'left' | 'right'; readonly why: string } | undefined;
 }
 
 /** Where a mark stands against what it leads to: "Offset hub, 2.000 m off C5–A5, on the line A5–A1, outside face". */
-export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, onLine }: HubPlace, unit: LengthUnit): string {
+export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, onLine, road }: HubPlace, unit: LengthUnit): string {
+  if (road) {
+    const string = stringWords(road.to);
+    const where =
+      offset === 0 ? `On ${string}` : `Offset hub, ${formatLength(offset, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]} ${road.side} of ${string}`;
+    return `${where} at ${corner} of ${road.name}${road.why ? `: ${road.why}` : ''}`;
+  }
   const what = MEANING[meaning];
   if (offset === 0) return `On ${corner} itself, ${what}`;
   const off = offFace ? `off ${offFace.join('–')}` : onLine ? `beyond ${corner}` : `beside ${corner}`;

@@ -25,6 +25,7 @@ export const HEIGHT_REFERENCE: Readonly<Record<HeightReference, string>> = {
   topOfKerb: 'top of kerb',
   subgrade: 'subgrade',
   surface: 'design surface',
+  string: 'line named on the stake',
 };
 
 /** Short forms for a stake, each with the one meaning above. */
@@ -36,6 +37,7 @@ export const HEIGHT_REFERENCE_SHORT: Readonly<Record<HeightReference, string>> =
   topOfKerb: 'TOK',
   subgrade: 'SG',
   surface: 'DS',
+  string: 'LINE',
 };
 
 export const STANDING: Readonly<Record<Standing, string>> = {

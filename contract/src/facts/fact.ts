@@ -83,7 +83,7 @@ export function referencesOf(fact: AnyFact): string[] {
       refs.push(fact.body.supersedes, fact.body.parent ?? null);
       break;
     case 'package':
-      refs.push(fact.body.supersedes, ...fact.body.items.map((item) => item.drawing ?? null));
+      refs.push(fact.body.supersedes, ...fact.body.items.flatMap((item) => [item.drawing ?? null, item.road?.alignment ?? null]));
       break;
     case 'mark':
       refs.push(fact.body.package, fact.body.solution, fact.body.sight, fact.body.supersedes);

@@ -1,8 +1,8 @@
 /** What is written on a stake, line by line, as data: the words are put to it in one place. */
 import type { Metres } from '../quantity/unit.ts';
 
-/** Feature that heights are given to. */
-export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade' | 'surface';
+/** Feature that heights are given to; `string` is a line of a road, named at each mark. */
+export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade' | 'surface' | 'string';
 
 /** What the corner of an item means. */
 export type CornerMeaning = 'outsideFace' | 'insideFace' | 'wallCentre' | 'gridLine' | 'waterLine' | 'centre' | 'edge';
@@ -18,28 +18,51 @@ export interface StakeContent {
   readonly cutFill: Metres | null;
   readonly heightReference: HeightReference;
   /** A second feature that the same hub is written for. */
-  readonly also?: { readonly cutFill: Metres | null; readonly heightReference: HeightReference } | null;
+  readonly also?: {
+    readonly cutFill: Metres | null;
+    readonly heightReference: HeightReference;
+    /** Its own name, before the reference. */ readonly to?: string;
+  } | null;
+  /** Along a road: the names of what offset and height lead to, and what changes at the station. */
+  readonly road?: { readonly name: string; readonly to: string; readonly gradeTo: string; readonly why: string } | null;
 }
 
 export type StakeLine =
   | { readonly line: 'offset'; readonly offset: Metres }
   | { readonly line: 'to'; readonly to: string; readonly meaning: CornerMeaning; /** The mark stands on it. */ readonly on: boolean }
-  | { readonly line: 'cut' | 'fill' | 'grade'; readonly by: Metres; readonly heightReference: HeightReference }
+  | { readonly line: 'string'; readonly string: string; /** The mark stands on it. */ readonly on: boolean }
+  | { readonly line: 'station'; readonly station: string; readonly road: string }
+  | { readonly line: 'why'; readonly why: string }
+  | {
+      readonly line: 'cut' | 'fill' | 'grade';
+      readonly by: Metres;
+      readonly heightReference: HeightReference;
+      /** The string that it leads to, instead. */ readonly string?: string;
+    }
   | { readonly line: 'noHeight' }
   | { readonly line: 'name'; readonly name: string };
 
 /** Cut and fill that round to nothing at `decimals` of metres are "on grade". */
 export function stakeLines(content: StakeContent, decimals = 3): StakeLine[] {
+  const { road } = content;
+  const on = content.offset === 0;
   const lines: StakeLine[] = [
     { line: 'offset', offset: content.offset },
-    { line: 'to', to: content.to, meaning: content.meaning, on: content.offset === 0 },
+    ...(road
+      ? [
+          { line: 'string' as const, string: road.to, on },
+          { line: 'station' as const, station: content.to, road: road.name },
+        ]
+      : [{ line: 'to' as const, to: content.to, meaning: content.meaning, on }]),
   ];
-  const heightLine = (cutFill: Metres, heightReference: HeightReference): StakeLine => {
+  const heightLine = (cutFill: Metres, heightReference: HeightReference, string?: string): StakeLine => {
     const rounded = Number(cutFill.toFixed(decimals));
-    return { line: rounded > 0 ? 'cut' : rounded < 0 ? 'fill' : 'grade', by: Math.abs(cutFill), heightReference };
+    const line = rounded > 0 ? 'cut' : rounded < 0 ? 'fill' : 'grade';
+    return { line, by: Math.abs(cutFill), heightReference, ...(string === undefined ? {} : { string }) };
   };
-  lines.push(content.cutFill === null ? { line: 'noHeight' } : heightLine(content.cutFill, content.heightReference));
-  if (content.also && content.also.cutFill !== null) lines.push(heightLine(content.also.cutFill, content.also.heightReference));
+  lines.push(content.cutFill === null ? { line: 'noHeight' } : heightLine(content.cutFill, content.heightReference, road?.gradeTo));
+  if (content.also && content.also.cutFill !== null) lines.push(heightLine(content.also.cutFill, content.also.heightReference, content.also.to));
+  if (road && road.why !== '') lines.push({ line: 'why', why: road.why });
   lines.push({ line: 'name', name: content.name });
   return lines;
 }

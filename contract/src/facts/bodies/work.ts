@@ -7,6 +7,7 @@ import {
   NullableCoordinate,
   NullableDay,
   NullableNumber,
+  NullableString,
   NullableUuid,
   Place,
   PlacePlan,
@@ -22,10 +23,39 @@ const NullableFace = Type.Unsafe<string[] | null>({ anyOf: [{ type: 'null' }, Fa
 
 export const MeaningWord = Words('outsideFace', 'insideFace', 'wallCentre', 'gridLine', 'waterLine', 'centre', 'edge');
 
-export const HeightReferenceWord = Words('finishedFloor', 'topOfWall', 'underside', 'invert', 'topOfKerb', 'subgrade', 'surface');
+export const HeightReferenceWord = Words('finishedFloor', 'topOfWall', 'underside', 'invert', 'topOfKerb', 'subgrade', 'surface', 'string');
 
 /** What a crew wants in the ground or on the slab. */
 export const MarkKindWord = Words('hubAndLath', 'nail', 'paintCross', 'plateLine', 'scribedLine');
+
+const StationRule = Type.Unsafe<{
+  from: number | null;
+  to: number | null;
+  interval: number | null;
+  byRadius: { upTo: number; interval: number }[];
+  equalParts: { parts: number } | { chord: number } | { rise: number } | null;
+  special: boolean;
+  extra: number[];
+  direction: 'up' | 'down';
+}>(
+  closed({
+    from: NullableCoordinate,
+    to: NullableCoordinate,
+    interval: NullableNumber,
+    byRadius: Type.Array(closed({ upTo: Type.Number({ exclusiveMinimum: 0 }), interval: Type.Number({ exclusiveMinimum: 0 }) }), { maxItems: 20 }),
+    equalParts: Type.Unsafe<unknown>({
+      anyOf: [
+        { type: 'null' },
+        closed({ parts: Type.Integer({ minimum: 1, maximum: 1000 }) }),
+        closed({ chord: Type.Number({ exclusiveMinimum: 0 }) }),
+        closed({ rise: Type.Number({ exclusiveMinimum: 0 }) }),
+      ],
+    }),
+    special: Type.Boolean(),
+    extra: Type.Array(Coordinate, { maxItems: 1000 }),
+    direction: Words('up', 'down'),
+  }),
+);
 
 const RakeFields = { azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }), ratio: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) };
 
@@ -73,6 +103,32 @@ const ItemOptions = {
   rake: Type.Optional(closed({ ...RakeFields, workingZ: Coordinate })),
   /** The revision of the drawing that the corners were taken from. */
   drawing: Type.Optional(Uuid),
+  /** Along a road: which string of which revision of it, on which side of it, and of each corner its station. */
+  road: Type.Optional(
+    closed({
+      alignment: Uuid,
+      /** The road over all its revisions. */
+      line: Uuid,
+      string: Name,
+      gradeString: Name,
+      alsoString: NullableString,
+      side: Words('on', 'left', 'right'),
+      rule: StationRule,
+      stations: Type.Array(
+        closed({
+          /** Without equations. */
+          station: Coordinate,
+          azimuthDeg: Type.Number({ minimum: -360, maximum: 360 }),
+          /** What changes there, in words; empty at a round station. */
+          why: Type.String({ maxLength: 200 }),
+          /** An offset of its own; null for the package's. */
+          offset: Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0, maximum: 1000 }),
+          alsoZ: NullableCoordinate,
+        }),
+        { maxItems: 2000 },
+      ),
+    }),
+  ),
   /** The revision of the grid that they were taken from; a corner has the name that the grid gives it. */
   grid: Type.Optional(Uuid),
   /** The surface that heights were taken from instead of one design height: of each mark by its key within the item, none where it has none. */
@@ -99,6 +155,19 @@ export const MarkPlanBody = closed({
   alsoOffFace: NullableFace,
   onLine: NullableFace,
   designZ: NullableCoordinate,
+  /** Along a road: where, what is there, what offset and heights lead to, and the direction of the road. */
+  road: Type.Optional(
+    closed({
+      name: Name,
+      station: Coordinate,
+      azimuthDeg: Type.Number({ minimum: -360, maximum: 360 }),
+      why: Type.String({ maxLength: 200 }),
+      to: Name,
+      gradeTo: Name,
+      side: Words('on', 'left', 'right'),
+      also: Type.Unsafe<{ to: string; z: number | null } | null>({ anyOf: [{ type: 'null' }, closed({ to: Name, z: NullableCoordinate })] }),
+    }),
+  ),
   /** The place holds at the design height; on other ground the axis comes through elsewhere. */
   rake: Type.Optional(closed(RakeFields)),
 });
@@ -116,9 +185,9 @@ export const PackageBody = closed({
       designZ: NullableCoordinate,
       /**
        * What the corners are: one closed outline in order (with hubs off its faces, or a pair beyond the ends of every side), ends of lines two by two, points to mark themselves (in a row where
-       * recovery marks stand beside them), a line to be marked along, centres of bolt groups, or heads of leaning piles.
+       * recovery marks stand beside them), a line to be marked along, stations of a road, centres of bolt groups, or heads of leaning piles.
        */
-      rule: Words('outline', 'linePairs', 'lineEnds', 'points', 'recoveries', 'along', 'bolts', 'rakedPiles'),
+      rule: Words('outline', 'linePairs', 'lineEnds', 'points', 'recoveries', 'along', 'bolts', 'rakedPiles', 'road'),
       corners: Type.Array(
         closed({
           name: Name,

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { fromRetired, gridOf, markKey, olderGrids, outwardOf } from '@idle-marker/records';
-import { AREA_KIND, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
+import { fromRetired, gridOf, markKey, olderGrids, olderRoads, outwardOf } from '@idle-marker/records';
+import { AREA_KIND, gradeWords, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
 import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { sourceBytes } from '../../ledger/beside.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -24,6 +24,7 @@ import { EditGrid } from './EditGrid.tsx';
 import { EditPackage } from './EditPackage.tsx';
 import { EditRoad } from './EditRoad.tsx';
 import { OffsetsDialog } from './OffsetsDialog.tsx';
+import { RoadPackage } from '../road/RoadPackage.tsx';
 import { RoadRow } from './RoadRow.tsx';
 
 /** What is to be marked, for whom, and how good it has to be. */
@@ -40,6 +41,9 @@ export function Place() {
   const [editedRoad, setRoad] = useState<Fact<'alignment'> | 'new' | null>(null);
   const roads = useRoads();
   const style = useStationStyle();
+  /** The road that the package to be changed was made along. */
+  const along = editing === null || editing === 'new' ? undefined : editing.body.items.find(({ road }) => road !== undefined)?.road;
+  const roadUnder = (along && roads.find((each) => each.id === along.line)) ?? null;
   const drawings = useDrawings();
   const underlay = useUnderlay();
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
@@ -178,6 +182,14 @@ export function Place() {
                   It was taken from {fact.body.name}, which is no longer used: is there a newer one?
                 </p>
               ))}
+              {olderRoads(state, work).map((fact) => (
+                <p key={fact.id} className="font-medium text-ochre">
+                  {fact.body.name} was changed since: these places are the older one’s.{' '}
+                  <Button look="quiet" aria-label={`Bring ${work.body.name} along`} onClick={() => setEditing(work)}>
+                    Bring along…
+                  </Button>
+                </p>
+              ))}
               {olderGrids(state, work).map((fact) => (
                 <p key={fact.id} className="font-medium text-ochre">
                   Grid {fact.body.name} was changed since: these places are the older one’s.{' '}
@@ -188,10 +200,14 @@ export function Place() {
               ))}
               {work.body.items.map((item) => (
                 <p key={item.name} className="mt-1">
-                  {item.name}: {sizeOf(item)}, {MEANING[item.meaning]}
+                  {item.name}: {sizeOf(item)}
+                  {!item.road && `, ${MEANING[item.meaning]}`}
                   {outwardOf(item) !== 0 &&
                     `, marked ${units.length(Math.abs(outwardOf(item)))} ${units.unit} ${outwardOf(item) > 0 ? 'outside' : 'inside'} of it`}
-                  , height {units.length(item.designZ)} {units.unit}. <span className="text-ink2">Source: {item.source}</span>
+                  {item.road
+                    ? `, ${item.road.side === 'on' ? 'on it' : `hubs on its ${item.road.side}`}, cut and fill to ${gradeWords(item.road.gradeString)}`
+                    : `, height ${units.length(item.designZ)} ${units.unit}`}
+                  . <span className="text-ink2">Source: {item.source}</span>
                 </p>
               ))}
               <table className={`${TABLE} mt-2`}>
@@ -234,7 +250,12 @@ export function Place() {
       {editedRoad !== null && <EditRoad fact={editedRoad === 'new' ? null : editedRoad} onClose={() => setRoad(null)} />}
       {grid !== null && <EditGrid grid={grid === 'new' ? null : grid} onClose={() => setGrid(null)} />}
       {drawing !== null && <DrawingDialog drawing={drawing.of} sameFile={drawing.sameFile} file={drawing.file ?? null} onClose={() => setDrawing(null)} />}
-      {editing !== null && <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
+      {editing !== null &&
+        (roadUnder ? (
+          <RoadPackage active={roadUnder} work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />
+        ) : (
+          <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />
+        ))}
     </div>
   );
 }
@@ -248,6 +269,8 @@ function sizeOf({ rule, corners, rake }: FactBody<'package'>['items'][number]): 
       return `${corners.length / 2} lines`;
     case 'along':
       return `along a line of ${corners.length} corners`;
+    case 'road':
+      return `${corners.length} stations`;
     case 'bolts':
       return `${corners.length} ${corners.length === 1 ? 'group' : 'groups'} of bolts`;
     case 'rakedPiles':

@@ -16,6 +16,9 @@ type Package = FactBody<'package'>;
 
 const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
 
+/** Lines of roads are chosen where marks are made along them. */
+const REFERENCES = entries(HEIGHT_REFERENCE).filter(([key]) => key !== 'string');
+
 /** Makes a package, or a new revision of one: marks that are set keep standing, since their keys stay. */
 export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; onClose(): void }) {
   const { state, say } = useSite();
@@ -153,7 +156,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           error={errors.offset}
           help={round !== null ? `No round length: crews keep ${units.length(round)} in mind and on the tape.` : undefined}
         />
-        <Choice label="Cut and fill to" value={heightReference} options={entries(HEIGHT_REFERENCE)} onChange={setHeightReference} />
+        <Choice label="Cut and fill to" value={heightReference} options={REFERENCES} onChange={setHeightReference} />
         <Choice label="What kind of mark" value={markKind} options={entries(MARK_KIND)} onChange={setMarkKind} />
         <Field
           label="What it is used for"
@@ -166,7 +169,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         <Choice
           label="Cut and fill also to"
           value={also}
-          options={[['none', 'nothing else'], ...entries(HEIGHT_REFERENCE).filter(([key]) => key !== heightReference)]}
+          options={[['none', 'nothing else'], ...REFERENCES.filter(([key]) => key !== heightReference)]}
           onChange={setAlso}
         />
         {also !== 'none' && (

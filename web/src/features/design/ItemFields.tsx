@@ -28,6 +28,7 @@ const LISTED: Readonly<Record<DraftItem['rule'], string>> = {
   points: 'Points to mark',
   recoveries: 'Points to mark, in order along the row',
   along: 'Corners in order along the line',
+  road: 'Stations of the road',
   bolts: 'Centres of the groups of bolts',
   rakedPiles: 'Heads of the piles, in order along the row',
 };

@@ -1,7 +1,7 @@
 import type { Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { recomputedHeight, type RoundStop } from '@idle-marker/records';
-import { HEIGHT_REFERENCE } from '@idle-marker/words';
+import { gradeWords, HEIGHT_REFERENCE } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Figure } from '../../ui/Figure.tsx';
@@ -41,7 +41,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
           </dd>
         </div>
         <div>
-          <dt className="text-[13px] text-ink2 first-letter:uppercase">{HEIGHT_REFERENCE[work.body.heightReference]}</dt>
+          <dt className="text-[13px] text-ink2 first-letter:uppercase">
+            {plan.road ? gradeWords(plan.road.gradeTo) : HEIGHT_REFERENCE[work.body.heightReference]}
+          </dt>
           <dd>
             <Figure metres={plan.designZ} className="figures text-[22px] font-medium" />
             {settings.siteZero !== null && plan.designZ !== null && (
@@ -61,6 +63,12 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
                 <CutFill cutFill={cutFill} rounding={work.body.rounding} />
                 {work.body.also && <CutFill small cutFill={cutFill - work.body.also.above} rounding={work.body.rounding} />}
                 {work.body.also && <span className="block text-[13px] text-ink2">the second to {HEIGHT_REFERENCE[work.body.also.heightReference]}</span>}
+                {plan.road?.also && plan.road.also.z !== null && from !== null && (
+                  <>
+                    <CutFill small cutFill={from - plan.road.also.z} rounding={work.body.rounding} />
+                    <span className="block text-[13px] text-ink2">the second to {gradeWords(plan.road.also.to)}</span>
+                  </>
+                )}
                 <span className="text-[13px] text-ink2">{hubZ === null ? 'from the ground; the stake gets it from the hub' : 'from the hub'}</span>
               </>
             )}

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { azimuth, moveFor, moveGrade, planDistance, type Move } from '@idle-marker/core';
+import { azimuth, moveFor, moveGrade, planDistance, RADIANS_PER_DEGREE, type Move } from '@idle-marker/core';
 import { placeAtGround } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { TypedReading } from '../../link/TypedReading.tsx';
@@ -31,7 +31,11 @@ export function Place() {
   const { work, stop, stops } = round;
   const plan = stop?.plan ?? null;
   const { stake: live, stale } = useLiveStake(inForce, plan);
-  const lineAzimuth = plan && planDistance(plan.design, plan.place) > 0 ? azimuth(plan.design, plan.place) : 0;
+  const lineAzimuth = plan?.road
+    ? plan.road.azimuthDeg * RADIANS_PER_DEGREE
+    : plan && planDistance(plan.design, plan.place) > 0
+      ? azimuth(plan.design, plan.place)
+      : 0;
   const shown = live ?? staking.shot?.stake ?? null;
   const move = shown ? moveFor(viewpoint, shown, lineAzimuth) : null;
   const trail = useTrail(live ? move : null, `${plan?.key} ${viewpoint}`);

@@ -13,6 +13,7 @@ import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useActiveRoad, useRoads, useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Slip } from '../../ui/Slip.tsx';
 import { Steady } from '../../ui/Steady.tsx';
@@ -25,6 +26,7 @@ import { ProfileChart } from './LazyProfileChart.tsx';
 import { SectionDrawing } from './SectionDrawing.tsx';
 import { StationGoal } from './StationGoal.tsx';
 import { useStationGoal, withUnit } from './useStationGoal.ts';
+import { RoadPackage } from './RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
 
@@ -58,6 +60,7 @@ export function Place() {
   const [surfaceChoice, setSurface] = useState(NO_SURFACE);
   const { place: pole, stale } = useLivePlace(inForce);
   const { shooting } = useMeasuring();
+  const [marking, setMarking] = useState(false);
   const goal = useStationGoal(active);
   const at = useMemo((): SitePoint | null => {
     if (subject === POLE) return pole;
@@ -185,6 +188,14 @@ export function Place() {
         </section>
         <Slip
           topic={active.id}
+          foot={
+            <>
+              <span />
+              <Button look="primary" onClick={() => setMarking(true)}>
+                Marks along it…
+              </Button>
+            </>
+          }
           head={
             <>
               <MarkWays />
@@ -279,6 +290,7 @@ export function Place() {
           <Remarks road={road} style={style} />
         </Slip>
       </div>
+      {marking && <RoadPackage active={active} work={null} string={goal.string} onClose={() => setMarking(false)} />}
       {subject === POLE && <TypedReading title={`Reading along ${road.name}`} />}
     </>
   );

@@ -1,0 +1,310 @@
+import { useEffect, useMemo, useState } from 'react';
+import { CENTRELINE, stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { alikeName, crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
+import {
+  gradeWords,
+  MARK_KIND,
+  outlineErrorWords,
+  readStation,
+  ROUNDING,
+  shortStation,
+  smallLength,
+  stationListFaultWords,
+  stationReasonWords,
+  stationText,
+  stringWords,
+  toleranceWords,
+  type Rounding,
+} from '@idle-marker/words';
+import { heightsOf, useSurfaces } from '../../drawings/useSurfaces.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { RuleFields, ruleDraft, useRule } from './RuleFields.tsx';
+
+type Package = FactBody<'package'>;
+type Side = 'on' | 'left' | 'right';
+
+interface RoadPackageProps {
+  readonly active: SiteRoad;
+  /** A new revision of it; null for a new package. */
+  readonly work: Fact<'package'> | null;
+  /** What was looked at when it is begun. */
+  readonly string?: string;
+  onClose(): void;
+}
+
+const NONE = 'none';
+const STRINGS = 'strings';
+/** Rows of the preview. */
+const SHOWN = 40;
+
+/** Stations of a road as a work package: which string, how far off, on which side, and what heights lead to. */
+export function RoadPackage({ active, work, string: looked, onClose }: RoadPackageProps) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const style = useStationStyle();
+  const { fact, road } = active;
+  const before = work?.body ?? null;
+  const asked = before?.items[0] ? roadWorkOf(before.items[0]) : null;
+  const kerbClass = state.settings.classes.find(({ id }) => id === 'kerb')?.id ?? state.settings.classes[0]!.id;
+  const [name, setName] = useState(before?.name ?? '');
+  const [crew, setCrew] = useState(before?.crew ?? '');
+  const [prefix, setPrefix] = useState(before?.plans[0]?.name.split('-')[0] ?? '');
+  const [classId, setClassId] = useState(before?.class ?? kerbClass);
+  const [offset, setOffset] = useState(units.edit(before?.offset ?? state.settings.classes.find(({ id }) => id === kerbClass)?.offset ?? 1));
+  const [side, setSide] = useState<Side>(asked?.options.side ?? 'right');
+  const [string, setString] = useState(asked?.options.string ?? looked ?? CENTRELINE);
+  const [gradeString, setGradeString] = useState(asked?.options.gradeString ?? looked ?? CENTRELINE);
+  const [alsoString, setAlsoString] = useState(asked?.options.alsoString ?? NONE);
+  const [markKind, setMarkKind] = useState<NonNullable<Package['markKind']>>(before?.markKind ?? 'hubAndLath');
+  const [rounding, setRounding] = useState<Rounding>(before?.rounding ?? 'finest');
+  const [draft, setDraft] = useState(() => ruleDraft((asked?.options.rule as StationListRule | undefined) ?? null, units, style));
+  const rule = useRule(draft, road);
+  const [own, setOwn] = useState(() => (asked?.own ?? []).map((each) => `${shortStation(each.station, style)}: ${units.edit(each.offset)}`).join('\n'));
+  const surfaces = useSurfaces();
+  const [heightsFrom, setHeightsFrom] = useState(STRINGS);
+  const [under, setUnder] = useState<readonly (Metres | null)[] | null>(null);
+  const [tried, setTried] = useState(false);
+  const offsetRead = units.readLength(offset);
+  const ownRead = useMemo(() => readOwn(own, (text) => readStation(text, style), units.readLength, road), [own, style, units, road]);
+  const item = useMemo(() => {
+    if (!rule.ok || !ownRead.ok) return null;
+    return roadItem(fact, road, {
+      name: `${road.name}, ${stringWords(string)}`.slice(0, 80),
+      string,
+      gradeString,
+      alsoString: alsoString === NONE ? null : alsoString,
+      side,
+      rule: rule.value,
+      own: ownRead.value,
+      write: (displayed) => shortStation(Number(displayed.toFixed(4)), style),
+      why: (reason) => stationReasonWords(reason, style),
+    });
+  }, [rule, ownRead, fact, road, string, gradeString, alsoString, side, style]);
+  const made = item?.ok ? item.value : null;
+  const surface = surfaces.find(({ id }) => id === heightsFrom) ?? null;
+  // The surface is asked under the string, whether it gives the heights or only checks them.
+  useEffect(() => {
+    setUnder(null);
+    if (!surface || !made) return;
+    let gone = false;
+    void heightsOf(surface, made.corners).then((heights) => {
+      if (!gone) setUnder(heights);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [surface, made]);
+  const [useSurface, setUseSurface] = useState(false);
+  const whole = useMemo(() => {
+    if (!made || !surface || !useSurface) return made;
+    if (!under) return null;
+    return {
+      ...made,
+      surface: { drawing: surface.revision, name: surface.name, heights: made.corners.map((corner, i) => ({ key: corner.name, z: under[i] ?? null })) },
+    };
+  }, [made, surface, useSurface, under]);
+  const plans = whole && offsetRead !== null && offsetRead > 0 ? hubPlans([whole], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
+  const heightMm = state.settings.classes.find(({ id }) => id === classId)?.heightMm ?? 10;
+  const differing = made && surface && under ? crossCheck(made, under, heightMm / 1000) : [];
+  const alike = alikeName(
+    name,
+    state.packages.filter((each) => each.id !== work?.id).map((each) => each.body.name),
+  );
+  const errors = {
+    name:
+      name.trim() === ''
+        ? 'Give the package a name.'
+        : alike !== null
+          ? `There is a package “${alike}” already: two names that look alike get mixed up.`
+          : null,
+    crew: crew.trim() === '' ? 'Say who asked for it.' : null,
+    prefix: prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
+    offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? `Give the offset, such as ${units.edit(1)}.` : null,
+    own: ownRead.ok ? null : ownRead.error,
+    list: !rule.ok ? rule.error : item && !item.ok ? stationListFaultWords(item.error, style) : null,
+    plans:
+      plans && !plans.ok
+        ? outlineErrorWords(plans.error)
+        : plans?.ok && plans.value.length > 2000
+          ? 'That is more than 2000 marks: take a shorter stretch.'
+          : null,
+  };
+  const shown = (error: string | null) => (tried ? error : null);
+  const save = async () => {
+    setTried(true);
+    if (Object.values(errors).some((error) => error !== null) || !plans?.ok || !whole) return;
+    const body: Package = {
+      name: name.trim(),
+      crew: crew.trim(),
+      class: classId,
+      heightReference: 'string',
+      offset: offsetRead!,
+      items: [whole],
+      plans: plans.value,
+      markKind,
+      rounding,
+      supersedes: work?.id ?? null,
+    };
+    await say({ type: 'package', body });
+    onClose();
+  };
+  const strings = road.template.names.map((each) => [each, stringWords(each)] as const);
+  const grades = road.template.names.map((each) => [each, gradeWords(each)] as const);
+  const rows = plans?.ok ? plans.value : [];
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={work ? `${work.body.name}: new revision` : `Marks along ${road.name}`}
+      foot={
+        <>
+          <span className="mr-auto text-ink2">{plans?.ok ? `${plans.value.length} marks` : 'No marks yet'}</span>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="primary" onClick={() => void save()}>
+            {work ? 'Keep as new revision' : 'Make package'}
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-3 sm:grid-cols-3">
+        <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
+        <Field label="Crew" value={crew} maxLength={80} onChange={(event) => setCrew(event.target.value)} error={shown(errors.crew)} />
+        <Field label="Marks begin with" value={prefix} maxLength={12} onChange={(event) => setPrefix(event.target.value)} error={shown(errors.prefix)} />
+        <Choice label="Offset is measured to" value={string} options={strings} onChange={setString} />
+        <Field
+          label="Hubs off it by"
+          unit={units.unit}
+          value={offset}
+          inputMode="decimal"
+          onChange={(event) => setOffset(event.target.value)}
+          error={errors.offset}
+        />
+        <Choice
+          label="on its"
+          value={side}
+          options={[
+            ['right', 'right, looking up the stations'],
+            ['left', 'left, looking up the stations'],
+            ['on', 'own line: no offset'],
+          ]}
+          onChange={setSide}
+        />
+        <Choice label="Cut and fill to" value={gradeString} options={grades} onChange={setGradeString} />
+        <Choice
+          label="and also to"
+          value={alsoString}
+          options={[[NONE, 'nothing else'], ...grades.filter(([each]) => each !== gradeString)]}
+          onChange={setAlsoString}
+        />
+        <Choice
+          label="Tolerance class"
+          value={classId}
+          options={state.settings.classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, units.lengthUnit)}`] as const)}
+          onChange={setClassId}
+        />
+        <Choice
+          label="What kind of mark"
+          value={markKind}
+          options={Object.entries(MARK_KIND) as [NonNullable<Package['markKind']>, string][]}
+          onChange={setMarkKind}
+        />
+        <Choice label="Figures are written" value={rounding} options={ROUNDING(units.lengthUnit)} onChange={setRounding} />
+        {surfaces.length > 0 && (
+          <Choice
+            label="Heights checked against"
+            value={heightsFrom}
+            options={[[STRINGS, 'nothing: strings and profile alone'], ...surfaces.map(({ id, label }) => [id, label] as const)]}
+            onChange={setHeightsFrom}
+          />
+        )}
+      </div>
+      {surface && (
+        <div className="mt-2">
+          <Tick label={`Heights come from ${surface.name}, not from the strings`} checked={useSurface} onChange={setUseSurface} />
+          {differing.length > 0 && (
+            <p className="font-medium text-ochre">
+              At {differing.length} of {made?.corners.length} stations strings and surface differ by more than {smallLength(heightMm / 1000, units.lengthUnit)},
+              most at {differing[0]!.name}: {units.length(differing[0]!.fromRoad)} by the strings, {units.length(differing[0]!.fromSurface)} {units.unit} on the
+              surface. Ask which holds before anything is set.
+            </p>
+          )}
+          {under && differing.length === 0 && (
+            <p className="text-[14px] text-ink2">
+              Strings and surface agree within {smallLength(heightMm / 1000, units.lengthUnit)} wherever both have a height.
+            </p>
+          )}
+        </div>
+      )}
+      <RuleFields draft={draft} onChange={setDraft} road={road} />
+      <label className="mt-3 flex flex-col gap-1">
+        <span className="text-[13px] text-ink2">Offsets of their own, one a line: station, colon, offset</span>
+        <textarea
+          rows={2}
+          value={own}
+          onChange={(event) => setOwn(event.target.value)}
+          placeholder={`${stationText(110, style, 0)}: ${units.edit(3)}`}
+          className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
+          spellCheck={false}
+        />
+        {errors.own && <span className="text-[13px] font-medium text-brick">{errors.own}</span>}
+      </label>
+      {errors.list && <p className="mt-3 font-medium text-brick">{errors.list}</p>}
+      {errors.plans && <p className="mt-3 font-medium text-brick">{errors.plans}</p>}
+      {rows.length > 0 && (
+        <table className={`${TABLE} mt-3`}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>Mark</th>
+              <th className={TH}>Off</th>
+              <th className={TH}>{gradeWords(gradeString)}</th>
+              {alsoString !== NONE && <th className={TH}>{gradeWords(alsoString)}</th>}
+              <th className={TH_WORD}>There</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.slice(0, SHOWN).map((plan) => (
+              <tr key={plan.key}>
+                <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
+                <td className={TD}>{units.length(plan.offset)}</td>
+                <td className={TD}>{plan.designZ === null ? 'no height' : units.length(plan.designZ)}</td>
+                {alsoString !== NONE && <td className={TD}>{units.length(plan.road?.also?.z ?? null)}</td>}
+                <td className={TD_WORD}>{plan.road?.why}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {rows.length > SHOWN && <p className="mt-1 text-[14px] text-ink2">and {rows.length - SHOWN} more.</p>}
+    </Dialog>
+  );
+}
+
+type Own = readonly { readonly station: Metres; readonly offset: Metres }[];
+
+function readOwn(
+  text: string,
+  station: (text: string) => Metres | null,
+  length: (text: string) => Metres | null,
+  road: SiteRoad['road'],
+): { readonly ok: true; readonly value: Own } | { readonly ok: false; readonly error: string } {
+  const own: { station: Metres; offset: Metres }[] = [];
+  for (const [i, line] of text.split('\n').entries()) {
+    if (line.trim() === '') continue;
+    const [first = '', second = ''] = line.split(':').map((part) => part.trim());
+    const [shown, offset] = [station(first), length(second)];
+    if (shown === null || offset === null || offset < 0) return { ok: false, error: `Line ${i + 1} is not a station, a colon and an offset.` };
+    const found = stationsShown(road.alignment, shown);
+    if (found.length === 0) return { ok: false, error: `Line ${i + 1}: the line has no such station.` };
+    // Where a station comes twice, its offset holds at both.
+    own.push(...found.map((each) => ({ station: each.station, offset })));
+  }
+  return { ok: true, value: own };
+}

@@ -1,0 +1,143 @@
+/** Which stations of a road: fields for a rule, and what they come to. */
+import { useMemo } from 'react';
+import { stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
+import type { Road } from '@idle-marker/records';
+import { readStation, shortStation, stationText, type StationStyle } from '@idle-marker/words';
+import { useStationStyle } from '../../site/useRoads.ts';
+import { useUnits, type Units } from '../../site/useUnits.ts';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
+
+const CURVES = [
+  ['interval', 'at the same interval'],
+  ['parts', 'in equal parts'],
+  ['chord', 'in equal parts, none longer than'],
+  ['rise', 'so that an arc rises no more over its chord than'],
+] as const;
+type Curves = (typeof CURVES)[number][0];
+
+export interface RuleDraft {
+  readonly from: string;
+  readonly to: string;
+  readonly interval: string;
+  readonly closer: string;
+  readonly upTo: string;
+  readonly curves: Curves;
+  readonly figure: string;
+  readonly special: boolean;
+  readonly extra: string;
+  readonly direction: 'up' | 'down';
+}
+
+export function ruleDraft(rule: StationListRule | null, units: Units, style: StationStyle): RuleDraft {
+  const station = (value: Metres | null) => (value === null ? '' : shortStation(value, style));
+  const parts = rule?.equalParts ?? null;
+  return {
+    from: station(rule?.from ?? null),
+    to: station(rule?.to ?? null),
+    interval: rule ? units.edit(rule.interval) : style.unit === 'metre' ? '10' : '25',
+    closer: rule?.byRadius[0] ? units.edit(rule.byRadius[0].interval) : '',
+    upTo: rule?.byRadius[0] ? units.edit(rule.byRadius[0].upTo) : '',
+    curves: !parts ? 'interval' : 'parts' in parts ? 'parts' : 'chord' in parts ? 'chord' : 'rise',
+    figure: !parts ? '' : 'parts' in parts ? String(parts.parts) : units.edit('chord' in parts ? parts.chord : parts.rise),
+    special: rule?.special ?? true,
+    extra: (rule?.extra ?? []).map((each) => shortStation(each, style)).join(', '),
+    direction: rule?.direction ?? 'up',
+  };
+}
+
+type ReadRule = { readonly ok: true; readonly value: StationListRule } | { readonly ok: false; readonly error: string };
+
+/** Typed stations are those that are shown; of one that comes twice, the first begins a stretch and the last ends it. */
+export function useRule(draft: RuleDraft, road: Road): ReadRule {
+  const units = useUnits();
+  const style = useStationStyle();
+  return useMemo((): ReadRule => {
+    const shown = (text: string) => {
+      const read = readStation(text.trim(), style);
+      return read === null ? [] : stationsShown(road.alignment, read).map(({ station }) => station);
+    };
+    const [from, to] = [draft.from.trim() === '' ? null : shown(draft.from)[0], draft.to.trim() === '' ? null : shown(draft.to).at(-1)];
+    if (from === undefined) return { ok: false, error: `The line has no station ${draft.from}.` };
+    if (to === undefined) return { ok: false, error: `The line has no station ${draft.to}.` };
+    const interval = draft.interval.trim() === '' ? null : units.readLength(draft.interval);
+    if (interval === null && draft.interval.trim() !== '') return { ok: false, error: 'The interval is no length.' };
+    const [closer, upTo] = [units.readLength(draft.closer), units.readLength(draft.upTo)];
+    const figure = draft.curves === 'parts' ? Math.floor(Number(draft.figure)) : units.readLength(draft.figure);
+    const extra: Metres[] = [];
+    for (const text of draft.extra.split(/[,;\n]/)) {
+      if (text.trim() === '') continue;
+      const found = shown(text);
+      if (found.length === 0) return { ok: false, error: `The line has no station ${text.trim()}.` };
+      extra.push(...found);
+    }
+    return {
+      ok: true,
+      value: {
+        from,
+        to,
+        interval,
+        byRadius: closer !== null && upTo !== null && closer > 0 && upTo > 0 ? [{ upTo, interval: closer }] : [],
+        equalParts:
+          draft.curves === 'interval' || figure === null || !(figure > 0)
+            ? null
+            : draft.curves === 'parts'
+              ? { parts: figure }
+              : draft.curves === 'chord'
+                ? { chord: figure }
+                : { rise: figure },
+        special: draft.special,
+        extra,
+        direction: draft.direction,
+      },
+    };
+  }, [draft, road, units, style]);
+}
+
+export function RuleFields({ draft, onChange, road }: { readonly draft: RuleDraft; onChange(next: RuleDraft): void; readonly road: Road }) {
+  const units = useUnits();
+  const style = useStationStyle();
+  const change = (next: Partial<RuleDraft>) => onChange({ ...draft, ...next });
+  const text = (key: 'from' | 'to' | 'interval' | 'closer' | 'upTo' | 'figure' | 'extra') => ({
+    value: draft[key],
+    onChange: (event: React.ChangeEvent<HTMLInputElement>) => change({ [key]: event.target.value }),
+  });
+  return (
+    <fieldset className="mt-3 grid grid-cols-2 gap-3 border-t border-rule pt-2 sm:grid-cols-4">
+      <legend className="pr-2 text-[15px] font-semibold">Stations</legend>
+      <Field label="From" placeholder={stationText(road.alignment.startStation, style, 0)} {...text('from')} />
+      <Field label="To" placeholder="its end" {...text('to')} />
+      <Field label="Every" unit={units.unit} inputMode="decimal" {...text('interval')} help="Empty: only where something changes." />
+      <Choice
+        label="Order"
+        value={draft.direction}
+        options={[
+          ['up', 'up the stations'],
+          ['down', 'down the stations'],
+        ]}
+        onChange={(direction) => change({ direction })}
+      />
+      <Field label="On curves with a radius up to" unit={units.unit} inputMode="decimal" {...text('upTo')} />
+      <Field label="every" unit={units.unit} inputMode="decimal" {...text('closer')} />
+      <Choice label="Curves as well" value={draft.curves} options={CURVES} onChange={(curves) => change({ curves })} />
+      {draft.curves === 'interval' ? (
+        <span className="max-sm:hidden" />
+      ) : (
+        <Field
+          label={draft.curves === 'parts' ? 'How many' : 'Length'}
+          unit={draft.curves === 'parts' ? undefined : units.unit}
+          inputMode="decimal"
+          {...text('figure')}
+        />
+      )}
+      <div className="col-span-2">
+        <Tick label="And wherever something changes" checked={draft.special} onChange={(special) => change({ special })} />
+      </div>
+      <Field
+        className="col-span-2"
+        label="And at these stations"
+        placeholder={`${stationText(57.5, style, 1)}, ${stationText(88, style, 0)}`}
+        {...text('extra')}
+      />
+    </fieldset>
+  );
+}
