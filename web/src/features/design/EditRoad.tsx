@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, roadOf, type AlignmentFactBody } from '@idle-marker/records';
 import { ALIGNMENT_KIND, readStation, roadFaultWords, stationText } from '@idle-marker/words';
@@ -241,18 +241,25 @@ interface LinesProps {
 
 /** Several lines of text, with what is wrong with them or how they are written. */
 function Lines({ label, value, onChange, error, help, rows }: LinesProps) {
+  const id = useId();
   return (
-    <label className="flex flex-col gap-1">
-      <span className="text-[13px] text-ink2">{label}</span>
+    <div className="flex flex-col gap-1">
+      <label htmlFor={id} className="text-[13px] text-ink2">
+        {label}
+      </label>
       <textarea
+        id={id}
         rows={rows}
         value={value}
         onChange={(event) => onChange(event.target.value)}
         aria-invalid={error ? true : undefined}
+        aria-describedby={`${id}-note`}
         className={`figures w-full rounded-sm border bg-sheet p-2 ${error ? 'border-2 border-brick' : 'border-ink2'}`}
         spellCheck={false}
       />
-      <span className={`text-[13px] ${error ? 'font-medium text-brick' : 'text-ink2'}`}>{error ?? help}</span>
-    </label>
+      <span id={`${id}-note`} className={`text-[13px] ${error ? 'font-medium text-brick' : 'text-ink2'}`}>
+        {error ?? help}
+      </span>
+    </div>
   );
 }

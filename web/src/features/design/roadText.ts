@@ -89,6 +89,8 @@ function readIntersections(lines: ReturnType<typeof linesOf>, ways: Ways): Resul
     }
     points.push({ ...place, radius, spiralIn, spiralOut });
   }
+  if (points[0]!.radius !== null || points.at(-1)!.radius !== null)
+    return fail('The first and the last point have no curve: take their radius away, or give the point after it.');
   const elements = elementsThrough(points);
   return elements.ok ? ok({ elements: elements.value, intersections: points }) : fail(roadFaultWords(elements.error, ways.style));
 }

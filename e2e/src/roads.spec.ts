@@ -1,0 +1,182 @@
+import type { Page } from '@playwright/test';
+import { enter, expect, hurry, noSeriousFault, place, setMark, test } from './site.ts';
+
+test.use({ ownSite: 'roads' });
+
+const CASES = new URL('../../cli/test/reference/geometry/', import.meta.url);
+const fileOf = (name: string) => new URL(name, CASES).pathname;
+const atThePole = (page: Page, name: string) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
+
+/** Opens what is done along roads, with a place typed. */
+async function typePlace(page: Page, e: string, n: string, z = ''): Promise<void> {
+  await page.getByLabel('Where is').selectOption({ label: 'a place, typed or touched on the plan' });
+  await page.getByRole('textbox', { name: 'East' }).fill(e);
+  await page.getByRole('textbox', { name: 'North' }).fill(n);
+  await page.getByRole('textbox', { name: 'Height' }).fill(z);
+}
+
+test('anything lies at a station and an offset: marks, the instrument, typed places, beyond the ends', async ({ page }) => {
+  await enter(page);
+  await place(page, 'Mark').click();
+  await atThePole(page, 'Along a road').click();
+  const where = page.getByTestId('road-where');
+  await page.getByLabel('Where is').selectOption({ label: 'mark K4' });
+  await expect(where).toHaveText('0+635.998 · 63.851 m right');
+  await expect(page.getByText(/^Outside of the 25 m to each side that belong to Landing Road/)).toBeVisible();
+  await page.getByLabel('Where is').selectOption('instrument');
+  await expect(where).toContainText(/^0\+\d{3}\.\d{3} · \d+\.\d{3} m (left|right)$/);
+  // On the curve, between the strings; then straight on before the start.
+  await typePlace(page, '4150', '8042', '5.7');
+  await expect(where).toHaveText('0+133.208 · 1.520 m left');
+  await expect(page.getByTestId('road-height')).toHaveText('on the curve to the left, radius 80.0 m; centreline 5.895 m · FILL 0.195 m to centreline');
+  await typePlace(page, '4000', '8052');
+  await expect(where).toContainText('before its start');
+  await expect(page.getByText('The line is carried on straight here: nothing of it was designed.')).toBeVisible();
+  await expect(page.getByTestId('road-height')).toHaveText('no height: beyond the end of the line');
+  await noSeriousFault(page);
+
+  // A station of a string, the way there, and on to the next one over the jump with one key.
+  await typePlace(page, '4150', '8042', '5.7');
+  await page.getByLabel('On', { exact: true }).selectOption({ label: 'right kerb.face' });
+  await page.getByRole('textbox', { name: 'Station' }).fill('0+180');
+  await expect(page.getByTestId('goal-place')).toContainText('0+180.000: E 4');
+  await expect(page.getByTestId('road-move')).toContainText(/^Walk: 46\.792 m ahead, 5\.\d{3} m right; (CUT|FILL) \d\.\d{3} m to right kerb\.face$/);
+  await page.getByRole('heading', { name: 'Landing Road' }).click();
+  await page.keyboard.press('.');
+  await page.keyboard.press('.');
+  await expect(page.getByRole('textbox', { name: 'Station' })).toHaveValue('0+500.000');
+  await page.keyboard.press('.');
+  await expect(page.getByRole('textbox', { name: 'Station' })).toHaveValue('0+510.000');
+  await page.keyboard.press(',');
+  await page.keyboard.press(',');
+  await expect(page.getByRole('textbox', { name: 'Station' })).toHaveValue('0+190.000');
+  await page.getByRole('textbox', { name: 'Station' }).fill('0+300');
+  await expect(page.getByText('No place of this line has that station.')).toBeVisible();
+
+  // Cut across, with the ground; and its heights.
+  await page.getByRole('button', { name: 'Section' }).click();
+  await page.getByLabel('Ground drawn with it').selectOption({ label: 'Ground, of Ground' });
+  await expect(page.getByText(/^Landing Road at 0\+133\.208, looking ahead.*the ground is dashed/)).toBeVisible();
+  await page.getByRole('button', { name: 'Profile' }).click();
+  await expect(page.getByText(/^high 0\+114\.57/)).toBeVisible();
+  await page.getByText('List of stations').click();
+  await expect(page.getByRole('row', { name: /high point/ })).toBeVisible();
+  await noSeriousFault(page);
+
+  // The other road in one step, from anywhere.
+  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Slip Lane' });
+  await expect(page.getByRole('heading', { name: 'Slip Lane' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: /^Find a mark/ }).fill('along landing');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Landing Road' })).toBeVisible();
+});
+
+test('hubs behind a kerb: along the spiral and the curve, set, and written with both heights', async ({ page }) => {
+  test.slow();
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Mark').click();
+  await atThePole(page, 'Along a road').click();
+  await page.getByRole('button', { name: 'Marks along it…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Marks along Landing Road' });
+  await dialog.getByLabel('Name', { exact: true }).fill('Right kerb');
+  await dialog.getByLabel('Crew').fill('Kerb crew');
+  await dialog.getByLabel('Marks begin with').fill('RK');
+  await dialog.getByLabel('Offset is measured to').selectOption({ label: 'face of right kerb' });
+  await dialog.getByLabel('Hubs off it by').fill('1');
+  await dialog.getByLabel('Cut and fill to').selectOption({ label: 'top of right kerb' });
+  await dialog.getByLabel('and also to').selectOption({ label: 'flow line of right kerb' });
+  await dialog.getByLabel('From').fill('0+140');
+  await dialog.getByRole('textbox', { name: 'To', exact: true }).fill('0+190');
+  await dialog.getByLabel('Heights checked against').selectOption({ label: 'Ground, of Ground' });
+  await expect(dialog.getByText(/stations strings and surface differ by more than 6 mm/)).toBeVisible();
+  await dialog.getByLabel('Offsets of their own, one a line: station, colon, offset').fill('0+150: 2');
+  const row = (name: string) => dialog.getByRole('row', { name: new RegExp(`^${name.replace('+', '\\+')} `) });
+  await expect(row('RK-0+150')).toContainText('2.000');
+  await expect(row('RK-0+184')).toContainText('curve ends, spiral begins');
+  // The dropped kerb: its top lies only 20 mm above the flow line.
+  await expect(row('RK-0+146')).toContainText('right kerb.face changes');
+  await noSeriousFault(page);
+  await dialog.getByRole('button', { name: 'Make package' }).click();
+  await expect(dialog).toBeHidden();
+
+  await atThePole(page, 'Marks').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Right kerb' });
+  await expect(page.getByText(/^Offset hub, 1\.000 m right of face of right kerb at 0\+1\d\d of Landing Road/)).toBeVisible();
+  await setMark(page);
+  await expect(page.getByText('to face of right kerb').first()).toBeVisible();
+  await expect(page.getByText(/^(CUT|FILL) \d\.\d{3} m to top of right kerb$/).first()).toBeVisible();
+  await expect(page.getByText(/^(CUT|FILL) \d\.\d{3} m to flow line of right kerb$/).first()).toBeVisible();
+
+  // The road is shifted: it is said loudly, and the package offers to come along.
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'Change Landing Road' }).click();
+  const change = page.getByRole('dialog', { name: 'Landing Road: new revision' });
+  await change.getByLabel('Everything shifted by').fill('0.5');
+  await change.getByLabel('Why').fill('services found in the verge');
+  await change.getByRole('button', { name: 'Keep as new revision' }).click();
+  await expect(page.getByText(/^Landing Road was changed since: these places are the older one’s\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Bring Right kerb along' }).click();
+  await page.getByRole('dialog', { name: 'Right kerb: new revision' }).getByRole('button', { name: 'Keep as new revision' }).click();
+  await expect(page.getByText(/^Landing Road was changed since/)).toBeHidden();
+  await place(page, 'Mark').click();
+  await atThePole(page, 'Along a road').click();
+  await expect(page.getByText('Landing Road IS SHIFTED 0.500 M RIGHT of its design: services found in the verge')).toBeVisible();
+});
+
+test('lines come in from a file: which to take, which station is meant where it comes twice, and what is refused', async ({ page }) => {
+  await enter(page);
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'Take a drawing…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Take a drawing' });
+  const choose = (name: string) => dialog.locator('input[type=file]').setInputFiles(fileOf(name));
+  for (const [file, sentence] of [
+    ['bad-doctype.xml', /declares a DOCTYPE \(line 2\).*Nothing was expanded or fetched/],
+    ['bad-missing-end.xml', /Line 1 of Alignment “Test” \(line \d+ of the file\) has no End/],
+    ['bad-not-a-number.xml', /has “two” where a number is needed/],
+    ['bad-wrong-root.xml', /its root is “Drawing” instead of LandXML/],
+  ] as const) {
+    await choose(file);
+    await expect(dialog.getByText(sentence)).toBeVisible();
+    await expect(dialog.getByRole('button', { name: 'Take it' })).toBeDisabled();
+  }
+  await choose('bad-gap.xml');
+  await expect(dialog.getByText(/There is a gap of 0\.012 m between the end of the element before and the start of Line 2/)).toBeVisible();
+  await choose('kestrel-way.xml');
+  await expect(dialog.getByText('1 line with stations')).toBeVisible();
+  await expect(dialog.getByText(/7 elements, 2 of them spirals.*It has no profile.*Stations from 1\+400 to 1\+440 come twice/)).toBeVisible();
+  await noSeriousFault(page);
+  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await expect(dialog).toBeHidden();
+
+  await page.getByText('Road Kestrel Way').locator('xpath=ancestor::p').getByRole('link', { name: 'Go along' }).click();
+  await expect(page.getByRole('heading', { name: 'Kestrel Way' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Station' }).fill('1+420');
+  await expect(page.getByText('This station comes 2 times along the line: which one?')).toBeVisible();
+  await page.getByRole('button', { name: /^440\.0 m from the start, after jump 2/ }).click();
+  await expect(page.getByTestId('goal-place')).toContainText('no height here');
+
+  // Taken a second time it would be a second one of that name.
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'Take a drawing…' }).click();
+  await choose('kestrel-way.xml');
+  await expect(dialog.getByText('There is a line “Kestrel Way” already: replace the drawing that it came from, or leave this one out.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+
+  // One that is typed, by its intersection points.
+  await page.getByRole('button', { name: 'New road…' }).click();
+  const typed = page.getByRole('dialog', { name: 'New road, or another line with stations' });
+  await typed.getByLabel('Name', { exact: true }).fill('Haul road');
+  await typed.getByLabel('Its way').fill('4040, 8150\n4120, 8180, radius 300');
+  await typed.getByRole('button', { name: 'Keep it' }).click();
+  await expect(typed.getByText('The first and the last point have no curve: take their radius away, or give the point after it.')).toBeVisible();
+  await typed.getByLabel('Its way').fill('4040, 8150\n4120, 8180, radius 30, spirals 10\n4140, 8130');
+  await typed.getByLabel('Heights', { exact: true }).fill('0+000, 5\n0+060, 6, curve 20\n0+120, 5.2');
+  await typed.getByLabel('Strings and kerbs').fill('edge; right 3; falls 2.5');
+  await expect(typed.getByRole('img', { name: 'Cross section: centreline, edge' })).toBeVisible();
+  await noSeriousFault(page);
+  await typed.getByRole('button', { name: 'Keep it' }).click();
+  await expect(typed).toBeHidden();
+  await expect(page.getByText('Road Haul road')).toBeVisible();
+});

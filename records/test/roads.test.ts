@@ -1,0 +1,194 @@
+import { describe, expect, it } from '@jest/globals';
+import { elementsAlong, planDistance, stationsShown, type StationListRule } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { shortStation, stationReasonWords } from '@idle-marker/words';
+import {
+  againstRoad,
+  alignmentPart,
+  bookLine,
+  crossCheck,
+  crossSection,
+  hubPlans,
+  olderRoads,
+  placeBeyondRoad,
+  placeOnRoad,
+  roadItem,
+  roadOf,
+  roadOfItem,
+  roadRemarks,
+  roadWorkOf,
+  toolFor,
+  type Road,
+  type RoadWork,
+} from '../src/index.ts';
+import { Story } from './story.ts';
+
+const LINE = '00000000-0000-4000-8000-00000000aa01';
+const elements = elementsAlong({ e: 4000, n: 7980 }, Math.PI / 2, [
+  { kind: 'line', length: 60 },
+  { kind: 'spiral', length: 20, radiusStart: null, radiusEnd: 40, rotation: 'ccw' },
+  { kind: 'curve', length: 30, radius: 40, rotation: 'ccw' },
+]);
+if (!elements.ok) throw new Error(elements.error.code);
+
+const BODY: FactBody<'alignment'> = {
+  alignment: LINE,
+  name: 'Landing Road',
+  kind: 'road',
+  startStation: 0,
+  elements: elements.value,
+  equations: [{ at: 50, ahead: 40, counts: 1 }],
+  profile: {
+    name: 'finished',
+    points: [
+      { station: 0, z: 5, rounding: null },
+      { station: 60, z: 6, rounding: { kind: 'parabola', length: 20 } },
+      { station: 100, z: 5, rounding: null },
+    ],
+  },
+  strings: [{ name: 'right edge', from: null, offset: [{ station: 0, value: 3 }], height: { rule: 'fall', values: [{ station: 0, value: 2 }] } }],
+  kerbs: [{ name: 'kerb', flowLine: 'right edge', faceOffset: 0.02, topHeight: [{ station: 0, value: 0.12 }], backOffset: 0.15, backHeight: null }],
+  corridor: 20,
+  shift: 0,
+  source: 'landing-road.xml',
+  drawing: null,
+  sourceName: null,
+  retired: false,
+  supersedes: null,
+};
+function made(change: Partial<FactBody<'alignment'>> = {}): Road {
+  const road = roadOf({ ...BODY, ...change });
+  if (!road.ok) throw new Error(road.error.code);
+  return road.value;
+}
+const style = { unit: 'metre', format: 'thousand' } as const;
+const RULE: StationListRule = { from: 0, to: 60, interval: 20, byRadius: [], equalParts: null, special: true, extra: [], direction: 'up' };
+const work = (change: Partial<RoadWork> = {}): RoadWork => ({
+  name: 'Kerb',
+  string: 'kerb.back',
+  gradeString: 'kerb.face',
+  alsoString: 'kerb.flowLine',
+  side: 'right',
+  rule: RULE,
+  own: [],
+  write: (displayed) => shortStation(displayed, style),
+  why: (reason) => stationReasonWords(reason, style),
+  ...change,
+});
+
+describe('a road of the site', () => {
+  it('says where a place lies, and everything is beside its design while the road is shifted', () => {
+    const place = placeOnRoad(made(), { station: 30, extraOffset: 2.5 })!;
+    expect(place).toMatchObject({ e: 4030, n: expect.closeTo(7977.5, 9), offset: 2.5, z: 5.5 });
+    expect(againstRoad(made(), place)).toMatchObject({
+      nearest: { station: expect.closeTo(30, 9), offset: expect.closeTo(2.5, 9) },
+      outside: false,
+      profileZ: expect.closeTo(5.5, 9),
+    });
+    const shifted = made({ shift: -0.5 });
+    expect(againstRoad(shifted, place).nearest.offset).toBeCloseTo(3, 9);
+    expect(placeOnRoad(shifted, { station: 30, extraOffset: 3 })).toMatchObject({ n: expect.closeTo(7977.5, 9), offset: 3, stringOffset: 0 });
+    expect(placeBeyondRoad(shifted, -5, 1)).toMatchObject({ e: expect.closeTo(3995, 9), n: expect.closeTo(7979.5, 9) });
+  });
+
+  it('warns outside of its corridor, and has no height where its profile has none', () => {
+    const far = againstRoad(made(), { e: 4030, n: 7950 });
+    expect(far).toMatchObject({ outside: true, feet: [] });
+    const beyond = againstRoad(made(), { e: 3990, n: 7980 });
+    expect(beyond).toMatchObject({ nearest: { status: 'beyondStart', extension: expect.closeTo(10, 9) }, profileZ: null, on: null });
+    expect(placeOnRoad(made(), { station: 105 })).toMatchObject({ z: null });
+    expect(roadRemarks(made())).toEqual([
+      { code: 'PROFILE_ENDS_EARLY', by: expect.closeTo(10, 6), station: 100 },
+      { code: 'STATIONS_TWICE', from: 40, to: 50 },
+    ]);
+    expect(roadRemarks(made({ profile: null, equations: [] }))).toEqual([{ code: 'NO_PROFILE' }]);
+    expect(stationsShown(made().alignment, 45)).toHaveLength(2);
+  });
+
+  it('is cut across with every string once, from left to right', () => {
+    expect(crossSection(made(), 10).map(({ name, offset, z }) => [name, Number(offset.toFixed(2)), Number(z!.toFixed(4))])).toEqual([
+      ['centreline', 0, 5.1667],
+      ['right edge', 3, 5.1067],
+      ['kerb.face', 3.02, 5.2267],
+      ['kerb.back', 3.17, 5.2267],
+    ]);
+  });
+
+  it('knows which tool a line needs, and is refused with its fault', () => {
+    const [line, spiral, curve] = BODY.elements;
+    expect([
+      toolFor(BODY),
+      toolFor({ elements: [line!], equations: [] }),
+      toolFor({ elements: [curve!], equations: [] }),
+      toolFor({ elements: [spiral!], equations: [] }),
+    ]).toEqual(['road', 'referenceLine', 'referenceArc', 'road']);
+    expect(roadOf({ ...BODY, elements: [] })).toMatchObject({ ok: false, error: { code: 'ALIGNMENT_WITHOUT_ELEMENTS' } });
+    expect(roadOf({ ...BODY, kerbs: [{ ...BODY.kerbs[0]!, flowLine: 'nothing' }] })).toMatchObject({ ok: false, error: { code: 'STRING_UNKNOWN' } });
+    expect(alignmentPart({ definition: { startStation: 5, elements: BODY.elements, equations: [] }, profiles: [] }).profile).toBeNull();
+  });
+});
+
+describe('work along a road', () => {
+  const story = new Story();
+  const road = story.say('alignment', BODY);
+  const item = (change: Partial<RoadWork> = {}) => {
+    const found = roadItem(road, made(), work(change));
+    if (!found.ok) throw new Error(found.error.code);
+    return found.value;
+  };
+
+  it('makes a mark a station: off the string, with both heights, what is there, and the way of the road', () => {
+    const plans = hubPlans([item({ own: [{ station: 20, offset: 3 }] })], 1, 'RK');
+    if (!plans.ok) throw new Error(plans.error.code);
+    // 0+050 is shown as 0+040 from the jump on.
+    expect(plans.value.map(({ name, road: there }) => [name, there!.why])).toEqual([
+      ['RK-0+000', 'start of the line'],
+      ['RK-0+020', ''],
+      ['RK-0+040', ''],
+      ['RK-0+040 (2)', 'stations jump: back 0+050.000, vertical curve begins'],
+      ['RK-0+048', 'high point'],
+      ['RK-0+050', 'spiral begins'],
+    ]);
+    const [first, own] = plans.value;
+    expect(first).toMatchObject({
+      offset: 1,
+      designZ: expect.closeTo(5.06, 9),
+      road: {
+        name: 'Landing Road',
+        to: 'kerb.back',
+        gradeTo: 'kerb.face',
+        side: 'right',
+        azimuthDeg: expect.closeTo(90, 9),
+        also: { to: 'kerb.flowLine', z: expect.closeTo(4.94, 9) },
+      },
+    });
+    expect(first!.place.n).toBeCloseTo(7980 - 3.17 - 1, 9);
+    expect(own).toMatchObject({ offset: 3, place: { n: expect.closeTo(7980 - 6.17, 9) } });
+    const on = hubPlans([item({ side: 'on' })], 1, 'RK');
+    expect(on.ok && on.value.every((plan) => plan.offset === 0 && planDistance(plan.place, plan.design) === 0)).toBe(true);
+    expect(hubPlans([{ ...item(), road: undefined } as never], 1, 'RK')).toMatchObject({ ok: false, error: { code: 'RULE_INCOMPLETE', needs: 'road' } });
+  });
+
+  it('can be asked again, and tells when its road was changed since', () => {
+    const kept = item({ own: [{ station: 20, offset: 3 }] });
+    expect(roadWorkOf(kept)).toMatchObject({ options: { string: 'kerb.back', rule: RULE }, own: [{ station: 20, offset: 3 }] });
+    expect(roadWorkOf({ ...kept, rule: 'points' })).toBeNull();
+    const plans = hubPlans([kept], 1, 'RK');
+    if (!plans.ok) throw new Error(plans.error.code);
+    const made1 = story.work({ name: 'Kerb hubs', items: [kept], plans: plans.value });
+    expect(olderRoads(story.state, made1)).toEqual([]);
+    expect(roadOfItem(story.state, kept)?.fact.id).toBe(road.id);
+    const newer = story.say('alignment', { ...BODY, shift: 0.3, shiftReason: 'services', supersedes: road.id });
+    expect(olderRoads(story.state, made1).map(({ id }) => id)).toEqual([newer.id]);
+    expect(bookLine(story.state, newer).text).toBe('Road Landing Road changed: 3 elements, from landing-road.xml; shifted 0.300 m to the right');
+  });
+
+  it('compares two sources of heights, the worst first', () => {
+    const two = item({ rule: { ...RULE, special: false } });
+    const under = two.corners.map((corner, i) => (i === 0 ? null : corner.z! + (i === 2 ? 0.05 : i === 1 ? -0.02 : 0.001)));
+    expect(crossCheck(two, under, 0.006).map(({ name, difference }) => [name, Number(difference.toFixed(3))])).toEqual([
+      ['0+040', -0.05],
+      ['0+020', 0.02],
+    ]);
+  });
+});
