@@ -63,6 +63,16 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   await expect(page.getByRole('row', { name: /high point/ })).toBeVisible();
   await noSeriousFault(page);
 
+  // A slope from the edge is caught on the ground; a pole that stands too near is sent out.
+  await page.getByText('Slope to the ground').click();
+  await page.getByLabel('It starts at').selectOption({ label: 'right edge' });
+  await expect(page.getByTestId('designed-catch')).toContainText(
+    /^By Ground at 0\+133\.2: fill 1 in 2, caught \d\.\d\d m out of right edge, height \d\.\d\d\.$/,
+  );
+  await typePlace(page, '4150', '8035', '5.2');
+  await expect(page.getByTestId('catch-move')).toContainText(/^(Out|In) \d\.\d\d m, and shoot again/);
+  await typePlace(page, '4150', '8042', '5.7');
+
   // The other road in one step, from anywhere.
   await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Slip Lane' });
   await expect(page.getByRole('heading', { name: 'Slip Lane' })).toBeVisible();

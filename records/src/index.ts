@@ -119,6 +119,7 @@ export {
   type RoadRemark,
 } from './roads.ts';
 export { crossCheck, olderRoads, roadItem, roadOfItem, roadWorkOf, type CrossCheck, type RoadOptions, type RoadWork } from './roadPackages.ts';
+export { atSlope, designedCatch, hingeAt, slopePlaces, type AtSlope, type Hinge, type RoadSlope } from './slopes.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
 export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution, type CautionCode } from './cautions.ts';

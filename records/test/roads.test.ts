@@ -1,13 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import { elementsAlong, planDistance, stationsShown, type StationListRule } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { shortStation, stationReasonWords } from '@idle-marker/words';
+import { catchMoveWords, shortStation, slopeStakeWords, stationReasonWords } from '@idle-marker/words';
 import {
   againstRoad,
   alignmentPart,
+  atSlope,
   bookLine,
   crossCheck,
   crossSection,
+  designedCatch,
+  hingeAt,
   hubPlans,
   olderRoads,
   placeBeyondRoad,
@@ -17,6 +20,7 @@ import {
   roadOfItem,
   roadRemarks,
   roadWorkOf,
+  slopePlaces,
   toolFor,
   type Road,
   type RoadWork,
@@ -190,5 +194,54 @@ describe('work along a road', () => {
       ['0+040', -0.05],
       ['0+020', 0.02],
     ]);
+  });
+});
+
+describe('slopes of a road', () => {
+  const slope = { hinge: 'right edge', side: 'right', cutRun: 2, fillRun: 1.5 } as const;
+  const road = made();
+
+  it('are caught where the ground meets them, square to the road, outward of their hinge', () => {
+    const hinge = hingeAt(road, slope, 30)!;
+    expect(hinge).toEqual({ offset: 3, z: expect.closeTo(5.5 - 0.06, 9) });
+    const places = slopePlaces(road, slope, 30);
+    expect(places[4]).toEqual({ e: expect.closeTo(4030, 9), n: expect.closeTo(7980 - 4, 9) });
+    // Level ground two metres above: a cut of one in two goes four metres out.
+    expect(
+      designedCatch(
+        slope,
+        hinge,
+        places.map(() => hinge.z + 2),
+      ),
+    ).toMatchObject({ status: 'found', kind: 'cut', distance: expect.closeTo(4, 3) });
+    expect(
+      designedCatch(
+        slope,
+        hinge,
+        places.map((_, i) => (i > 3 ? null : hinge.z + 2)),
+      ),
+    ).toMatchObject({ status: 'noGround' });
+    expect(slopePlaces(road, slope, 500)).toEqual([]);
+    expect(hingeAt(made({ profile: null }), slope, 30)).toBeNull();
+    const left = { ...slope, hinge: 'centreline', side: 'left' } as const;
+    expect(slopePlaces(road, left, 30)[4]!.n).toBeCloseTo(7981, 9);
+  });
+
+  it('lead the pole out or in, and are written from what was found', () => {
+    const hinge = hingeAt(road, slope, 30)!;
+    const there = atSlope(road, slope, 30, 6, hinge.z + 2)!;
+    expect(there).toMatchObject({ kind: 'cut', distance: 3, wanted: expect.closeTo(4, 9), move: expect.closeTo(1, 9), overHinge: expect.closeTo(2, 9) });
+    expect(catchMoveWords(there.move, 'metre', 0.05)).toBe('Out 1.00 m, and shoot again: the ground changes on the way.');
+    expect(catchMoveWords(-0.2, 'metre', 0.05)).toBe('In 0.20 m, and shoot again: the ground changes on the way.');
+    const caught = atSlope(road, slope, 30, 7, hinge.z + 2)!;
+    expect(catchMoveWords(caught.move, 'metre', 0.05)).toBe('On the catch point: the slope meets the ground here.');
+    expect(slopeStakeWords(caught, 'right edge', 2, 'metre')).toEqual(['SLOPE STAKE, cut 1 in 2', '4.000 m to right edge', 'CUT 2.000 m to right edge']);
+    const below = atSlope(road, slope, 30, 4.5, hinge.z - 1)!;
+    expect(slopeStakeWords(below, 'kerb.face', 1.5, 'metre')).toEqual([
+      'SLOPE STAKE, fill 1 in 1.5',
+      '1.500 m to face of kerb',
+      'FILL 1.000 m to face of kerb',
+    ]);
+    expect(atSlope(road, slope, 30, 1, 5)).toBeNull();
   });
 });

@@ -38,6 +38,8 @@ export { outlineErrorWords } from './outline.ts';
 export { landXmlFaultWords, landXmlWarningWords, profileFaultWords } from './landXml.ts';
 export {
   ALIGNMENT_KIND,
+  catchMoveWords,
+  slopeStakeWords,
   gradeText,
   gradeWords,
   stringWords,

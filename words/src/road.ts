@@ -234,3 +234,28 @@ export function gradeWords(name: string): string {
   const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
   return part ? `${{ face: 'top of', back: 'top at the back of', flowLine: 'flow line of' }[part[2] as 'face' | 'back' | 'flowLine']} ${part[1]}` : name;
 }
+
+interface CatchAt {
+  readonly kind: 'cut' | 'fill';
+  /** From the hinge, level. */
+  readonly distance: Metres;
+  /** Ground there above the hinge, negative below. */
+  readonly overHinge: Metres;
+}
+
+/** What is written on a slope stake, a line each: what slope, how far to the hinge, and how much it lies below or above. */
+export function slopeStakeWords({ kind, distance, overHinge }: CatchAt, hinge: string, run: number, unit: LengthUnit): string[] {
+  const length = (metres: Metres) => `${formatLength(Math.abs(metres), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
+  return [
+    `SLOPE STAKE, ${kind} 1 in ${Number(run.toFixed(3))}`,
+    `${length(distance)} to ${stringWords(hinge)}`,
+    `${overHinge >= 0 ? 'CUT' : 'FILL'} ${length(overHinge)} to ${stringWords(hinge)}`,
+  ];
+}
+
+/** Where the pole has to go to stand on the catch point. */
+export function catchMoveWords(move: Metres, unit: LengthUnit, within: Metres): string {
+  if (Math.abs(move) <= within) return 'On the catch point: the slope meets the ground here.';
+  const length = `${formatLength(Math.abs(move), unit, 2)} ${UNIT_ABBREVIATION[unit]}`;
+  return `${move > 0 ? 'Out' : 'In'} ${length}, and shoot again: the ground changes on the way.`;
+}

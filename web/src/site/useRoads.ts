@@ -44,6 +44,11 @@ export function workAlong(site: string, road: string): void {
   for (const listener of listeners) listener();
 }
 
+/** What a place along a road is called here; “along” is no name for it. */
+export function useStationWord(): 'Station' | 'Chainage' {
+  return useSite().state.settings.alongWord === 'chainage' ? 'Chainage' : 'Station';
+}
+
 /** How this site writes stations. */
 export function useStationStyle(): StationStyle {
   const { settings } = useSite().state;

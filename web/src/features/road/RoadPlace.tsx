@@ -11,7 +11,7 @@ import { joinScenes, type Scene } from '../../plan/scene.ts';
 import { controlScene } from '../../plan/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useActiveRoad, useRoads, useStationStyle } from '../../site/useRoads.ts';
+import { useActiveRoad, useRoads, useStationStyle, useStationWord } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -24,6 +24,7 @@ import { MarkWays } from '../structure/MarkWays.tsx';
 import { useMeasuring } from '../structure/useMeasuring.ts';
 import { ProfileChart } from './LazyProfileChart.tsx';
 import { SectionDrawing } from './SectionDrawing.tsx';
+import { SlopeCard } from './SlopeCard.tsx';
 import { StationGoal } from './StationGoal.tsx';
 import { useStationGoal, withUnit } from './useStationGoal.ts';
 import { RoadPackage } from './RoadPackage.tsx';
@@ -50,6 +51,7 @@ export function Place() {
   const { state, inForce } = useSite();
   const units = useUnits();
   const style = useStationStyle();
+  const word = useStationWord();
   const roads = useRoads();
   const [active, setActive] = useActiveRoad();
   const surfaces = useSurfaces();
@@ -270,7 +272,7 @@ export function Place() {
               <table className={`${TABLE} mt-1`}>
                 <thead>
                   <tr>
-                    <th className={TH}>Station</th>
+                    <th className={TH}>{word}</th>
                     <th className={TH_WORD}>Off</th>
                   </tr>
                 </thead>
@@ -286,6 +288,14 @@ export function Place() {
             </div>
           )}
           <StationGoal goal={goal} road={road} />
+          <SlopeCard
+            road={road}
+            station={station ?? goal.station}
+            offset={station === null ? null : (against?.nearest.offset ?? null)}
+            z={at?.z ?? null}
+            surface={surface}
+            surfaces={surfaces}
+          />
           <StationTable active={active} onGo={goal.goTo} />
           <Remarks road={road} style={style} />
         </Slip>

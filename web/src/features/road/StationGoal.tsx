@@ -1,7 +1,7 @@
 import { displayedStation } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
 import { stationText } from '@idle-marker/words';
-import { useStationStyle } from '../../site/useRoads.ts';
+import { useStationStyle, useStationWord } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -12,16 +12,17 @@ import type { StationGoal as Goal } from './useStationGoal.ts';
 export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road: Road }) {
   const units = useUnits();
   const style = useStationStyle();
+  const word = useStationWord();
   const { step } = goal;
   useKey('.', step && (() => step(1)));
   useKey(',', step && (() => step(-1)));
   const strings = road.template.names.map((name) => [name, name] as const);
   return (
     <fieldset className="mt-4 border-t border-rule pt-2">
-      <legend className="pr-2 text-[17px]">Go to a station</legend>
+      <legend className="pr-2 text-[17px]">Go to a {word.toLowerCase()}</legend>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="Station"
+          label={word}
           value={goal.text}
           placeholder={stationText(road.alignment.startStation, style, 0)}
           onChange={(event) => goal.setText(event.target.value)}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { CENTRELINE, displayedStation, stationList, type Metres } from '@idle-marker/core';
 import { placeOnRoad } from '@idle-marker/records';
 import { stationListFaultWords, stationReasonWords, stationText, stringWords } from '@idle-marker/words';
-import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
+import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -16,6 +16,7 @@ const SHOWN = 60;
 export function StationTable({ active, onGo }: { readonly active: SiteRoad; onGo(station: Metres): void }) {
   const units = useUnits();
   const style = useStationStyle();
+  const word = useStationWord();
   const { road } = active;
   const [open, setOpen] = useState(false);
   const [draft, setDraft] = useState(() => ruleDraft(null, units, style));
@@ -41,7 +42,7 @@ export function StationTable({ active, onGo }: { readonly active: SiteRoad; onGo
           <table className={TABLE}>
             <thead>
               <tr>
-                <th className={TH}>Station</th>
+                <th className={TH}>{word}</th>
                 <th className={TH_WORD}>Because</th>
                 <th className={TH}>Height</th>
               </tr>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { AngleUnit } from '@idle-marker/core';
 import { NUMBERED } from '@idle-marker/records';
-import { ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord } from '@idle-marker/words';
+import { ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord, STATION_FORMAT } from '@idle-marker/words';
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ClassTable } from './ClassTable.tsx';
@@ -132,6 +132,12 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           value={draft.alongWord}
           options={Object.entries(ALONG_WORD) as [AlongWord, string][]}
           onChange={(alongWord) => onChange({ alongWord })}
+        />
+        <Choice
+          label="Stations along a road are written"
+          value={draft.stationFormat}
+          options={[['usual', draft.lengthUnit === 'metre' ? 'as is usual in metres, 1+234.567' : 'as is usual in feet, 12+34.56'], ...STATION_FORMAT]}
+          onChange={(stationFormat) => onChange({ stationFormat })}
         />
       </div>
       {errors.numbers && <p className="mt-1 text-[13px] font-medium text-brick">{errors.numbers}</p>}

@@ -24,6 +24,7 @@ export interface SiteDraft {
   readonly roles: NonNullable<Site['roles']>;
   readonly mayAccept: NonNullable<Site['mayAccept']>;
   readonly alongWord: NonNullable<Site['alongWord']>;
+  readonly stationFormat: NonNullable<Site['stationFormat']> | 'usual';
   /** As typed; empty for letters of their own. */
   readonly numbers: Readonly<Record<Numbered, string>>;
 }
@@ -46,6 +47,7 @@ export const EMPTY_SITE: SiteDraft = {
   roles: [],
   mayAccept: { accepted: [], provisional: [] },
   alongWord: 'along',
+  stationFormat: 'usual',
   numbers: { asBuilt: '', lines: '', ownControl: '' },
 };
 
@@ -56,6 +58,7 @@ export const draftOf = ({ siteZero, combinedScaleFactor, proofIntervalMinutes, .
   roles: site.roles ?? [],
   mayAccept: site.mayAccept ?? { accepted: [], provisional: [] },
   alongWord: site.alongWord ?? 'along',
+  stationFormat: site.stationFormat ?? 'usual',
   numbers: {
     asBuilt: String(site.numbers?.asBuilt ?? ''),
     lines: String(site.numbers?.lines ?? ''),
@@ -98,8 +101,9 @@ function numbersError(numbers: SiteDraft['numbers']): string | null {
 const rangeStart = (text: string): number | null => (text.trim() === '' ? null : Number(text));
 
 /** The settings as they are kept. Only for a draft without errors. */
-export const siteBody = ({ zero, scale, interval, classes, numbers, ...draft }: SiteDraft): Site => ({
+export const siteBody = ({ zero, scale, interval, classes, numbers, stationFormat, ...draft }: SiteDraft): Site => ({
   ...draft,
+  ...(stationFormat === 'usual' ? {} : { stationFormat }),
   name: draft.name.trim(),
   coordinateSystem: draft.coordinateSystem.trim(),
   heightDatum: draft.heightDatum.trim(),

@@ -1,0 +1,179 @@
+import { useEffect, useMemo, useState } from 'react';
+import { CENTRELINE, displayedStation, type CatchOutcome, type Metres } from '@idle-marker/core';
+import { atSlope, designedCatch, hingeAt, slopePlaces, type Road, type RoadSlope } from '@idle-marker/records';
+import { catchMoveWords, slopeStakeWords, stationText, stringWords } from '@idle-marker/words';
+import { heightsOf, type OpenSurface } from '../../drawings/useSurfaces.ts';
+import { useStationStyle } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { StakePicture } from '../mark/StakePicture.tsx';
+
+interface SlopeCardProps {
+  readonly road: Road;
+  /** Of the pole, or of the goal while there is no pole. */
+  readonly station: Metres | null;
+  readonly offset: Metres | null;
+  readonly z: Metres | null;
+  /** The ground that is drawn, where one is chosen. */
+  readonly surface: OpenSurface | null;
+  readonly surfaces: readonly OpenSurface[];
+}
+
+/** Nearer than this a pole stands on the catch point: ground is no nearer to a figure than that. */
+const CAUGHT: Metres = 0.05;
+const NONE = 'none';
+
+const runOf = (text: string): number | null => {
+  const value = Number(text.replace(',', '.'));
+  return text.trim() !== '' && value > 0 && value <= 100 ? value : null;
+};
+
+/** Where a cut or fill slope meets the ground: as it will by the surface, and as it does under the pole. */
+export function SlopeCard({ road, station, offset, z, surface: drawn, surfaces }: SlopeCardProps) {
+  const units = useUnits();
+  const style = useStationStyle();
+  const [open, setOpen] = useState(false);
+  const [hinge, setHinge] = useState(CENTRELINE);
+  const [side, setSide] = useState<'left' | 'right'>('right');
+  const [cut, setCut] = useState('1.5');
+  const [fill, setFill] = useState('2');
+  const [groundId, setGround] = useState<string>(NONE);
+  const surface = surfaces.find(({ id }) => id === groundId) ?? drawn;
+  const [cutRun, fillRun] = [runOf(cut), runOf(fill)];
+  const onHinge = road.template.strings.has(hinge) ? hinge : CENTRELINE;
+  const slope = useMemo(
+    (): RoadSlope | null => (cutRun === null || fillRun === null ? null : { hinge: onHinge, side, cutRun, fillRun }),
+    [onHinge, side, cutRun, fillRun],
+  );
+  // In steps of a tenth: a catch that is asked for anew at every reading would never come to rest.
+  const near = station === null ? null : Math.round(station * 10) / 10;
+  const outcome = useDesignedCatch(open ? surface : null, road, slope, near);
+  const live = open && slope && station !== null && offset !== null && z !== null ? atSlope(road, slope, station, offset, z) : null;
+  const start = slope && near !== null ? hingeAt(road, slope, near) : null;
+  const strings = road.template.names.map((name) => [name, stringWords(name)] as const);
+  return (
+    <details className="mt-4 border-t border-rule pt-2" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="min-h-11 cursor-pointer text-[17px]">Slope to the ground</summary>
+      <div className="grid grid-cols-2 gap-3">
+        <Choice label="It starts at" value={onHinge} options={strings} onChange={setHinge} />
+        <Choice
+          label="and runs to the"
+          value={side}
+          options={[
+            ['right', 'right'],
+            ['left', 'left'],
+          ]}
+          onChange={setSide}
+        />
+        <Field
+          label="In cut, 1 in"
+          value={cut}
+          inputMode="decimal"
+          onChange={(event) => setCut(event.target.value)}
+          error={cutRun === null ? 'Give a figure such as 1.5.' : null}
+        />
+        <Field
+          label="In fill, 1 in"
+          value={fill}
+          inputMode="decimal"
+          onChange={(event) => setFill(event.target.value)}
+          error={fillRun === null ? 'Give a figure such as 2.' : null}
+        />
+        {surfaces.length > 0 && (
+          <Choice
+            className="col-span-2"
+            label="The ground is"
+            value={surface?.id ?? NONE}
+            options={[[NONE, 'only what the pole finds'], ...surfaces.map(({ id, label }) => [id, label] as const)]}
+            onChange={setGround}
+          />
+        )}
+      </div>
+      {near === null || !slope ? (
+        <p className="mt-2 text-ink2">Give a place or a station.</p>
+      ) : !start ? (
+        <p className="mt-2 font-medium text-ochre">{stringWords(onHinge)} has no height there: a slope can’t start.</p>
+      ) : (
+        <>
+          {surface && (
+            <p className="mt-2" data-testid="designed-catch">
+              <CatchWords outcome={outcome} slope={slope} at={stationText(displayedStation(road.alignment, near).displayed, style, 1)} name={surface.name} />
+            </p>
+          )}
+          {live ? (
+            <div className="mt-2" aria-live="polite">
+              <p className="text-[20px] font-semibold" data-testid="catch-move">
+                {catchMoveWords(live.move, units.lengthUnit, CAUGHT)}
+              </p>
+              <p className="text-[14px] text-ink2">
+                Here it is {units.length(live.distance)} {units.unit} out; a {live.kind} slope has this height {units.length(live.wanted)} {units.unit} out.
+              </p>
+              {Math.abs(live.move) <= CAUGHT && (
+                <StakePicture lines={slopeStakeWords(live, onHinge, live.kind === 'cut' ? slope.cutRun : slope.fillRun, units.lengthUnit)} />
+              )}
+            </div>
+          ) : (
+            z !== null &&
+            offset !== null && (
+              <p className="mt-2 text-ink2">
+                This lies inside of {stringWords(onHinge)}: go out to its {side}.
+              </p>
+            )
+          )}
+        </>
+      )}
+    </details>
+  );
+}
+
+function CatchWords({
+  outcome,
+  slope,
+  at,
+  name,
+}: {
+  readonly outcome: CatchOutcome | null;
+  readonly slope: RoadSlope;
+  readonly at: string;
+  readonly name: string;
+}) {
+  const units = useUnits();
+  if (!outcome) return <span className="text-ink2">Looking for the catch point on {name}…</span>;
+  switch (outcome.status) {
+    case 'found':
+      return (
+        <>
+          By {name} at {at}: {outcome.kind} 1 in {outcome.kind === 'cut' ? slope.cutRun : slope.fillRun}, caught{' '}
+          <strong>
+            {units.length(outcome.distance, 2)} {units.unit} out of {stringWords(slope.hinge)}
+          </strong>
+          , height {units.length(outcome.z, 2)}.
+        </>
+      );
+    case 'noGround':
+      return (
+        <span className="font-medium text-ochre">
+          {name} has no height {units.length(outcome.distance, 1)} {units.unit} out: the slope is not caught on it.
+        </span>
+      );
+    case 'notMet':
+      return <span className="font-medium text-ochre">The slope does not meet {name} as far as was looked: is its fall steeper than the ground?</span>;
+  }
+}
+
+function useDesignedCatch(surface: OpenSurface | null, road: Road, slope: RoadSlope | null, station: Metres | null): CatchOutcome | null {
+  const [found, setFound] = useState<CatchOutcome | null>(null);
+  useEffect(() => {
+    setFound(null);
+    const hinge = slope && station !== null ? hingeAt(road, slope, station) : null;
+    if (!surface || !slope || station === null || !hinge) return;
+    let gone = false;
+    void heightsOf(surface, slopePlaces(road, slope, station)).then((heights) => {
+      if (!gone && heights) setFound(designedCatch(slope, hinge, heights));
+    });
+    return () => {
+      gone = true;
+    };
+  }, [surface, road, slope, station]);
+  return found;
+}
