@@ -3,7 +3,8 @@
 // Start the application first (./start), then: node scripts/bench-browser.mjs [http://127.0.0.1:4180]
 import { createRequire } from 'node:module';
 import { randomUUID } from 'node:crypto';
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { createWriteStream } from 'node:fs';
+import { mkdtemp, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -180,6 +181,77 @@ await page.waitForTimeout(800);
 const moved = await page.evaluate(() => performance.getEntriesByName('board paint').map((each) => each.duration));
 console.log(
   `panning it: median ${quantile(moved, 0.5).toFixed(1)} ms, 95th percentile ${quantile(moved, 0.95).toFixed(1)} ms of script a frame over ${moved.length} frames (16 asked); ${await longest()} (100 ms asked)`,
+);
+
+// A ground of a million triangles as LandXML: read in the worker, with what its memory comes to.
+const SIDE = 708;
+const ground = (e, n) => (50 + 8 * Math.sin(e / 90) * Math.cos(n / 130)).toFixed(9);
+const out = createWriteStream(join(folder, 'ground.xml'));
+const write = async (text) => {
+  if (!out.write(text)) await new Promise((resolve) => out.once('drain', resolve));
+};
+await write(
+  '<?xml version="1.0"?><LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Large"><Definition surfType="TIN"><Pnts>\n',
+);
+for (let r = 0; r < SIDE; r++) {
+  let row = '';
+  for (let c = 0; c < SIDE; c++)
+    row += `<P id="${r * SIDE + c + 1}">${(5000 + r * 1.5).toFixed(12)} ${(2000 + c * 1.5).toFixed(12)} ${ground(c * 1.5, r * 1.5)}</P>\n`;
+  await write(row);
+}
+await write('</Pnts><Faces>\n');
+for (let r = 0; r + 1 < SIDE; r++) {
+  let row = '';
+  for (let c = 0; c + 1 < SIDE; c++) {
+    const at = r * SIDE + c + 1;
+    row += `<F n="${at} ${at + 1} ${at + 2}">${at} ${at + 1} ${at + SIDE + 1}</F>\n<F n="${at} ${at + 1} ${at + 2}">${at} ${at + SIDE + 1} ${at + SIDE}</F>\n`;
+  }
+  await write(row);
+}
+await write('</Faces></Definition></Surface></Surfaces></LandXML>');
+await new Promise((resolve) => out.end(resolve));
+const { size } = await stat(join(folder, 'ground.xml'));
+
+/** Asks the worker of the page for its memory while it works; the largest of what it said. */
+async function workerMemory() {
+  const cdp = await page.context().newCDPSession(page);
+  const peak = { heap: 0, buffers: 0 };
+  let session = null;
+  let id = 0;
+  cdp.on('Target.attachedToTarget', ({ sessionId, targetInfo }) => {
+    if (targetInfo.type === 'worker') session = sessionId;
+  });
+  cdp.on('Target.receivedMessageFromTarget', ({ message }) => {
+    const { result } = JSON.parse(message);
+    if (!result?.usedSize) return;
+    peak.heap = Math.max(peak.heap, result.usedSize);
+    peak.buffers = Math.max(peak.buffers, result.backingStorageSize ?? 0);
+  });
+  await cdp.send('Target.setAutoAttach', { autoAttach: true, waitForDebuggerOnStart: false, flatten: false });
+  const timer = setInterval(() => {
+    if (session)
+      void cdp
+        .send('Target.sendMessageToTarget', { sessionId: session, message: JSON.stringify({ id: ++id, method: 'Runtime.getHeapUsage' }) })
+        .catch(() => {});
+  }, 100);
+  return () => {
+    clearInterval(timer);
+    return peak;
+  };
+}
+const another = await siteWithMarks(4);
+await enter(another.site);
+await page.goto(`${base}/sites/${another.site}/design`);
+await page.getByRole('button', { name: 'Take a drawing…' }).click();
+const memory = await workerMemory();
+await page.evaluate(() => globalThis.longTasks?.splice(0));
+const groundBegan = Date.now();
+await page.locator('input[type=file]').setInputFiles(join(folder, 'ground.xml'));
+await page.getByText(/999698 elements on/).waitFor({ timeout: 300_000 });
+const groundSeconds = (Date.now() - groundBegan) / 1000;
+const peak = memory();
+console.log(
+  `LandXML of ${(size / 1e6).toFixed(0)} MB, a million triangles: read and placed in ${groundSeconds.toFixed(1)} s; the worker's heap at most ${(peak.heap / 1e6).toFixed(0)} MB, with ${(peak.buffers / 1e6).toFixed(0)} MB of buffers (600 asked)`,
 );
 await rm(folder, { recursive: true });
 await browser.close();

@@ -14,5 +14,7 @@ export const PROBLEM_TYPE = 'application/problem+json';
 export const LARGEST_BODY_BYTES = 2 * 1024 * 1024;
 /** Largest file that an import takes. */
 export const LARGEST_UPLOAD_BYTES = 32 * 1024 * 1024;
+/** Largest drawing: a ground of a million triangles is a hundred megabytes of text. */
+export const LARGEST_DRAWING_BYTES = 160 * 1024 * 1024;
 /** Largest photograph: what a phone takes, made smaller before it is sent. */
 export const LARGEST_IMAGE_BYTES = 4 * 1024 * 1024;

@@ -135,6 +135,40 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
   await expect(page.getByText('Landing Road IS SHIFTED 0.500 M RIGHT of its design: services found in the verge')).toBeVisible();
 });
 
+test('a junction return: its points and its radius point, with heights of both roads, set from the road’s own page', async ({ page }) => {
+  await enter(page);
+  await place(page, 'Mark').click();
+  await atThePole(page, 'Along a road').click();
+  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Landing Road' });
+  await page.getByRole('button', { name: 'Kerb return…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A kerb return' });
+  await dialog.getByLabel('Name', { exact: true }).fill('West return');
+  await dialog.getByLabel('Crew').fill('Kerb crew');
+  await dialog.getByLabel('Marks begin with').fill('WR');
+  await dialog.getByLabel('Radius').fill('9');
+  const [from, to] = [dialog.getByRole('group', { name: 'From' }), dialog.getByRole('group', { name: 'To' })];
+  await from.getByLabel(/^Near/).fill('0+045');
+  await from.getByLabel('It touches').selectOption({ label: 'face of left kerb' });
+  await from.getByLabel('Heights of').selectOption({ label: 'top of left kerb' });
+  await to.getByLabel(/^Near/).fill('0+012');
+  await to.getByLabel('It touches').selectOption({ label: 'left edge' });
+  await to.getByLabel('Heights of').selectOption({ label: 'left edge' });
+  // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine metres.
+  await expect(dialog.getByTestId('return-figures')).toContainText('Turns 82°00′00″ to the left; 12.880 m long');
+  await expect(dialog.getByText('6 marks')).toBeVisible();
+  await expect(dialog.getByRole('row', { name: /^WR-radius point radius point: strap the radius all round – \d\.\d{3} \d\.\d{3}$/ })).toBeVisible();
+  await noSeriousFault(page);
+  await dialog.getByLabel('Radius').fill('90');
+  await expect(dialog.getByText(/^The arc would touch (Slip Lane|Landing Road) beyond its end/)).toBeVisible();
+  await dialog.getByLabel('Radius').fill('2');
+  await expect(dialog.getByText('So small a return is strapped from its radius point alone.')).toBeVisible();
+  await dialog.getByLabel('Radius').fill('9');
+  await dialog.getByRole('button', { name: 'Make package' }).click();
+  await expect(dialog).toBeHidden();
+  await place(page, 'Work').click();
+  await expect(page.getByRole('heading', { name: 'West return' })).toBeVisible();
+});
+
 test('lines come in from a file: which to take, which station is meant where it comes twice, and what is refused', async ({ page }) => {
   await enter(page);
   await place(page, 'Work').click();

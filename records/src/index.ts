@@ -120,6 +120,7 @@ export {
 } from './roads.ts';
 export { crossCheck, olderRoads, roadItem, roadOfItem, roadWorkOf, type CrossCheck, type RoadOptions, type RoadWork } from './roadPackages.ts';
 export { atSlope, designedCatch, hingeAt, slopePlaces, type AtSlope, type Hinge, type RoadSlope } from './slopes.ts';
+export { drawnReturn, returnBetween, returnItem, type ReturnError, type ReturnSide, type ReturnWork, type RoadReturn } from './kerbReturns.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
 export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution, type CautionCode } from './cautions.ts';

@@ -156,16 +156,16 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
 
 /** What the mark of a station says of the road. */
 function roadPart(item: Item, road: NonNullable<Item['road']>, i: number): NonNullable<Plan['road']> {
-  const { station, azimuthDeg, why, alsoZ } = road.stations[i]!;
+  const { station, azimuthDeg, why, alsoZ, gradeTo, alsoTo } = road.stations[i]!;
   return {
     name: item.source,
     station,
     azimuthDeg,
     why,
-    to: road.string,
-    gradeTo: road.gradeString,
+    to: road.return ? item.name : road.string,
+    gradeTo: gradeTo ?? road.gradeString,
     side: road.side,
-    also: road.alsoString === null ? null : { to: road.alsoString, z: alsoZ },
+    also: alsoTo !== undefined ? { to: alsoTo, z: alsoZ } : road.alsoString === null ? null : { to: road.alsoString, z: alsoZ },
   };
 }
 

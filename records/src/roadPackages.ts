@@ -105,11 +105,15 @@ export function roadItem(fact: Pick<Fact<'alignment'>, 'id' | 'body'>, road: Roa
 
 /** Roads that a package was made along and that have been revised since. */
 export const olderRoads = (state: SiteState, work: Fact<'package'>): Fact<'alignment'>[] =>
-  state.alignments.filter((fact) => work.body.items.some(({ road }) => road !== undefined && road.line === fact.body.alignment && road.alignment !== fact.id));
+  state.alignments.filter((fact) =>
+    work.body.items.some(({ road }) =>
+      [road, road?.return].some((each) => each !== undefined && each.line === fact.body.alignment && each.alignment !== fact.id),
+    ),
+  );
 
 /** What a road package asked for, to be asked again. */
 export function roadWorkOf(item: Item): { readonly options: RoadOptions; readonly own: RoadWork['own'] } | null {
-  if (item.rule !== 'road' || !item.road) return null;
+  if (item.rule !== 'road' || !item.road || item.road.return) return null;
   return { options: item.road, own: item.road.stations.flatMap(({ station, offset }) => (offset === null ? [] : [{ station, offset }])) };
 }
 

@@ -10,6 +10,7 @@ import {
   crossCheck,
   crossSection,
   designedCatch,
+  drawnReturn,
   hingeAt,
   hubPlans,
   olderRoads,
@@ -19,6 +20,8 @@ import {
   roadOf,
   roadOfItem,
   roadRemarks,
+  returnBetween,
+  returnItem,
   roadWorkOf,
   slopePlaces,
   toolFor,
@@ -243,5 +246,86 @@ describe('slopes of a road', () => {
       'FILL 1.000 m to face of kerb',
     ]);
     expect(atSlope(road, slope, 30, 1, 5)).toBeNull();
+  });
+});
+
+describe('kerb returns between two roads', () => {
+  const lane = elementsAlong({ e: 4030, n: 7980 }, 0.2, [{ kind: 'line', length: 50 }]);
+  if (!lane.ok) throw new Error(lane.error.code);
+  const laneBody: FactBody<'alignment'> = {
+    ...BODY,
+    alignment: '00000000-0000-4000-8000-00000000aa02',
+    name: 'Slip Lane',
+    elements: lane.value,
+    equations: [],
+    profile: {
+      name: 'lane',
+      points: [
+        { station: 0, z: 5.5, rounding: null },
+        { station: 50, z: 6.5, rounding: null },
+      ],
+    },
+    strings: [{ name: 'left edge', from: null, offset: [{ station: 0, value: -3 }], height: { rule: 'fall', values: [{ station: 0, value: 2 }] } }],
+    kerbs: [],
+  };
+  const main = { ...BODY, equations: [], strings: [{ ...BODY.strings[0]!, name: 'left edge', offset: [{ station: 0, value: -3 }] }], kerbs: [] };
+  const side = (body: FactBody<'alignment'>, station: number, way: 'up' | 'down') => {
+    const road = roadOf(body);
+    if (!road.ok) throw new Error(road.error.code);
+    return { fact: { id: body.alignment, body }, road: road.value, string: 'left edge', gradeString: 'left edge', station, way };
+  };
+
+  it('touch both strings, straight or curved, wherever they are looked for near the corner', () => {
+    for (const near of [15, 22]) {
+      const found = returnBetween(side(main, near, 'up'), side(laneBody, 12, 'up'), 6);
+      if (!found.ok) throw new Error(found.error.code);
+      const { arc, begin, end, beginZ, endZ } = found.value;
+      expect(arc.delta).toBeLessThan(0);
+      expect(planDistance(placeOnRoad(side(main, 0, 'up').road, { station: begin, string: 'left edge' })!, arc.points[0]!)).toBeLessThan(1e-4);
+      expect(planDistance(placeOnRoad(side(laneBody, 0, 'up').road, { station: end, string: 'left edge' })!, arc.points[4]!)).toBeLessThan(1e-4);
+      expect([beginZ, endZ]).toEqual([expect.closeTo(5 + begin / 60 - 0.06, 6), expect.closeTo(5.5 + end / 50 - 0.06, 6)]);
+      for (const place of drawnReturn(found.value)) expect(planDistance(place, arc.radiusPoint)).toBeCloseTo(6, 9);
+    }
+    // On the curve of the main road, from a lane that ends there.
+    const across = elementsAlong({ e: 4085, n: 8030 }, Math.PI * 1.02, [{ kind: 'line', length: 60 }]);
+    if (!across.ok) throw new Error(across.error.code);
+    const curved = returnBetween(side({ ...laneBody, elements: across.value }, 20, 'up'), side(main, 90, 'up'), 5);
+    if (!curved.ok) throw new Error(curved.error.code);
+    const touched = placeOnRoad(side(main, 0, 'up').road, { station: curved.value.end, string: 'left edge' })!;
+    expect(planDistance(touched, curved.value.arc.points[4]!)).toBeLessThan(1e-4);
+    expect(curved.value.end).toBeGreaterThan(80);
+  });
+
+  it('become marks with heights that run evenly, and a radius point with the heights of both ends', () => {
+    const [from, to] = [side(main, 20, 'up'), side(laneBody, 12, 'up')];
+    const found = returnBetween(from, to, 6);
+    if (!found.ok) throw new Error(found.error.code);
+    const both = returnItem(from, to, found.value, { name: 'West return', side: 'left', marks: 'both' });
+    const plans = hubPlans([both], 1, 'W');
+    if (!plans.ok) throw new Error(plans.error.code);
+    expect(plans.value.map(({ name }) => name)).toEqual(['W-begin', 'W-quarter', 'W-middle', 'W-3 quarter', 'W-end', 'W-radius point']);
+    const { arc, beginZ, endZ } = found.value;
+    expect(plans.value[2]).toMatchObject({
+      designZ: expect.closeTo((beginZ! + endZ!) / 2, 9),
+      road: { to: 'West return', why: 'middle of the return', name: 'Landing Road to Slip Lane' },
+    });
+    // Left of a left turn is toward the radius point.
+    expect(planDistance(plans.value[2]!.place, arc.radiusPoint)).toBeCloseTo(5, 9);
+    expect(plans.value[5]).toMatchObject({
+      offset: 0,
+      designZ: beginZ,
+      road: { gradeTo: 'begin of West return', also: { to: 'end of West return', z: endZ } },
+    });
+    const alone = returnItem(from, to, found.value, { name: 'Island', side: 'on', marks: 'radiusPoint' });
+    expect(alone.corners.map(({ name }) => name)).toEqual(['radius point']);
+    expect(returnItem(from, to, found.value, { name: 'Island', side: 'on', marks: 'arc' }).corners).toHaveLength(5);
+    expect(roadWorkOf(both)).toBeNull();
+  });
+
+  it('say why there is none', () => {
+    const fault = (result: ReturnType<typeof returnBetween>) => (result.ok ? null : result.error.code);
+    expect(fault(returnBetween(side(main, 20, 'up'), side(main, 40, 'up'), 6))).toBe('RETURN_PARALLEL');
+    expect(fault(returnBetween(side(main, 20, 'up'), side(laneBody, 12, 'up'), 200))).toBe('RETURN_OFF_THE_LINE');
+    expect(fault(returnBetween(side(main, 500, 'up'), side(laneBody, 12, 'up'), 6))).toBe('RETURN_OFF_THE_LINE');
   });
 });

@@ -26,8 +26,8 @@ describe('a road as text', () => {
     const way = value(readWay(text, metric));
     expect(way.elements.map(({ kind }) => kind)).toEqual(['line', 'spiral', 'curve', 'spiral', 'line', 'curve', 'line']);
     expect(writeIntersections(way.intersections!, metric)).toBe(text);
-    const north = value(readWay('8052, 4018; radius 20\n8036, 4140', feet));
-    expect(north.intersections![0]).toMatchObject({ n: 8052 * (1200 / 3937), e: 4018 * (1200 / 3937), radius: 20 * (1200 / 3937) });
+    const north = value(readWay('8052, 4018\n8036, 4140; radius 20\n8130, 4230', feet));
+    expect(north.intersections![1]).toMatchObject({ n: 8036 * (1200 / 3937), e: 4140 * (1200 / 3937), radius: 20 * (1200 / 3937) });
   });
 
   it('takes a start and one element after the other', () => {

@@ -47,6 +47,7 @@ export {
   NO_HEIGHT_HERE,
   offsetWords,
   readStation,
+  returnFaultWords,
   roadFaultWords,
   roadRemarkWords,
   shapeWords,

@@ -259,3 +259,18 @@ export function catchMoveWords(move: Metres, unit: LengthUnit, within: Metres): 
   const length = `${formatLength(Math.abs(move), unit, 2)} ${UNIT_ABBREVIATION[unit]}`;
   return `${move > 0 ? 'Out' : 'In'} ${length}, and shoot again: the ground changes on the way.`;
 }
+
+type ReturnFault =
+  { readonly code: 'RETURN_PARALLEL' } | { readonly code: 'RETURN_OFF_THE_LINE'; readonly road: string } | { readonly code: 'RETURN_DOES_NOT_SETTLE' };
+
+/** Why no return joins two kerbs, and what to change. */
+export function returnFaultWords(fault: ReturnFault): string {
+  switch (fault.code) {
+    case 'RETURN_PARALLEL':
+      return 'The two kerbs run the same way there: no arc joins them. Choose other stations, or turn one of the ways round.';
+    case 'RETURN_OFF_THE_LINE':
+      return `The arc would touch ${fault.road} beyond its end: take a smaller radius, or turn one of the ways round.`;
+    case 'RETURN_DOES_NOT_SETTLE':
+      return 'No arc of this radius touches both kerbs near there: give stations nearer to the corner, or a smaller radius.';
+  }
+}

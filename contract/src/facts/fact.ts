@@ -83,7 +83,10 @@ export function referencesOf(fact: AnyFact): string[] {
       refs.push(fact.body.supersedes, fact.body.parent ?? null);
       break;
     case 'package':
-      refs.push(fact.body.supersedes, ...fact.body.items.flatMap((item) => [item.drawing ?? null, item.road?.alignment ?? null]));
+      refs.push(
+        fact.body.supersedes,
+        ...fact.body.items.flatMap((item) => [item.drawing ?? null, item.road?.alignment ?? null, item.road?.return?.alignment ?? null]),
+      );
       break;
     case 'mark':
       refs.push(fact.body.package, fact.body.solution, fact.body.sight, fact.body.supersedes);

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
+import { LARGEST_DRAWING_BYTES } from '@idle-marker/contract';
 import { drawingFormatOf } from '@idle-marker/formats';
 import { drawingWords } from '@idle-marker/words';
 import { query } from '../database/query.ts';
@@ -27,7 +27,7 @@ export async function keepSource(orm: MikroORM, site: string, id: string, bytes:
 
 export function sourceRoutes(orm: MikroORM): Router {
   const router = Router();
-  router.put('/sites/:site/sources/:id', express.raw({ type: () => true, limit: LARGEST_UPLOAD_BYTES }), async (request, response) => {
+  router.put('/sites/:site/sources/:id', express.raw({ type: () => true, limit: LARGEST_DRAWING_BYTES }), async (request, response) => {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
     const bytes: unknown = request.body;

@@ -1,7 +1,7 @@
 /** Taking a file as a drawing of the site: read with progress, its unit asked where it says none, kept whole. */
 import { useCallback, useRef, useState } from 'react';
 import type { Similarity } from '@idle-marker/core';
-import { LARGEST_UPLOAD_BYTES, type Fact, type FactBody } from '@idle-marker/contract';
+import { LARGEST_DRAWING_BYTES, type Fact, type FactBody } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';
 import { drawingWords } from '@idle-marker/words';
 import type { DrawingUnit } from '@idle-marker/formats';
@@ -69,8 +69,8 @@ export function useTakeFile(): TakeFile {
   const read = useCallback<TakeFile['read']>(
     async (file, unit = null, similarity = null) => {
       setFault(null);
-      if (file.size > LARGEST_UPLOAD_BYTES) {
-        setFault(`${file.name} is over ${LARGEST_UPLOAD_BYTES / 1024 / 1024} MB: take out what is not needed.`);
+      if (file.size > LARGEST_DRAWING_BYTES) {
+        setFault(`${file.name} is over ${LARGEST_DRAWING_BYTES / 1024 / 1024} MB: take out what is not needed.`);
         return null;
       }
       const bytes = new Uint8Array(await file.arrayBuffer());

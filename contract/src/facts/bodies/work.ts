@@ -124,8 +124,24 @@ const ItemOptions = {
           /** An offset of its own; null for the package's. */
           offset: Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0, maximum: 1000 }),
           alsoZ: NullableCoordinate,
+          /** What the heights lead to at this one, where it is something else. */
+          gradeTo: Type.Optional(Name),
+          alsoTo: Type.Optional(Name),
         }),
         { maxItems: 2000 },
+      ),
+      /** Of a return to another road: where it ends there, and its radius. It begins at the first station of the rule. */
+      return: Type.Optional(
+        closed({
+          alignment: Uuid,
+          line: Uuid,
+          string: Name,
+          gradeString: Name,
+          station: Coordinate,
+          way: Words('up', 'down'),
+          radius: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
+          marks: Words('arc', 'radiusPoint', 'both'),
+        }),
       ),
     }),
   ),

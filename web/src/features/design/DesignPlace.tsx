@@ -24,6 +24,7 @@ import { EditGrid } from './EditGrid.tsx';
 import { EditPackage } from './EditPackage.tsx';
 import { EditRoad } from './EditRoad.tsx';
 import { OffsetsDialog } from './OffsetsDialog.tsx';
+import { ReturnPackage } from '../road/ReturnPackage.tsx';
 import { RoadPackage } from '../road/RoadPackage.tsx';
 import { RoadRow } from './RoadRow.tsx';
 
@@ -251,7 +252,9 @@ export function Place() {
       {grid !== null && <EditGrid grid={grid === 'new' ? null : grid} onClose={() => setGrid(null)} />}
       {drawing !== null && <DrawingDialog drawing={drawing.of} sameFile={drawing.sameFile} file={drawing.file ?? null} onClose={() => setDrawing(null)} />}
       {editing !== null &&
-        (roadUnder ? (
+        (roadUnder && along?.return && editing !== 'new' ? (
+          <ReturnPackage active={roadUnder} work={editing} onClose={() => setEditing(null)} />
+        ) : roadUnder ? (
           <RoadPackage active={roadUnder} work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />
         ) : (
           <EditPackage work={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />

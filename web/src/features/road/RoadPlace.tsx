@@ -27,6 +27,7 @@ import { SectionDrawing } from './SectionDrawing.tsx';
 import { SlopeCard } from './SlopeCard.tsx';
 import { StationGoal } from './StationGoal.tsx';
 import { useStationGoal, withUnit } from './useStationGoal.ts';
+import { ReturnPackage } from './ReturnPackage.tsx';
 import { RoadPackage } from './RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
@@ -63,6 +64,7 @@ export function Place() {
   const { place: pole, stale } = useLivePlace(inForce);
   const { shooting } = useMeasuring();
   const [marking, setMarking] = useState(false);
+  const [returning, setReturning] = useState(false);
   const goal = useStationGoal(active);
   const at = useMemo((): SitePoint | null => {
     if (subject === POLE) return pole;
@@ -153,7 +155,7 @@ export function Place() {
               </p>
             )}
           </div>
-          <div className="relative min-h-0 flex-1 max-lg:h-[250px] max-lg:flex-none">
+          <div className="relative min-h-0 flex-1 max-lg:h-[250px] max-lg:flex-none max-md:h-[190px]">
             {view === 'plan' && (
               <Board
                 scene={scene}
@@ -192,7 +194,7 @@ export function Place() {
           topic={active.id}
           foot={
             <>
-              <span />
+              <Button onClick={() => setReturning(true)}>Kerb return…</Button>
               <Button look="primary" onClick={() => setMarking(true)}>
                 Marks along it…
               </Button>
@@ -300,6 +302,7 @@ export function Place() {
           <Remarks road={road} style={style} />
         </Slip>
       </div>
+      {returning && <ReturnPackage active={active} work={null} onClose={() => setReturning(false)} />}
       {marking && <RoadPackage active={active} work={null} string={goal.string} onClose={() => setMarking(false)} />}
       {subject === POLE && <TypedReading title={`Reading along ${road.name}`} />}
     </>

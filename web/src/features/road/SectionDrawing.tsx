@@ -16,7 +16,7 @@ interface SectionDrawingProps {
   readonly chosen: string | null;
 }
 
-const MARGIN = { left: 52, right: 20, top: 40, bottom: 64 };
+const MARGIN = { left: 52, right: 20, top: 40, bottom: 76 };
 /** Heights are drawn so many times as large as widths. */
 const EXAGGERATIONS = [10, 5, 4, 3, 2, 1] as const;
 const LETTER = 6.4;
@@ -117,10 +117,10 @@ export function SectionDrawing({ road, station, title, at, ground = [], chosen }
               </text>
             </g>
           )}
-          <text x={MARGIN.left} y={14} fontSize="13" fill="var(--ink2)">
+          <text x={2} y={height - 4} fontSize="13" fill="var(--ink2)">
             left
           </text>
-          <text x={width - MARGIN.right} y={14} textAnchor="end" fontSize="13" fill="var(--ink2)">
+          <text x={width - 2} y={height - 4} textAnchor="end" fontSize="13" fill="var(--ink2)">
             right
           </text>
         </svg>
