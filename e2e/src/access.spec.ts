@@ -17,14 +17,18 @@ const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['station', /^Close the station…/],
   ['mark', /^Signs and lights/],
   ['mark', /^Blocked…/],
+  ['design', /^New road…/],
+  ['mark/road', /^Marks along it…/],
+  ['mark/road', /^Kerb return…/],
 ];
 /** Views within a place that a button opens. */
 const VIEWS: readonly (readonly [place: string, button: string])[] = [
   ['control', 'Walk round'],
   ['control', 'Pair by pair'],
   ['station', 'New station…'],
+  ['mark/road', 'Section'],
 ];
-const PLACES = ['today', 'control', 'design', 'station', 'prove', 'mark', 'hand-over', 'field-book'];
+const PLACES = ['today', 'control', 'design', 'station', 'prove', 'mark', 'mark/road', 'hand-over', 'field-book'];
 
 async function eachPlace(page: Page, look: (place: string) => Promise<void>): Promise<void> {
   await expect(page).toHaveURL(/\/today$/);

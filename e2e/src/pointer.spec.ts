@@ -48,6 +48,7 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   await place(page, 'Work').click();
   const dialog = await newPackage(page, 'Picked hubs', 'Formwork', 'PH');
   await dialog.getByLabel('Name of the outline').fill('Hall');
+  await dialog.getByRole('button', { name: 'In drawing Ticket hall…' }).click();
   await dialog.getByRole('button', { name: 'Pick on the drawing…' }).click();
   const picking = page.getByRole('dialog', { name: 'Pick on Ticket hall' });
   const board = picking.getByRole('img', { name: /^The drawing on the plan/ });

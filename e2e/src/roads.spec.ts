@@ -154,7 +154,7 @@ test('a junction return: its points and its radius point, with heights of both r
   await to.getByLabel('It touches').selectOption({ label: 'left edge' });
   await to.getByLabel('Heights of').selectOption({ label: 'left edge' });
   // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine metres.
-  await expect(dialog.getByTestId('return-figures')).toContainText('Turns 82°00′00″ to the left; 12.880 m long');
+  await expect(dialog.getByTestId('return-figures')).toContainText('Turns 82°00′00″ to the left; 12.881 m long');
   await expect(dialog.getByText('6 marks')).toBeVisible();
   await expect(dialog.getByRole('row', { name: /^WR-radius point radius point: strap the radius all round – \d\.\d{3} \d\.\d{3}$/ })).toBeVisible();
   await noSeriousFault(page);

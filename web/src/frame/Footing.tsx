@@ -31,7 +31,7 @@ function ActiveRoad() {
   if (!active) return null;
   const shifted = active.fact.body.shift !== 0;
   return (
-    <label className={`flex items-center gap-2 border-l border-[#ffffff33] px-3.5 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}>
+    <label className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3.5 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}>
       <span className="max-2xl:sr-only">{shifted ? 'Road, SHIFTED' : 'Road'}</span>
       <select
         value={active.id}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { planDistance, type Metres, type PathCorner, type PlanPoint, type SnapKind } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { askDrawing } from '../../drawings/drawings.ts';
-import { useUnderlay } from '../../drawings/useDrawings.ts';
+import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -29,6 +29,8 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
   const { state } = useSite();
   const units = useUnits();
   const underlay = useUnderlay();
+  const shown = useDrawings().find(({ fact }) => fact.id === drawing.id)?.state;
+  const extent = shown?.status === 'open' ? shown.summary.extent : null;
   const [mode, setMode] = useState<'points' | 'whole'>(rule === 'outline' || rule === 'along' ? 'whole' : 'points');
   const [snaps, setSnaps] = useState<ReadonlySet<SnapKind>>(new Set(['point', 'end', 'crossing', 'centre', 'middle']));
   const [picked, setPicked] = useState<readonly (PathCorner & { readonly kind: string })[]>([]);
@@ -127,8 +129,8 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
           underlay={underlay}
           description="The drawing on the plan. A touch picks what is there; names and places are listed below."
           onPlace={(point, pixel) => void touch(point, pixel)}
-          fitTo={fitOf(underlay)}
-          fitKey={underlay.length > 0 ? 'drawing' : 'none'}
+          fitTo={extent ? fitOf(extent) : []}
+          fitKey={extent ? 'drawing' : 'none'}
         />
       </div>
       <p aria-live="polite" className="mt-1 min-h-6 text-[14px] font-medium text-ochre">
@@ -146,15 +148,10 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
   );
 }
 
-const fitOf = (underlay: ReturnType<typeof useUnderlay>): PlanPoint[] =>
-  underlay.flatMap(({ extent }) =>
-    extent
-      ? [
-          { e: extent[0], n: extent[1] },
-          { e: extent[2], n: extent[3] },
-        ]
-      : [],
-  );
+const fitOf = ([e0, n0, e1, n1]: readonly [number, number, number, number]): PlanPoint[] => [
+  { e: e0, n: n0 },
+  { e: e1, n: n1 },
+];
 
 /** Counts on from a stem with a number at its end: P3 after P2. */
 function nameAfter(picked: readonly { readonly name: string }[], stem: string): string {
