@@ -125,6 +125,8 @@ export default tseslint.config(
         URL: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
         document: 'readonly',
         MutationObserver: 'readonly',
         performance: 'readonly',
