@@ -98,6 +98,7 @@ export function Place() {
     <>
       <div className="flex h-full min-h-0 flex-col lg:flex-row">
         <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Along the road">
+          <ShiftBadge fact={active.fact} />
           <div className="min-h-[132px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
             <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
               <strong className="text-ink">{road.name}</strong>
@@ -119,7 +120,6 @@ export function Place() {
                 ))}
               </span>
             </p>
-            <ShiftBadge fact={active.fact} />
             <Where
               against={against}
               road={road}
