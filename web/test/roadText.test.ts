@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { alignmentOf } from '@idle-marker/core';
+import { roadOf } from '@idle-marker/records';
 import {
   readEquations,
   readProfile,
@@ -10,6 +11,7 @@ import {
   writeProfile,
   writeStrings,
 } from '../src/features/design/roadText.ts';
+import { ruleDraft } from '../src/features/road/RuleFields.tsx';
 import { unitsOf } from '../src/site/useUnits.ts';
 
 const metric = { units: unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' }), style: { unit: 'metre', format: 'thousand' } } as const;
@@ -91,5 +93,43 @@ describe('a road as text', () => {
     expect(writeStrings(read, metric)).toBe(text);
     expect(error(readStrings('edge; 3.25; fall 2.5', metric))).toContain('Line 1, “edge; 3.25; fall 2.5”, is not a string such as');
     expect(error(readStrings('k; kerb on edge; top 0.1', metric))).toContain('is not a kerb such as');
+  });
+});
+
+describe('stations that were asked for', () => {
+  it('are written as they are shown, beyond a jump too', () => {
+    const road = roadOf({
+      name: 'Road',
+      startStation: 0,
+      elements: [{ kind: 'line', start: { e: 0, n: 0 }, end: { e: 400, n: 0 } }],
+      equations: [{ at: 200, ahead: 500, counts: 1 }],
+      profile: null,
+      strings: [],
+      kerbs: [],
+      corridor: 20,
+      shift: 0,
+    });
+    if (!road.ok) throw new Error(road.error.code);
+    const rule = {
+      from: 150,
+      to: 300,
+      interval: 10,
+      byRadius: [{ upTo: 80, interval: 5 }],
+      equalParts: { parts: 4 },
+      special: false,
+      extra: [210],
+      direction: 'down',
+    } as const;
+    expect(ruleDraft(rule, road.value, metric.units, metric.style)).toMatchObject({
+      from: '0+150',
+      to: '0+600',
+      interval: '10',
+      closer: '5',
+      upTo: '80',
+      curves: 'parts',
+      figure: '4',
+      extra: '0+510',
+      direction: 'down',
+    });
   });
 });

@@ -1,8 +1,9 @@
 /** Roads of the site that can be asked, and the one that is worked along on this device. */
 import { useMemo, useSyncExternalStore } from 'react';
+import { displayedStation } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { roadOf, type Road } from '@idle-marker/records';
-import { usualStationFormat, type StationStyle } from '@idle-marker/words';
+import { shortStation, usualStationFormat, type StationStyle } from '@idle-marker/words';
 import { useSite } from './SiteContext.tsx';
 
 export interface SiteRoad {
@@ -48,6 +49,10 @@ export function workAlong(site: string, road: string): void {
 export function useStationWord(): 'Station' | 'Chainage' {
   return useSite().state.settings.alongWord === 'chainage' ? 'Chainage' : 'Station';
 }
+
+/** A distance along a road as it is typed: the station that is shown there. */
+export const typedStation = ({ alignment }: Road, station: number, style: StationStyle): string =>
+  shortStation(displayedStation(alignment, station).displayed, style).replace('−', '-');
 
 /** How this site writes stations. */
 export function useStationStyle(): StationStyle {

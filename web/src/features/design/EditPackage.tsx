@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, drawingOfRevision, hubPlans, keepMoved, roundBeside } from '@idle-marker/records';
+import { drawingOfRevision, hubPlans, keepMoved, roundBeside } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MARK_KIND, MARK_TOOLS, outlineErrorWords, ROUNDING, toleranceWords, type Rounding } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
+import { PackageHeadFields, usePackageHead } from './PackageHead.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
 import { useWithHeights } from './useWithHeights.ts';
 import { EMPTY_ITEM, itemDraftOf, readItem, stepsOf, type DraftItem, type Item } from './itemDraft.ts';
@@ -24,9 +25,8 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const { state, say } = useSite();
   const units = useUnits();
   const before = work?.body;
-  const [name, setName] = useState(before?.name ?? '');
-  const [prefix, setPrefix] = useState(before?.plans[0]?.name.split('-')[0] ?? '');
-  const [crew, setCrew] = useState(before?.crew ?? '');
+  const head = usePackageHead(work);
+  const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? 'grid');
   const usualOffset = state.settings.classes.find((each) => each.id === 'grid')?.offset ?? 2;
   const [offset, setOffset] = useState(units.edit(before?.offset ?? usualOffset));
@@ -58,19 +58,8 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const choices = useMemo(() => items.map(({ surface, rule }) => (rule === 'rakedPiles' ? null : surface)), [items]);
   const built = useWithHeights(whole, choices, offsetRead);
   const plans = built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M', units.lengthUnit) : null;
-  const alike = alikeName(
-    name,
-    state.packages.filter((each) => each.id !== work?.id).map((each) => each.body.name),
-  );
   const errors = {
-    name:
-      name.trim() === ''
-        ? 'Give the package a name.'
-        : alike !== null
-          ? `There is a package “${alike}” already: two names that look alike get mixed up.`
-          : null,
-    prefix: prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
-    crew: crew.trim() === '' ? 'Say who asked for it.' : null,
+    ...head.errors,
     offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? `Give the offset, such as ${units.edit(2)}.` : null,
     items: items.some((each) => each.name.trim() === '')
       ? 'Every outline needs a name.'
@@ -131,9 +120,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       }
     >
       <div className="grid gap-3 sm:grid-cols-3">
-        <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
-        <Field label="Crew" value={crew} maxLength={80} onChange={(event) => setCrew(event.target.value)} error={shown(errors.crew)} />
-        <Field label="Marks begin with" value={prefix} maxLength={12} onChange={(event) => setPrefix(event.target.value)} error={shown(errors.prefix)} />
+        <PackageHeadFields head={head} tried={tried} />
         <Choice
           label="Tolerance class"
           value={classId}

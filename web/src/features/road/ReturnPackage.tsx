@@ -1,14 +1,15 @@
 import { useMemo, useState } from 'react';
 import { RADIANS_PER_DEGREE, stationsShown } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, drawnReturn, hubPlans, returnBetween, returnItem, type ReturnSide } from '@idle-marker/records';
-import { gradeWords, outlineErrorWords, readStation, returnFaultWords, shortStation, stringWords, toleranceWords } from '@idle-marker/words';
+import { drawnReturn, hubPlans, returnBetween, returnItem, type ReturnSide } from '@idle-marker/records';
+import { gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWords, toleranceWords } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useRoads, useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
+import { typedStation, useRoads, useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
+import { PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -38,10 +39,10 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   const roads = useRoads();
   const before = work?.body ?? null;
   const asked = before?.items[0]?.road;
-  const other = roads.find(({ id }) => id !== active.id) ?? active;
-  const [name, setName] = useState(before?.name ?? '');
-  const [crew, setCrew] = useState(before?.crew ?? '');
-  const [prefix, setPrefix] = useState(before?.plans[0]?.name.split('-')[0] ?? '');
+  /** The road that it leads to: as before, or any other. */
+  const onto = roads.find(({ id }) => id === asked?.return?.line) ?? roads.find(({ id }) => id !== active.id) ?? active;
+  const head = usePackageHead(work);
+  const { name, crew, prefix } = head;
   const kerbClass = state.settings.classes.find(({ id }) => id === 'kerb')?.id ?? state.settings.classes[0]!.id;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
   const [offset, setOffset] = useState(units.edit(before?.offset ?? 1));
@@ -54,14 +55,14 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
     road: active.id,
     string: asked?.string ?? first(active),
     gradeString: asked?.gradeString ?? first(active),
-    station: asked ? shortStation(asked.rule.from ?? 0, style) : '',
+    station: asked ? typedStation(active.road, asked.rule.from ?? 0, style) : '',
     way: asked?.rule.direction ?? 'up',
   }));
   const [to, setTo] = useState<DraftSide>(() => ({
-    road: asked?.return?.line ?? other.id,
-    string: asked?.return?.string ?? first(other),
-    gradeString: asked?.return?.gradeString ?? first(other),
-    station: asked?.return ? shortStation(asked.return.station, style) : '',
+    road: onto.id,
+    string: asked?.return?.string ?? first(onto),
+    gradeString: asked?.return?.gradeString ?? first(onto),
+    station: asked?.return ? typedStation(onto.road, asked.return.station, style) : '',
     way: asked?.return?.way ?? 'up',
   }));
   const [tried, setTried] = useState(false);
@@ -80,14 +81,8 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   const offsetRead = units.readLength(offset);
   const item = a && b && made ? returnItem(a, b, made, { name: name.trim() || 'return', side, marks }) : null;
   const plans = item && offsetRead !== null && offsetRead > 0 ? hubPlans([item], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
-  const alike = alikeName(
-    name,
-    state.packages.filter((each) => each.id !== work?.id).map((each) => each.body.name),
-  );
   const errors = {
-    name: name.trim() === '' ? 'Give the package a name.' : alike !== null ? `There is a package “${alike}” already.` : null,
-    crew: crew.trim() === '' ? 'Say who asked for it.' : null,
-    prefix: prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
+    ...head.errors,
     offset: offsetRead === null || offsetRead <= 0 ? 'Give a length over 0.' : null,
     radius: radiusRead === null || radiusRead <= 0 ? 'Give the radius.' : null,
     from: a ? null : `Give a ${word.toLowerCase()} of this road.`,
@@ -185,9 +180,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
       }
     >
       <div className="grid gap-3 sm:grid-cols-4">
-        <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
-        <Field label="Crew" value={crew} maxLength={80} onChange={(event) => setCrew(event.target.value)} error={shown(errors.crew)} />
-        <Field label="Marks begin with" value={prefix} maxLength={12} onChange={(event) => setPrefix(event.target.value)} error={shown(errors.prefix)} />
+        <PackageHeadFields head={head} tried={tried} />
         <Choice
           label="Tolerance class"
           value={classId}
@@ -246,7 +239,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
             <p data-testid="return-figures">
               Turns {units.angle(Math.abs(made.arc.delta))} to the {made.arc.delta > 0 ? 'right' : 'left'}; {units.length(made.arc.length)} {units.unit} long,
               tangents {units.length(made.arc.tangentLength)}, chord {units.length(made.arc.chord)}. It touches at{' '}
-              {shortStation(Number(made.begin.toFixed(3)), style)} and {shortStation(Number(made.end.toFixed(3)), style)}.
+              {typedStation(a!.road, Number(made.begin.toFixed(3)), style)} and {typedStation(b!.road, Number(made.end.toFixed(3)), style)}.
             </p>
           )}
         </div>

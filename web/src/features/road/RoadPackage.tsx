@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CENTRELINE, stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
+import { crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
 import {
   gradeWords,
   MARK_KIND,
@@ -19,8 +19,9 @@ import {
 } from '@idle-marker/words';
 import { heightsOf, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
+import { typedStation, useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
+import { PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
@@ -53,9 +54,8 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const before = work?.body ?? null;
   const asked = before?.items[0] ? roadWorkOf(before.items[0]) : null;
   const kerbClass = state.settings.classes.find(({ id }) => id === 'kerb')?.id ?? state.settings.classes[0]!.id;
-  const [name, setName] = useState(before?.name ?? '');
-  const [crew, setCrew] = useState(before?.crew ?? '');
-  const [prefix, setPrefix] = useState(before?.plans[0]?.name.split('-')[0] ?? '');
+  const head = usePackageHead(work);
+  const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
   const [offset, setOffset] = useState(units.edit(before?.offset ?? state.settings.classes.find(({ id }) => id === kerbClass)?.offset ?? 1));
   const [side, setSide] = useState<Side>(asked?.options.side ?? 'right');
@@ -64,9 +64,9 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const [alsoString, setAlsoString] = useState(asked?.options.alsoString ?? NONE);
   const [markKind, setMarkKind] = useState<NonNullable<Package['markKind']>>(before?.markKind ?? 'hubAndLath');
   const [rounding, setRounding] = useState<Rounding>(before?.rounding ?? 'finest');
-  const [draft, setDraft] = useState(() => ruleDraft((asked?.options.rule as StationListRule | undefined) ?? null, units, style));
+  const [draft, setDraft] = useState(() => ruleDraft((asked?.options.rule as StationListRule | undefined) ?? null, road, units, style));
   const rule = useRule(draft, road);
-  const [own, setOwn] = useState(() => (asked?.own ?? []).map((each) => `${shortStation(each.station, style)}: ${units.edit(each.offset)}`).join('\n'));
+  const [own, setOwn] = useState(() => (asked?.own ?? []).map((each) => `${typedStation(road, each.station, style)}: ${units.edit(each.offset)}`).join('\n'));
   const surfaces = useSurfaces();
   const [heightsFrom, setHeightsFrom] = useState(STRINGS);
   const [under, setUnder] = useState<readonly (Metres | null)[] | null>(null);
@@ -113,19 +113,8 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const plans = whole && offsetRead !== null && offsetRead > 0 ? hubPlans([whole], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
   const heightMm = state.settings.classes.find(({ id }) => id === classId)?.heightMm ?? 10;
   const differing = made && surface && under ? crossCheck(made, under, heightMm / 1000) : [];
-  const alike = alikeName(
-    name,
-    state.packages.filter((each) => each.id !== work?.id).map((each) => each.body.name),
-  );
   const errors = {
-    name:
-      name.trim() === ''
-        ? 'Give the package a name.'
-        : alike !== null
-          ? `There is a package “${alike}” already: two names that look alike get mixed up.`
-          : null,
-    crew: crew.trim() === '' ? 'Say who asked for it.' : null,
-    prefix: prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
+    ...head.errors,
     offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? `Give the offset, such as ${units.edit(1)}.` : null,
     own: ownRead.ok ? null : ownRead.error,
     list: !rule.ok ? rule.error : item && !item.ok ? stationListFaultWords(item.error, style) : null,
@@ -136,7 +125,6 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           ? 'That is more than 2000 marks: take a shorter stretch.'
           : null,
   };
-  const shown = (error: string | null) => (tried ? error : null);
   const save = async () => {
     setTried(true);
     if (Object.values(errors).some((error) => error !== null) || !plans?.ok || !whole) return;
@@ -175,9 +163,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       }
     >
       <div className="grid gap-3 sm:grid-cols-3">
-        <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
-        <Field label="Crew" value={crew} maxLength={80} onChange={(event) => setCrew(event.target.value)} error={shown(errors.crew)} />
-        <Field label="Marks begin with" value={prefix} maxLength={12} onChange={(event) => setPrefix(event.target.value)} error={shown(errors.prefix)} />
+        <PackageHeadFields head={head} tried={tried} />
         <Choice label="Offset is measured to" value={string} options={strings} onChange={setString} />
         <Field
           label="Hubs off it by"

@@ -2,8 +2,8 @@
 import { useMemo } from 'react';
 import { stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { readStation, shortStation, stationText, type StationStyle } from '@idle-marker/words';
-import { useStationStyle } from '../../site/useRoads.ts';
+import { readStation, stationText, type StationStyle } from '@idle-marker/words';
+import { typedStation, useStationStyle } from '../../site/useRoads.ts';
 import { useUnits, type Units } from '../../site/useUnits.ts';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 
@@ -28,8 +28,8 @@ export interface RuleDraft {
   readonly direction: 'up' | 'down';
 }
 
-export function ruleDraft(rule: StationListRule | null, units: Units, style: StationStyle): RuleDraft {
-  const station = (value: Metres | null) => (value === null ? '' : shortStation(value, style));
+export function ruleDraft(rule: StationListRule | null, road: Road, units: Units, style: StationStyle): RuleDraft {
+  const station = (value: Metres | null) => (value === null ? '' : typedStation(road, value, style));
   const parts = rule?.equalParts ?? null;
   return {
     from: station(rule?.from ?? null),
@@ -40,7 +40,7 @@ export function ruleDraft(rule: StationListRule | null, units: Units, style: Sta
     curves: !parts ? 'interval' : 'parts' in parts ? 'parts' : 'chord' in parts ? 'chord' : 'rise',
     figure: !parts ? '' : 'parts' in parts ? String(parts.parts) : units.edit('chord' in parts ? parts.chord : parts.rise),
     special: rule?.special ?? true,
-    extra: (rule?.extra ?? []).map((each) => shortStation(each, style)).join(', '),
+    extra: (rule?.extra ?? []).map((each) => typedStation(road, each, style)).join(', '),
     direction: rule?.direction ?? 'up',
   };
 }

@@ -19,7 +19,7 @@ export function StationTable({ active, onGo }: { readonly active: SiteRoad; onGo
   const word = useStationWord();
   const { road } = active;
   const [open, setOpen] = useState(false);
-  const [draft, setDraft] = useState(() => ruleDraft(null, units, style));
+  const [draft, setDraft] = useState(() => ruleDraft(null, road, units, style));
   const rule = useRule(draft, road);
   const [string, setString] = useState(CENTRELINE);
   const [all, setAll] = useState(false);

@@ -1,0 +1,64 @@
+/** What every work package is asked first: its name, who asked for it, and what its marks begin with. */
+import { useState } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { alikeName } from '@idle-marker/records';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Field } from '../../ui/Field.tsx';
+
+export interface PackageHead {
+  readonly name: string;
+  readonly crew: string;
+  readonly prefix: string;
+  change(next: Partial<Record<'name' | 'crew' | 'prefix', string>>): void;
+  /** What is wrong with each; null where nothing is. */
+  readonly errors: Readonly<Record<'name' | 'crew' | 'prefix', string | null>>;
+}
+
+export function usePackageHead(work: Fact<'package'> | null): PackageHead {
+  const { state } = useSite();
+  const [typed, setTyped] = useState({ name: work?.body.name ?? '', crew: work?.body.crew ?? '', prefix: work?.body.plans[0]?.name.split('-')[0] ?? '' });
+  const alike = alikeName(
+    typed.name,
+    state.packages.filter((each) => each.id !== work?.id).map((each) => each.body.name),
+  );
+  return {
+    ...typed,
+    change: (next) => setTyped({ ...typed, ...next }),
+    errors: {
+      name:
+        typed.name.trim() === ''
+          ? 'Give the package a name.'
+          : alike !== null
+            ? `There is a package “${alike}” already: two names that look alike get mixed up.`
+            : null,
+      crew: typed.crew.trim() === '' ? 'Say who asked for it.' : null,
+      prefix: typed.prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
+    },
+  };
+}
+
+/** @param tried somebody wanted to keep it already: what is missing is said */
+export function PackageHeadFields({ head, tried }: { readonly head: PackageHead; readonly tried: boolean }) {
+  const { errors } = head;
+  const shown = (error: string | null) => (tried ? error : null);
+  return (
+    <>
+      <Field
+        label="Name"
+        value={head.name}
+        maxLength={80}
+        onChange={(event) => head.change({ name: event.target.value })}
+        error={shown(errors.name)}
+        autoFocus
+      />
+      <Field label="Crew" value={head.crew} maxLength={80} onChange={(event) => head.change({ crew: event.target.value })} error={shown(errors.crew)} />
+      <Field
+        label="Marks begin with"
+        value={head.prefix}
+        maxLength={12}
+        onChange={(event) => head.change({ prefix: event.target.value })}
+        error={shown(errors.prefix)}
+      />
+    </>
+  );
+}
