@@ -277,7 +277,7 @@ export {
   type Rotation,
   type SpiralElement,
 } from './alignment/element.ts';
-export { displayedStation, stationsShown, type DisplayedStation, type StationEquation } from './alignment/equations.ts';
+export { displayedStation, stationBack, stationsShown, type DisplayedStation, type StationEquation } from './alignment/equations.ts';
 export { againstAlignment, feetWithin, type AgainstAlignment, type Foot } from './alignment/foot.ts';
 export {
   elementsAlong,

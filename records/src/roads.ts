@@ -3,6 +3,7 @@ import {
   againstAlignment,
   alignmentOf,
   CENTRELINE,
+  equationJumps,
   feetWithin,
   ok,
   placeAlong,
@@ -173,10 +174,8 @@ export function roadRemarks({ alignment, profile }: Road): RoadRemark[] {
     if (early > WORTH_SAYING) remarks.push({ code: 'PROFILE_ENDS_EARLY', by: early, station: profile.end });
   }
   // Where the stations jump back, some of them are shown twice.
-  alignment.equations.forEach((equation, i) => {
-    const before = alignment.equations[i - 1];
-    const back = before ? before.ahead + before.counts * (equation.at - before.at) : equation.at;
-    if (equation.counts > 0 && equation.ahead < back) remarks.push({ code: 'STATIONS_TWICE', from: equation.ahead, to: back });
+  equationJumps(alignment).forEach(({ back, ahead }, i) => {
+    if (alignment.equations[i]!.counts > 0 && ahead < back) remarks.push({ code: 'STATIONS_TWICE', from: ahead, to: back });
   });
   return remarks;
 }

@@ -5,7 +5,7 @@
  */
 import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
-import { junctionName, type Alignment, type AlignmentElement, type JunctionName } from './alignment.ts';
+import { equationJumps, junctionName, type Alignment, type AlignmentElement, type JunctionName } from './alignment.ts';
 import { displayedStation, type DisplayedStation } from './equations.ts';
 import { profileExtremes, type Profile } from './profile.ts';
 import type { Template } from './strings.ts';
@@ -138,10 +138,7 @@ export function specialStations(
     const name = i > 0 && junctionName(elements[i - 1], element);
     if (name) special.push([element.startStation, { kind: 'junction', name }]);
   });
-  alignment.equations.forEach(({ at }, i) => {
-    const before = alignment.equations[i - 1];
-    special.push([at, { kind: 'equation', back: before ? before.ahead + before.counts * (at - before.at) : at }]);
-  });
+  for (const { at, back } of equationJumps(alignment)) special.push([at, { kind: 'equation', back }]);
   for (const { begin, end } of profile?.curves ?? []) special.push([begin.station, { kind: 'verticalBegin' }], [end.station, { kind: 'verticalEnd' }]);
   for (const { station } of profile?.breaks ?? []) special.push([station, { kind: 'gradeBreak' }]);
   for (const { station, kind } of profile ? profileExtremes(profile) : []) special.push([station, { kind }]);

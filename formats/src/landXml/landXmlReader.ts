@@ -13,6 +13,7 @@ import {
   placeOn,
   profileOf,
   shapeOf,
+  stationBack,
   wrapTurn,
   azimuth,
   type GradePoint,
@@ -594,10 +595,9 @@ function withOwnNames(alignments: readonly ReadAlignment[]): ReadAlignment[] {
 /** An equation says twice where it stands: by the station back and by the distance along. */
 function equationWarnings(open: OpenAlignment, metresPerUnit: number): LandXmlWarning[] {
   const inOrder = [...open.equations].sort((a, b) => a.equation.at - b.equation.at);
-  return inOrder.flatMap(({ at, equation, back }, i): LandXmlWarning[] => {
+  return inOrder.flatMap(({ at, back }, i): LandXmlWarning[] => {
     if (back === null) return [];
-    const before = inOrder[i - 1]?.equation;
-    const reached = before ? before.ahead + before.counts * (equation.at - before.at) : equation.at;
+    const reached = stationBack({ equations: inOrder.map((each) => each.equation) }, i);
     const size = Math.abs(reached - back) * metresPerUnit;
     return size > 0.001 ? [{ code: 'XML_EQUATION_BACK', at, size }] : [];
   });

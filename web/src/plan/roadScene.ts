@@ -1,5 +1,16 @@
 /** A road on the plan: its centreline and strings, ticks at round stations, the points where it changes, and where its stations jump. */
-import { keyPoints, lengthFromMetres, METRES_PER_UNIT, placeAlong, polar, stationsShown, wrapTurn, type Metres, type PlanPoint } from '@idle-marker/core';
+import {
+  equationJumps,
+  keyPoints,
+  lengthFromMetres,
+  METRES_PER_UNIT,
+  placeAlong,
+  polar,
+  stationsShown,
+  wrapTurn,
+  type Metres,
+  type PlanPoint,
+} from '@idle-marker/core';
 import { placeOnRoad, type Road } from '@idle-marker/records';
 import { JUNCTION, shortStation, stationText, type StationStyle } from '@idle-marker/words';
 import type { Scene, SceneLine, SceneText } from './scene.ts';
@@ -68,11 +79,9 @@ export function roadScene(road: Road, style: StationStyle, look: 'active' | 'oth
   const special = keyPoints(alignment).filter(({ name }) => name !== 'BOP' && name !== 'EOP');
   const texts: SceneText[] = [
     nameOf(road),
-    ...alignment.equations.flatMap((equation, i) => {
-      const at = across(equation.at, -2 * LABEL, -2 * LABEL)[0];
-      const before = alignment.equations[i - 1];
-      const back = before ? before.ahead + before.counts * (equation.at - before.at) : equation.at;
-      return at ? [{ at, text: `${stationText(back, style, 2)} back = ${stationText(equation.ahead, style, 2)} ahead`, ink: 'ochre' as const }] : [];
+    ...equationJumps(alignment).flatMap(({ at: station, back, ahead }) => {
+      const at = across(station, -2 * LABEL, -2 * LABEL)[0];
+      return at ? [{ at, text: `${stationText(back, style, 2)} back = ${stationText(ahead, style, 2)} ahead`, ink: 'ochre' as const }] : [];
     }),
     ...round
       .filter(({ displayed }) => Math.round(lengthFromMetres(displayed, style.unit)) % (style.unit === 'metre' ? 40 : 100) === 0)

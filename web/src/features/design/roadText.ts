@@ -8,6 +8,7 @@ import {
   elementsThrough,
   fail,
   ok,
+  stationBack,
   type HorizontalElement,
   type IntersectionPoint,
   type Metres,
@@ -137,9 +138,7 @@ function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways)
 export function writeEquations(equations: Equations, { style }: Ways): string {
   return equations
     .map((equation, i) => {
-      const before = equations[i - 1];
-      const back = before ? before.ahead + before.counts * (equation.at - before.at) : equation.at;
-      return `${shortStation(back, style)} = ${shortStation(equation.ahead, style)}${equation.counts < 0 ? ' down' : ''}`;
+      return `${shortStation(stationBack({ equations }, i), style)} = ${shortStation(equation.ahead, style)}${equation.counts < 0 ? ' down' : ''}`;
     })
     .join('\n');
 }
