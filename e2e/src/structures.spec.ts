@@ -217,6 +217,7 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
   await newPackage(page, 'Hall cladding', 'Cladding', 'HC');
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Hubs off by').fill('1.5');
+  await dialog.getByRole('button', { name: 'In drawing Ticket hall…' }).click();
   await dialog.getByRole('button', { name: /outline on WALL-OUTSIDE: 6 corners$/ }).click();
   await dialog.getByLabel('Name of the outline').fill('Cladding line');
   await dialog.getByLabel('Design height').fill('6.25');
