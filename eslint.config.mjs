@@ -21,7 +21,7 @@ const CORE_LAYERS = [
   ['quantity', 'plane'],
   ['sight', 'adjust', 'surface', 'alignment'],
   ['station'],
-  ['proof', 'layout', 'guidance', 'lath', 'asBuilt'],
+  ['proof', 'layout', 'guidance', 'lath', 'asBuilt', 'receiver'],
   ['simulator'],
 ];
 /** The few uses of a sibling that are wanted. */

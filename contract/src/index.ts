@@ -1,6 +1,6 @@
 export { compute, type ComputeError, type ComputeOutcome } from './compute/compute.ts';
 export type { DesignFile, OpenDesignFile } from './compute/designFiles.ts';
-export { checkJson, resectionJson } from './compute/fromCore.ts';
+export { checkJson, heightStationJson, resectionJson } from './compute/fromCore.ts';
 export { stationOf } from './compute/toCore.ts';
 export { invalidAgainst, type Invalid } from './validation.ts';
 export { NullableNumber, NullableString, Type, Words, type Static, type TSchema } from './schema.ts';

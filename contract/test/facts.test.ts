@@ -91,6 +91,33 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
       },
       refs: [a, b],
     },
+    pairing: {
+      body: {
+        occupation: a,
+        item: null,
+        name: 'Pole and receiver',
+        receiver: 'Receiver 1',
+        offset: 0.12,
+        antennaHeight: 1.62,
+        targetHeight: 1.5,
+        fit: { sdPlanMm: 10, sdHeightMm: 20, on: null },
+        note: '',
+        supersedes: b,
+      },
+      refs: [a, b],
+    },
+    position: {
+      body: {
+        occupation: a,
+        pairing: b,
+        purpose: 'mark',
+        target: { kind: 'plan', package: c, key: 'k' },
+        sight: d,
+        read: { ...PLACE, z: 6.6, sdPlanMm: 8, sdHeightMm: 12, fix: 'fixed', correctionAge: 0.8, compensating: false, leanDeg: 0.05 },
+        antennaHeight: 1.62,
+      },
+      refs: [a, b, c, d],
+    },
     solution: {
       body: {
         occupation: a,

@@ -117,10 +117,11 @@ export {
   type SiteLine,
 } from './station/lineStation.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
-export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PoleSet, type Prediction } from './station/measuredPoint.ts';
+export { expectedReading, measurePoint, predictAt, type MeasuredPoint,
+  type PlanCovariance, type PoleSet, type Prediction } from './station/measuredPoint.ts';
 export { controlPairs, type ControlPair } from './proof/pairs.ts';
 export { driftOf, type Drift, type Sample } from './proof/drift.ts';
-export { checkPoint, type CheckInput, type CheckResult } from './proof/check.ts';
+export { checkPoint, comparePlace, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
 export { checkability, marksUsedInPlan, obstaclesTo, type Checkability, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
 export {
@@ -208,6 +209,30 @@ export {
 } from './guidance/viewpoint.ts';
 export { stakeLines, type CornerMeaning, type HeightReference, type StakeContent, type StakeLine } from './lath/stakeText.ts';
 export { normal, uniform, type Draw } from './simulator/random.ts';
+export { fixOf, newReceiver, skyHiddenBy, type SimulatedReceiver } from './simulator/receiver.ts';
+export {
+  antennaHeightMisfit,
+  antennaHeightOf,
+  compareHeights,
+  heightFromAxis,
+  LARGEST_LEAN,
+  OLD_CORRECTIONS_SECONDS,
+  OLD_HEIGHT_SECONDS,
+  pairFaults,
+  partsLeft,
+  receiverFoot,
+  SAME_HEIGHT,
+  type Fix,
+  type HeightsCompared,
+  type PairFault,
+  type PairNow,
+  type PairPole,
+  type ReceiverFoot,
+  type ReceiverReading,
+  type SiteFit,
+  type TiltingAxis,
+} from './receiver/pair.ts';
+export { heightStands, type HeightStand, type HeightStandsInput } from './layout/heightStands.ts';
 export {
   BUSY_CHANNELS,
   CHANNELS,
@@ -227,6 +252,7 @@ export {
   cancel,
   driveHub,
   liveReading,
+  liveReceiver,
   markGround,
   measure,
   placeHub,
@@ -235,6 +261,7 @@ export {
   setUpInstrument,
   setUpOver,
   startSimulator,
+  switchReceiver,
   trueReading,
   turnTo,
   walkTo,

@@ -8,6 +8,7 @@ import {
   FACE_EDGE,
   EQUIPMENT_KIND,
   EVENT_WORDS,
+  FIX_WORD,
   PROOF_OUTCOME,
   smallLength,
   UNIT_ABBREVIATION,
@@ -91,9 +92,26 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
         text: `${occupation(fact.body.occupation)}: sight to ${to}, circle ${angle(read.circle)}, zenith ${angle(read.zenith)}, ${slope}, target ${length(fact.body.targetHeight)}`,
       };
     }
+    case 'pairing': {
+      const { name, receiver, offset, antennaHeight, fit, note } = fact.body;
+      return {
+        topic: 'station',
+        text: `${occupation(fact.body.occupation)}: plan from receiver ${receiver} (${name}), offset ${length(offset)}, antenna ${length(antennaHeight)}; fitted to the site within ${fit.sdPlanMm} mm plan, ${fit.sdHeightMm} mm height${note ? `; ${note}` : ''}`,
+      };
+    }
+    case 'position': {
+      const { read, target, antennaHeight } = fact.body;
+      const old = read.correctionAge === null ? 'no corrections' : `corrections ${read.correctionAge.toFixed(1)} s old`;
+      return {
+        topic: fact.body.purpose === 'proof' ? 'proof' : 'mark',
+        text: `${occupation(fact.body.occupation)}: receiver at ${targetName(state, target)}, E ${length(read.e)}, N ${length(read.n)}, height ${length(read.z)}, ${FIX_WORD[read.fix]}, ${old}, antenna ${length(antennaHeight)}`,
+      };
+    }
     case 'solution': {
       const { name, result, uses } = fact.body;
       const used = new Set(uses.filter((use) => use.plan || use.height).map((use) => mark(use.control)));
+      if (fact.body.method === 'paired')
+        return { topic: 'station', text: `${name}: heights from ${[...used].join(', ')}, plan from the receiver; height ${length(result.z)}` };
       return {
         topic: 'station',
         text: `${name} solved from ${[...used].join(', ')}: E ${length(result.e)}, N ${length(result.n)}, height ${length(result.z)}, 95 % ${smallLength(result.ellipse95.aMm / 1000, unit)}`,

@@ -1,7 +1,7 @@
 /** Where a caution matters: ground that is dangerous, and marks that need somebody else’s check. */
 import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { type AcceptedSolution, type SiteState } from './state.ts';
+import { decidedSolution, type AcceptedSolution, type SiteState } from './state.ts';
 
 export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended';
 
@@ -80,7 +80,7 @@ export function independentCheckFor(state: SiteState, work: Fact<'package'>, pla
 
 /** Whether a mark was checked by anything but the station that set it: from another station, or by tape. */
 export function isIndependentlyChecked(state: SiteState, mark: Fact<'mark'>): boolean {
-  const occupationOf = (solution: string) => state.accepted.find((each) => each.fact.id === solution)?.occupation.id;
+  const occupationOf = (solution: string) => decidedSolution(state, solution)?.occupation.id;
   const own = occupationOf(mark.body.solution);
   return (
     state.tapes.some(({ body }) => body.within && (body.from === mark.id || body.to === mark.id)) ||

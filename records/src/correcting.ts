@@ -6,6 +6,7 @@ import { measurePoint, reduceReading, type Metres, type Station } from '@idle-ma
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import { stationDraft } from './stationDraft.ts';
+import { pairedEffects } from './paired.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 export type Correction = Pick<FactBody<'correction'>, 'what' | 'occupation' | 'sights' | 'value'>;
@@ -56,7 +57,8 @@ function heightSight(state: SiteState, mark: Fact<'mark'>): Fact<'sight'> | null
 export function effectsOfCorrection(state: SiteState, correction: Correction): Effect[] {
   const after = corrected(state, correction);
   const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough');
-  return state.accepted
+  const paired = state.paired.filter((each) => !each.withdrawn && each.occupation.id === correction.occupation);
+  const stations = state.accepted
     .filter((each) => !each.withdrawn && each.occupation.id === correction.occupation)
     .flatMap((solution) => {
       const again = solvedAgain(after, solution);
@@ -73,6 +75,7 @@ export function effectsOfCorrection(state: SiteState, correction: Correction): E
           return heightMm === 0 ? [] : [{ mark: mark.id, planMm: null, heightMm }];
         });
     });
+  return [...stations, ...paired.flatMap((each) => pairedEffects(state, after, each, null)).filter(({ heightMm }) => heightMm !== 0)];
 }
 
 /** Latest recomputed height of a mark as a change of what it was set with, millimetres; null when it was never recomputed. */

@@ -4,7 +4,7 @@ import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { Rounding } from '@idle-marker/words';
 import { isForPlan, shapesOf } from './packagePlans.ts';
-import { compareNames, markKey, type SiteState } from './state.ts';
+import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
 
 export interface CutSheetRow {
   readonly mark: string;
@@ -40,7 +40,7 @@ export interface CutSheetStation {
   readonly marks: readonly string[];
   /** How it was found; not on sheets of before it was kept. */
   readonly method?: FactBody<'solution'>['method'];
-  readonly radius95Mm: number;
+  readonly radius95Mm: number | null;
   readonly sdZMm: number | null;
   /** Why it was accepted against the class's terms; null when it met them. */
   readonly provisionalBecause: string | null;
@@ -158,7 +158,7 @@ function withheldReason(standing: MarkStanding | undefined, outdated: boolean): 
 export const memberName = (state: SiteState, id: string | null): string => state.members.find((member) => member.id === id)?.body.name ?? 'unknown';
 
 function rowOf(state: SiteState, plan: FactBody<'package'>['plans'][number], mark: Fact<'mark'>, standing: MarkStanding): CutSheetRow {
-  const solution = state.accepted.find((each) => each.fact.id === mark.body.solution);
+  const solution = decidedSolution(state, mark.body.solution);
   // Good or bad, each proof is told with its own time: the last before the mark and the first at or after it.
   const proofs = state.proofs.filter((proof) => proof.body.solution === mark.body.solution).sort(inOrder);
   return {
@@ -189,7 +189,8 @@ function rowOf(state: SiteState, plan: FactBody<'package'>['plans'][number], mar
 
 function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetStation[] {
   const used = new Set(marks.map((mark) => mark.body.solution));
-  return state.accepted
+  const heights = state.paired.map(({ solution, decision, occupation }) => ({ fact: solution, decision, occupation }));
+  return [...state.accepted, ...heights]
     .filter((each) => used.has(each.fact.id))
     .map(({ fact, decision, occupation }) => ({
       name: fact.body.name,
@@ -200,7 +201,8 @@ function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetS
           ...(occupation.body.over ? [controlName(state, occupation.body.over.revision)] : []),
         ]),
       ].sort(compareNames),
-      radius95Mm: fact.body.result.ellipse95.aMm,
+      // Where the plan came from a receiver the placing has none of its own.
+      radius95Mm: fact.body.method === 'paired' ? null : fact.body.result.ellipse95.aMm,
       sdZMm: fact.body.result.sdTrunnionZMm,
       provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,
     }));

@@ -1,5 +1,5 @@
 /** A placing that is wanted for heights alone: from one or several benchmarks, wherever it stands. */
-import { heightStation, reduceReading, type HeightStationResult, type Metres, type Result, type StationError } from '@idle-marker/core';
+import { heightFromAxis, heightStation, reduceReading, type HeightStationResult, type Metres, type Result, type StationError, type TiltingAxis } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup } from './observations.ts';
 import { stationSights } from './stationDraft.ts';
@@ -16,6 +16,8 @@ export interface HeightDraft {
   readonly groups: readonly SightGroup[];
   /** Null before the first benchmark. */
   readonly outcome: Result<HeightStationResult, StationError> | null;
+  /** Height of the tilting axis; null while there is none. */
+  readonly axis: TiltingAxis | null;
   readonly spots: readonly HeightSpot[];
   /** Benchmarks used; and whether the one there is was read with two target heights, which checks the pole at least. */
   readonly benchmarks: number;
@@ -47,19 +49,12 @@ export function heightDraft(state: SiteState, occupation: Fact<'occupation'>, le
         });
   const otherPole = new Set(used.map((group) => group.observation.targetHeight)).size > 1;
   const height = outcome?.ok ? outcome.value.height : null;
+  const axis = height && { z: height.z + shared.setup.instrumentHeight, sd: height.sdTrunnionZ };
   const spots = [...state.sights.values()].flatMap((sight): HeightSpot[] => {
     const { target, purpose } = sight.body;
-    if (!height || purpose !== 'spot' || sight.body.occupation !== occupation.id || target.kind !== 'spot' || state.withdrawn.has(sight.id)) return [];
-    const reduced = reduceReading(readingOf(sight.body), shared.instrument, shared.reduction);
-    if (reduced.heightDifference === null) return [];
-    return [
-      {
-        sight,
-        name: target.name,
-        z: height.z + shared.setup.instrumentHeight + reduced.heightDifference - reduced.targetHeight,
-        sd: Math.sqrt(height.sdTrunnionZ ** 2 + reduced.varHeightDifference + reduced.targetHeightSd ** 2),
-      },
-    ];
+    if (!axis || purpose !== 'spot' || sight.body.occupation !== occupation.id || target.kind !== 'spot' || state.withdrawn.has(sight.id)) return [];
+    const read = heightFromAxis(axis, reduceReading(readingOf(sight.body), shared.instrument, shared.reduction));
+    return read ? [{ sight, name: target.name, z: read.z, sd: Math.sqrt(read.variance) }] : [];
   });
-  return { groups, outcome, spots, benchmarks, otherPole };
+  return { groups, outcome, axis, spots, benchmarks, otherPole };
 }

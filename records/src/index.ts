@@ -1,4 +1,4 @@
-export { compareNames, markKey, NoSiteError, packageRoots, siteState, type AcceptedSolution, type ControlMark, type SiteState } from './state.ts';
+export { compareNames, decidedSolution, markKey, NoSiteError, packageRoots, siteState, type AcceptedSolution, type ControlMark, type PairedSolution, type SiteState } from './state.ts';
 export { trustOf, trustRecords } from './trust.ts';
 export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';
 export {
@@ -35,7 +35,7 @@ export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJud
 export { placeAtGround, stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';
-export { markBody, sightBody, type CarriedPole, solutionBody, stationMark, toleranceOf, type MarkSetting } from './recording.ts';
+export { markBody, sightBody, type CarriedPole, solutionBody, stationMark, toleranceOf, type MarkSetting, type ShotPlace } from './recording.ts';
 export { paceOf, type Pace } from './pace.ts';
 export { isOverdue, proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';
@@ -73,6 +73,21 @@ export {
 export { pairTolerance, setPairs, type SetPair } from './setPairs.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
 export { effectsOfCorrection, recomputedHeight, type Correction } from './correcting.ts';
+export {
+  axisOf,
+  fitOf,
+  judgePairedProof,
+  keptPlace,
+  pairedBodies,
+  pairedDue,
+  pairedInForce,
+  pairedPlace,
+  pairedStake,
+  pairingOf,
+  receiverReadingOf,
+  type PairedDue,
+  type PairedPlace,
+} from './paired.ts';
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';
 export { dayDrift, type DayDrift } from './drift.ts';
 export { controlConcerns, type Concern } from './lookAfter.ts';

@@ -1,5 +1,5 @@
 /** What all stations and proofs so far have found at one control mark, and since when it disagrees. */
-import type { ControlMark, SiteState } from './state.ts';
+import { decidedSolution, type ControlMark, type SiteState } from './state.ts';
 
 export interface MarkLook {
   readonly at: string;
@@ -57,7 +57,7 @@ export function markHistory(state: SiteState, mark: string): MarkLook[] {
       const figure = (field: string) => (typeof proof.body.result[field] === 'number' ? proof.body.result[field] : null);
       return {
         at: proof.at,
-        station: state.accepted.find((each) => each.fact.id === proof.body.solution)?.fact.body.name ?? '?',
+        station: decidedSolution(state, proof.body.solution)?.fact.body.name ?? '?',
         as: 'proof',
         dEMm: figure('dEMm'),
         dNMm: figure('dNMm'),

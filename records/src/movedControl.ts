@@ -2,6 +2,7 @@
 import { measurePoint, reduceReading, resection, stationOfResection, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { groupSights, pointsOf, precisionOf, readingOf, reductionFrom, reductionOf, setupOf, stationOfSolution } from './observations.ts';
+import { pairedEffects } from './paired.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 type Effect = FactBody<'finding'>['effects'][number];
@@ -61,7 +62,10 @@ export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts
         each.fact.body.uses.some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height)))),
   );
   const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough');
-  return concerned.flatMap((solution) => {
+  const paired = state.paired.filter(
+    (each) => parts.height && !each.withdrawn && each.solution.body.uses.some((use) => use.revision === revision.id && use.height),
+  );
+  const stations = concerned.flatMap((solution) => {
     const without = stationWithout(state, solution, revision.body.mark, parts);
     const before = stationOfSolution(solution.fact.body.result);
     return marks
@@ -77,4 +81,5 @@ export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts
         };
       });
   });
+  return [...stations, ...paired.flatMap((each) => pairedEffects(state, state, each, revision.body.mark))];
 }

@@ -30,12 +30,15 @@ export function compareSight(
     reading: readingOf(sight.body),
     limits,
   });
-  if (!result.ok) return result;
-  const check = result.value;
-  const plan = outcome(check.plan !== null, check.withinPlan, check.plan?.significant ?? false);
-  const height = outcome(check.height !== null, check.withinHeight, check.height?.significant ?? false);
-  return { ok: true, value: { check, plan, height } };
+  return result.ok ? { ok: true, value: outcomesOf(result.value) } : result;
 }
+
+/** What a comparison amounts to, plan and height apart. */
+export const outcomesOf = (check: CheckResult): ProofJudgement => ({
+  check,
+  plan: outcome(check.plan !== null, check.withinPlan, check.plan?.significant ?? false),
+  height: outcome(check.height !== null, check.withinHeight, check.height?.significant ?? false),
+});
 
 /** Judges a sight to a known mark by the tolerance class of the work. Parts that the mark is not trusted for are not measured. */
 export function judgeProof(

@@ -1,9 +1,9 @@
 /** Bodies of the facts that a morning's work makes: the same whoever makes them. */
-import { CORE_VERSION, stakeLines, TARGET_HEIGHT_SD, targetCentringSd, type ResectionResult, type StakeResult } from '@idle-marker/core';
+import { CORE_VERSION, stakeLines, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type ResectionResult, type SitePoint } from '@idle-marker/core';
 import { digestOf, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
 import { stakeWords } from '@idle-marker/words';
 import type { UseFlags } from './observations.ts';
-import type { AcceptedSolution, SiteState } from './state.ts';
+import type { SiteState } from './state.ts';
 import type { StationDraft } from './stationDraft.ts';
 
 type Sight = FactBody<'sight'>;
@@ -119,12 +119,22 @@ export function stationMark(mark: string, occupation: Fact<'occupation'>, result
   };
 }
 
+/** Where the pole stood at the shot, and what was left to go. */
+export interface ShotPlace {
+  readonly measured: SitePoint;
+  /** Planned minus measured. */
+  readonly deltaE: Metres;
+  readonly deltaN: Metres;
+}
+
 export interface MarkSetting {
-  readonly solution: AcceptedSolution;
+  readonly solution: Fact<'solution'>;
   readonly work: Fact<'package'>;
   readonly plan: FactBody<'package'>['plans'][number];
   readonly sight: Fact<'sight'>;
-  readonly stake: StakeResult;
+  /** What the receiver read with it, where the plan comes from that. */
+  readonly position?: Fact<'position'>;
+  readonly stake: ShotPlace;
   readonly state: FactBody<'mark'>['state'];
   /** Height of the driven hub; null until it was shot. */
   readonly hubZ: number | null;
@@ -160,8 +170,9 @@ export function markBody(state: SiteState, { solution, work, plan, sight, stake,
     package: work.id,
     key: plan.key,
     name: plan.name,
-    solution: solution.fact.id,
+    solution: solution.id,
     sight: sight.id,
+    ...(setting.position ? { position: setting.position.id } : {}),
     state: setting.state,
     class: work.body.class,
     needs: { plan: true, height: plan.designZ !== null },

@@ -19,6 +19,15 @@ export interface AcceptedSolution {
   readonly withdrawn: boolean;
 }
 
+/** Heights from benchmarks that were accepted for a pole with a receiver: it has no place, so it is no station to be sighted from. */
+export interface PairedSolution {
+  readonly solution: Fact<'solution'>;
+  readonly decision: Fact<'decision'>;
+  readonly occupation: Fact<'occupation'>;
+  readonly pairing: Fact<'pairing'>;
+  readonly withdrawn: boolean;
+}
+
 export interface SiteState {
   readonly settings: FactBody<'site'>;
   readonly members: readonly Fact<'member'>[];
@@ -29,6 +38,12 @@ export interface SiteState {
   /** Accepted or provisional solutions in the order of their decisions. */
   readonly accepted: readonly AcceptedSolution[];
   readonly refused: readonly AcceptedSolution[];
+  /** Accepted heights with the plan from a receiver, in the order of their decisions. */
+  readonly paired: readonly PairedSolution[];
+  /** Pairs of receiver and instrument, each for one placing; the last one of a placing counts. */
+  readonly pairings: readonly Fact<'pairing'>[];
+  /** What receivers read, by id. */
+  readonly positions: ReadonlyMap<string, Fact<'position'>>;
   readonly proofs: readonly Fact<'proof'>[];
   readonly resights: readonly Fact<'resight'>[];
   readonly findings: readonly Fact<'finding'>[];
@@ -88,7 +103,9 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
   if (!settings) throw new NoSiteError('no fact of type site');
   const corrections = standing('correction');
   const occupations = correctedOccupations(standing('occupation'), corrections);
-  const solutions = decided(of('solution'), standing('decision'), occupations, withdrawn);
+  const pairings = standing('pairing');
+  const all = decided(of('solution'), standing('decision'), occupations, withdrawn);
+  const solutions = all.filter(({ fact }) => fact.body.method !== 'paired');
   return {
     settings,
     members: standing('member'),
@@ -97,6 +114,12 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     sights: correctedSights(of('sight'), corrections),
     accepted: solutions.filter((each) => each.decision.body.verdict !== 'refused'),
     refused: solutions.filter((each) => each.decision.body.verdict === 'refused'),
+    paired: all.flatMap(({ fact, ...rest }) => {
+      const pairing = pairings.find((each) => each.id === fact.body.pairing);
+      return pairing ? [{ solution: fact, pairing, ...rest }] : [];
+    }),
+    pairings,
+    positions: new Map(standing('position').map((fact) => [fact.id, fact])),
     proofs: standing('proof'),
     resights: standing('resight'),
     findings: standing('finding'),
@@ -140,6 +163,17 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     timeline,
     withdrawn,
   };
+}
+
+/** What an accepted solution of either kind is called and how it was decided, by its id. */
+export function decidedSolution(
+  { accepted, paired }: SiteState,
+  id: string,
+): { readonly fact: Fact<'solution'>; readonly decision: Fact<'decision'>; readonly occupation: Fact<'occupation'> } | null {
+  const station = accepted.find(({ fact }) => fact.id === id);
+  if (station) return station;
+  const heights = paired.find(({ solution }) => solution.id === id);
+  return heights ? { ...heights, fact: heights.solution } : null;
 }
 
 /** Without those that a later one replaces. */

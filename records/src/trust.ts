@@ -6,15 +6,20 @@ import type { SiteState } from './state.ts';
 
 export function trustRecords(state: SiteState): TrustRecord[] {
   const context: Context = {
-    accepted: new Map(state.accepted.map((each) => [each.fact.id, each])),
+    decided: new Map<string, Decided>([
+      ...state.accepted.map((each) => [each.fact.id, each] as const),
+      ...state.paired.map((each) => [each.solution.id, each] as const),
+    ]),
     directionsOf: new Map<string, string[]>(),
   };
   for (const { id, body } of state.directions) context.directionsOf.set(body.solution, [...(context.directionsOf.get(body.solution) ?? []), id]);
   return state.timeline.flatMap((fact) => recordsOf(fact, context));
 }
 
+type Decided = Pick<SiteState['accepted'][number], 'decision' | 'occupation'>;
+
 interface Context {
-  readonly accepted: ReadonlyMap<string, SiteState['accepted'][number]>;
+  readonly decided: ReadonlyMap<string, Decided>;
   /** Fixed directions first taken with each solution. */
   readonly directionsOf: Map<string, string[]>;
 }
@@ -22,12 +27,12 @@ interface Context {
 const MM = 1e-3;
 const stamp = ({ id, at, device, seq }: AnyFact) => ({ id, at, device, seq });
 
-function recordsOf(fact: AnyFact, { accepted, directionsOf }: Context): TrustRecord[] {
+function recordsOf(fact: AnyFact, { decided: decisions, directionsOf }: Context): TrustRecord[] {
   switch (fact.type) {
     case 'control':
       return [{ type: 'controlRevision', ...stamp(fact), control: fact.body.mark, condition: fact.body.condition }];
     case 'solution': {
-      const decided = accepted.get(fact.id);
+      const decided = decisions.get(fact.id);
       if (!decided) return [];
       // A solution counts from the moment it was accepted, not from when it was computed.
       const { at, device, seq } = decided.decision;

@@ -322,7 +322,7 @@ export class Story {
     const stake = stakeAt(this.state, solution, plan, readingOf(sight.body));
     if (!stake.ok) throw new Error(stake.error.code);
     const hubZ = as === 'confirmed' ? stake.value.measured.z : null;
-    const setting = { solution, work, plan, sight, stake: stake.value, hubZ, groundZ: stake.value.measured.z, shots: 2 };
+    const setting = { solution: solution.fact, work, plan, sight, stake: stake.value, hubZ, groundZ: stake.value.measured.z, shots: 2 };
     return this.say('mark', markBody(this.state, { ...setting, state: as, supersedes }), 0);
   }
 

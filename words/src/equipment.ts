@@ -14,7 +14,7 @@ export const TARGET_FORM = {
   surface: { name: 'Bare surface', hint: 'No prism: the constant is zero and the dot has to lie on what is meant. The pole need not be level.' },
 } as const;
 
-export const EQUIPMENT_KIND = { instrument: 'Instrument', target: 'Target', pole: 'Pole' } as const;
+export const EQUIPMENT_KIND = { instrument: 'Instrument', target: 'Target', pole: 'Pole', pair: 'Pair with a receiver' } as const;
 
 /** How a target's height is read, at the moment it is asked for. */
 export const TARGET_HEIGHT_HELP = 'Tip of the pole to the centre of the prism: the pole’s mark, and what the prism adds above it.';

@@ -8,6 +8,8 @@ export function heldBy(method: string | undefined, marks: readonly string[]): st
       return 'points on drawn lines';
     case 'carried':
       return `${names}, carried forward`;
+    case 'paired':
+      return `plan from a receiver, height from ${names}`;
     default:
       return names;
   }

@@ -68,6 +68,15 @@ export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { ALONG_HEAD, ALONG_WORD, NUMBERED_FROM, NUMBERED_NAME, SCHOOLS, type AlongWord, type School, type SchoolTopic } from './schools.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
 export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
+export {
+  antennaMisfitWords,
+  FIX_WORD,
+  heightsWords,
+  PAIRED_DUE,
+  pairedProofSentence,
+  pairFaultWords,
+  TWO_HEIGHTS,
+} from './paired.ts';
 export { EQUIPMENT_KIND, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';
 export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
 export { concernWords, type ConcernFacts } from './concerns.ts';

@@ -8,6 +8,7 @@ import { AreaBody, DrawingBody, GridBody } from './bodies/design.ts';
 import { EquipmentBody } from './bodies/equipment.ts';
 import { DeferralBody, DirectionBody, FindingBody, ProofBody, ResightBody, TapeBody } from './bodies/proof.ts';
 import { MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
+import { PairingBody, PositionBody } from './bodies/receiver.ts';
 import { CloseBody, CorrectionBody, DecisionBody, EventBody, OccupationBody, SightBody, SolutionBody } from './bodies/station.ts';
 import { HandoverBody, MarkBody, ObstructionBody, PackageBody } from './bodies/work.ts';
 
@@ -23,6 +24,8 @@ export const FACT_BODIES = {
   equipment: EquipmentBody,
   occupation: OccupationBody,
   sight: SightBody,
+  pairing: PairingBody,
+  position: PositionBody,
   solution: SolutionBody,
   decision: DecisionBody,
   proof: ProofBody,

@@ -48,14 +48,21 @@ export function referencesOf(fact: AnyFact): string[] {
       if (fact.body.target.kind === 'plan' || fact.body.target.kind === 'line') refs.push(fact.body.target.package);
       if (fact.body.target.kind === 'mark') refs.push(fact.body.target.mark);
       break;
+    case 'pairing':
+      refs.push(fact.body.occupation, fact.body.supersedes);
+      break;
+    case 'position':
+      refs.push(fact.body.occupation, fact.body.pairing, fact.body.sight);
+      if (fact.body.target.kind === 'plan') refs.push(fact.body.target.package);
+      break;
     case 'solution':
-      refs.push(fact.body.occupation, fact.body.supersedes, ...fact.body.uses.flatMap((use) => [use.sight, use.revision]));
+      refs.push(fact.body.pairing ?? null, fact.body.occupation, fact.body.supersedes, ...fact.body.uses.flatMap((use) => [use.sight, use.revision]));
       break;
     case 'decision':
       refs.push(fact.body.solution);
       break;
     case 'proof':
-      refs.push(fact.body.solution, fact.body.sight, fact.body.revision, fact.body.direction ?? null, fact.body.supersedes);
+      refs.push(fact.body.solution, fact.body.sight, fact.body.revision, fact.body.direction ?? null, fact.body.position ?? null, fact.body.supersedes);
       break;
     case 'direction':
       refs.push(fact.body.solution, fact.body.sight);
@@ -89,7 +96,7 @@ export function referencesOf(fact: AnyFact): string[] {
       );
       break;
     case 'mark':
-      refs.push(fact.body.package, fact.body.solution, fact.body.sight, fact.body.supersedes);
+      refs.push(fact.body.package, fact.body.solution, fact.body.sight, fact.body.position ?? null, fact.body.supersedes);
       break;
     case 'asBuilt':
       refs.push(fact.body.solution, fact.body.supersedes, ...fact.body.sights);

@@ -45,12 +45,17 @@ export function checkPoint(input: CheckInput): Result<CheckResult, StationError>
   const invalid = invalidSight(input) ?? firstInvalidNumber(input.point, ['point'], ['e', 'n', 'z', 'sdPlan', 'sdHeight']);
   if (invalid) return fail(invalid);
   const measured = measurePoint(input.station, input.setup, reduceReading(input.reading, input.instrument, input.reduction))!;
-  const plan = planDifference(measured, input.point);
-  const height = heightDifference(measured, input.point);
-  const withinPlan = plan && input.limits.plan !== null ? plan.horizontal <= input.limits.plan : null;
-  const withinHeight = height && input.limits.height !== null ? Math.abs(height.dZ) <= input.limits.height : null;
+  return ok(comparePlace(measured, input.point, input.limits));
+}
+
+/** A place that was measured, by whatever means, against where something is listed. Along and across follow the place's azimuth. */
+export function comparePlace(measured: MeasuredPoint, point: ControlPoint, limits: CheckInput['limits']): CheckResult {
+  const plan = planDifference(measured, point);
+  const height = heightDifference(measured, point);
+  const withinPlan = plan && limits.plan !== null ? plan.horizontal <= limits.plan : null;
+  const withinHeight = height && limits.height !== null ? Math.abs(height.dZ) <= limits.height : null;
   const verdict = withinPlan === false || withinHeight === false ? 'outside' : 'within';
-  return ok({ measured, plan, height, withinPlan, withinHeight, verdict });
+  return { measured, plan, height, withinPlan, withinHeight, verdict };
 }
 
 function planDifference(measured: MeasuredPoint, point: ControlPoint): CheckResult['plan'] {

@@ -5,8 +5,10 @@
 import { wrapHalfTurn, wrapTurn } from '../quantity/angle.ts';
 import { planDistance, type PlanPoint } from '../plane/point.ts';
 import { type Metres, type Radians, RADIANS_PER_DEGREE } from '../quantity/unit.ts';
+import type { ReceiverReading } from '../receiver/pair.ts';
 import { TRACKING_ERROR_FACTOR, type InstrumentPrecision } from '../sight/observation.ts';
 import { normal, uniform } from './random.ts';
+import { newReceiver, readReceiver, receiverOn, type SimulatedReceiver } from './receiver.ts';
 import { isClashing, isCompensated, newStand, selfLevel, standOn, type SimulatedStand } from './stand.ts';
 import { groundHeight, hiddenBy, type GroundTruth } from './truth.ts';
 
@@ -69,6 +71,8 @@ export interface SimulatorState {
   readonly task: Task | null;
   /** Finished careful shot, until it is taken. */
   readonly shot: SimulatedShot | null;
+  /** On the same pole, above the prism; switched off until it is wanted. */
+  readonly receiver: SimulatedReceiver;
   /** Why the last command came to nothing. */
   readonly trouble: SimulatorTrouble | null;
 }
@@ -97,6 +101,8 @@ const PRISM_CENTRING: Metres = 0.0007;
 /** Top of a freshly driven hub above the ground, and how far driving pushes it aside. */
 const HUB_TOP: Metres = 0.08;
 const HUB_PUSH_SD: Metres = 0.0012;
+/** The receiver draws from a row of its own, so that switching it on changes nothing about the instrument. */
+const RECEIVER_SEED = 0x5eed;
 /** Nearest that the instrument finds a prism. */
 const NEAREST: Metres = 1.2;
 
@@ -113,6 +119,7 @@ export function startSimulator(seed: number, place: PlanPoint, truth: GroundTrut
     lock: 'none',
     task: null,
     shot: null,
+    receiver: newReceiver(seed ^ RECEIVER_SEED),
     trouble: null,
   };
 }
@@ -278,7 +285,10 @@ function noisyReading(state: SimulatorState, precision: InstrumentPrecision, fac
 
 /** Moves everything on by `seconds`. */
 export function advance(state: SimulatorState, truth: GroundTruth, precision: InstrumentPrecision, seconds: number): SimulatorState {
-  const walked = walkOn({ ...state, stand: standOn(state.stand, seconds, state.instrument !== null) }, truth, seconds);
+  const stood = walkOn({ ...state, stand: standOn(state.stand, seconds, state.instrument !== null) }, truth, seconds);
+  const { pole } = stood;
+  const steady = pole.legs ? LEAN_WITH_LEGS : LEAN_BY_HAND;
+  const walked = { ...stood, receiver: receiverOn(stood.receiver, truth, pole, { walking: stood.walk !== null, steady, seconds }) };
   const { instrument } = walked;
   if (!instrument) return walked;
   return workOn(followPole(walked, truth, instrument), truth, instrument, precision, seconds);
@@ -358,4 +368,16 @@ export function liveReading(
   if (!state.instrument || state.lock !== 'locked') return null;
   const { reading, random } = noisyReading(state, precision, TRACKING_ERROR_FACTOR);
   return { reading, state: { ...state, random } };
+}
+
+/** The receiver's own switches. */
+export const switchReceiver = (
+  state: SimulatorState,
+  change: Partial<Pick<SimulatedReceiver, 'on' | 'compensating' | 'linked' | 'offset'>>,
+): SimulatorState => ({ ...state, receiver: { ...state.receiver, ...change } });
+
+/** What the receiver shows now; null while it is off. */
+export function liveReceiver(state: SimulatorState, truth: GroundTruth): { readonly reading: ReceiverReading; readonly state: SimulatorState } | null {
+  const read = readReceiver(state.receiver, truth, state.pole);
+  return read && { reading: read.reading, state: { ...state, receiver: read.receiver } };
 }

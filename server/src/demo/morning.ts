@@ -207,7 +207,7 @@ class Player {
       shot = shoot('mark');
       if (++shots > 6) break;
     }
-    const setting = { solution, work, plan, hubZ: null, groundZ: shot.stake.measured.z, shots };
+    const setting = { solution: solution.fact, work, plan, hubZ: null, groundZ: shot.stake.measured.z, shots };
     const set = this.#say('mark', markBody(this.#state, { ...setting, ...shot, state: 'set', supersedes: null }), 1);
     this.#simulator = driveHub(this.#simulator, this.#options.truth, plan.name);
     const driven = shoot('driven');

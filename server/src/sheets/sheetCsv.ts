@@ -1,7 +1,10 @@
-import { lengthFromMetres } from '@idle-marker/core';
+import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
 import { csvText, type CsvCell } from '@idle-marker/formats';
 import type { NumberedSheet } from '@idle-marker/records';
 import { cutFillWords, HEIGHT_REFERENCE, LENGTH_DECIMALS, MEANING, sheetClock, smallLength, STANDING, UNIT_ABBREVIATION } from '@idle-marker/words';
+
+/** None where the plan came from a receiver. */
+const promised = (radius95Mm: number | null, unit: LengthUnit): string => (radius95Mm === null ? '' : smallLength(radius95Mm / 1000, unit));
 
 /** The sheet's rows as CSV, figures in the site's unit. */
 export function sheetCsv(sheet: NumberedSheet): string {
@@ -51,7 +54,7 @@ export function sheetCsv(sheet: NumberedSheet): string {
       Math.round(row.dEMm),
       Math.round(row.dNMm),
       row.provisional ? `${row.station} (provisional)` : row.station,
-      smallLength((stations.get(row.station)?.radius95Mm ?? 0) / 1000, sheet.lengthUnit),
+      promised(stations.get(row.station)?.radius95Mm ?? null, sheet.lengthUnit),
       clock.day(row.setAt),
       clock.time(row.setAt),
       clock.time(row.proofBefore),

@@ -73,7 +73,7 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
   right(when, MARGIN + 2, true);
   sheet.stations.forEach((station, i) => {
     right(
-      `Station ${station.name}: ${heldBy(station.method, station.marks)}; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`,
+      `Station ${station.name}: ${heldBy(station.method, station.marks)}${station.radius95Mm === null ? '' : `; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`}`,
       MARGIN + 15 + 12 * i,
     );
   });

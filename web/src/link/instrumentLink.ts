@@ -1,5 +1,5 @@
 /** One way to an instrument, whatever is at the other end. A real instrument is another implementation of this. */
-import type { Lock, SearchWindow, SimulatorTrouble } from '@idle-marker/core';
+import type { Fix, Lock, SearchWindow, SimulatorTrouble } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import type { CarriedPole } from '@idle-marker/records';
 
@@ -29,6 +29,23 @@ export interface LinkStand {
   readonly channel: number;
 }
 
+/** A receiver on the same pole, as it shows itself. */
+export interface LiveReceiver {
+  /** In coordinates of the site, of its reference point. */
+  readonly e: number;
+  readonly n: number;
+  readonly z: number;
+  readonly sdPlan: number;
+  readonly sdHeight: number;
+  readonly fix: Exclude<Fix, 'none'>;
+  /** Seconds; null before the first corrections. */
+  readonly correctionAge: number | null;
+  readonly compensating: boolean;
+  readonly leanDeg: number | null;
+  /** Whether corrections are being received. */
+  readonly linked: boolean;
+}
+
 export type PoleChange = Partial<CarriedPole>;
 
 export interface LinkState {
@@ -45,6 +62,8 @@ export interface LinkState {
   /** Level, battery and radio, as far as the link tells; null where a person looks after them. */
   readonly stand: LinkStand | null;
   readonly trouble: LinkTrouble | null;
+  /** Null while there is none, or it is off. */
+  readonly receiver: LiveReceiver | null;
   /** What stands far away and can be aimed at; a typed link takes any name. */
   readonly far: readonly string[];
 }

@@ -7,6 +7,7 @@ import {
   COMPENSATOR_RANGE,
   driveHub,
   liveReading,
+  liveReceiver,
   markGround,
   measure,
   newStand,
@@ -21,15 +22,18 @@ import {
   setUpInstrument,
   setUpOver,
   startSimulator,
+  switchReceiver,
   turnScrew,
   turnTo,
   walkTo,
   type GroundTruth,
   type InstrumentPrecision,
+  type ReceiverReading,
   type SimulatedReading,
   type SimulatedShot,
   type SimulatorState,
 } from '@idle-marker/core';
+import type { LiveReceiver } from './instrumentLink.ts';
 import { READINGS_PER_SECOND, type FromSimulator, type ToSimulator } from './simulatorProtocol.ts';
 
 let state: SimulatorState | null = null;
@@ -59,7 +63,21 @@ const shown = (reading: SimulatedReading) => ({
 });
 const shownShot = ({ slope, ...angles }: SimulatedShot) => (slope === null ? { ...shown({ ...angles, slope: 0 }), slope: null } : shown({ ...angles, slope }));
 
-function tell(current: SimulatorState, live: SimulatedReading | null): void {
+/** What the receiver's display would show: tenths of a millimetre, tenths of a second, hundredths of a degree. */
+const shownReceiver = ({ fix, lean, ...reading }: ReceiverReading, linked: boolean): LiveReceiver => ({
+  e: round(reading.e, 4),
+  n: round(reading.n, 4),
+  z: round(reading.z, 4),
+  sdPlan: round(reading.sdPlan, 4),
+  sdHeight: round(reading.sdHeight, 4),
+  fix: fix === 'none' ? 'single' : fix,
+  correctionAge: reading.correctionAge === null ? null : round(reading.correctionAge, 1),
+  compensating: reading.compensating,
+  leanDeg: lean === null ? null : round(lean / RADIANS_PER_DEGREE, 2),
+  linked,
+});
+
+function tell(current: SimulatorState, live: SimulatedReading | null, receiver: ReceiverReading | null): void {
   const message: FromSimulator = {
     handled,
     seq: seq++,
@@ -79,6 +97,7 @@ function tell(current: SimulatorState, live: SimulatedReading | null): void {
       channel: current.stand.channel,
     },
     trouble: current.trouble,
+    receiver: receiver && shownReceiver(receiver, current.receiver.linked),
     far: (truth.far ?? []).map((each) => each.name),
     save: seq % SAVE_EVERY === 0 ? current : null,
   };
@@ -92,7 +111,9 @@ function tick(): void {
   for (let i = 0; i < pace; i++) state = advance(state, truth, precision, step);
   const live = liveReading(state, precision);
   if (live) state = live.state;
-  tell(state, live?.reading ?? null);
+  const receiver = liveReceiver(state, truth);
+  if (receiver) state = receiver.state;
+  tell(state, live?.reading ?? null, receiver?.reading ?? null);
   if (state.shot || state.trouble) state = { ...state, shot: null, trouble: null };
 }
 
@@ -183,6 +204,11 @@ function obey(message: ToSimulator): void {
     case 'aimFar':
       state = aimFar(state, truth, precision, message.name);
       break;
+    case 'receiver': {
+      const { command: _command, ...change } = message;
+      state = switchReceiver(state, change);
+      break;
+    }
     case 'cancel':
       state = cancel(state);
       break;

@@ -24,6 +24,7 @@ const START: LinkState = {
   pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
   stand: null,
   trouble: null,
+  receiver: null,
   far: [],
 };
 
@@ -88,6 +89,7 @@ export class SimulatorLink implements InstrumentLink {
       stand: sameOr(this.#state.stand, message.stand),
       // A trouble is shown until the next command.
       trouble: trouble ?? this.#state.trouble,
+      receiver: message.receiver,
       far: message.far.join() === this.#state.far.join() ? this.#state.far : message.far,
     };
     if (shot && this.#measuring) {
@@ -260,6 +262,10 @@ export class SimulatorLink implements InstrumentLink {
     return new Promise((resolve, reject) => {
       this.#measuring = { resolve, reject };
     });
+  }
+
+  switchReceiver(change: { on?: boolean; compensating?: boolean; linked?: boolean; offset?: number }): void {
+    this.#command({ command: 'receiver', ...change });
   }
 
   setPace(factor: number): void {

@@ -1,6 +1,6 @@
 /** Messages between the page and the simulator's worker: JSON, one a line if they ever leave the machine. */
 import type { InstrumentPrecision, Lock, PlanPoint, SearchWindow, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
-import type { LinkStand } from './instrumentLink.ts';
+import type { LinkStand, LiveReceiver } from './instrumentLink.ts';
 
 export type ToSimulator =
   | {
@@ -27,6 +27,7 @@ export type ToSimulator =
   | { readonly command: 'placeHub'; readonly hub: SimulatorState['hubs'][number] }
   | { readonly command: 'markGround'; readonly name: string }
   | { readonly command: 'aimFar'; readonly name: string }
+  | { readonly command: 'receiver'; readonly on?: boolean; readonly compensating?: boolean; readonly linked?: boolean; readonly offset?: number }
   | { readonly command: 'cancel' }
   | { readonly command: 'pace'; readonly factor: number };
 
@@ -44,6 +45,8 @@ export interface FromSimulator {
   readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
   readonly stand: LinkStand;
   readonly trouble: SimulatorTrouble | null;
+  /** What the receiver on the pole shows; null while it is off. */
+  readonly receiver: LiveReceiver | null;
   /** What stands far away and can be aimed at. */
   readonly far: readonly string[];
   /** The whole state now and then, so that a reload goes on where it was. */

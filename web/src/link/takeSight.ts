@@ -3,6 +3,8 @@ import { useCallback, useRef, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { troubleWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
+import type { Said } from '../ledger/ledger.ts';
+import { newId } from '../ledger/uuid.ts';
 import { currentLink } from './linkStore.ts';
 import { LinkError, type SimulatorLink } from './simulatorLink.ts';
 import { sightBody } from '@idle-marker/records';
@@ -15,6 +17,8 @@ export interface SightWay {
   readonly tracking?: boolean;
   /** The telescope's face, where the instrument turns it by itself. */
   readonly face?: 1 | 2;
+  /** What is kept together with the sight, once it is read; or why neither is kept. */
+  readonly beside?: (sight: { readonly id: string; readonly body: FactBody<'sight'> }) => { readonly also: readonly Said[] } | { readonly refused: string };
 }
 
 export interface Shooting {
@@ -72,7 +76,7 @@ export function useShooting(): Shooting {
   }, []);
 
   const shoot = useCallback<Shooting['shoot']>(
-    (purpose, target, onto, { tracking = false, face = 1 } = {}) =>
+    (purpose, target, onto, { tracking = false, face = 1, beside } = {}) =>
       attempt(async (tell, signal) => {
         const link = currentLink();
         if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
@@ -93,7 +97,13 @@ export function useShooting(): Shooting {
         } else tell('Waiting for the reading…');
         const quick = tracking && link.kind === 'simulator';
         const read = quick ? await link.nextLive() : await link.measure(signal, face);
-        const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole, tracking) });
+        const sight = { id: newId(), body: sightBody(occupation, purpose, target, read, link.state().pole, tracking) };
+        const together = beside?.(sight) ?? { also: [] };
+        if ('refused' in together) {
+          setTrouble(together.refused);
+          return null;
+        }
+        const [fact] = await say({ type: 'sight', ...sight }, ...together.also);
         return fact as Fact<'sight'>;
       }),
     [attempt, occupation, say],

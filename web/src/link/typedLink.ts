@@ -17,6 +17,7 @@ export class TypedLink implements InstrumentLink {
     pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
     stand: null,
     trouble: null,
+    receiver: null,
     far: [],
   };
 
@@ -58,6 +59,11 @@ export class TypedLink implements InstrumentLink {
     this.#asked?.resolve(read);
     this.#asked = null;
     this.#change({ busy: null, circleDeg: read.circle, zenithDeg: read.zenith });
+  }
+
+  /** What the receiver shows, keyed in by whoever holds the pole; null takes it back. */
+  giveReceiver(receiver: LinkState['receiver']): void {
+    this.#change({ receiver });
   }
 
   setPole(change: PoleChange): void {

@@ -1,5 +1,6 @@
-/** The library: instruments, targets and poles of the site, each with what the figures need to know of it. */
+/** The library: instruments, targets, poles and pairs of the site, each with what the figures need to know of it. */
 import type { Static } from '../../schema.ts';
+import { PairOffset } from './receiver.ts';
 import { closed, Name, NullableDay, NullableUuid, Type, Uuid, Words } from '../parts.ts';
 
 const InstrumentItem = closed({
@@ -35,11 +36,23 @@ const PoleItem = closed({
   bubbleChecked: NullableDay,
 });
 
-const Item = Type.Unsafe<Static<typeof InstrumentItem> | Static<typeof TargetItem> | Static<typeof PoleItem>>({
+/** A receiver that is screwed on above a prism. */
+const PairItem = closed({
+  kind: Words('pair'),
+  name: Name,
+  receiver: Name,
+  /** The target below it. */
+  target: NullableUuid,
+  offset: PairOffset,
+  /** When the offset was last measured or tried out. */
+  checked: NullableDay,
+});
+
+const Item = Type.Unsafe<Static<typeof InstrumentItem> | Static<typeof TargetItem> | Static<typeof PoleItem> | Static<typeof PairItem>>({
   type: 'object',
   required: ['kind'],
   discriminator: { propertyName: 'kind' },
-  oneOf: [InstrumentItem, TargetItem, PoleItem],
+  oneOf: [InstrumentItem, TargetItem, PoleItem, PairItem],
 });
 
 export const EquipmentBody = closed({

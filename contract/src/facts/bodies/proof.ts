@@ -10,6 +10,8 @@ export const ProofBody = closed({
   control: NullableUuid,
   revision: NullableUuid,
   direction: Type.Optional(NullableUuid),
+  /** What the receiver read, where the plan comes from it. */
+  position: Type.Optional(Uuid),
   class: Type.String({ minLength: 1, maxLength: 40 }),
   plan: ProofOutcomeWord,
   height: ProofOutcomeWord,

@@ -113,7 +113,9 @@ export const SightBody = closed({
 export const SolutionBody = closed({
   occupation: Uuid,
   name: Name,
-  method: Words('resection', 'overMark', 'heightOnly', 'carried', 'assumed', 'onLines'),
+  method: Words('resection', 'overMark', 'heightOnly', 'carried', 'assumed', 'onLines', 'paired'),
+  /** The pair whose receiver gives the plan, where this gives heights alone. */
+  pairing: Type.Optional(Uuid),
   class: Type.String({ minLength: 1, maxLength: 40 }),
   /** `direction` false: of a sight used in plan only the distance counts; `distance` false: only the direction. */
   uses: Type.Array(

@@ -246,7 +246,9 @@ export const MarkBody = closed({
   key: Type.String({ minLength: 1, maxLength: 200 }),
   name: Name,
   solution: Uuid,
+  /** The height comes from it, and the plan too where no receiver gave that. */
   sight: Uuid,
+  position: Type.Optional(Uuid),
   state: Words('rough', 'set', 'confirmed'),
   class: Type.String({ minLength: 1, maxLength: 40 }),
   needs: closed({ plan: Type.Boolean(), height: Type.Boolean() }),

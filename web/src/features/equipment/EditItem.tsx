@@ -10,7 +10,10 @@ import { draftOf, itemErrors, itemOf, type Item, type ItemDraft, type Kind } fro
 
 const FORMS = Object.entries(TARGET_FORM).map(([form, { name }]) => [form as Extract<Item, { kind: 'target' }>['form'], name] as const);
 
-/** One instrument, target or pole: what the figures need to know of it. */
+/** Empty at first, so nothing is said of them before they were to be kept. */
+const WORDS_FIRST: ReadonlySet<keyof ItemDraft> = new Set(['name', 'receiver', 'offset']);
+
+/** One instrument, target, pole or pair: what the figures need to know of it. */
 export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly item: Fact<'equipment'> | null; onDone(): void }) {
   const { state, say } = useSite();
   const units = useUnits();
@@ -23,13 +26,13 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
     units,
   );
   const set = (field: keyof ItemDraft) => (event: { target: { value: string } }) => setDraft({ ...draft, [field]: event.target.value });
-  const text = (field: Exclude<keyof ItemDraft, 'plummet' | 'kind' | 'form'>, label: string, rest: object = {}) => (
+  const text = (field: Exclude<keyof ItemDraft, 'plummet' | 'kind' | 'form' | 'below'>, label: string, rest: object = {}) => (
     <Field
       label={label}
       value={draft[field]}
       onChange={set(field)}
-      error={tried || field !== 'name' ? errors[field] : null}
-      inputMode={field === 'name' ? 'text' : 'decimal'}
+      error={tried || !WORDS_FIRST.has(field) ? errors[field] : null}
+      inputMode={WORDS_FIRST.has(field) && field !== 'offset' ? 'text' : 'decimal'}
       {...rest}
     />
   );
@@ -90,6 +93,30 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
           <p className="text-[13px] text-ink2">
             To test it: sight one mark, turn the pole by half a turn on the same spot, sight again. Half of what the two differ is the bubble’s; adjust it until
             they agree.
+          </p>
+        </>
+      )}
+      {kind === 'pair' && (
+        <>
+          <div className="grid grid-cols-2 gap-3">
+            {text('receiver', 'Receiver: name or number', { maxLength: 80 })}
+            <Choice
+              label="Target below it"
+              value={draft.below}
+              options={[
+                ['', 'not said'],
+                ...state.equipment.flatMap(({ body }) => (body.what.kind === 'target' ? [[body.item, body.what.name] as const] : [])),
+              ]}
+              onChange={(below) => setDraft({ ...draft, below })}
+            />
+          </div>
+          <div className="grid grid-cols-2 gap-3">
+            {text('offset', 'Prism’s centre up to its reference point', { unit: units.unit })}
+            {text('checked', 'Offset last measured on', { type: 'date' })}
+          </div>
+          <p className="text-[13px] text-ink2">
+            To measure it: stand the pole on one mark with both devices, and read the receiver’s height and the instrument’s a few times each. What they differ
+            by, beyond their precisions, is in this figure, in a height that was entered, or in the calibration.
           </p>
         </>
       )}

@@ -10,8 +10,9 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { EditItem } from './EditItem.tsx';
 import type { Item, Kind } from './itemDraft.ts';
 
-const KINDS: readonly Kind[] = ['instrument', 'target', 'pole'];
-const ADD = { instrument: 'Add an instrument', target: 'Add a target', pole: 'Add a pole' } as const;
+const KINDS: readonly Kind[] = ['instrument', 'target', 'pole', 'pair'];
+const HEADING = { instrument: 'Instruments', target: 'Targets', pole: 'Poles', pair: 'Pairs with a receiver' } as const;
+const ADD = { instrument: 'Add an instrument', target: 'Add a target', pole: 'Add a pole', pair: 'Add a pair' } as const;
 function aboutItem(item: Item, units: Units): string {
   switch (item.kind) {
     case 'instrument':
@@ -20,6 +21,8 @@ function aboutItem(item: Item, units: Units): string {
       return `${TARGET_FORM[item.form].name}; constant ${formatSigned(item.constantMm, 1)} mm; centre ${units.length(item.ownHeight)} ${units.unit} above the pole’s mark`;
     case 'pole':
       return `bubble good to ${item.bubbleMinutes}′`;
+    case 'pair':
+      return `receiver ${item.receiver}, ${units.length(item.offset)} ${units.unit} above the prism’s centre`;
   }
 }
 
@@ -48,7 +51,7 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
           return (
             <section key={kind} className="mb-4" aria-label={EQUIPMENT_KIND[kind]}>
               <div className="flex items-center justify-between gap-3 border-b border-ink">
-                <h3 className="text-[17px]">{EQUIPMENT_KIND[kind]}s</h3>
+                <h3 className="text-[17px]">{HEADING[kind]}</h3>
                 <Button look="quiet" onClick={() => setEditing({ kind, item: null })}>
                   {ADD[kind]}
                 </Button>

@@ -24,6 +24,9 @@ export interface ItemDraft {
   readonly own: string;
   readonly bubble: string;
   readonly checked: string;
+  readonly receiver: string;
+  readonly below: string;
+  readonly offset: string;
 }
 
 const numberIn = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')));
@@ -33,6 +36,7 @@ export function draftOf(kind: Kind, item: Item | null, units: Units): ItemDraft 
   const instrument = item?.kind === 'instrument' ? item : null;
   const target = item?.kind === 'target' ? item : null;
   const pole = item?.kind === 'pole' ? item : null;
+  const pair = item?.kind === 'pair' ? item : null;
   return {
     kind,
     name: item?.name ?? '',
@@ -48,7 +52,10 @@ export function draftOf(kind: Kind, item: Item | null, units: Units): ItemDraft 
     constant: String(target?.constantMm ?? 0),
     own: target ? units.edit(target.ownHeight) : '0',
     bubble: String(pole?.bubbleMinutes ?? 2),
-    checked: pole?.bubbleChecked ?? '',
+    checked: pole?.bubbleChecked ?? pair?.checked ?? '',
+    receiver: pair?.receiver ?? '',
+    below: pair?.target ?? '',
+    offset: pair ? units.edit(pair.offset) : '',
   };
 }
 
@@ -69,6 +76,11 @@ export function itemErrors(draft: ItemDraft, taken: readonly string[], units: Un
     if (!inside(numberIn(draft.constant), -500, 500)) errors.constant = 'Millimetres, from −500 to 500.';
     const own = units.readLength(draft.own);
     if (own === null || !inside(own, -1, 5)) errors.own = 'How far its centre sits above the mark of the pole; 0 when the mark counts it in.';
+  }
+  if (draft.kind === 'pair') {
+    if (draft.receiver.trim() === '') errors.receiver = 'Its name or number.';
+    const offset = units.readLength(draft.offset);
+    if (offset === null || !inside(offset, 0, 2)) errors.offset = 'From the prism’s centre up to the receiver’s reference point: its leaflet and the adapter’s say it.';
   }
   if (draft.kind === 'pole' && !inside(numberIn(draft.bubble), 0, 120)) errors.bubble = 'Arc minutes, from 0 to 120.';
   return errors;
@@ -94,5 +106,14 @@ export function itemOf(draft: ItemDraft, units: Units): Item {
       return { kind: 'target', name, form: draft.form, constantMm: numberIn(draft.constant), ownHeight: units.readLength(draft.own)! };
     case 'pole':
       return { kind: 'pole', name, bubbleMinutes: numberIn(draft.bubble), bubbleChecked: draft.checked || null };
+    case 'pair':
+      return {
+        kind: 'pair',
+        name,
+        receiver: draft.receiver.trim(),
+        target: draft.below || null,
+        offset: units.readLength(draft.offset)!,
+        checked: draft.checked || null,
+      };
   }
 }

@@ -1,5 +1,6 @@
 import type { Fact } from '@idle-marker/contract';
-import { clearWords, hangsWords } from '@idle-marker/words';
+import { decidedSolution } from '@idle-marker/records';
+import { clearWords, hangsWords, heldBy } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
 
@@ -7,7 +8,7 @@ import { clockTime } from '../../ui/time.ts';
 export function HangsOn({ mark }: { readonly mark: Fact<'mark'> }) {
   const { state, trust } = useSite();
   const standing = trust.marks.find((each) => each.id === mark.id);
-  const solution = state.accepted.find((each) => each.fact.id === mark.body.solution);
+  const solution = decidedSolution(state, mark.body.solution);
   if (!standing || !solution) return null;
   const used = [...new Set(solution.fact.body.uses.filter((use) => use.plan || use.height).map((use) => use.control))];
   const names = used.flatMap((id) => state.control.find((each) => each.id === id)?.revision.body.name ?? []);
@@ -19,7 +20,7 @@ export function HangsOn({ mark }: { readonly mark: Fact<'mark'> }) {
   return (
     <details className="mt-2 border-y border-rule" open={standing.standing === 'inDoubt'}>
       <summary className="min-h-11 cursor-pointer py-2.5">
-        On what {mark.body.name} hangs: <strong>{solution.fact.body.name}</strong>, on {names.join(', ')}
+        On what {mark.body.name} hangs: <strong>{solution.fact.body.name}</strong>, {heldBy(solution.fact.body.method, names)}
       </summary>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 pb-2">
         {(['plan', 'height'] as const).map((part) => (

@@ -19,7 +19,8 @@ const STALE_MS = 1500;
 /** A reading of a pole in motion is less good than a careful one by this much, metres. */
 export const MOTION_NOISE = 0.005;
 
-const readingNow = ({ pole }: LinkState, live: NonNullable<LinkState['live']>): Reading => ({
+/** What the instrument reads to the pole at this moment. */
+export const readingNow = ({ pole }: LinkState, live: NonNullable<LinkState['live']>): Reading => ({
   face: 1,
   circle: live.circleDeg * RADIANS_PER_DEGREE,
   zenith: live.zenithDeg * RADIANS_PER_DEGREE,

@@ -88,7 +88,7 @@ export function useStaking({ work, stop, choose, next }: Round, way: WayOfWorkin
     if (!shot || !plan || !work || !inForce) return;
     const current = currentLink();
     if (as === 'set' && current?.kind === 'simulator') current.driveHub(plan.name);
-    const setting = { solution: inForce, work, plan, sight: shot.sight, stake: shot.stake, hubZ: null, groundZ: shot.stake.measured.z, shots: shot.shots };
+    const setting = { solution: inForce.fact, work, plan, sight: shot.sight, stake: shot.stake, hubZ: null, groundZ: shot.stake.measured.z, shots: shot.shots };
     await say({ type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) });
     choose(plan.key);
     setShot(null);
@@ -100,7 +100,7 @@ export function useStaking({ work, stop, choose, next }: Round, way: WayOfWorkin
     const within = off <= tolerance;
     choose(plan!.key);
     const { groundZ, shots } = hub.body;
-    const setting = { solution: inForce!, work: work!, plan: plan!, sight, stake, hubZ: stake.measured.z, groundZ, shots: shots + 1, firm };
+    const setting = { solution: inForce!.fact, work: work!, plan: plan!, sight, stake, hubZ: stake.measured.z, groundZ, shots: shots + 1, firm };
     await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }) });
     if (within) return;
     setOut(stake);

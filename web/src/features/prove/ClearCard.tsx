@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { Proposal } from '@idle-marker/core';
+import { decidedSolution } from '@idle-marker/records';
 import { clearWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
@@ -12,7 +13,7 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
   const { propose } = trust;
   if (propose.length === 0) return null;
   const markOf = (each: Proposal) => [...state.marks.values()].find((mark) => mark.id === each.mark);
-  const stationOf = (each: Proposal) => state.accepted.find((solution) => solution.fact.id === each.solution)?.fact.body.name ?? 'a station';
+  const stationOf = (each: Proposal) => decidedSolution(state, each.solution)?.fact.body.name ?? 'a station';
   return (
     <section className={`my-3 rounded-sm border-2 px-3.5 py-3 ${tone === 'brick' ? 'border-brick' : 'border-ochre'}`}>
       <h2 className="text-[17px]">What would clear it</h2>

@@ -1,6 +1,6 @@
 import type { Proposal } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { compareNames } from '@idle-marker/records';
+import { compareNames, decidedSolution } from '@idle-marker/records';
 import { STANDING } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -40,7 +40,7 @@ export function SetMarks({ busy, onResight }: SetMarksProps) {
         </thead>
         <tbody>
           {marks.slice(0, SHOWN).map((mark) => {
-            const station = state.accepted.find((each) => each.fact.id === mark.body.solution)?.fact;
+            const station = decidedSolution(state, mark.body.solution)?.fact;
             const standing = standings.get(mark.id);
             return (
               <tr key={mark.id}>

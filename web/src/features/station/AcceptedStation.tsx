@@ -36,6 +36,7 @@ const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string
   assumed: (over) => `over ${over}, direction assumed: nothing tests it`,
   onLines: () => 'free station, from points on drawn lines',
   heightOnly: () => 'heights alone',
+  paired: () => 'heights, with the plan from a receiver',
 };
 
 export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { MarkStanding } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { decidedSolution } from '@idle-marker/records';
 import { STANDING_REASON } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { ClearCard } from '../prove/ClearCard.tsx';
@@ -19,7 +20,7 @@ export function DoubtCard({ marks, standings }: { marks: readonly Fact<'mark'>[]
         {marks.slice(0, SHOWN).map((mark) => {
           const standing = standings.get(mark.id)!;
           const part = standing.plan.standing === 'inDoubt' ? standing.plan : standing.height;
-          const station = state.accepted.find((each) => each.fact.id === mark.body.solution)?.fact.body.name ?? 'its station';
+          const station = decidedSolution(state, mark.body.solution)?.fact.body.name ?? 'its station';
           return (
             <li key={mark.id} className="flex flex-wrap items-center gap-x-6 border-b border-rule py-1">
               <strong className="min-w-28 text-brick">{mark.body.name}</strong>
