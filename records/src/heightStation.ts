@@ -1,5 +1,14 @@
 /** A placing that is wanted for heights alone: from one or several benchmarks, wherever it stands. */
-import { heightFromAxis, heightStation, reduceReading, type HeightStationResult, type Metres, type Result, type StationError, type TiltingAxis } from '@idle-marker/core';
+import {
+  heightFromAxis,
+  heightStation,
+  reduceReading,
+  type HeightStationResult,
+  type Metres,
+  type Result,
+  type StationError,
+  type TiltingAxis,
+} from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup } from './observations.ts';
 import { stationSights } from './stationDraft.ts';

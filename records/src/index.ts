@@ -1,4 +1,15 @@
-export { compareNames, decidedSolution, markKey, NoSiteError, packageRoots, siteState, type AcceptedSolution, type ControlMark, type PairedSolution, type SiteState } from './state.ts';
+export {
+  compareNames,
+  decidedSolution,
+  markKey,
+  NoSiteError,
+  packageRoots,
+  siteState,
+  type AcceptedSolution,
+  type ControlMark,
+  type PairedSolution,
+  type SiteState,
+} from './state.ts';
 export { trustOf, trustRecords } from './trust.ts';
 export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';
 export {
@@ -88,6 +99,7 @@ export {
   type PairedDue,
   type PairedPlace,
 } from './paired.ts';
+export { placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from './heightStands.ts';
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';
 export { dayDrift, type DayDrift } from './drift.ts';
 export { controlConcerns, type Concern } from './lookAfter.ts';

@@ -19,7 +19,7 @@ import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 export const REFRACTION = 0.13;
 export const EARTH_RADIUS_M = 6_371_000;
 
-export const precisionOf = ({ instrument }: FactBody<'occupation'>): InstrumentPrecision => ({
+export const precisionOf = ({ instrument }: Pick<FactBody<'occupation'>, 'instrument'>): InstrumentPrecision => ({
   angleSd: instrument.angleSdSec * RADIANS_PER_SECOND,
   distanceSd: instrument.distSdMm / 1000,
   distanceSdRatio: instrument.distSdPpm * 1e-6,

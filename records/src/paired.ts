@@ -57,7 +57,11 @@ export const receiverReadingOf = ({ sdPlanMm, sdHeightMm, leanDeg, ...read }: Po
 /** The pole up to the receiver: being out of plumb tells more up there than at the prism. */
 const poleOf = (pairing: Fact<'pairing'>, { targetHeight, targetCentringSd }: PoleSet): PairPole => {
   const antennaHeight = antennaHeightOf(targetHeight, pairing.body.offset);
-  return { antennaHeight, antennaHeightSd: TARGET_HEIGHT_SD, centringSd: targetHeight > 0 ? (targetCentringSd * antennaHeight) / targetHeight : targetCentringSd };
+  return {
+    antennaHeight,
+    antennaHeightSd: TARGET_HEIGHT_SD,
+    centringSd: targetHeight > 0 ? (targetCentringSd * antennaHeight) / targetHeight : targetCentringSd,
+  };
 };
 
 /** The tip of the pole from both devices, each part with its own source. A part that is not measured is null. */

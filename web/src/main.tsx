@@ -33,6 +33,7 @@ const router = createBrowserRouter([
       place('mark', () => import('./features/mark/MarkPlace.tsx')),
       place('mark/line', () => import('./features/structure/LinePlace.tsx')),
       place('mark/road', () => import('./features/road/RoadPlace.tsx')),
+      place('mark/receiver', () => import('./features/paired/PairedPlace.tsx')),
       place('mark/columns', () => import('./features/structure/ColumnsPlace.tsx')),
       place('mark/as-built', () => import('./features/structure/AsBuiltPlace.tsx')),
       place('hand-over', () => import('./features/handover/HandOverPlace.tsx')),

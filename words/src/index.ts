@@ -73,6 +73,8 @@ export {
   FIX_WORD,
   heightsWords,
   PAIRED_DUE,
+  PAIRED_DUE_SHORT,
+  pairedPromiseWords,
   pairedProofSentence,
   pairFaultWords,
   TWO_HEIGHTS,

@@ -80,8 +80,34 @@ export const PAIRED_DUE = {
     text: 'Is it the right spot, the right target height? If it repeats, sight a third benchmark: two agreeing ones tell whether the benchmark or the instrument has moved.',
   },
   PLAN_AGAIN: { title: 'Plan: prove it again before you leave', text: 'Marks were set since the last known mark. A receiver can find a wrong fix in between.' },
-  BENCHMARK_AGAIN: { title: 'Height: a benchmark again before you pack up', text: 'Marks were set since the last one. An instrument that sank or was bumped shows there.' },
+  BENCHMARK_AGAIN: {
+    title: 'Height: a benchmark again before you pack up',
+    text: 'Marks were set since the last one. An instrument that sank or was bumped shows there.',
+  },
 } as const;
+
+/** The same on the footing, where a word has to do. */
+export const PAIRED_DUE_SHORT = {
+  PLAN_UNCHECKED: 'Plan unchecked',
+  SECOND_BENCHMARK: 'Height unchecked',
+  PLAN_FAILED: 'Plan failed',
+  HEIGHT_FAILED: 'Height failed',
+  PLAN_AGAIN: 'Plan due',
+  BENCHMARK_AGAIN: 'Benchmark due',
+} as const;
+
+/** What the receiver can promise against what the work asks for; null where that is enough. Both at 95 %. */
+export function pairedPromiseWords(
+  promised: number,
+  asked: { readonly name: string; readonly planMm: number },
+  unit: LengthUnit,
+): { readonly title: string; readonly text: string } | null {
+  if (promised <= asked.planMm / 1000) return null;
+  return {
+    title: `${asked.name} asks for more than the receiver can promise`,
+    text: `Within ${smallLength(asked.planMm / 1000, unit)} is asked in plan; the receiver is good to ${smallLength(promised, unit)} (95 %). Use it for work that takes that, or station the instrument in plan for this.`,
+  };
+}
 
 /** One proof with both devices. */
 export function pairedProofSentence(name: string, check: CheckResult, plan: ProofOutcome, height: ProofOutcome, unit: LengthUnit): string {

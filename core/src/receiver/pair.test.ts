@@ -1,7 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import { RADIANS_PER_DEGREE } from '../quantity/unit.ts';
 import { reduceReading } from '../sight/reduce.ts';
-import { antennaHeightMisfit, antennaHeightOf, compareHeights, heightFromAxis, pairFaults, partsLeft, receiverFoot, type PairNow, type ReceiverReading } from './pair.ts';
+import {
+  antennaHeightMisfit,
+  antennaHeightOf,
+  compareHeights,
+  heightFromAxis,
+  pairFaults,
+  partsLeft,
+  receiverFoot,
+  type PairNow,
+  type ReceiverReading,
+} from './pair.ts';
 
 const READING: ReceiverReading = {
   e: 4100.25,

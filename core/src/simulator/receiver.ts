@@ -46,8 +46,8 @@ const FLOAT_LASTS = 60;
 /** Standard deviations: from reading to reading, and of what changes slowly within `DRIFT_SECONDS`. */
 const NOISE_PLAN: Metres = 0.004;
 const NOISE_HEIGHT: Metres = 0.007;
-const DRIFT_PLAN: Metres = 0.005;
-const DRIFT_HEIGHT: Metres = 0.01;
+const DRIFT_PLAN: Metres = 0.004;
+const DRIFT_HEIGHT: Metres = 0.008;
 const DRIFT_SECONDS = 90;
 const FACTOR_OF: Readonly<Record<Exclude<Fix, 'none'>, number>> = { fixed: 1, float: 30, single: 200 };
 /** What a receiver states of itself is a little too good. */
@@ -125,7 +125,9 @@ export function readReceiver(
   const lean = Math.hypot(receiver.lean.e, receiver.lean.n);
   const { dE = 0, dN = 0, dZ = 0 } = truth.receiver ?? {};
   // While it compensates it shows the place of the tip, at the height of a plumb pole.
-  const aside = receiver.compensating ? { e: 0, n: 0, z: height } : { e: height * Math.sin(receiver.lean.e), n: height * Math.sin(receiver.lean.n), z: height * Math.cos(lean) };
+  const aside = receiver.compensating
+    ? { e: 0, n: 0, z: height }
+    : { e: height * Math.sin(receiver.lean.e), n: height * Math.sin(receiver.lean.n), z: height * Math.cos(lean) };
   const reading: ReceiverReading = {
     e: tip.e + aside.e + dE + (receiver.drift.e + draw(NOISE_PLAN)) * factor,
     n: tip.n + aside.n + dN + (receiver.drift.n + draw(NOISE_PLAN)) * factor,
@@ -139,4 +141,3 @@ export function readReceiver(
   };
   return { reading, receiver: { ...receiver, random } };
 }
-

@@ -6,7 +6,7 @@ import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { workAlong } from '../site/useRoads.ts';
-import { AT_THE_POLE, RAIL } from './places.ts';
+import { AT_THE_POLE, RAIL, WITH_RECEIVER } from './places.ts';
 
 interface Entry {
   readonly words: string;
@@ -19,6 +19,7 @@ const MOST = 12;
 const SYNONYMS: Readonly<Record<string, string>> = {
   'mark/line': 'place: chainage, station, offset',
   'mark/road': 'place: alignment, chainage, station, offset',
+  'mark/receiver': 'place: GNSS, plan from the receiver, height from the instrument',
 };
 
 /** Jump to a place, a mark or a record, or run an action, from anywhere. */
@@ -44,7 +45,7 @@ export function FindOrDo() {
 
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE].map(({ name, path }): Entry => ({
+    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER].map(({ name, path }): Entry => ({
       words: name,
       what: SYNONYMS[path] ?? 'place',
       act: go(path),

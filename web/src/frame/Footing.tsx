@@ -5,7 +5,8 @@ import { useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useActiveRoad, useRoads } from '../site/useRoads.ts';
 import { useUnits } from '../site/useUnits.ts';
-import { smallLength } from '@idle-marker/words';
+import { pairedDue, type PairedSolution } from '@idle-marker/records';
+import { PAIRED_DUE_SHORT, smallLength } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
 import { useProofAge } from './railFacts.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
@@ -48,10 +49,22 @@ function ActiveRoad() {
   );
 }
 
+/** What is asked for next while a receiver gives the plan. */
+function PairedDueLink({ paired }: { readonly paired: PairedSolution }) {
+  const { id, state } = useSite();
+  const [due] = pairedDue(state, paired);
+  const tone = due === undefined ? '' : due.endsWith('FAILED') ? 'bg-[#8f1d15]' : 'bg-[#704200]';
+  return (
+    <Link to={`/sites/${id}/mark/receiver`} className={`flex items-center px-4 font-semibold whitespace-nowrap ${tone}`}>
+      {due === undefined ? 'Both proved' : PAIRED_DUE_SHORT[due]}
+    </Link>
+  );
+}
+
 /** The instrument, the pole, the station in force and the age of its proof, on every screen. */
 export function Footing() {
   const link = useLinkState();
-  const { id, inForce, occupation, state } = useSite();
+  const { id, inForce, occupation, paired, state } = useSite();
   const units = useUnits();
   const proof = useProofAge();
   const live = link?.live;
@@ -104,6 +117,15 @@ export function Footing() {
           {inForce.fact.body.name}{' '}
           <span className="ml-1 font-normal">{smallLength(inForce.fact.body.result.ellipse95.aMm / 1000, state.settings.lengthUnit)}</span>
         </Cell>
+      )}
+      {paired && (
+        <>
+          <Cell name="Heights" className="border-l">
+            {paired.solution.body.name}
+            <span className="font-normal max-2xl:hidden"> · plan from {paired.pairing.body.receiver}</span>
+          </Cell>
+          <PairedDueLink paired={paired} />
+        </>
       )}
       {proof && (
         <Link

@@ -39,3 +39,6 @@ export const AT_THE_POLE: readonly Pick<Place, 'path' | 'name'>[] = [
   { path: 'mark/columns', name: 'Columns' },
   { path: 'mark/as-built', name: 'As built' },
 ];
+
+/** The same with the plan from a receiver: only while the instrument is set up for heights alone. */
+export const WITH_RECEIVER: Pick<Place, 'path' | 'name'> = { path: 'mark/receiver', name: 'With a receiver' };

@@ -16,7 +16,7 @@ export function useProofAge(): ProofAge | null {
 
 /** One live fact a place, so that a glance along the rail says what is due. */
 export function useRailFacts(): Readonly<Record<string, RailFact>> {
-  const { state, trust, inForce, occupation, now } = useSite();
+  const { state, trust, inForce, paired, occupation, now } = useSite();
   const proof = useProofAge();
   const planned = state.packages.reduce((sum, each) => sum + each.body.plans.length, 0);
   const set = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough').length;
@@ -26,7 +26,7 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
     today: { text: clockTime(now) },
     control: { text: `${state.control.length} marks` },
     design: { text: String(planned) },
-    station: { text: inForce?.fact.body.name ?? (occupation ? `${occupation.body.name}…` : 'none') },
+    station: { text: inForce?.fact.body.name ?? paired?.solution.body.name ?? (occupation ? `${occupation.body.name}…` : 'none') },
     ...(proof && {
       prove: proof.failed
         ? { text: 'failed', tone: 'brick' as const }

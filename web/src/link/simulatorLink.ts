@@ -1,5 +1,5 @@
 import { SIMULATED_PRECISION, type PlanPoint, type SearchWindow, type SimulatorState } from '@idle-marker/core';
-import type { InstrumentLink, LinkState, LinkTrouble, PoleChange, RawRead } from './instrumentLink.ts';
+import type { InstrumentLink, LinkState, LiveReceiver, LinkTrouble, PoleChange, RawRead } from './instrumentLink.ts';
 import type { FromSimulator, ToSimulator } from './simulatorProtocol.ts';
 
 export class LinkError extends Error {
@@ -57,6 +57,9 @@ export class SimulatorLink implements InstrumentLink {
   #sent = 0;
   /** Message number of the last walk: an arrival counts only once the worker has taken it. */
   #walkAt = 0;
+  /** What the receiver's switches were last set to, and by which message. */
+  #switched: Partial<Pick<LiveReceiver, 'compensating' | 'linked'>> = {};
+  #switchedAt = 0;
 
   /** `saved` goes on from an earlier state; `onSave` is handed the state about once a second. */
   constructor(ground: string, seed: number, saved: SimulatorState | null, onSave: (state: SimulatorState) => void) {
@@ -89,7 +92,7 @@ export class SimulatorLink implements InstrumentLink {
       stand: sameOr(this.#state.stand, message.stand),
       // A trouble is shown until the next command.
       trouble: trouble ?? this.#state.trouble,
-      receiver: message.receiver,
+      receiver: message.receiver && { ...message.receiver, ...(message.handled < this.#switchedAt ? this.#switched : {}) },
       far: message.far.join() === this.#state.far.join() ? this.#state.far : message.far,
     };
     if (shot && this.#measuring) {
@@ -265,7 +268,16 @@ export class SimulatorLink implements InstrumentLink {
   }
 
   switchReceiver(change: { on?: boolean; compensating?: boolean; linked?: boolean; offset?: number }): void {
+    const { receiver } = this.#state;
+    const { compensating = receiver?.compensating, linked = receiver?.linked } = change;
+    // A switch shows at once what it was set to, and until the worker has taken it; what that does comes with the next reading.
+    if (receiver && compensating !== undefined && linked !== undefined) {
+      this.#switched = { compensating, linked };
+      this.#state = { ...this.#state, receiver: { ...receiver, ...this.#switched } };
+    }
     this.#command({ command: 'receiver', ...change });
+    this.#switchedAt = this.#sent;
+    for (const listener of this.#listeners) listener();
   }
 
   setPace(factor: number): void {

@@ -1,7 +1,16 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact } from '@idle-marker/contract';
-import { currentOccupation, siteState, solutionInForce, trustOf, type AcceptedSolution, type SiteState } from '@idle-marker/records';
+import {
+  currentOccupation,
+  pairedInForce,
+  siteState,
+  solutionInForce,
+  trustOf,
+  type AcceptedSolution,
+  type PairedSolution,
+  type SiteState,
+} from '@idle-marker/records';
 import { now } from '../ledger/clock.ts';
 import { openSite, say, type Said } from '../ledger/ledger.ts';
 import { sendBeside } from '../ledger/beside.ts';
@@ -14,6 +23,8 @@ export interface OpenSite {
   readonly trust: TrustResult;
   readonly inForce: AcceptedSolution | null;
   readonly occupation: Fact<'occupation'> | null;
+  /** Heights that are worked from with a receiver; null where a station is, or nothing yet. */
+  readonly paired: PairedSolution | null;
   /** Member who works at this device. */
   readonly who: string;
   /** Instant of the last judgement, renewed twice a minute. */
@@ -61,12 +72,14 @@ export function SiteProvider({ id, state, who, children }: { id: string; state: 
     // A fact made since the clock was last read must not lie in the future of the judgement.
     const latest = new Date(Math.max(instant.getTime(), Date.parse(state.timeline.at(-1)!.at)));
     const trust = trustOf(state, latest.toISOString());
+    const occupation = currentOccupation(state);
     return {
       id,
       state,
       trust,
       inForce: solutionInForce(state, trust),
-      occupation: currentOccupation(state),
+      occupation,
+      paired: pairedInForce(state, occupation),
       who,
       now: latest,
       say: (...facts) => say(id, who, facts),

@@ -80,7 +80,8 @@ export function itemErrors(draft: ItemDraft, taken: readonly string[], units: Un
   if (draft.kind === 'pair') {
     if (draft.receiver.trim() === '') errors.receiver = 'Its name or number.';
     const offset = units.readLength(draft.offset);
-    if (offset === null || !inside(offset, 0, 2)) errors.offset = 'From the prism’s centre up to the receiver’s reference point: its leaflet and the adapter’s say it.';
+    if (offset === null || !inside(offset, 0, 2))
+      errors.offset = 'From the prism’s centre up to the receiver’s reference point: its leaflet and the adapter’s say it.';
   }
   if (draft.kind === 'pole' && !inside(numberIn(draft.bubble), 0, 120)) errors.bubble = 'Arc minutes, from 0 to 120.';
   return errors;

@@ -13,7 +13,7 @@ import { PolePad } from './PolePad.tsx';
 import { WayBoard } from './WayBoard.tsx';
 import { MOTION_NOISE, useLiveStake } from './useLiveStake.ts';
 import { useRound } from './useRound.ts';
-import { useStaking } from './useStaking.ts';
+import { useStaking, useStationSource } from './useStaking.ts';
 import { useWayOfWorking, useViewpoint } from './ways.ts';
 
 /** Places of the pole that stay on the board. */
@@ -21,11 +21,11 @@ const TRAIL = 6;
 
 /** Where does the pole go, and what do I write? */
 export function Place() {
-  const { inForce } = useSite();
+  const { inForce, occupation } = useSite();
   const units = useUnits();
   const round = useRound();
   const [way, setWay] = useWayOfWorking();
-  const staking = useStaking(round, way);
+  const staking = useStaking(round, way, useStationSource());
   const [onPlan, setOnPlan] = useState(false);
   const [viewpoint, setViewpoint] = useViewpoint();
   const { work, stop, stops } = round;
@@ -44,6 +44,14 @@ export function Place() {
     return (
       <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package">
         A work package says which corners get hubs, at what offset, and how good they have to be.
+      </EmptyTo>
+    );
+  }
+  if (!inForce && occupation?.body.method === 'heightOnly') {
+    return (
+      <EmptyTo title={`${occupation.body.name} gives heights alone`} place="mark/receiver" label="Mark with a receiver">
+        The instrument has no place there, so by itself it can’t say where a mark goes. A receiver on the same pole can; or station the instrument anew from
+        marks that are known in plan.
       </EmptyTo>
     );
   }

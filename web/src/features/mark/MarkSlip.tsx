@@ -27,7 +27,8 @@ import type { Round } from './useRound.ts';
 import type { Due, Staking } from './useStaking.ts';
 import { LINK } from '../../ui/link.ts';
 
-const DUE_LABEL: Readonly<Record<Due, string>> = { rough: 'Paint it', set: 'Set mark', shootHub: 'Shoot hub', next: 'Next mark', shoot: 'Shoot' };
+/** What the key does that is due. */
+export const DUE_LABEL: Readonly<Record<Due, string>> = { rough: 'Paint it', set: 'Set mark', shootHub: 'Shoot hub', next: 'Next mark', shoot: 'Shoot' };
 
 interface MarkSlipProps {
   readonly work: Fact<'package'>;

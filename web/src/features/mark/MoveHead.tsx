@@ -23,6 +23,8 @@ interface MoveHeadProps {
   readonly noise: number;
   readonly stale: boolean;
   readonly viewpoint: Viewpoint;
+  /** Those that are gone through; all of them when nothing is said. */
+  readonly viewpoints?: readonly Viewpoint[];
   onViewpoint(next: Viewpoint): void;
   /** The plan is shown instead of the scales. */
   readonly onPlan: boolean;
@@ -30,14 +32,30 @@ interface MoveHeadProps {
 }
 
 /** The sentence for the person at the pole: one figure for each way, and what to do about it. */
-export function MoveHead({ name, due, way, doing, move, distance, grade, tolerance, noise, stale, viewpoint, onViewpoint, onPlan, onView }: MoveHeadProps) {
+export function MoveHead({
+  name,
+  due,
+  way,
+  doing,
+  move,
+  distance,
+  grade,
+  tolerance,
+  noise,
+  stale,
+  viewpoint,
+  viewpoints = VIEWPOINTS,
+  onViewpoint,
+  onPlan,
+  onView,
+}: MoveHeadProps) {
   const units = useUnits();
   const isLost = useLinked((link) => link?.lock === 'lost');
   const [calling, setCalling] = useState(false);
   const simulated = useLinkKind() === 'simulator';
   const isDone = due === 'next';
   const spoken = useSpokenMove(move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null, distance !== null && distance <= tolerance && !stale);
-  const turn = () => onViewpoint(VIEWPOINTS[(VIEWPOINTS.indexOf(viewpoint) + 1) % VIEWPOINTS.length]!);
+  const turn = () => onViewpoint(viewpoints[(viewpoints.indexOf(viewpoint) + 1) % viewpoints.length]!);
   useKey('v', turn);
   useKey('m', () => onView(!onPlan));
   const advice = (): string => {

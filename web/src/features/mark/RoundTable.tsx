@@ -25,7 +25,8 @@ function stateWords({ mark, standing, outdated, obstruction }: RoundRow): { text
 interface RoundTableProps {
   readonly rows: readonly RoundRow[];
   readonly chosen: string;
-  readonly instrument: PlanPoint;
+  /** Null where its place is not known: then nothing is said of sights. */
+  readonly instrument: PlanPoint | null;
   readonly minutesPerMark: number | null;
   onChoose(key: string): void;
   onFirst(key: string): void;
@@ -37,7 +38,7 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
   const units = useUnits();
   const age = useProofAge();
   const areas = keepClearOf(state);
-  const hindered = new Map(rows.flatMap((row) => (isOpen(row) ? [[row.plan.key, hindranceFrom(instrument, row, areas)] as const] : [])));
+  const hindered = new Map(rows.flatMap((row) => (isOpen(row) && instrument ? [[row.plan.key, hindranceFrom(instrument, row, areas)] as const] : [])));
   const waits = (row: RoundRow) => Boolean(hindered.get(row.plan.key));
   const [candidate] = inForce ? proofCandidates(state, inForce) : [];
   const minutesLeft = age ? (age.due ? 0 : Math.max(0, state.settings.proofIntervalMinutes - age.minutes)) : 0;

@@ -12,7 +12,8 @@ import type { Round } from './useRound.ts';
 interface WayBoardProps {
   readonly round: Round;
   readonly stop: RoundStop;
-  readonly instrument: PlanPoint & { readonly name: string };
+  /** Null where it gives heights alone. */
+  readonly instrument: (PlanPoint & { readonly name: string }) | null;
   readonly pole: PlanPoint | null;
   readonly stale: boolean;
 }
@@ -26,7 +27,7 @@ export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps
     () =>
       joinScenes(outlineScene(state.packages), areaScene(state.areas.map((each) => each.body)), {
         lines: [
-          { points: [instrument, place], ink: 'ink2' as const, dash: [8, 5], width: 1.2 },
+          ...(instrument ? [{ points: [instrument, place], ink: 'ink2' as const, dash: [8, 5], width: 1.2 }] : []),
           ...(pole ? [{ points: [pole, place], ink: 'spruce' as const, dash: [4, 4], width: 1.6 }] : []),
         ],
         symbols: [
@@ -40,7 +41,7 @@ export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps
           })),
           ...(pole ? [{ id: 'pole', at: pole, symbol: 'pole' as const, label: stale ? 'pole, old' : 'pole', ink: 'spruce' as const, pickable: false }] : []),
         ],
-        instruments: [{ at: instrument, label: instrument.name, facing: null }],
+        instruments: instrument ? [{ at: instrument, label: instrument.name, facing: null }] : [],
       }),
     [state.packages, state.areas, round.stops, stop.plan.key, place, instrument, pole, stale],
   );
@@ -49,9 +50,9 @@ export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps
       <Board
         scene={scene}
         underlay={underlay}
-        description={`Plan with the way from ${instrument.name} to ${stop.plan.name}. Picking another mark goes to it.`}
+        description={`Plan with the way ${instrument ? `from ${instrument.name} ` : ''}to ${stop.plan.name}. Picking another mark goes to it.`}
         onPick={round.choose}
-        fitTo={[instrument, place, ...(pole ? [pole] : [])]}
+        fitTo={[...(instrument ? [instrument] : []), place, ...(pole ? [pole] : [])]}
         fitKey={stop.plan.key}
       />
     </div>

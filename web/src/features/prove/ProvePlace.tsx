@@ -42,7 +42,7 @@ const WAYS = [
 
 /** Is it still true? A sight to a known mark that the station did not use. */
 export function Place() {
-  const { id, state, trust, inForce } = useSite();
+  const { id, state, trust, inForce, occupation } = useSite();
   const units = useUnits();
   const facing = useFacing(inForce && inForce.fact.body.result.orientationDeg * RADIANS_PER_DEGREE);
   const proving = useProving();
@@ -66,6 +66,13 @@ export function Place() {
   const proofs = useMemo(() => state.proofs.filter((proof) => proof.body.solution === solution), [state.proofs, solution]);
   useKey('a', target && !shooting.doing ? () => void prove(target) : null);
 
+  if (!inForce && occupation?.body.method === 'heightOnly') {
+    return (
+      <EmptyTo title={`${occupation.body.name} gives heights alone`} place="mark/receiver" label="Prove with a receiver">
+        With a receiver on the pole both are proved on a known mark: the plan by the receiver, the height by the instrument.
+      </EmptyTo>
+    );
+  }
   if (!inForce) {
     return (
       <EmptyTo title="No station to prove" place="station" label="Go to Station">

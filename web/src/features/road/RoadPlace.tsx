@@ -19,7 +19,8 @@ import { Slip } from '../../ui/Slip.tsx';
 import { Steady } from '../../ui/Steady.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PolePad } from '../mark/PolePad.tsx';
-import { MOTION_NOISE, useLivePlace } from '../mark/useLiveStake.ts';
+import { MOTION_NOISE } from '../mark/useLiveStake.ts';
+import { usePolePlace } from '../paired/usePolePlace.ts';
 import { MarkWays } from '../structure/MarkWays.tsx';
 import { useMeasuring } from '../structure/useMeasuring.ts';
 import { ProfileChart } from './LazyProfileChart.tsx';
@@ -49,7 +50,7 @@ const GROUND_STEP: Metres = 0.5;
 
 /** Where along the road is this, how far off, and how high should it be there? */
 export function Place() {
-  const { state, inForce } = useSite();
+  const { state, inForce, occupation } = useSite();
   const units = useUnits();
   const style = useStationStyle();
   const word = useStationWord();
@@ -57,11 +58,12 @@ export function Place() {
   const [active, setActive] = useActiveRoad();
   const surfaces = useSurfaces();
   const underlay = useUnderlay();
-  const [subject, setSubject] = useState<string>(inForce ? POLE : TYPED);
+  const withPole = inForce !== null || occupation?.body.method === 'heightOnly';
+  const [subject, setSubject] = useState<string>(withPole ? POLE : TYPED);
   const [typed, setTyped] = useState({ first: '', second: '', z: '' });
   const [view, setView] = useState<View>('plan');
   const [surfaceChoice, setSurface] = useState(NO_SURFACE);
-  const { place: pole, stale } = useLivePlace(inForce);
+  const { place: pole, stale } = usePolePlace();
   const { shooting } = useMeasuring();
   const [marking, setMarking] = useState(false);
   const [returning, setReturning] = useState(false);
@@ -218,12 +220,8 @@ export function Place() {
               label="Where is"
               value={subject}
               options={[
-                ...(inForce
-                  ? ([
-                      [POLE, 'the pole, live'],
-                      [INSTRUMENT, `the instrument, ${inForce.fact.body.name}`],
-                    ] as const)
-                  : []),
+                ...(withPole ? [[POLE, 'the pole, live'] as const] : []),
+                ...(inForce ? [[INSTRUMENT, `the instrument, ${inForce.fact.body.name}`] as const] : []),
                 [TYPED, 'a place, typed or touched on the plan'],
                 ...state.control
                   .filter(({ revision }) => revision.body.e !== null)

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { formatSigned, NORMAL_95_FACTOR } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { heightDraft } from '@idle-marker/records';
@@ -14,6 +15,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { LINK } from '../../ui/link.ts';
 import { HeightReach } from './HeightReach.tsx';
 import { EditControl } from '../control/EditControl.tsx';
 
@@ -21,7 +23,7 @@ const misfitOf = (point: { readonly leaveOneOutHeight: { readonly w: number } | 
 
 /** A placing for heights alone: benchmarks give the tilting axis, and then every spot that is sighted has a height. */
 export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'occupation'>; onNew(): void }) {
-  const { state, say } = useSite();
+  const { id, state, say } = useSite();
   const units = useUnits();
   const shooting = useShooting();
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
@@ -207,6 +209,17 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                 </tbody>
               </table>
             )}
+            <Card
+              tone="ink"
+              title="A receiver on the same pole?"
+              actions={
+                <Link to={`/sites/${id}/mark/receiver`} className={LINK}>
+                  Mark with a receiver
+                </Link>
+              }
+            >
+              It gives the plan, and the instrument goes on giving the heights: marks can be set from anywhere that sees a benchmark and the work.
+            </Card>
             {result && <HeightReach occupation={occupation.body} axisSd={result.height.sdTrunnionZ} />}
             <h2 className="mt-4 mb-1 text-[15px]">Benchmarks</h2>
             <ul>

@@ -1,22 +1,25 @@
 import { useMemo, useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
-import { isUnsteady } from '@idle-marker/records';
+import { isUnsteady, precisionOf } from '@idle-marker/records';
 import { newId } from '../../ledger/uuid.ts';
 import { now } from '../../ledger/clock.ts';
 import { currentLink, rememberOccupation, useLinkState } from '../../link/linkStore.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
+import { roadScene } from '../../plan/roadScene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useRoads, useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
+import { HeightStands } from './HeightStands.tsx';
 import { LevelPanel } from './LevelPanel.tsx';
 import { SetupChecklist } from './SetupChecklist.tsx';
 import { CarriedOverTicks, InstrumentFields, METHOD_HEAD, MethodFields, WeatherFields } from './SetupFields.tsx';
-import { newSetup, occupationOf, readSetup, type SetupDraft } from './stationSetup.ts';
+import { instrumentFor, newSetup, occupationOf, readSetup, type SetupDraft } from './stationSetup.ts';
 
 /** Middle of what is to be marked, else of the control. */
 function usualPlace(points: readonly PlanPoint[]): PlanPoint | null {
@@ -43,14 +46,21 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
     );
     return middle && { e: middle.e + 24, n: middle.n + 4 };
   });
+  const roads = useRoads();
+  const style = useStationStyle();
   const { over } = read;
   const standing = useMemo(() => (over ? { e: over.revision.body.e!, n: over.revision.body.n! } : place), [over, place]);
   const scene = useMemo(
     () =>
-      joinScenes(outlineScene(state.packages), controlScene(state.control, null), {
-        instruments: standing && simulated ? [{ at: standing, label: draft.name, facing: null }] : [],
-      }),
-    [state.packages, state.control, standing, draft.name, simulated],
+      joinScenes(
+        ...(draft.method === 'heightOnly' ? roads.map(({ road }) => roadScene(road, style, 'other')) : []),
+        outlineScene(state.packages),
+        controlScene(state.control, null),
+        {
+          instruments: standing && simulated ? [{ at: standing, label: draft.name, facing: null }] : [],
+        },
+      ),
+    [state.packages, state.control, standing, draft.name, draft.method, simulated, roads, style],
   );
   const anywhere = simulated && draft.method !== 'overMark';
   const start = async () => {
@@ -113,6 +123,13 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
               error={read.errors.name}
             />
             <MethodFields {...part} />
+            {draft.method === 'heightOnly' && (
+              <HeightStands
+                precision={precisionOf({ instrument: instrumentFor(draft, state, simulated) })}
+                place={place}
+                onPlace={anywhere ? setPlace : null}
+              />
+            )}
             <WeatherFields {...part} />
             <Choice
               label="Ground under the tripod"

@@ -131,6 +131,13 @@ export function readSetup(draft: SetupDraft, state: SiteState, units: Units, sim
 const referenceOf = (item: InstrumentItem | undefined): ReferenceAtmosphere =>
   item ? { temperatureC: item.referenceC, pressureHPa: item.referenceHPa, wavelengthUm: item.wavelengthUm } : SIMULATED_REFERENCE;
 
+/** What its leaflet says: of the simulated one, of the library's, or as typed. */
+export function instrumentFor(draft: SetupDraft, state: SiteState, simulated: boolean): FactBody<'occupation'>['instrument'] {
+  const listed = simulated ? undefined : listedInstruments(state).find((each) => each.item === draft.instrument);
+  if (simulated) return SIMULATED_INSTRUMENT;
+  return listed ? { name: listed.name, angleSdSec: listed.angleSdSec, distSdMm: listed.distSdMm, distSdPpm: listed.distSdPpm } : instrumentOf(draft.precision);
+}
+
 /** The placing as it is kept. Only for a draft without errors. */
 export function occupationOf(draft: SetupDraft, read: ReadSetup, state: SiteState, units: Units, link: LinkState | null): FactBody<'occupation'> {
   const simulated = link?.kind === 'simulator';
@@ -140,11 +147,7 @@ export function occupationOf(draft: SetupDraft, read: ReadSetup, state: SiteStat
   const turn = (text: string) => angleFromRadians(wrapTurn(units.readAngle(text) ?? 0), 'degree');
   return {
     name: draft.name.trim(),
-    instrument: simulated
-      ? SIMULATED_INSTRUMENT
-      : listed
-        ? { name: listed.name, angleSdSec: listed.angleSdSec, distSdMm: listed.distSdMm, distSdPpm: listed.distSdPpm }
-        : instrumentOf(draft.precision),
+    instrument: instrumentFor(draft, state, simulated),
     instrumentItem: listed?.item ?? null,
     instrumentHeight: read.heightRead!,
     instrumentHeightSdMm: 1,

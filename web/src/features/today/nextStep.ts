@@ -1,5 +1,6 @@
 /** What to do next, as one sentence with its button, from the state of everything. */
-import { count } from '@idle-marker/words';
+import { pairedDue } from '@idle-marker/records';
+import { count, PAIRED_DUE } from '@idle-marker/words';
 import type { OpenSite } from '../../site/SiteContext.tsx';
 import type { Fact } from '@idle-marker/contract';
 import type { ProofAge } from '@idle-marker/records';
@@ -15,7 +16,7 @@ export interface NextStep {
 }
 
 export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: readonly Fact<'mark'>[], toSet: number): NextStep {
-  const { state, inForce, occupation } = site;
+  const { state, inForce, occupation, paired } = site;
   const doubtful = doubtfulMarks.length;
   const first = doubtfulMarks[0]?.body;
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan).length;
@@ -35,6 +36,17 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
       to: 'design',
       button: 'To the work',
       tone: 'spruce',
+    };
+  }
+  if (paired) {
+    const [due] = pairedDue(state, paired);
+    const failed = due?.endsWith('FAILED') ?? false;
+    return {
+      title: due ? PAIRED_DUE[due].title : `Go on marking: ${toSet} to set`,
+      text: due ? PAIRED_DUE[due].text : `Plan and height of ${paired.solution.body.name} are proved: plan from the receiver, height from the instrument.`,
+      to: 'mark/receiver',
+      button: due ? 'To the known marks' : 'To Mark',
+      tone: failed ? 'brick' : due ? 'ochre' : 'spruce',
     };
   }
   if (!occupation || !inForce) {

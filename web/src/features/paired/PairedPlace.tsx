@@ -1,0 +1,290 @@
+import { useState } from 'react';
+import { azimuth, moveFor, moveGrade, planDistance, RADIANS_PER_DEGREE, type MoveInput, type Viewpoint } from '@idle-marker/core';
+import { pairedDue, pairedStake, placeAtGround, roundRows, toleranceOf, type ShotPlace } from '@idle-marker/records';
+import { hubPlaceWords, moveWords, PAIRED_DUE, pairedPromiseWords, pairFaultWords, smallLength, TWO_HEIGHTS } from '@idle-marker/words';
+import { TypedReading } from '../../link/TypedReading.tsx';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Field.tsx';
+import { Card, Slip } from '../../ui/Slip.tsx';
+import { useKey } from '../../ui/useKey.ts';
+import { GuidanceBoard } from '../mark/GuidanceBoard.tsx';
+import { HangsOn } from '../mark/HangsOn.tsx';
+import { DUE_LABEL } from '../mark/MarkSlip.tsx';
+import { MarkHeights } from '../mark/MarkHeights.tsx';
+import { MoveHead } from '../mark/MoveHead.tsx';
+import { PolePad } from '../mark/PolePad.tsx';
+import { RoundTable } from '../mark/RoundTable.tsx';
+import { WayBoard } from '../mark/WayBoard.tsx';
+import { MOTION_NOISE } from '../mark/useLiveStake.ts';
+import { useRound } from '../mark/useRound.ts';
+import { useStaking } from '../mark/useStaking.ts';
+import { useViewpoint } from '../mark/ways.ts';
+import { MarkWays } from '../structure/MarkWays.tsx';
+import { KnownMarks } from './KnownMarks.tsx';
+import { PairDialog } from './PairDialog.tsx';
+import { PlanFrom } from './PlanFrom.tsx';
+import { ReceiverSwitches } from './ReceiverSwitches.tsx';
+import { Sources } from './Sources.tsx';
+import { StartSteps } from './StartSteps.tsx';
+import { planPromise, usePairedNow, usePairedSet, type PairedSet } from './usePaired.ts';
+import { usePairedShooting, usePairedSource } from './usePairedSource.ts';
+
+/** The instrument has no place here, so nothing is told as seen from it or toward it. */
+const VIEWPOINTS: readonly Viewpoint[] = ['alongLine', 'north'];
+const NO_MARK_TOLERANCE = 0.01;
+
+const moveInput = (stake: ShotPlace): MoveInput => ({ ...stake, moveOut: 0, moveRightFromInstrument: 0, moveRightFromPole: 0 });
+
+/** Marks set with the plan from a receiver and the height from the instrument. */
+export function Place() {
+  const set = usePairedSet();
+  if (!set)
+    return (
+      <EmptyTo title="Set the instrument up for heights alone first" place="station" label="Go to Station">
+        With a receiver on the pole the instrument gives heights only: it may stand anywhere that sees a benchmark and the work. Choose heights alone when you
+        set it up.
+      </EmptyTo>
+    );
+  return <PairedWork set={set} />;
+}
+
+function PairedWork({ set }: { readonly set: PairedSet }) {
+  const { state } = useSite();
+  const units = useUnits();
+  const round = useRound();
+  const { work, stop } = round;
+  const plan = stop?.plan ?? null;
+  const tolerance = work ? toleranceOf(state, work) : NO_MARK_TOLERANCE;
+  const source = usePairedSource(set, tolerance);
+  const proving = usePairedShooting(set);
+  const staking = useStaking(round, 'follow', source);
+  const now = usePairedNow(set, tolerance);
+  const [pairing, setPairing] = useState(false);
+  const [onPlan, setOnPlan] = useState(false);
+  const [seen, setViewpoint] = useViewpoint();
+  const viewpoint = VIEWPOINTS.includes(seen) ? seen : plan?.road ? 'alongLine' : 'north';
+  const { accepted } = set;
+  const { shooting } = staking;
+  const lineAzimuth = plan?.road
+    ? plan.road.azimuthDeg * RADIANS_PER_DEGREE
+    : plan && planDistance(plan.design, plan.place) > 0
+      ? azimuth(plan.design, plan.place)
+      : 0;
+  const live = now && plan ? pairedStake(now.place, plan) : null;
+  const shown = live ?? staking.shot?.stake ?? null;
+  const move = shown ? moveFor(viewpoint, moveInput(shown), lineAzimuth) : null;
+  const distance = shown && Math.hypot(shown.deltaE, shown.deltaN);
+  const groundZ = now?.place.height?.z ?? staking.shot?.stake.measured.z ?? null;
+  const busy = shooting.doing !== null || proving.shooting.doing !== null;
+  const { due } = staking;
+  const stands = due === 'next' || due === 'shootHub';
+  // What a person has to put right before anything is kept; while the pole is carried it is never plumb.
+  const faults = (now?.faults ?? []).filter(({ code }) => code !== 'NO_AXIS' && !(code === 'NOT_PLUMB' && now?.link.pole.walking));
+  const ready = accepted !== null && plan !== null;
+  const blocked = faults.some(({ code }) => code !== 'NOT_LOCKED' && code !== 'HEIGHT_OLD');
+  useKey('n', busy ? null : round.next);
+  useKey(' ', busy || !ready || (blocked && due !== 'set' && due !== 'next') ? null : staking.act);
+  const promised = now && now.faults.every(({ code }) => code !== 'NOT_FIXED') ? planPromise(now.place) : null;
+  const asked = work && state.settings.classes.find((each) => each.id === work.body.class);
+  const promise = promised !== null && asked ? pairedPromiseWords(promised, asked, units.lengthUnit) : null;
+  const trouble = shooting.trouble ?? proving.shooting.trouble;
+  const noise = now?.place.plan ? Math.sqrt(now.place.plan.covariance.ee) : 0;
+  const pole = shown?.measured ?? null;
+  return (
+    <>
+      <div className="flex h-full min-h-0 flex-col lg:flex-row">
+        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Guidance">
+          {now && <Sources now={now} />}
+          {stop && plan ? (
+            <>
+              <MoveHead
+                name={plan.name}
+                due={due}
+                way="follow"
+                doing={shooting.doing ?? proving.shooting.doing}
+                move={move}
+                distance={distance}
+                grade={distance === null ? null : moveGrade(distance, tolerance)}
+                tolerance={tolerance}
+                noise={live ? Math.hypot(noise, MOTION_NOISE) : noise}
+                stale={now?.place.plan === null}
+                viewpoint={viewpoint}
+                viewpoints={VIEWPOINTS}
+                onViewpoint={setViewpoint}
+                onPlan={onPlan}
+                onView={setOnPlan}
+              />
+              <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-md:h-[170px] max-lg:flex-none max-lg:p-1">
+                {onPlan ? (
+                  <WayBoard round={round} stop={stop} instrument={null} pole={pole} stale={now?.place.plan === null} />
+                ) : (
+                  <GuidanceBoard
+                    move={move}
+                    trail={[]}
+                    viewpoint={viewpoint}
+                    tolerance={tolerance}
+                    toleranceWords={`within ${smallLength(tolerance, units.lengthUnit)}`}
+                    ahead={null}
+                    stale={now?.place.plan === null}
+                  />
+                )}
+              </div>
+              <PolePad distance={distance} busy={busy} onWalk={() => void shooting.walk(placeAtGround(plan, groundZ))} />
+            </>
+          ) : (
+            <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package">
+              Known marks can be proved already; what is to be set comes from a work package.
+            </EmptyTo>
+          )}
+        </section>
+        <Slip
+          topic={`${plan?.key ?? ''} ${stop?.mark?.id ?? ''} ${staking.shot?.sight.id ?? ''} ${accepted?.solution.id ?? ''}`}
+          head={
+            <>
+              <MarkWays className="-mt-3 mb-2 max-md:hidden" />
+              <h1 className="text-xl">
+                {work && plan ? `${work.body.name} · ${plan.name}` : set.occupation.body.name}{' '}
+                {stop && (
+                  <span className="ml-1 text-[15px] font-normal text-ink2">
+                    {round.stops.indexOf(stop) + 1} of {round.stops.length}
+                  </span>
+                )}
+              </h1>
+              {plan && <p className="text-ink2">{hubPlaceWords(plan, units.lengthUnit)}</p>}
+              <PlanFrom />
+            </>
+          }
+          foot={
+            accepted && (
+              <>
+                <span className="flex flex-wrap gap-2">
+                  {busy && <Button onClick={shooting.cancel}>Cancel</Button>}
+                  {!busy && !staking.shot && due !== 'next' && (
+                    <Button hint="N" onClick={round.next}>
+                      Skip
+                    </Button>
+                  )}
+                  {!busy && stands && (
+                    <Button look={due === 'next' ? 'quiet' : 'plain'} onClick={staking.pull}>
+                      Set it anew
+                    </Button>
+                  )}
+                </span>
+                <span className="flex gap-2">
+                  {!busy && (due === 'set' || due === 'next') && (
+                    <Button disabled={blocked} onClick={() => void staking.shoot()}>
+                      Shoot again
+                    </Button>
+                  )}
+                  <Button look="primary" hint="Space" disabled={busy || !ready || (blocked && due !== 'set' && due !== 'next')} onClick={staking.act}>
+                    {DUE_LABEL[due]}
+                  </Button>
+                </span>
+              </>
+            )
+          }
+        >
+          <div aria-live="polite">
+            {(trouble ?? staking.fault) && (
+              <Card
+                tone="brick"
+                title={staking.fault?.title ?? 'Nothing was stored'}
+                actions={
+                  <Button
+                    onClick={() => {
+                      staking.clear();
+                      shooting.clear();
+                      proving.shooting.clear();
+                    }}
+                  >
+                    Close
+                  </Button>
+                }
+              >
+                {staking.fault?.text ?? trouble}
+              </Card>
+            )}
+            {accepted &&
+              faults.slice(0, 2).map((fault) => {
+                const { title, text } = pairFaultWords(fault, units.lengthUnit);
+                return (
+                  <Card
+                    key={fault.code}
+                    tone="brick"
+                    title={title}
+                    actions={fault.code === 'POLE_CHANGED' && <Button onClick={() => setPairing(true)}>Enter both again…</Button>}
+                  >
+                    {text}
+                  </Card>
+                );
+              })}
+            {accepted &&
+              pairedDue(state, accepted)
+                .slice(0, 2)
+                .map((each) => (
+                  <Card key={each} tone={each.endsWith('FAILED') ? 'brick' : 'ochre'} title={PAIRED_DUE[each].title}>
+                    {PAIRED_DUE[each].text}
+                  </Card>
+                ))}
+          </div>
+          {accepted && promise && (
+            <Card tone="ochre" title={promise.title}>
+              {promise.text}
+            </Card>
+          )}
+          {!accepted && <StartSteps set={set} now={now} onPair={() => setPairing(true)} />}
+          {accepted && staking.shot && (
+            <Card
+              tone={due === 'set' ? 'good' : 'ochre'}
+              title={due === 'set' ? `Inside ${smallLength(tolerance, units.lengthUnit)}: set it` : 'Not there yet'}
+            >
+              Shot {staking.shot.shots}: {moveWords(moveFor(viewpoint, moveInput(staking.shot.stake), lineAzimuth), viewpoint, units.lengthUnit)}.
+            </Card>
+          )}
+          {accepted && work && stop && <MarkHeights work={work} stop={stop} groundZ={groundZ ?? stop.mark?.body.groundZ ?? null} stands={stands} hasHeight />}
+          {accepted && stop?.mark && stop.mark.body.state !== 'rough' && <HangsOn mark={stop.mark} />}
+          <ReceiverSwitches offset={set.pairing?.body.offset ?? 0} />
+          {accepted && <KnownMarks paired={accepted} shooting={proving} />}
+          {accepted && (
+            <div className="mt-3 flex flex-wrap gap-2">
+              <Button onClick={() => setPairing(true)}>Change the pair…</Button>
+            </div>
+          )}
+          {work && state.packages.length > 1 && (
+            <Choice
+              className="my-2"
+              label="Work package"
+              value={work.id}
+              options={state.packages.map((each) => [each.id, each.body.name] as const)}
+              onChange={round.chooseWork}
+            />
+          )}
+          {accepted && plan && (
+            <RoundTable
+              rows={roundRows(round.stops, pole ?? plan.place)}
+              chosen={plan.key}
+              instrument={null}
+              minutesPerMark={null}
+              onChoose={round.choose}
+              onFirst={round.putFirst}
+            />
+          )}
+          <details className="mt-3 border-y border-rule">
+            <summary className="min-h-11 cursor-pointer py-2.5">Why the two heights differ</summary>
+            {TWO_HEIGHTS.map((paragraph) => (
+              <p key={paragraph} className="pb-2 leading-snug">
+                {paragraph}
+              </p>
+            ))}
+          </details>
+          <MarkWays className="mt-3 border-t md:hidden" />
+        </Slip>
+      </div>
+      <TypedReading title={plan ? `Reading at ${plan.name}` : 'Reading'} />
+      {pairing && <PairDialog set={set} onClose={() => setPairing(false)} />}
+    </>
+  );
+}

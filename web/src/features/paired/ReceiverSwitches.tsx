@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { currentLink, useLinked, useLinkKind } from '../../link/linkStore.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field, Tick } from '../../ui/Field.tsx';
+
+/** What is switched at the receiver: of the simulated one here, of a real one by hand. */
+export function ReceiverSwitches({ offset }: { readonly offset: number }) {
+  const kind = useLinkKind();
+  const on = useLinked((link) => (link?.receiver ?? null) !== null);
+  const compensating = useLinked((link) => link?.receiver?.compensating ?? true);
+  const linked = useLinked((link) => link?.receiver?.linked ?? true);
+  if (kind === 'typed') return <TypedReceiver />;
+  const turn = (change: { on?: boolean; compensating?: boolean; linked?: boolean }) => {
+    const link = currentLink();
+    if (link?.kind === 'simulator') link.switchReceiver({ ...change, offset });
+  };
+  return (
+    <section className="mt-4" aria-label="At the receiver">
+      <h2 className="text-[15px]">At the receiver</h2>
+      <Button className="my-1" onClick={() => turn({ on: !on })}>
+        {on ? 'Switch the receiver off' : 'Switch the receiver on'}
+      </Button>
+      {on && (
+        <>
+          <Tick label="Tilt compensation" checked={compensating} onChange={(next) => turn({ compensating: next })} />
+          <Tick label="Corrections received" checked={linked} onChange={(next) => turn({ linked: next })} />
+        </>
+      )}
+    </section>
+  );
+}
+
+const EMPTY = { first: '', second: '', z: '', plan: '10', height: '15' };
+
+/** What a receiver without a link shows, keyed in for the next shot. */
+function TypedReceiver() {
+  const units = useUnits();
+  const [text, setText] = useState(EMPTY);
+  const [fixed, setFixed] = useState(true);
+  const [plumb, setPlumb] = useState(false);
+  const given = useLinked((link) => link?.receiver ?? null);
+  const [first, second, z] = [units.readLength(text.first), units.readLength(text.second), units.readLength(text.z)];
+  const [plan, height] = [Number(text.plan), Number(text.height)];
+  const complete = first !== null && second !== null && z !== null && plan > 0 && height > 0;
+  const set = (field: keyof typeof EMPTY) => (event: { target: { value: string } }) => {
+    setText({ ...text, [field]: event.target.value });
+    const link = currentLink();
+    if (link?.kind === 'typed') link.giveReceiver(null);
+  };
+  const use = () => {
+    const link = currentLink();
+    if (link?.kind !== 'typed' || !complete) return;
+    const [e, n] = units.axes[0] === 'e' ? [first, second] : [second, first];
+    const sd = { sdPlan: plan / 1000, sdHeight: height / 1000 };
+    link.giveReceiver({ e, n, z, ...sd, fix: fixed ? 'fixed' : 'float', correctionAge: 0, compensating: !plumb, leanDeg: null, linked: true });
+  };
+  return (
+    <section className="mt-4 flex flex-col gap-2" aria-label="At the receiver">
+      <h2 className="text-[15px]">What the receiver shows</h2>
+      <div className="grid grid-cols-3 gap-2">
+        <Field label={units.axes[0] === 'e' ? 'East' : 'North'} inputMode="decimal" value={text.first} onChange={set('first')} />
+        <Field label={units.axes[0] === 'e' ? 'North' : 'East'} inputMode="decimal" value={text.second} onChange={set('second')} />
+        <Field label="Height of the receiver" inputMode="decimal" value={text.z} onChange={set('z')} />
+      </div>
+      <div className="grid grid-cols-2 gap-2">
+        <Field label="It states for plan, mm" inputMode="decimal" value={text.plan} onChange={set('plan')} />
+        <Field label="and for height, mm" inputMode="decimal" value={text.height} onChange={set('height')} />
+      </div>
+      <Tick label="It says fixed, with corrections under 10 s old" checked={fixed} onChange={setFixed} />
+      <Tick label="Tilt compensation is off, the pole is plumb" checked={plumb} onChange={setPlumb} />
+      <Button disabled={!complete} onClick={use}>
+        {given ? 'Ready for the shot' : 'Use this reading for the next shot'}
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,93 @@
+/** Shots with both devices: a sight to the prism and what the receiver reads at the same time, kept together or not at all. */
+import type { Metres } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { keptPlace, pairedStake, readingOf, type ShotPlace } from '@idle-marker/records';
+import { pairFaultWords } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import type { LiveReceiver } from '../../link/instrumentLink.ts';
+import { currentLink } from '../../link/linkStore.ts';
+import { useShooting, type Shooting, type SightTarget } from '../../link/takeSight.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import type { StakingSource } from '../mark/useStaking.ts';
+import { pairedAt, type PairedSet } from './usePaired.ts';
+
+/** A position as it is kept: what the receiver showed, and the pole below it. */
+const positionRead = ({ linked: _linked, sdPlan, sdHeight, ...read }: LiveReceiver): FactBody<'position'>['read'] => ({
+  ...read,
+  sdPlanMm: Math.round(sdPlan * 1e4) / 10,
+  sdHeightMm: Math.round(sdHeight * 1e4) / 10,
+});
+
+export interface PairedShot {
+  readonly sight: Fact<'sight'>;
+  readonly position: Fact<'position'>;
+}
+
+export interface PairedShooting {
+  readonly shooting: Shooting;
+  shoot(
+    purpose: FactBody<'position'>['purpose'],
+    target: SightTarget,
+    onto: { name: string; hub?: { e: number; n: number; z: number } } | null,
+    tolerance: Metres,
+  ): Promise<PairedShot | null>;
+}
+
+export function usePairedShooting(set: PairedSet | null): PairedShooting {
+  const { state } = useSite();
+  const units = useUnits();
+  const shooting = useShooting();
+  const shoot: PairedShooting['shoot'] = async (purpose, target, onto, tolerance) => {
+    if (!set?.pairing) return null;
+    const { pairing, occupation } = set;
+    let kept: Fact<'position'> | null = null;
+    const sight = await shooting.shoot(purpose, target, onto, {
+      beside: ({ id, body }) => {
+        const link = currentLink()!.state();
+        const { faults } = pairedAt(state, set, link, tolerance, readingOf(body));
+        const [first] = faults;
+        if (first || !link.receiver) {
+          const { title, text } = pairFaultWords(first ?? { code: 'NO_RECEIVER' }, units.lengthUnit);
+          return { refused: `${title}. ${text}` };
+        }
+        const position = {
+          id: newId(),
+          type: 'position' as const,
+          body: {
+            occupation: occupation.id,
+            pairing: pairing.id,
+            purpose,
+            target,
+            sight: id,
+            read: positionRead(link.receiver),
+            antennaHeight: Math.round((body.targetHeight + pairing.body.offset) * 1e5) / 1e5,
+          },
+        };
+        kept = position as unknown as Fact<'position'>;
+        return { also: [position] };
+      },
+    });
+    return sight && kept ? { sight, position: kept } : null;
+  };
+  return { shooting, shoot };
+}
+
+/** Marks set with both devices. */
+export function usePairedSource(set: PairedSet | null, tolerance: Metres): StakingSource<ShotPlace> {
+  const { state } = useSite();
+  const { shooting, shoot } = usePairedShooting(set);
+  const accepted = set?.accepted ?? null;
+  return {
+    solution: accepted?.solution ?? null,
+    shooting,
+    take: async (work, plan, hub) => {
+      if (!accepted) return null;
+      const target = { kind: 'plan', package: work.id, key: plan.key } as const;
+      const shot = await shoot(hub ? 'driven' : 'mark', target, hub && currentLink()?.kind === 'simulator' ? { name: plan.name } : null, tolerance);
+      if (!shot) return null;
+      const stake = pairedStake(keptPlace(state, accepted, shot.position, shot.sight), plan, hub?.body.groundZ ?? null);
+      return stake ? { ...shot, stake } : { fault: 'The receiver gave no place.' };
+    },
+  };
+}
