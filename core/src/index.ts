@@ -206,7 +206,7 @@ export {
   type MoveInput,
   type Viewpoint,
 } from './guidance/viewpoint.ts';
-export { stakeLines, type CornerMeaning, type HeightReference, type StakeContent, type StakeLine } from './lath/stakeText.ts';
+export { stakeLines, type AngleMark, type CornerMeaning, type HeightReference, type StakeContent, type StakeLine } from './lath/stakeText.ts';
 export { normal, uniform, type Draw } from './simulator/random.ts';
 export { fixOf, newReceiver, skyHiddenBy, type SimulatedReceiver } from './simulator/receiver.ts';
 export {
@@ -231,6 +231,7 @@ export {
   type SiteFit,
   type TiltingAxis,
 } from './receiver/pair.ts';
+export { angleAlong, LEAST_ANGLE, type AngleAlong } from './alignment/angle.ts';
 export { heightStands, type HeightStand, type HeightStandsInput } from './layout/heightStands.ts';
 export {
   BUSY_CHANNELS,

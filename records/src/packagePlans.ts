@@ -95,7 +95,7 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
         const direction = wrapTurn(at.azimuthDeg * RADIANS_PER_DEGREE + (hand * Math.PI) / 2);
         return {
           ...markOn(corner),
-          place: off === 0 ? { e: corner.e, n: corner.n } : polar(corner, direction, off),
+          place: off === 0 ? { e: corner.e, n: corner.n } : polar(corner, direction, toCornerOf(at, off)),
           offset: off,
           direction,
           z: corner.z ?? null,
@@ -146,7 +146,7 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
         alsoOffFace: hub.alsoOffFace && [...hub.alsoOffFace],
         onLine: hub.onLine && [...hub.onLine],
         designZ: item.rule === 'rakedPiles' ? item.rake!.workingZ : onSurface ? (onSurface.get(hub.key) ?? null) : (hub.z ?? item.designZ),
-        ...(item.road ? { road: roadPart(item, item.road, i) } : {}),
+        ...(item.road ? { road: roadPart(item, item.road, i, hub.offset) } : {}),
         ...(item.rule === 'rakedPiles' && isCentre ? { rake: { azimuthDeg: item.rake!.azimuthDeg, ratio: item.rake!.ratio } } : {}),
       });
     }
@@ -154,9 +154,14 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
   return ok(plans);
 }
 
+/** From the corner to a mark that is off by `offset`: inside of an angle it is off both lines, and so farther from where they meet. */
+const toCornerOf = ({ angle }: NonNullable<Item['road']>['stations'][number], offset: Metres): Metres =>
+  angle?.part === 'inside' ? offset / Math.cos((angle.deflectionDeg * RADIANS_PER_DEGREE) / 2) : offset;
+
 /** What the mark of a station says of the road. */
-function roadPart(item: Item, road: NonNullable<Item['road']>, i: number): NonNullable<Plan['road']> {
-  const { station, azimuthDeg, why, alsoZ, gradeTo, alsoTo } = road.stations[i]!;
+function roadPart(item: Item, road: NonNullable<Item['road']>, i: number, offset: Metres): NonNullable<Plan['road']> {
+  const at = road.stations[i]!;
+  const { station, azimuthDeg, why, alsoZ, gradeTo, alsoTo, angle } = at;
   return {
     name: item.source,
     station,
@@ -165,6 +170,7 @@ function roadPart(item: Item, road: NonNullable<Item['road']>, i: number): NonNu
     to: road.return ? item.name : road.string,
     gradeTo: gradeTo ?? road.gradeString,
     side: road.side,
+    ...(angle && offset > 0 ? { angle: { part: angle.part, toCorner: toCornerOf(at, offset) } } : {}),
     also: alsoTo !== undefined ? { to: alsoTo, z: alsoZ } : road.alsoString === null ? null : { to: road.alsoString, z: alsoZ },
   };
 }

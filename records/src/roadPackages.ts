@@ -1,10 +1,17 @@
 /** Work packages along a road: which stations of which string, how far off, and the marks that come of it. */
 import {
+  angleAlong,
+  anglePoint,
   CENTRELINE,
   ok,
+  placeAlong,
+  polar,
   RADIANS_PER_DEGREE,
   stationList,
   type Metres,
+  type PlaceOnString,
+  type PlanPoint,
+  type Radians,
   type Result,
   type StationListError,
   type StationListRule,
@@ -40,6 +47,40 @@ const MEANT: Metres = 0.02;
 const isPlain = ({ kind }: StationReason): boolean => kind === 'interval' || kind === 'extra';
 const LONGEST_WHY = 200;
 
+/** Beyond this turn a mark off both lines would stand far out from the corner. */
+const SHARPEST: Radians = 150 * RADIANS_PER_DEGREE;
+
+interface Stand {
+  readonly at: PlanPoint;
+  /** Hubs stand square to it. */
+  readonly azimuth: Radians;
+  readonly angle: NonNullable<RoadOptions['stations'][number]['angle']> | null;
+}
+
+/**
+ * Where a station is on its string and what hubs are square to. At an angle of the line two hubs stand outside of it, each
+ * square to its own line, so that the two offsets strapped in meet in the corner; inside of it one stands off both lines.
+ */
+function standsAt(road: Road, station: Metres, place: PlaceOnString, side: RoadOptions['side']): readonly Stand[] {
+  const angle = angleAlong(road.alignment, station);
+  const middle = angle && placeAlong(road.alignment, station);
+  if (!angle || !middle) return [{ at: place, azimuth: place.azimuth, angle: null }];
+  const { azimuthBack, azimuthAhead, deflection } = angle;
+  const off = place.offset + road.shift;
+  const corner = anglePoint(polar(middle, azimuthBack, -1), middle, polar(middle, azimuthAhead, 1), off, off)?.mitre;
+  // Where a line turns back on itself no corner of the string can be told.
+  if (!corner) return [{ at: place, azimuth: place.azimuth, angle: null }];
+  const deflectionDeg = deflection / RADIANS_PER_DEGREE;
+  const between = azimuthBack + deflection / 2;
+  if (side === 'on') return [{ at: corner, azimuth: between, angle: null }];
+  const inside = (side === 'right') === deflection > 0 && Math.abs(deflection) <= SHARPEST;
+  if (inside) return [{ at: corner, azimuth: between, angle: { part: 'inside', deflectionDeg } }];
+  return [
+    { at: corner, azimuth: azimuthBack, angle: { part: 'back', deflectionDeg } },
+    { at: corner, azimuth: azimuthAhead, angle: { part: 'ahead', deflectionDeg } },
+  ];
+}
+
 /** The item of a package: one corner a station, on the string itself. */
 export function roadItem(fact: Pick<Fact<'alignment'>, 'id' | 'body'>, road: Road, work: RoadWork): Result<Item, StationListError> {
   const strings = [work.string, work.gradeString, ...(work.alsoString === null ? [] : [work.alsoString])];
@@ -51,18 +92,11 @@ export function roadItem(fact: Pick<Fact<'alignment'>, 'id' | 'body'>, road: Roa
   for (const { station, displayed, because } of list.value) {
     const place = placeOnRoad(road, { station, string: work.string });
     if (!place) continue;
-    const written = work.write(displayed);
-    // Where the stations jump back, two places are written alike.
-    let name = written;
-    for (let i = 2; taken.has(name); i++) name = `${written} (${i})`;
-    taken.add(name);
     const z = placeOnRoad(road, { station, string: work.gradeString })?.z ?? null;
-    corners.push({ name, e: place.e, n: place.n, z });
     const also = work.alsoString === null ? null : (placeOnRoad(road, { station, string: work.alsoString })?.z ?? null);
     const own = work.own.find((each) => Math.abs(each.station - station) < MEANT);
-    stations.push({
+    const shared = {
       station,
-      azimuthDeg: place.azimuth / RADIANS_PER_DEGREE,
       why: because
         .filter((reason) => !isPlain(reason))
         .map(work.why)
@@ -71,7 +105,16 @@ export function roadItem(fact: Pick<Fact<'alignment'>, 'id' | 'body'>, road: Roa
         .slice(0, LONGEST_WHY),
       offset: own?.offset ?? null,
       alsoZ: also,
-    });
+    };
+    for (const { at, azimuth, angle } of standsAt(road, station, place, work.side)) {
+      const written = `${work.write(displayed)}${angle && angle.part !== 'inside' ? ` ${angle.part}` : ''}`;
+      // Where the stations jump back, two places are written alike.
+      let name = written;
+      for (let i = 2; taken.has(name); i++) name = `${written} (${i})`;
+      taken.add(name);
+      corners.push({ name, e: at.e, n: at.n, z });
+      stations.push({ ...shared, azimuthDeg: azimuth / RADIANS_PER_DEGREE, ...(angle ? { angle } : {}) });
+    }
   }
   const { from, to, interval, byRadius, equalParts, special, extra, direction } = work.rule;
   return ok({

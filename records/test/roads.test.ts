@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { elementsAlong, planDistance, stationsShown, type StationListRule } from '@idle-marker/core';
+import { angleAlong, elementsAlong, planDistance, stakeLines, stationsShown, type StationListRule } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { catchMoveWords, shortStation, slopeStakeWords, stationReasonWords } from '@idle-marker/words';
+import { catchMoveWords, hubPlaceWords, shortStation, slopeStakeWords, stakeWords, stationReasonWords } from '@idle-marker/words';
 import {
   againstRoad,
   alignmentPart,
@@ -188,6 +188,66 @@ describe('work along a road', () => {
     const newer = story.say('alignment', { ...BODY, shift: 0.3, shiftReason: 'services', supersedes: road.id });
     expect(olderRoads(story.state, made1).map(({ id }) => id)).toEqual([newer.id]);
     expect(bookLine(story.state, newer).text).toBe('Road Landing Road changed: 3 elements, from landing-road.xml; shifted 0.300 m to the right');
+  });
+
+  it('stands two hubs outside of an angle, one to each line, and one inside that is off both', () => {
+    // East for 40 m, then 60° to the left; the kerb keeps its 3.17 m to the right of both lines.
+    const bent = elementsAlong({ e: 4000, n: 7980 }, Math.PI / 2, [{ kind: 'line', length: 40 }]);
+    if (!bent.ok) throw new Error(bent.error.code);
+    const corner = { e: 4040, n: 7980 };
+    const ahead = { e: corner.e + 40 * Math.cos(Math.PI / 3), n: corner.n + 40 * Math.sin(Math.PI / 3) };
+    const road = { elements: [...bent.value, { kind: 'line' as const, start: corner, end: ahead }], equations: [], profile: null };
+    const rule = { ...RULE, to: null, interval: null };
+    const plansOf = (side: 'left' | 'right' | 'on', offset = 2) => {
+      const fact = new Story().say('alignment', { ...BODY, ...road });
+      const item = roadItem(fact, made(road), work({ side, rule, string: 'right edge', gradeString: 'right edge', alsoString: null }));
+      if (!item.ok) throw new Error(item.error.code);
+      const plans = hubPlans([item.value], offset, 'K');
+      if (!plans.ok) throw new Error(plans.error.code);
+      return { plans: plans.value, item: item.value };
+    };
+    /** How far a place lies to the right of a line. */
+    const right = (from: { e: number; n: number }, to: { e: number; n: number }, p: { e: number; n: number }) =>
+      ((p.e - from.e) * (to.n - from.n) - (p.n - from.n) * (to.e - from.e)) / planDistance(from, to);
+    const start = { e: 4000, n: 7980 };
+
+    const outside = plansOf('right');
+    expect(outside.plans.map(({ name }) => name)).toEqual(['K-0+000', 'K-0+040 back', 'K-0+040 ahead', 'K-0+080']);
+    const [back, forward] = [outside.plans[1]!, outside.plans[2]!];
+    expect(back.road!.angle).toEqual({ part: 'back', toCorner: 2 });
+    expect(right(start, corner, back.place)).toBeCloseTo(5, 9);
+    expect(right(corner, ahead, forward.place)).toBeCloseTo(5, 9);
+    // Strapped in by the offset, both lead to the corner of the string.
+    expect(back.design).toEqual(forward.design);
+    for (const plan of [back, forward]) expect(planDistance(plan.place, plan.design)).toBeCloseTo(2, 9);
+    expect(right(start, corner, back.design)).toBeCloseTo(3, 9);
+    expect(right(corner, ahead, back.design)).toBeCloseTo(3, 9);
+
+    const inside = plansOf('left').plans;
+    expect(inside.map(({ name }) => name)).toEqual(['K-0+000', 'K-0+040', 'K-0+080']);
+    const one = inside[1]!;
+    expect(right(start, corner, one.place)).toBeCloseTo(1, 9);
+    expect(right(corner, ahead, one.place)).toBeCloseTo(1, 9);
+    expect(one.offset).toBe(2);
+    expect(one.road!.angle!.toCorner).toBeCloseTo(2 / Math.cos(Math.PI / 6), 9);
+    expect(planDistance(one.place, one.design)).toBeCloseTo(one.road!.angle!.toCorner, 9);
+    expect(hubPlaceWords(one, 'metre')).toMatch(/off both lines: to the corner it is 2\.309 m, not the offset\. Strap along both lines$/);
+    const lines = stakeWords(stakeLines({ ...one, to: one.corner, cutFill: null, heightReference: 'string', road: one.road! }), 'plainWords', 'metre');
+    expect(lines).toContain('OFF BOTH LINES, corner at 2.309 m');
+
+    // On the string itself there is one mark, in its corner; asked again, the angle is one station.
+    expect(plansOf('on').plans.map(({ name, road: part }) => [name, part!.angle])[1]).toEqual(['K-0+040', undefined]);
+    expect(roadWorkOf(outside.item)!.options.stations).toHaveLength(4);
+  });
+
+  it('takes the small kinks of a rounded file for what they are', () => {
+    const kinked: FactBody<'alignment'>['elements'] = [
+      { kind: 'line', start: { e: 4000, n: 7980 }, end: { e: 4040, n: 7980 } },
+      { kind: 'line', start: { e: 4040, n: 7980 }, end: { e: 4080, n: 7980.02 } },
+    ];
+    const road = made({ elements: kinked, equations: [], profile: null });
+    expect(angleAlong(road.alignment, 40)).toBeNull();
+    expect(angleAlong(road.alignment, 20)).toBeNull();
   });
 
   it('compares two sources of heights, the worst first', () => {

@@ -15,7 +15,7 @@ export {
   UNIT_ABBREVIATION,
   UNIT_NAME,
 } from './vocabulary.ts';
-export { cutFillWords, hubPlaceWords, stakeWords, type StakeConvention } from './stakeLines.ts';
+export { angleWords, cutFillWords, hubPlaceWords, stakeWords, type StakeConvention } from './stakeLines.ts';
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit, toleranceWords } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';

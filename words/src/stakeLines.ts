@@ -1,7 +1,15 @@
-import { formatLength, type CornerMeaning, type HeightReference, type LengthUnit, type StakeLine } from '@idle-marker/core';
+import { formatLength, type AngleMark, type CornerMeaning, type HeightReference, type LengthUnit, type StakeLine } from '@idle-marker/core';
 import { isNothing, writtenLength, type Rounding } from './rounding.ts';
 import { gradeWords, stringWords } from './road.ts';
 import { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
+
+const ANGLE_PART = { back: 'BACK: square to the line behind', ahead: 'AHEAD: square to the line ahead' } as const;
+
+/** How a mark at an angle stands to the two lines that meet there. */
+export function angleWords({ part, toCorner }: AngleMark, unit: LengthUnit): string {
+  if (part !== 'inside') return part === 'back' ? 'square to the line behind' : 'square to the line ahead';
+  return `off both lines: to the corner it is ${formatLength(toCorner, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}, not the offset. Strap along both lines`;
+}
 
 export type StakeConvention = 'plainWords' | 'shortForms';
 
@@ -25,6 +33,9 @@ export function stakeWords(lines: readonly StakeLine[], convention: StakeConvent
         return `${line.station} ${line.road}`;
       case 'why':
         return line.why;
+      case 'angle':
+        // An offset from two lines that is read as the distance to the corner puts the form too near.
+        return line.part === 'inside' ? `OFF BOTH LINES, corner at ${length(line.toCorner)}` : ANGLE_PART[line.part];
       case 'cut':
       case 'fill':
         if (isNothing(line.by, unit, rounding)) return `ON GRADE, ${feature(line)}`;
@@ -53,7 +64,9 @@ interface HubPlace {
   readonly offFace: readonly string[] | null;
   readonly alsoOffFace: readonly string[] | null;
   readonly onLine: readonly string[] | null;
-  readonly road?: { readonly name: string; readonly to: string; readonly side: 'on' | 'left' | 'right'; readonly why: string } | undefined;
+  readonly road?:
+    | { readonly name: string; readonly to: string; readonly side: 'on' | 'left' | 'right'; readonly why: string; readonly angle?: AngleMark | undefined }
+    | undefined;
 }
 
 /** Where a mark stands against what it leads to: "Offset hub, 2.000 m off C5–A5, on the line A5–A1, outside face". */
@@ -62,7 +75,8 @@ export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, o
     const string = stringWords(road.to);
     const where =
       offset === 0 ? `On ${string}` : `Offset hub, ${formatLength(offset, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]} ${road.side} of ${string}`;
-    return `${where} at ${corner} of ${road.name}${road.why ? `: ${road.why}` : ''}`;
+    const angle = road.angle ? `, ${angleWords(road.angle, unit)}` : '';
+    return `${where} at ${corner} of ${road.name}${road.why ? `: ${road.why}` : ''}${angle}`;
   }
   const what = MEANING[meaning];
   if (offset === 0) return `On ${corner} itself, ${what}`;

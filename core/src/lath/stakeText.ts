@@ -7,6 +7,13 @@ export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'inv
 /** What the corner of an item means. */
 export type CornerMeaning = 'outsideFace' | 'insideFace' | 'wallCentre' | 'gridLine' | 'waterLine' | 'centre' | 'edge';
 
+/** A mark at an angle of a line: square to the line behind or ahead of it, or inside, off both lines and farther from the corner than that. */
+export interface AngleMark {
+  readonly part: 'back' | 'ahead' | 'inside';
+  /** Level distance from the mark to the corner. */
+  readonly toCorner: Metres;
+}
+
 export interface StakeContent {
   readonly name: string;
   /** Level distance from hub to feature. */
@@ -24,7 +31,7 @@ export interface StakeContent {
     /** Its own name, before the reference. */ readonly to?: string;
   } | null;
   /** Along a road: the names of what offset and height lead to, and what changes at the station. */
-  readonly road?: { readonly name: string; readonly to: string; readonly gradeTo: string; readonly why: string } | null;
+  readonly road?: { readonly name: string; readonly to: string; readonly gradeTo: string; readonly why: string; readonly angle?: AngleMark | undefined } | null;
 }
 
 export type StakeLine =
@@ -33,6 +40,7 @@ export type StakeLine =
   | { readonly line: 'string'; readonly string: string; /** The mark stands on it. */ readonly on: boolean }
   | { readonly line: 'station'; readonly station: string; readonly road: string }
   | { readonly line: 'why'; readonly why: string }
+  | ({ readonly line: 'angle' } & AngleMark)
   | {
       readonly line: 'cut' | 'fill' | 'grade';
       readonly by: Metres;
@@ -50,6 +58,7 @@ export function stakeLines(content: StakeContent, decimals = 3): StakeLine[] {
     { line: 'offset', offset: content.offset },
     ...(road
       ? [
+          ...(road.angle ? [{ line: 'angle' as const, ...road.angle }] : []),
           { line: 'string' as const, string: road.to, on },
           { line: 'station' as const, station: content.to, road: road.name },
         ]

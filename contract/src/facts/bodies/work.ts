@@ -57,6 +57,7 @@ const StationRule = Type.Unsafe<{
   }),
 );
 
+const AnglePart = Words('back', 'ahead', 'inside');
 const RakeFields = { azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }), ratio: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) };
 
 /** How an item's corners become marks, where the rule needs more than the package's offset. */
@@ -124,6 +125,8 @@ const ItemOptions = {
           /** An offset of its own; null for the package's. */
           offset: Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0, maximum: 1000 }),
           alsoZ: NullableCoordinate,
+          /** Where the line has an angle: square to which of its two lines, or inside of it; how far it turns there, positive to the right. */
+          angle: Type.Optional(closed({ part: AnglePart, deflectionDeg: Type.Number({ minimum: -180, maximum: 180 }) })),
           /** What the heights lead to at this one, where it is something else. */
           gradeTo: Type.Optional(Name),
           alsoTo: Type.Optional(Name),
@@ -181,6 +184,8 @@ export const MarkPlanBody = closed({
       to: Name,
       gradeTo: Name,
       side: Words('on', 'left', 'right'),
+      /** At an angle of the road. */
+      angle: Type.Optional(closed({ part: AnglePart, toCorner: Type.Number({ minimum: 0, maximum: 10_000 }) })),
       also: Type.Unsafe<{ to: string; z: number | null } | null>({ anyOf: [{ type: 'null' }, closed({ to: Name, z: NullableCoordinate })] }),
     }),
   ),

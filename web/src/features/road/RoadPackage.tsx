@@ -3,6 +3,7 @@ import { CENTRELINE, stationsShown, type Metres, type StationListRule } from '@i
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
 import {
+  angleWords,
   gradeWords,
   MARK_KIND,
   outlineErrorWords,
@@ -262,7 +263,9 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
                 <td className={TD}>{units.length(plan.offset)}</td>
                 <td className={TD}>{plan.designZ === null ? 'no height' : units.length(plan.designZ)}</td>
                 {alsoString !== NONE && <td className={TD}>{units.length(plan.road?.also?.z ?? null)}</td>}
-                <td className={TD_WORD}>{plan.road?.why}</td>
+                <td className={TD_WORD}>
+                  {[plan.road?.why, plan.road?.angle && angleWords(plan.road.angle, units.lengthUnit)].filter((each) => each).join('; ')}
+                </td>
               </tr>
             ))}
           </tbody>
