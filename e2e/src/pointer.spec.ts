@@ -1,29 +1,8 @@
 import { readFileSync } from 'node:fs';
-import type { Locator, Page } from '@playwright/test';
-import { enter, expect, newPackage, noSeriousFault, place, stored, test } from './site.ts';
+import type { Page } from '@playwright/test';
+import { enter, expect, newPackage, noSeriousFault, onScreen, place, stored, test, touch, type At } from './site.ts';
 
 test.use({ ownSite: 'pointer' });
-
-interface At {
-  readonly e: number;
-  readonly n: number;
-}
-
-/** Where a place of the site is on the screen, as the plan lies now. */
-async function onScreen(board: Locator, { e, n }: At): Promise<{ x: number; y: number }> {
-  await expect(board).toHaveAttribute('data-resolution', /./);
-  const [centre, resolution] = [await board.getAttribute('data-centre'), Number(await board.getAttribute('data-resolution'))];
-  const [ce, cn] = centre!.split(' ').map(Number) as [number, number];
-  const box = (await board.boundingBox())!;
-  return { x: box.x + box.width / 2 + (e - ce) / resolution, y: box.y + box.height / 2 - (n - cn) / resolution };
-}
-
-async function touch(page: Page, board: Locator, at: At): Promise<void> {
-  const { x, y } = await onScreen(board, at);
-  await page.mouse.click(x, y);
-  // A second touch at once would be a double one, which zooms.
-  await page.waitForTimeout(400);
-}
 
 /** Corners of the hall's outline, in order round it. */
 function hallCorners(): At[] {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { enter, expect, hurry, noSeriousFault, place, setMark, test } from './site.ts';
+import { enter, expect, hurry, noSeriousFault, place, setMark, stored, test, touch } from './site.ts';
 
 test.use({ ownSite: 'roads' });
 
@@ -133,6 +133,113 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
   await place(page, 'Mark').click();
   await atThePole(page, 'Along a road').click();
   await expect(page.getByText('Landing Road IS SHIFTED 0.500 M RIGHT of its design: services found in the verge')).toBeVisible();
+});
+
+test('seen along the road at the pole: to a station, the ground kept there, a slope caught and kept, and a road that is touched', async ({ page }) => {
+  test.slow();
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Mark').click();
+  await atThePole(page, 'Along a road').click();
+  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Landing Road' });
+  await page.getByLabel('Where is').selectOption({ label: 'the pole, live' });
+  const where = page.getByTestId('road-where');
+  const move = page.getByTestId('road-move');
+  const station = page.getByRole('textbox', { name: 'Station' });
+  const walk = async () => {
+    await page.getByRole('button', { name: 'Walk near' }).click();
+    await expect(page.getByRole('button', { name: 'Walk near' })).toBeEnabled({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Search' }).click();
+    await expect(page.getByText('Following the pole')).toBeVisible({ timeout: 30_000 });
+  };
+  // On the curve, half a metre outside of the kerb: the pole is led by the line, and its height against the kerb.
+  await page.getByLabel('On', { exact: true }).selectOption({ label: 'right kerb.face' });
+  await page.getByLabel('Off it by').fill('0.5');
+  await station.fill('0+160');
+  await walk();
+  await expect(where).toContainText(/^0\+(159\.9|160\.0)\d{2} · \d\.\d{3} m right/);
+  await expect(move).toContainText(
+    /^(Hold|Nudge): 0\.0\d{2} m (ahead|back), (none across|0\.0\d{2} m (left|right)); (CUT|FILL) \d\.\d{3} m to right kerb\.face$/,
+  );
+
+  // The ground there is kept with its station, and stands in the section.
+  await page.getByText('Measure along it').click();
+  await page.getByRole('button', { name: 'Shoot G1 here' }).click();
+  const kept = page.getByRole('row', { name: /G1 ground/ });
+  await expect(kept).toContainText(/0\+(159\.9|160\.0)\d/, { timeout: 30_000 });
+  await expect(kept).toContainText(/(above|below) right kerb\.face|m (above|below)/);
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('G2');
+  await page.getByRole('button', { name: 'Section' }).click();
+  await expect(page.getByRole('img', { name: /^Cross section/ }).getByText('G1')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan', exact: true }).click();
+
+  // Out to where the slope from the edge meets the ground, as it is found under the pole.
+  await page.getByText('Slope to the ground').click();
+  await page.getByLabel('It starts at').selectOption({ label: 'right edge' });
+  const catchMove = page.getByTestId('catch-move');
+  const keep = page.getByRole('button', { name: 'Keep this slope stake' });
+  let off = 0.5;
+  for (let tries = 0; tries < 8; tries++) {
+    const said = await catchMove.innerText();
+    const found = /^(Out|In) (\d+\.\d+)/.exec(said);
+    if (!found) break;
+    off += (found[1] === 'Out' ? 1 : -1) * Number(found[2]);
+    // Inside of the kerb the other side is meant.
+    await page.getByLabel('Off it by').fill(Math.abs(off).toFixed(2));
+    await page.getByLabel('to the', { exact: true }).selectOption(off >= 0 ? 'right' : 'left');
+    await walk();
+  }
+  await expect(catchMove).toHaveText('On the catch point: the slope meets the ground here.');
+  await keep.click();
+  const stake = page.getByRole('row', { name: /SS1 slope stake/ });
+  await expect(stake).toBeVisible({ timeout: 30_000 });
+  await expect(stake).toContainText(/1 in 2/);
+  await noSeriousFault(page);
+
+  // Another road is touched on the plan; and from the plan of the work one goes along it.
+  const board = page.locator('[data-resolution]').first();
+  await touch(page, board, { e: 4084.6, n: 8080.0 });
+  await expect(page.getByRole('heading', { name: 'Slip Lane' })).toBeVisible();
+  await place(page, 'Field book').click();
+  await expect(page.getByText(/^SS1 \(slope stake\) measured along Landing Road at 0\+1[56]\d\.\d{3}, .*, where its (cut|fill) is caught/)).toBeVisible();
+  await stored(page);
+});
+
+test('heights of a road’s marks from a surface instead of its strings: cut and fill follow the surface', async ({ page }) => {
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Mark').click();
+  await atThePole(page, 'Along a road').click();
+  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Landing Road' });
+  await page.getByRole('button', { name: 'Marks along it…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Marks along Landing Road' });
+  await dialog.getByLabel('Name', { exact: true }).fill('Strip edge');
+  await dialog.getByLabel('Crew').fill('Diggers');
+  await dialog.getByLabel('Marks begin with').fill('SE');
+  await dialog.getByLabel('From').fill('0+150');
+  await dialog.getByRole('textbox', { name: 'To', exact: true }).fill('0+170');
+  const first = dialog
+    .getByRole('row', { name: /^SE-0\+150 / })
+    .getByRole('cell')
+    .nth(2);
+  const byStrings = Number(await first.innerText());
+  expect(byStrings).toBeGreaterThan(5);
+  await dialog.getByLabel('Heights checked against').selectOption({ label: 'Ground, of Ground' });
+  await dialog.getByLabel('Heights come from Ground, not from the strings').check();
+  await expect(first).not.toHaveText(byStrings.toFixed(3));
+  const bySurface = Number(await first.innerText());
+  expect(Math.abs(bySurface - byStrings)).toBeLessThan(3);
+  await dialog.getByRole('button', { name: 'Make package' }).click();
+  await expect(dialog).toBeHidden();
+  await atThePole(page, 'Marks').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Strip edge' });
+  await page.getByRole('button', { name: 'SE-0+150', exact: true }).click();
+  await expect(page.getByText(bySurface.toFixed(3)).first()).toBeVisible();
+  await setMark(page);
+  // What is written is counted from the hub to the surface.
+  const hub = Number((await page.getByText('Hub', { exact: true }).locator('xpath=following-sibling::dd').innerText()).match(/\d+\.\d{3}/)![0]);
+  const written = `${hub > bySurface ? 'CUT' : 'FILL'} ${Math.abs(hub - bySurface).toFixed(3)} m to centreline`;
+  await expect(page.getByText(written).first()).toBeVisible();
 });
 
 test('a junction return: its points and its radius point, with heights of both roads, set from the road’s own page', async ({ page }) => {

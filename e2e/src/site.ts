@@ -182,3 +182,26 @@ export async function setMark(page: Page): Promise<string> {
 export async function stored(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: 'Saved · 0 waiting' })).toBeVisible({ timeout: 30_000 });
 }
+
+/** A place of the site. */
+export interface At {
+  readonly e: number;
+  readonly n: number;
+}
+
+/** Where a place of the site is on the screen, as the plan lies now. */
+export async function onScreen(board: Locator, { e, n }: At): Promise<{ x: number; y: number }> {
+  await expect(board).toHaveAttribute('data-resolution', /./);
+  const [centre, resolution] = [await board.getAttribute('data-centre'), Number(await board.getAttribute('data-resolution'))];
+  const [ce, cn] = centre!.split(' ').map(Number) as [number, number];
+  const box = (await board.boundingBox())!;
+  return { x: box.x + box.width / 2 + (e - ce) / resolution, y: box.y + box.height / 2 - (n - cn) / resolution };
+}
+
+/** Touches the plan at a place of the site. */
+export async function touch(page: Page, board: Locator, at: At): Promise<void> {
+  const { x, y } = await onScreen(board, at);
+  await page.mouse.click(x, y);
+  // A second touch at once would be a double one, which zooms.
+  await page.waitForTimeout(400);
+}

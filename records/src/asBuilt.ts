@@ -281,6 +281,10 @@ export const lineDifferences = (state: SiteState): LineDifference[] =>
     return found ? [{ ...found, fact, name: against.name }] : [];
   });
 
+/** The same over the string of the road that it was measured along. */
+export const heightOverRoad = ({ against, place }: Pick<FactBody<'asBuilt'>, 'against' | 'place'>): Metres | null =>
+  against?.kind !== 'road' || against.designZ === null || place.z === null ? null : place.z - against.designZ;
+
 /** How high a thing stands over the surface that it was measured against; null when it was not, or either has no height there. */
 export const heightOverSurface = ({ against, place }: Pick<FactBody<'asBuilt'>, 'against' | 'place'>): Metres | null =>
   against?.kind !== 'surface' || against.z === null || place.z === null ? null : place.z - against.z;

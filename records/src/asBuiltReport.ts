@@ -1,10 +1,12 @@
 /** Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single points. */
 import type { LengthUnit, Metres, SitePoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { roadPlaceWords, usualStationFormat, type StationStyle } from '@idle-marker/words';
 import {
   boltGroups,
   columnsAlong,
   designDifferences,
+  heightOverRoad,
   heightOverSurface,
   lineDifferences,
   type BoltGroup,
@@ -51,7 +53,7 @@ export interface AsBuiltRow {
 
 const STEEL = 'steel';
 
-function againstName(against: Fact<'asBuilt'>['body']['against']): string {
+function againstName(against: Fact<'asBuilt'>['body']['against'], style: StationStyle): string {
   switch (against?.kind) {
     case 'face':
       return `line ${against.line}`;
@@ -59,6 +61,8 @@ function againstName(against: Fact<'asBuilt'>['body']['against']): string {
       return against.z === null ? `off the surface ${against.name}` : `surface ${against.name}`;
     case 'plan':
       return 'a design that is gone';
+    case 'road':
+      return `${roadPlaceWords(against.displayed, against.offset, style)} along ${against.name}`;
     default:
       return '';
   }
@@ -68,6 +72,8 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
   const differences = new Map(designDifferences(state).map((each): [string, DesignDifference] => [each.fact.id, each]));
   const lines = new Map(lineDifferences(state).map((each) => [each.fact.id, each]));
   const stationOf = (fact: Fact<'asBuilt'>) => state.accepted.find((each) => each.fact.id === fact.body.solution)?.fact.body.name ?? 'unknown';
+  const { lengthUnit: unit, stationFormat } = state.settings;
+  const style = { unit, format: stationFormat ?? usualStationFormat(unit) };
   const rows = state.asBuilt.map((fact): AsBuiltRow => {
     const difference = differences.get(fact.id);
     const line = lines.get(fact.id);
@@ -77,10 +83,10 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
       name,
       code,
       place,
-      against: difference ? `${difference.work.body.name}, ${difference.plan.corner}` : (line?.name ?? againstName(against)),
+      against: difference ? `${difference.work.body.name}, ${difference.plan.corner}` : (line?.name ?? againstName(against, style)),
       dE: difference?.dE ?? null,
       dN: difference?.dN ?? null,
-      dZ: difference?.dZ ?? line?.heightDifference ?? heightOverSurface(fact.body),
+      dZ: difference?.dZ ?? line?.heightDifference ?? heightOverSurface(fact.body) ?? heightOverRoad(fact.body),
       along: line?.chainage ?? null,
       off: line?.offset ?? null,
       within: difference?.within ?? null,

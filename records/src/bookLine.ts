@@ -11,7 +11,9 @@ import {
   FIX_WORD,
   PROOF_OUTCOME,
   smallLength,
+  roadPlaceWords,
   UNIT_ABBREVIATION,
+  usualStationFormat,
 } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
@@ -55,6 +57,7 @@ function targetName(state: SiteState, target: FactBody<'sight'>['target']): stri
 
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {
   const unit = state.settings.lengthUnit;
+  const stationStyle = { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) };
   const length = (metres: number | null) => (metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${UNIT_ABBREVIATION[unit]}`);
   const occupation = (id: string) => state.occupations.find((each) => each.id === id)?.body.name ?? 'an unknown station';
   const mark = (id: string) => state.control.find((each) => each.id === id)?.revision.body.name ?? 'an unknown mark';
@@ -205,7 +208,9 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
               ? `against the surface ${against.name}${against.z === null ? ', off it' : `, ${length(against.z)} there`}`
               : against?.kind === 'plan'
                 ? `against the design of ${planName(state, against.package, against.key)}`
-                : 'as it stands';
+                : against?.kind === 'road'
+                  ? `along ${against.name} at ${roadPlaceWords(against.displayed, against.offset, stationStyle)}${against.slope ? `, where its ${against.slope.kind} is caught` : ''}`
+                  : 'as it stands';
       return {
         topic: 'mark',
         text: `${name}${code ? ` (${code})` : ''} measured ${what}: E ${length(place.e)}, N ${length(place.n)}, height ${length(place.z)}`,

@@ -99,6 +99,7 @@ export {
   type PairedDue,
   type PairedPlace,
 } from './paired.ts';
+export { measuredAlong, measuredAt, roadShot, type RoadMeasured, type RoadShot } from './roadShots.ts';
 export { placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from './heightStands.ts';
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';
 export { dayDrift, type DayDrift } from './drift.ts';
@@ -116,6 +117,7 @@ export {
   columnsAlong,
   controlFromBuilt,
   designDifferences,
+  heightOverRoad,
   heightOverSurface,
   lineDifferences,
   meanPlace,

@@ -1,10 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { angleAlong, elementsAlong, planDistance, stakeLines, stationsShown, type StationListRule } from '@idle-marker/core';
-import type { FactBody } from '@idle-marker/contract';
+import { invalidFact, type FactBody } from '@idle-marker/contract';
 import { catchMoveWords, hubPlaceWords, shortStation, slopeStakeWords, stakeWords, stationReasonWords } from '@idle-marker/words';
 import {
   againstRoad,
   alignmentPart,
+  asBuiltReport,
   atSlope,
   bookLine,
   crossCheck,
@@ -12,11 +13,15 @@ import {
   designedCatch,
   drawnReturn,
   hingeAt,
+  heightOverRoad,
   hubPlans,
+  measuredAlong,
+  measuredAt,
   olderRoads,
   placeBeyondRoad,
   placeOnRoad,
   roadItem,
+  roadShot,
   roadOf,
   roadOfItem,
   roadRemarks,
@@ -387,5 +392,65 @@ describe('kerb returns between two roads', () => {
     expect(fault(returnBetween(side(main, 20, 'up'), side(main, 40, 'up'), 6))).toBe('RETURN_PARALLEL');
     expect(fault(returnBetween(side(main, 20, 'up'), side(laneBody, 12, 'up'), 200))).toBe('RETURN_OFF_THE_LINE');
     expect(fault(returnBetween(side(main, 500, 'up'), side(laneBody, 12, 'up'), 6))).toBe('RETURN_OFF_THE_LINE');
+  });
+});
+
+describe('what is measured along a road', () => {
+  const slope = { hinge: 'right edge', side: 'right', cutRun: 1.5, fillRun: 2 } as const;
+
+  it('keeps station, offset and the height that was designed there, and none beyond the ends', () => {
+    const story = new Story();
+    const fact = story.say('alignment', BODY);
+    const shot = roadShot(fact, made(), 'right edge', { e: 4020, n: 7975, z: 5 })!;
+    expect(shot).toMatchObject({ kind: 'road', line: LINE, name: 'Landing Road', station: expect.closeTo(20, 9), offset: expect.closeTo(5, 9) });
+    // 5 + 20 / 60 on the centreline, and 2 % down over 3 m.
+    expect(shot.designZ).toBeCloseTo(5 + 1 / 3 - 0.06, 9);
+    expect(shot.slope).toBeUndefined();
+    expect(roadShot(fact, made(), 'right edge', { e: 3990, n: 7980, z: 5 })).toBeNull();
+    // After the jump the station that is shown is another.
+    expect(roadShot(fact, made(), 'centreline', { e: 4055, n: 7980, z: null })).toMatchObject({
+      station: expect.closeTo(55, 9),
+      displayed: expect.closeTo(45, 9),
+    });
+  });
+
+  it('keeps a slope stake with what it is out of its hinge and above it', () => {
+    const story = new Story();
+    const fact = story.say('alignment', BODY);
+    // At 0+020 the edge is 3 m right of the line and 5.273 m high: 1 in 2 down to 4.773 m is 1 m out.
+    const edge = 5 + 1 / 3 - 0.06;
+    const shot = roadShot(fact, made(), 'right edge', { e: 4020, n: 7980 - 4, z: edge - 0.5 }, slope)!;
+    expect(shot.slope).toEqual({
+      hinge: 'right edge',
+      side: 'right',
+      kind: 'fill',
+      run: 2,
+      distance: expect.closeTo(1, 9),
+      overHinge: expect.closeTo(-0.5, 9),
+    });
+    // Inside of the hinge nothing is caught.
+    expect(roadShot(fact, made(), 'right edge', { e: 4020, n: 7979, z: 5 }, slope)!.slope).toBeUndefined();
+  });
+
+  it('is listed in the order of the road, by its sections, in the book and in the report', () => {
+    const story = new Story().control();
+    const fact = story.say('alignment', BODY);
+    const solution = story.station('S1');
+    const at = (name: string, e: number, n: number) =>
+      story.measure(solution, { e, n, z: 5.1 }, { name, code: 'ground', against: roadShot(fact, made(), 'centreline', { e, n, z: 5.1 }) });
+    at('G1', 4030, 7975);
+    at('G2', 4010.3, 7984);
+    at('G3', 4010, 7976);
+    const { state } = story;
+    for (const each of story.facts) expect(invalidFact(each)).toBeNull();
+    const measured = measuredAlong(state, LINE);
+    expect(measured.map(({ fact: each }) => each.body.name)).toEqual(['G3', 'G2', 'G1']);
+    expect(measuredAt(measured, 10, 1).map(({ fact: each }) => each.body.name)).toEqual(['G3', 'G2']);
+    expect(measuredAlong(state, story.who)).toEqual([]);
+    expect(heightOverRoad(measured[0]!.fact.body)).toBeCloseTo(5.1 - (5 + 1 / 6), 3);
+    expect(bookLine(state, measured[0]!.fact).text).toMatch(/^G3 \(ground\) measured along Landing Road at 0\+010\.000, 4\.000 m right: E/);
+    const row = asBuiltReport(state, story.instant(), story.who).rows.find(({ name }) => name === 'G3')!;
+    expect(row.against).toBe('0+010.000, 4.000 m right along Landing Road');
+    expect(row.dZ).toBeCloseTo(5.1 - (5 + 1 / 6), 3);
   });
 });

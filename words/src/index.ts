@@ -46,6 +46,7 @@ export {
   JUNCTION,
   NO_HEIGHT_HERE,
   offsetWords,
+  roadPlaceWords,
   readStation,
   returnFaultWords,
   roadFaultWords,

@@ -214,6 +214,10 @@ export function offsetWords(offset: Metres, unit: LengthUnit): string {
   return /[1-9]/.test(figure) ? `${figure} ${UNIT_ABBREVIATION[unit]} ${offset > 0 ? 'right' : 'left'}` : 'on the line';
 }
 
+/** Where along a line and how far off it, for a book or a report. */
+export const roadPlaceWords = (displayed: Metres, offset: Metres, style: StationStyle): string =>
+  `${stationText(displayed, style)}, ${offsetWords(offset, style.unit)}`;
+
 /** What the way is like at a place: "on the curve to the left, radius 80.000 m". */
 export function shapeWords(kind: 'line' | 'curve' | 'spiral', curvature: number, unit: LengthUnit): string {
   if (kind === 'line') return 'on the straight';

@@ -101,6 +101,7 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'asBuilt':
       refs.push(fact.body.solution, fact.body.supersedes, ...fact.body.sights);
       if (fact.body.against?.kind === 'plan') refs.push(fact.body.against.package);
+      if (fact.body.against?.kind === 'road') refs.push(fact.body.against.alignment);
       break;
     case 'obstruction':
       refs.push(fact.body.package);

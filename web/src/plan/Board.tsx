@@ -206,7 +206,8 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
     });
     map.on('singleclick', (event) => {
       const picked = nearestPickable(layer.scene, (point) => map.getPixelFromCoordinate([point.e, point.n]), event.pixel);
-      if (picked !== null) handlers.current.onPick?.(picked);
+      // Where nothing happens when a symbol is picked, it is a place like any other.
+      if (picked !== null && handlers.current.onPick) handlers.current.onPick(picked);
       else handlers.current.onPlace?.({ e: event.coordinate[0]!, n: event.coordinate[1]! }, map.getView().getResolution() ?? 1);
     });
     const repaint = new MutationObserver(() => {

@@ -1,8 +1,8 @@
 /** Roads of the site that can be asked, and the one that is worked along on this device. */
 import { useMemo, useSyncExternalStore } from 'react';
-import { displayedStation } from '@idle-marker/core';
+import { displayedStation, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { roadOf, type Road } from '@idle-marker/records';
+import { againstRoad, roadOf, type Road } from '@idle-marker/records';
 import { shortStation, usualStationFormat, type StationStyle } from '@idle-marker/words';
 import { useSite } from './SiteContext.tsx';
 
@@ -44,6 +44,18 @@ export function workAlong(site: string, road: string): void {
   localStorage.setItem(keyOf(site), road);
   for (const listener of listeners) listener();
 }
+
+/** The road whose line runs nearest to a touched place, within `reach`; null where none does. */
+export function roadAt(roads: readonly SiteRoad[], place: PlanPoint, reach: Metres): SiteRoad | null {
+  const near = roads.flatMap((each) => {
+    const { nearest } = againstRoad(each.road, place);
+    return 'station' in nearest && Math.abs(nearest.offset) <= reach ? [{ each, off: Math.abs(nearest.offset) }] : [];
+  });
+  return near.sort((a, b) => a.off - b.off)[0]?.each ?? null;
+}
+
+/** How far from a line a finger may touch, pixels. */
+export const TOUCH = 14;
 
 /** What a place along a road is called here; “along” is no name for it. */
 export function useStationWord(): 'Station' | 'Chainage' {

@@ -1,6 +1,6 @@
 /** What stands there, as it was measured. */
 import type { Static } from '../../schema.ts';
-import { closed, Name, NullableCoordinate, NullableNumber, NullableUuid, Place, Text, Type, Uuid, Words } from '../parts.ts';
+import { closed, Coordinate, Name, NullableCoordinate, NullableNumber, NullableUuid, Place, Text, Type, Uuid, Words } from '../parts.ts';
 
 /** Short, from a list of the site: kerb, bolt, invert. */
 export const Code = Type.String({ maxLength: 40 });
@@ -24,6 +24,25 @@ const Against = Type.Unsafe<
       readonly to: { e: number; n: number; z: number | null };
       readonly name: string;
       readonly bulge?: number;
+    }
+  | {
+      readonly kind: 'road';
+      readonly alignment: string;
+      readonly line: string;
+      readonly name: string;
+      readonly station: number;
+      readonly displayed: number;
+      readonly offset: number;
+      readonly gradeString: string;
+      readonly designZ: number | null;
+      readonly slope?: {
+        readonly hinge: string;
+        readonly side: 'left' | 'right';
+        readonly kind: 'cut' | 'fill';
+        readonly run: number;
+        readonly distance: number;
+        readonly overHinge: number;
+      };
     }
   | { readonly kind: 'surface'; readonly drawing: string; readonly name: string; readonly z: number | null }
 >({
@@ -51,6 +70,32 @@ const Against = Type.Unsafe<
       name: Name,
       /** Of an arc: tangent of a quarter of its angle, positive turning left. */
       bulge: Type.Optional(Type.Number({ minimum: -1000, maximum: 1000 })),
+    }),
+    /** At a station of a road, by the revision that was worked along; what a string of it is high there. */
+    closed({
+      kind: Words('road'),
+      alignment: Uuid,
+      /** Over all its revisions. */
+      line: Uuid,
+      name: Name,
+      /** Without equations, and as it is shown. */
+      station: Coordinate,
+      displayed: Coordinate,
+      /** Positive to the right, looking up the stations. */
+      offset: Coordinate,
+      gradeString: Name,
+      designZ: NullableCoordinate,
+      /** Where a slope from a string meets the ground: one in `run`, so far out of its hinge and so high above it. */
+      slope: Type.Optional(
+        closed({
+          hinge: Name,
+          side: Words('left', 'right'),
+          kind: Words('cut', 'fill'),
+          run: Type.Number({ exclusiveMinimum: 0, maximum: 100 }),
+          distance: Type.Number({ minimum: 0, maximum: 10_000 }),
+          overHinge: Type.Number({ minimum: -10_000, maximum: 10_000 }),
+        }),
+      ),
     }),
     /** The surface of a revision of a drawing, with its height there; null off it. */
     closed({ kind: Words('surface'), drawing: Uuid, name: Type.String({ minLength: 1, maxLength: 255 }), z: NullableCoordinate }),

@@ -12,7 +12,7 @@ import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, marksScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useRoads, useStationStyle } from '../../site/useRoads.ts';
+import { useRoads, useStationStyle, roadAt, TOUCH, workAlong } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Slip.tsx';
@@ -86,8 +86,14 @@ export function Place() {
           <Board
             scene={scene}
             underlay={underlay}
-            description="Plan with the outlines and the marks asked for. Picking a mark goes to it."
+            description="Plan with the outlines, the roads and the marks asked for. Picking a mark goes to it, touching a road goes along it."
             onPick={goTo}
+            onPlace={(place, pixel) => {
+              const road = roadAt(roads, place, TOUCH * pixel);
+              if (!road) return;
+              workAlong(id, road.id);
+              void navigate(`/sites/${id}/mark/road`);
+            }}
             fitTo={marked}
             fitKey={`design ${state.packages.length}`}
           />

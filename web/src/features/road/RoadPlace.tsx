@@ -1,22 +1,18 @@
-import { useEffect, useMemo, useState } from 'react';
-import { displayedStation, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
-import { againstRoad, placeOnRoad, roadRemarks, type AgainstRoad, type Road } from '@idle-marker/records';
-import { ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, roadRemarkWords, shapeWords, offsetWords, stationText, type StationStyle } from '@idle-marker/words';
+import { useMemo, useState } from 'react';
+import { displayedStation, type Metres, type SitePoint } from '@idle-marker/core';
+import { againstRoad, measuredAlong, measuredAt, placeOnRoad } from '@idle-marker/records';
+import { ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, shapeWords, offsetWords, stationText } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
-import { heightsOf, useSurfaces, type OpenSurface } from '../../drawings/useSurfaces.ts';
+import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { Board } from '../../plan/LazyBoard.tsx';
-import { roadScene } from '../../plan/roadScene.ts';
-import { joinScenes, type Scene } from '../../plan/scene.ts';
-import { controlScene } from '../../plan/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useActiveRoad, useRoads, useStationStyle, useStationWord } from '../../site/useRoads.ts';
+import { useActiveRoad, useRoads, useStationStyle, useStationWord, roadAt, TOUCH } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Slip } from '../../ui/Slip.tsx';
-import { Steady } from '../../ui/Steady.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PolePad } from '../mark/PolePad.tsx';
 import { MOTION_NOISE } from '../mark/useLiveStake.ts';
@@ -31,6 +27,10 @@ import { useStationGoal, withUnit } from './useStationGoal.ts';
 import { ReturnPackage } from './ReturnPackage.tsx';
 import { RoadPackage } from './RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
+import { useGround, useGroundAlong } from './useGround.ts';
+import { useRoadBoard } from './useRoadBoard.ts';
+import { Remarks, Where } from './Where.tsx';
+import { MeasureHere } from './MeasureHere.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
 
 const VIEWS = [
@@ -44,9 +44,8 @@ const POLE = 'pole';
 const INSTRUMENT = 'instrument';
 const TYPED = 'typed';
 const NO_SURFACE = 'none';
-/** How far to each side the ground is looked at, and how closely. */
-const ACROSS: Metres = 12;
-const GROUND_STEP: Metres = 0.5;
+/** What was measured so far from a station still belongs to its section. */
+const SAME_SECTION: Metres = 1;
 
 /** Where along the road is this, how far off, and how high should it be there? */
 export function Place() {
@@ -64,7 +63,9 @@ export function Place() {
   const [view, setView] = useState<View>('plan');
   const [surfaceChoice, setSurface] = useState(NO_SURFACE);
   const { place: pole, stale } = usePolePlace();
-  const { shooting } = useMeasuring();
+  const measuring = useMeasuring();
+  const { shooting } = measuring;
+  const measured = useMemo(() => (active ? measuredAlong(state, active.id) : []), [state, active]);
   const [marking, setMarking] = useState(false);
   const [returning, setReturning] = useState(false);
   const goal = useStationGoal(active);
@@ -162,8 +163,11 @@ export function Place() {
               <Board
                 scene={scene}
                 underlay={underlay}
-                description={`Plan with ${road.name}: stations, where it changes, and what is looked at.`}
-                onPlace={(point) => {
+                description={`Plan with ${road.name}: stations, where it changes, and what is looked at. Touching another line works along that one.`}
+                onPlace={(point, pixel) => {
+                  // Another line that is touched is worked along; anything else is a place.
+                  const touched = roadAt(roads, point, TOUCH * pixel);
+                  if (touched && touched.id !== active.id) return setActive(touched.id);
                   setSubject(TYPED);
                   const [a, b] = units.axes[0] === 'e' ? [point.e, point.n] : [point.n, point.e];
                   setTyped({ first: units.edit(Number(a.toFixed(3))), second: units.edit(Number(b.toFixed(3))), z: '' });
@@ -179,6 +183,11 @@ export function Place() {
                 title={`${road.name} at ${stationText(displayedStation(road.alignment, shownStation).displayed, style)}`}
                 at={against && station !== null ? { offset: against.nearest.offset, z: at?.z ?? null, name } : null}
                 ground={ground}
+                measured={measuredAt(measured, shownStation, SAME_SECTION).map(({ fact, shot }) => ({
+                  name: fact.body.name,
+                  offset: shot.offset,
+                  z: fact.body.place.z,
+                }))}
                 chosen={chosen}
               />
             )}
@@ -289,13 +298,16 @@ export function Place() {
           )}
           <StationGoal goal={goal} road={road} />
           <SlopeCard
-            road={road}
+            active={active}
+            measuring={subject === POLE ? measuring : null}
+            gradeString={goal.gradeString}
             station={station ?? goal.station}
             offset={station === null ? null : (against?.nearest.offset ?? null)}
             z={at?.z ?? null}
             surface={surface}
             surfaces={surfaces}
           />
+          <MeasureHere key={active.id} active={active} measuring={measuring} gradeString={goal.gradeString} onGo={goal.goTo} />
           <StationTable active={active} onGo={goal.goTo} />
           <Remarks road={road} style={style} />
         </Slip>
@@ -310,143 +322,4 @@ export function Place() {
 function controlAt(control: ReturnType<typeof useSite>['state']['control'], name: string): SitePoint | null {
   const body = control.find(({ revision }) => revision.body.name === name)?.revision.body;
   return body && body.e !== null && body.n !== null ? { e: body.e, n: body.n, z: body.z } : null;
-}
-
-interface WhereProps {
-  readonly against: AgainstRoad | null;
-  readonly road: Road;
-  readonly style: StationStyle;
-  readonly noise: number;
-  readonly stale: boolean;
-  readonly waiting: string;
-}
-
-/** The large sentence: station and offset, or how far beyond the end. */
-function Where({ against, road, style, noise, stale, waiting }: WhereProps) {
-  const units = useUnits();
-  if (!against) return <p className="text-[24px] font-semibold">{waiting}</p>;
-  const { nearest } = against;
-  const side = offsetWords(nearest.offset, units.lengthUnit);
-  const [figure, ...rest] = side.split(' ');
-  const large = `figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`;
-  const region = 'station' in nearest && road.alignment.equations.length > 0 ? `, part ${nearest.region + 1} of its stations` : '';
-  return (
-    <>
-      <p className={large} data-testid="road-where">
-        {'station' in nearest ? (
-          <>
-            <Steady text={stationText(nearest.displayed, style)} noise={noise} unit={units.lengthUnit} /> <span className="text-ink2">·</span>{' '}
-          </>
-        ) : (
-          <>
-            <Steady text={units.length(nearest.extension)} noise={noise} unit={units.lengthUnit} /> {units.unit}{' '}
-            {nearest.status === 'beyondStart' ? 'before its start' : 'beyond its end'} <span className="text-ink2">·</span>{' '}
-          </>
-        )}
-        {rest.length > 0 && /\d/.test(figure!) ? (
-          <>
-            <Steady text={figure!} noise={noise} unit={units.lengthUnit} /> {rest.join(' ')}
-          </>
-        ) : (
-          side
-        )}
-      </p>
-      {!('station' in nearest) && <p className="font-medium text-ochre">The line is carried on straight here: nothing of it was designed.</p>}
-      {'status' in nearest && nearest.status === 'atAngle' && <p className="font-medium text-ochre">Nearest is a bend: nothing is square to the line here.</p>}
-      {against.outside && (
-        <p className="font-medium text-ochre">
-          Outside of the {units.length(road.corridor, 0)} {units.unit} to each side that belong to {road.name}: is this the right line?
-        </p>
-      )}
-      {region !== '' && <span className="sr-only">{region}</span>}
-    </>
-  );
-}
-
-function Remarks({ road, style }: { readonly road: Road; readonly style: StationStyle }) {
-  const remarks = roadRemarks(road);
-  if (remarks.length === 0) return null;
-  return (
-    <ul className="mt-4 border-t border-rule pt-2 text-[14px] text-ink2">
-      {remarks.map((remark, i) => (
-        <li key={i}>{roadRemarkWords(remark, style)}</li>
-      ))}
-    </ul>
-  );
-}
-
-/** The plan: every road, the active one with its stations, what is looked at and where it should go. */
-function useRoadBoard(
-  roads: ReturnType<typeof useRoads>,
-  active: string | null,
-  style: StationStyle,
-  at: PlanPoint | null,
-  stale: boolean,
-  goal: PlanPoint | null,
-): Scene {
-  const { state, inForce } = useSite();
-  const still = useMemo(
-    () => joinScenes(controlScene(state.control, null), ...roads.map((each) => roadScene(each.road, style, each.id === active ? 'active' : 'other'))),
-    [state.control, roads, active, style],
-  );
-  return useMemo(
-    () =>
-      joinScenes(still, {
-        symbols: [
-          ...(goal ? [{ id: 'goal', at: goal, symbol: 'toSet' as const, label: 'here', ink: 'spruce' as const, chosen: true, pickable: false }] : []),
-          ...(at ? [{ id: 'at', at, symbol: 'pole' as const, label: stale ? 'old' : '', ink: 'spruce' as const, pickable: false }] : []),
-        ],
-        instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
-      }),
-    [still, at, stale, goal, inForce],
-  );
-}
-
-/** Heights of a surface across the road at a station. */
-function useGround(surface: OpenSurface | null, road: Road | null, station: Metres): readonly { offset: number; z: number | null }[] {
-  const [found, setFound] = useState<readonly { offset: number; z: number | null }[]>([]);
-  // In steps of a metre: the ground under a pole that moves is not asked for anew at every reading.
-  const near = Math.round(station);
-  useEffect(() => {
-    setFound([]);
-    if (!surface || !road) return;
-    let gone = false;
-    const offsets = Array.from({ length: (2 * ACROSS) / GROUND_STEP + 1 }, (_, i) => i * GROUND_STEP - ACROSS);
-    const places = offsets.flatMap((offset) => {
-      const place = placeOnRoad(road, { station: near, extraOffset: offset });
-      return place ? [{ offset, place }] : [];
-    });
-    void heightsOf(
-      surface,
-      places.map(({ place }) => place),
-    ).then((heights) => {
-      if (!gone && heights) setFound(places.map(({ offset }, i) => ({ offset, z: heights[i] ?? null })));
-    });
-    return () => {
-      gone = true;
-    };
-  }, [surface, road, near]);
-  return found;
-}
-
-const ALONG_SAMPLES = 120;
-
-/** Heights of a surface under the centreline. */
-function useGroundAlong(surface: OpenSurface | null, road: Road | null): readonly { station: number; z: number | null }[] {
-  const [found, setFound] = useState<readonly { station: number; z: number | null }[]>([]);
-  useEffect(() => {
-    setFound([]);
-    if (!surface || !road) return;
-    let gone = false;
-    const { startStation, length } = road.alignment;
-    const stations = Array.from({ length: ALONG_SAMPLES + 1 }, (_, i) => startStation + (length * i) / ALONG_SAMPLES);
-    const places = stations.map((station) => placeOnRoad(road, { station })!);
-    void heightsOf(surface, places).then((heights) => {
-      if (!gone && heights) setFound(stations.map((station, i) => ({ station, z: heights[i] ?? null })));
-    });
-    return () => {
-      gone = true;
-    };
-  }, [surface, road]);
-  return found;
 }

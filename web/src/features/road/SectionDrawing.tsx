@@ -12,6 +12,8 @@ interface SectionDrawingProps {
   readonly at: { readonly offset: number; readonly z: number | null; readonly name: string } | null;
   /** Heights of a surface across the line, where one is chosen; null where it has none. */
   readonly ground?: readonly { readonly offset: number; readonly z: number | null }[];
+  /** What was measured at this section before. */
+  readonly measured?: readonly { readonly offset: number; readonly z: number | null; readonly name: string }[];
   /** The string that is worked to. */
   readonly chosen: string | null;
 }
@@ -29,15 +31,20 @@ const niceStep = (span: number): number => {
 };
 
 /** The road cut across at a station, looking ahead: strings with their heights, the ground, and what is there now. */
-export function SectionDrawing({ road, station, title, at, ground = [], chosen }: SectionDrawingProps) {
+export function SectionDrawing({ road, station, title, at, ground = [], measured = [], chosen }: SectionDrawingProps) {
   const units = useUnits();
   const id = useId();
   const [frame, size] = useSize<HTMLDivElement>({ width: 640, height: 360 });
   const [width, height] = [Math.max(size.width, 280), Math.max(size.height, 180)];
   const strings = crossSection(road, station);
   const byName = new Map(strings.map((each) => [each.name, each]));
-  const offsets = [...strings.map(({ offset }) => offset), ...(at ? [at.offset] : [])];
-  const heights = [...strings.flatMap(({ z }) => z ?? []), ...(at && at.z !== null ? [at.z] : []), ...ground.flatMap(({ z }) => z ?? [])];
+  const offsets = [...strings.map(({ offset }) => offset), ...(at ? [at.offset] : []), ...measured.map(({ offset }) => offset)];
+  const heights = [
+    ...strings.flatMap(({ z }) => z ?? []),
+    ...(at && at.z !== null ? [at.z] : []),
+    ...ground.flatMap(({ z }) => z ?? []),
+    ...measured.flatMap(({ z }) => z ?? []),
+  ];
   const [left, right] = [Math.min(-4, ...offsets) - 1, Math.max(4, ...offsets) + 1];
   const [low, high] = heights.length > 0 ? [Math.min(...heights) - 0.1, Math.max(...heights) + 0.1] : [-1, 1];
   const scale = (width - MARGIN.left - MARGIN.right) / (right - left);
@@ -101,6 +108,16 @@ export function SectionDrawing({ road, station, title, at, ground = [], chosen }
               {name}
             </text>
           ))}
+          {measured.map(({ name, offset, z }) =>
+            z === null ? null : (
+              <g key={`measured ${name}`} stroke="var(--ochre)" strokeWidth="2">
+                <path d={`M${x(offset) - 4},${y(z) - 4}l8,8m0,-8l-8,8`} />
+                <text x={x(offset)} y={y(z) - 8} textAnchor="middle" fontSize="13" stroke="none" fill="var(--ochre)">
+                  {name}
+                </text>
+              </g>
+            ),
+          )}
           {at && (
             <g>
               <line

@@ -8,7 +8,7 @@ export function ShiftBadge({ fact }: { readonly fact: Fact<'alignment'> }) {
   const { shift, shiftReason, name } = fact.body;
   if (shift === 0) return null;
   return (
-    <p className="bg-[#8f1d15] px-6 py-1 text-[17px] font-semibold text-white max-lg:px-4">
+    <p className="bg-[#8f1d15] px-6 py-1 text-[17px] font-semibold text-on-footing max-lg:px-4">
       {name} IS SHIFTED {offsetWords(shift, units.lengthUnit).toUpperCase()} of its design{shiftReason ? `: ${shiftReason}` : ''}
     </p>
   );

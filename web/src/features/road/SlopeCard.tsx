@@ -1,15 +1,21 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CENTRELINE, displayedStation, type CatchOutcome, type Metres } from '@idle-marker/core';
-import { atSlope, designedCatch, hingeAt, slopePlaces, type Road, type RoadSlope } from '@idle-marker/records';
+import { atSlope, designedCatch, hingeAt, nextName, roadShot, slopePlaces, type AtSlope, type Road, type RoadSlope } from '@idle-marker/records';
 import { catchMoveWords, slopeStakeWords, stationText, stringWords } from '@idle-marker/words';
 import { heightsOf, type OpenSurface } from '../../drawings/useSurfaces.ts';
-import { useStationStyle } from '../../site/useRoads.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+import type { Measuring } from '../structure/useMeasuring.ts';
 import { StakePicture } from '../mark/StakePicture.tsx';
 
 interface SlopeCardProps {
-  readonly road: Road;
+  readonly active: SiteRoad;
+  /** Null where there is no pole to shoot. */
+  readonly measuring: Measuring | null;
+  readonly gradeString: string;
   /** Of the pole, or of the goal while there is no pole. */
   readonly station: Metres | null;
   readonly offset: Metres | null;
@@ -29,7 +35,9 @@ const runOf = (text: string): number | null => {
 };
 
 /** Where a cut or fill slope meets the ground: as it will by the surface, and as it does under the pole. */
-export function SlopeCard({ road, station, offset, z, surface: drawn, surfaces }: SlopeCardProps) {
+export function SlopeCard({ active, measuring, gradeString, station, offset, z, surface: drawn, surfaces }: SlopeCardProps) {
+  const { state, inForce } = useSite();
+  const { fact, road } = active;
   const units = useUnits();
   const style = useStationStyle();
   const [open, setOpen] = useState(false);
@@ -49,6 +57,27 @@ export function SlopeCard({ road, station, offset, z, surface: drawn, surfaces }
   const near = station === null ? null : Math.round(station * 10) / 10;
   const outcome = useDesignedCatch(open ? surface : null, road, slope, near);
   const live = open && slope && station !== null && offset !== null && z !== null ? atSlope(road, slope, station, offset, z) : null;
+  const stakeText = (found: AtSlope) => slopeStakeWords(found, onHinge, found.kind === 'cut' ? cutRun! : fillRun!, units.lengthUnit);
+  const keep = async () => {
+    if (!measuring || !slope || !live) return;
+    // The figures on the stake are those of the shot that is kept, not of the reading that led there.
+    let text: readonly string[] = [];
+    const first = 'SS1';
+    await measuring.take({
+      name: state.asBuilt.some(({ body }) => body.name === first) ? nextName(state, first) : first,
+      code: 'slope stake',
+      against: (place) => {
+        const shot = roadShot(fact, road, gradeString, place, slope);
+        const found = shot && place.z !== null ? atSlope(road, slope, shot.station, shot.offset, place.z) : null;
+        text = found ? stakeText(found) : [];
+        return Promise.resolve(shot);
+      },
+      note: () => text.join(' / '),
+      supersedes: null,
+      shots: '1',
+      onto: null,
+    });
+  };
   const start = slope && near !== null ? hingeAt(road, slope, near) : null;
   const strings = road.template.names.map((name) => [name, stringWords(name)] as const);
   return (
@@ -108,9 +137,12 @@ export function SlopeCard({ road, station, offset, z, surface: drawn, surfaces }
               <p className="text-[14px] text-ink2">
                 Here it is {units.length(live.distance)} {units.unit} out; a {live.kind} slope has this height {units.length(live.wanted)} {units.unit} out.
               </p>
-              {Math.abs(live.move) <= CAUGHT && (
-                <StakePicture lines={slopeStakeWords(live, onHinge, live.kind === 'cut' ? slope.cutRun : slope.fillRun, units.lengthUnit)} />
+              {Math.abs(live.move) <= CAUGHT && measuring && inForce && (
+                <Button className="my-2" disabled={measuring.shooting.doing !== null} onClick={() => void keep()}>
+                  Keep this slope stake
+                </Button>
               )}
+              {Math.abs(live.move) <= CAUGHT && <StakePicture lines={stakeText(live)} />}
             </div>
           ) : (
             z !== null &&

@@ -17,7 +17,8 @@ export interface Measured {
   /** What it is compared with, or how that is found once its place is known; null when it can not be. */
   readonly against: Against | ((place: SitePoint) => Promise<Against>);
   readonly supersedes: string | null;
-  readonly note?: string;
+  /** Or how it is said once the thing was measured. */
+  readonly note?: string | (() => string);
   /** Shots to be averaged. */
   readonly shots: Shots;
   /** What the simulated pole goes to, and where that is when it does not know it; null to stay where it is. */
@@ -57,7 +58,10 @@ export function useMeasuring(): Measuring {
     const found = typeof against === 'function' ? await against(mean.place) : against;
     if (typeof against === 'function' && found === null)
       setRemark(`${about.name} is kept as a point by itself: what it was to be compared with is not open. Open its drawing again in Work.`);
-    const [fact] = await say({ type: 'asBuilt', body: asBuiltBody(inForce, sights, mean, { ...about, against: found, note }) });
+    const [fact] = await say({
+      type: 'asBuilt',
+      body: asBuiltBody(inForce, sights, mean, { ...about, against: found, note: typeof note === 'function' ? note() : note }),
+    });
     return fact as Fact<'asBuilt'>;
   };
   return { shooting, fault, remark, take };

@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import { displayedStation } from '@idle-marker/core';
+import { heightOverRoad, measuredAlong, nextName, roadShot, usedCodes } from '@idle-marker/records';
+import { offsetWords, overSurfaceWords, stationText, stringWords } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { ShotsChoice } from '../structure/ShotsChoice.tsx';
+import { TakeBack } from '../structure/TakeBack.tsx';
+import type { Measuring, Shots } from '../structure/useMeasuring.ts';
+
+interface MeasureHereProps {
+  readonly active: SiteRoad;
+  readonly measuring: Measuring;
+  /** What heights are told against. */
+  readonly gradeString: string;
+  onGo(station: number): void;
+}
+
+const USUAL_CODES = ['ground', 'edge', 'kerb', 'invert', 'fence'];
+const CODES_SHOWN = 6;
+const FIRST = 'G1';
+
+/** The ground, or what stands there, kept with its station and offset: spot shots, and cross sections point by point. */
+export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHereProps) {
+  const { state, inForce } = useSite();
+  const units = useUnits();
+  const style = useStationStyle();
+  const word = useStationWord();
+  const { fact, road, id } = active;
+  const [name, setName] = useState(() => (state.asBuilt.some(({ body }) => body.name === FIRST) ? nextName(state, FIRST) : FIRST));
+  const [code, setCode] = useState('ground');
+  const [shots, setShots] = useState<Shots>('1');
+  const measured = measuredAlong(state, id);
+  const codes = [...new Set([...usedCodes(state), ...USUAL_CODES])].slice(0, CODES_SHOWN);
+  const wanted = name.trim();
+  const taken = state.asBuilt.some(({ body }) => body.name === wanted);
+  const busy = measuring.shooting.doing !== null;
+  const take = async () => {
+    const made = await measuring.take({
+      name: wanted,
+      code: code.trim(),
+      against: (place) => Promise.resolve(roadShot(fact, road, gradeString, place)),
+      note: '',
+      supersedes: null,
+      shots,
+      onto: null,
+    });
+    if (made) setName(nextName(state, wanted));
+  };
+  return (
+    <details className="mt-4 border-t border-rule pt-2">
+      <summary className="min-h-11 cursor-pointer text-[17px]">
+        Measure along it{measured.length > 0 && <span className="text-[15px] text-ink2">, {measured.length} kept</span>}
+      </summary>
+      {inForce ? (
+        <>
+          <div className="grid grid-cols-3 gap-3">
+            <Field
+              label="Name"
+              value={name}
+              maxLength={80}
+              onChange={(event) => setName(event.target.value)}
+              error={taken ? 'Measured already: choose another.' : null}
+            />
+            <Field label="Code" value={code} maxLength={40} onChange={(event) => setCode(event.target.value)} />
+            <ShotsChoice shots={shots} onShots={setShots} />
+          </div>
+          <p className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Codes">
+            {codes.map((each) => (
+              <Button key={each} look="quiet" aria-pressed={each === code} onClick={() => setCode(each)}>
+                {each}
+              </Button>
+            ))}
+          </p>
+          <Button className="mt-2" disabled={busy || wanted === '' || taken} onClick={() => void take()}>
+            Shoot {wanted || 'it'} here
+          </Button>
+          {measuring.fault && <p className="mt-1 font-medium text-brick">{measuring.fault}</p>}
+          {measuring.remark && <p className="mt-1 text-[14px] text-ochre">{measuring.remark}</p>}
+        </>
+      ) : (
+        <p className="text-ink2">Station the instrument, then the ground can be kept with its station and offset.</p>
+      )}
+      {measured.length > 0 && (
+        <table className={`mt-3 ${TABLE}`}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>{word}</th>
+              <th className={TH_WORD}>What</th>
+              <th className={TH}>Height, {units.unit}</th>
+              <th className={TH}>
+                <span className="sr-only">Take back</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {measured.map(({ fact: each, shot }) => {
+              const over = heightOverRoad(each.body);
+              return (
+                <tr key={each.id}>
+                  <td className={TD_WORD}>
+                    <button type="button" className="min-h-11 text-left underline decoration-dotted" onClick={() => onGo(shot.station)}>
+                      {stationText(displayedStation(road.alignment, shot.station).displayed, style, 2)}
+                    </button>
+                    <span className="block text-[13px] text-ink2">{offsetWords(shot.offset, units.lengthUnit)}</span>
+                  </td>
+                  <td className={TD_WORD}>
+                    <strong>{each.body.name}</strong> <span className="text-ink2">{each.body.code}</span>
+                    {each.body.note !== '' && <span className="block max-w-[150px] text-[13px] whitespace-normal">{each.body.note}</span>}
+                  </td>
+                  <td className={TD}>
+                    {units.length(each.body.place.z)}
+                    {over !== null && (
+                      <span className="block text-[13px] text-ink2">{overSurfaceWords(over, stringWords(shot.gradeString), units.lengthUnit)}</span>
+                    )}
+                  </td>
+                  <td className={TD}>
+                    <TakeBack fact={each} />
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,69 @@
+import type { AgainstRoad, Road } from '@idle-marker/records';
+import { offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
+import { roadRemarks } from '@idle-marker/records';
+import { useUnits } from '../../site/useUnits.ts';
+import { Steady } from '../../ui/Steady.tsx';
+
+interface WhereProps {
+  readonly against: AgainstRoad | null;
+  readonly road: Road;
+  readonly style: StationStyle;
+  readonly noise: number;
+  readonly stale: boolean;
+  readonly waiting: string;
+}
+
+/** The large sentence: station and offset, or how far beyond the end. */
+export function Where({ against, road, style, noise, stale, waiting }: WhereProps) {
+  const units = useUnits();
+  if (!against) return <p className="text-[24px] font-semibold">{waiting}</p>;
+  const { nearest } = against;
+  const side = offsetWords(nearest.offset, units.lengthUnit);
+  const [figure, ...rest] = side.split(' ');
+  const large = `figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`;
+  const region = 'station' in nearest && road.alignment.equations.length > 0 ? `, part ${nearest.region + 1} of its stations` : '';
+  return (
+    <>
+      <p className={large} data-testid="road-where">
+        {'station' in nearest ? (
+          <>
+            <Steady text={stationText(nearest.displayed, style)} noise={noise} unit={units.lengthUnit} /> <span className="text-ink2">·</span>{' '}
+          </>
+        ) : (
+          <>
+            <Steady text={units.length(nearest.extension)} noise={noise} unit={units.lengthUnit} /> {units.unit}{' '}
+            {nearest.status === 'beyondStart' ? 'before its start' : 'beyond its end'} <span className="text-ink2">·</span>{' '}
+          </>
+        )}
+        {rest.length > 0 && /\d/.test(figure!) ? (
+          <>
+            <Steady text={figure!} noise={noise} unit={units.lengthUnit} /> {rest.join(' ')}
+          </>
+        ) : (
+          side
+        )}
+      </p>
+      {!('station' in nearest) && <p className="font-medium text-ochre">The line is carried on straight here: nothing of it was designed.</p>}
+      {'status' in nearest && nearest.status === 'atAngle' && <p className="font-medium text-ochre">Nearest is a bend: nothing is square to the line here.</p>}
+      {against.outside && (
+        <p className="font-medium text-ochre">
+          Outside of the {units.length(road.corridor, 0)} {units.unit} to each side that belong to {road.name}: is this the right line?
+        </p>
+      )}
+      {region !== '' && <span className="sr-only">{region}</span>}
+    </>
+  );
+}
+
+/** What a design should be asked about. */
+export function Remarks({ road, style }: { readonly road: Road; readonly style: StationStyle }) {
+  const remarks = roadRemarks(road);
+  if (remarks.length === 0) return null;
+  return (
+    <ul className="mt-4 border-t border-rule pt-2 text-[14px] text-ink2">
+      {remarks.map((remark, i) => (
+        <li key={i}>{roadRemarkWords(remark, style)}</li>
+      ))}
+    </ul>
+  );
+}
