@@ -232,6 +232,7 @@ export {
   type TiltingAxis,
 } from './receiver/pair.ts';
 export { angleAlong, LEAST_ANGLE, type AngleAlong } from './alignment/angle.ts';
+export { crossingTriangles, type CrossingTriangles } from './surface/crossing.ts';
 export { heightStands, type HeightStand, type HeightStandsInput } from './layout/heightStands.ts';
 export {
   BUSY_CHANNELS,

@@ -47,6 +47,18 @@ const fileOf = (bytes: Uint8Array, name: string) => new File([bytes as BlobPart]
 const corners = HALL.corners.map(({ e, n }) => [e, n] as const);
 
 describe('taking a drawing', () => {
+  it('says where triangles of a surface lie over one another, and leaves it to be asked about', async () => {
+    const folded = new TextDecoder().decode(grade(5)).replace('<F>1 3 4</F>', '<F>1 3 4</F><F>1 2 4</F>');
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(new TextEncoder().encode(folded), 'folded.xml'));
+    expect(
+      await screen.findByText(
+        /^Surface “Finished” has 3 triangles that lie over one another, first 1 and 3 of the file, at E 4.016\.7, N 7.996\.7: there it has two heights/,
+      ),
+    ).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Take it' }).hasAttribute('disabled')).toBe(false);
+  });
+
   it('says what is in it, keeps it whole, and hides what is switched off', async () => {
     const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(ticketHall(), 'ticket-hall.dxf'));

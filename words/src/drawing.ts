@@ -1,3 +1,4 @@
+import { formatLength, type CrossingTriangles, type LengthUnit } from '@idle-marker/core';
 import type { DrawingError, GridError, LeftOut } from '@idle-marker/formats';
 import { landXmlFaultWords } from './landXml.ts';
 
@@ -37,4 +38,10 @@ export function drawingWords(fault: DrawingFault): string {
     case 'GRID_MANY_DIRECTIONS':
       return `The lines of this layer run in ${fault.directions} directions; a grid has two.`;
   }
+}
+
+/** Where triangles of a surface lie over one another, so that a place has two heights. */
+export function crossingWords(surface: string, { count, first, at }: CrossingTriangles, axes: readonly ('e' | 'n')[], unit: LengthUnit): string {
+  const place = axes.map((axis) => `${axis.toUpperCase()} ${formatLength(at[axis], unit, 1)}`).join(', ');
+  return `Surface “${surface}” has ${count} triangles that lie over one another, first ${first[0] + 1} and ${first[1] + 1} of the file, at ${place}: there it has two heights, and either may be given. Ask who made it before heights are taken from it.`;
 }

@@ -5,7 +5,7 @@ export interface School {
   readonly here: string;
 }
 
-export type SchoolTopic = 'moves' | 'approach' | 'cutFill' | 'sides' | 'oldMarks' | 'zero' | 'along' | 'offset' | 'rounding';
+export type SchoolTopic = 'moves' | 'approach' | 'cutFill' | 'sides' | 'oldMarks' | 'zero' | 'along' | 'offset' | 'rounding' | 'kerb' | 'heightFrom';
 
 export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
   moves: {
@@ -47,6 +47,16 @@ export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
     question: 'How far off do hubs stand?',
     schools: ['always the same, by the firm’s rule', 'by the kind of work', 'as the place allows'],
     here: 'A usual offset for each class in the settings; each package and each corner may have its own.',
+  },
+  kerb: {
+    question: 'To what of a kerb is the offset measured?',
+    schools: ['to its face, with the grade to its top', 'to its back', 'to the flow line'],
+    here: 'By package: offset and height each name their own part, on the screen and on the stake.',
+  },
+  heightFrom: {
+    question: 'Where does a height come from?',
+    schools: ['a benchmark, through the station', 'a receiver that was calibrated to the site', 'levels that are run'],
+    here: 'The source stands beside every height, with how good it is; one source never stands in for another unsaid.',
   },
   rounding: {
     question: 'How finely is a figure written?',

@@ -6,7 +6,9 @@ import {
   pathOf,
   rimOf,
   snapAt,
+  crossingTriangles,
   surfaceOf,
+  type CrossingTriangles,
   type LengthUnit,
   type Metres,
   type PathSide,
@@ -70,6 +72,8 @@ export interface SurfaceSummary {
   readonly triangles: number;
   readonly low: Metres;
   readonly high: Metres;
+  /** Where triangles lie over one another; null where every place has one height. */
+  readonly crossing: CrossingTriangles | null;
 }
 
 /** Lines of a layer as they are painted: places in metres from `origin`, each run of them one line. */
@@ -162,7 +166,10 @@ export class OpenDrawing {
       outlines: outlines.slice(0, MOST_LISTED).map(({ layer, corners }) => ({ layer, corners: corners.length })),
       grids,
       pointLayers: [...pointCounts].map(([name, elements]) => ({ name, elements })),
-      surfaces: this.drawing.surfaces.map(surfaceSummary),
+      surfaces: this.drawing.surfaces.map((drawn) => {
+        const surface = this.#surface(drawn.layer);
+        return { ...surfaceSummary(drawn), crossing: surface && crossingTriangles(surface) };
+      }),
       alignments: this.drawing.alignments,
       warnings: this.drawing.warnings,
     };
@@ -298,7 +305,7 @@ export class OpenDrawing {
   }
 }
 
-function surfaceSummary({ layer, triangles: { places, faces } }: DrawnSurface): SurfaceSummary {
+function surfaceSummary({ layer, triangles: { places, faces } }: DrawnSurface): Omit<SurfaceSummary, 'crossing'> {
   let [low, high] = [Infinity, -Infinity];
   for (const corner of faces) {
     const z = places[3 * corner + 2]!;

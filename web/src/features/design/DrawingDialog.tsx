@@ -3,7 +3,7 @@ import { fitSimilarity, RADIANS_PER_DEGREE, type Metres, type SimilarityFit } fr
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { affectedPackages, alikeName, heightsToAsk, packagesFrom, type AffectedPackage, type HeightOf, type SiteState } from '@idle-marker/records';
 import type { ReadAlignment } from '@idle-marker/formats';
-import { landXmlWarningWords, leftOutWords } from '@idle-marker/words';
+import { crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
@@ -268,6 +268,14 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
                   <li key={i}>{landXmlWarningWords(warning)}</li>
                 ))}
               </ul>
+            )}
+            {read?.summary.surfaces.map(
+              ({ name: surface, crossing }) =>
+                crossing && (
+                  <p key={surface} className="mt-2 text-[14px] font-medium text-ochre">
+                    {crossingWords(surface, crossing, units.axes, units.lengthUnit)}
+                  </p>
+                ),
             )}
             <TakenRoads roads={roads} />
             {!sameFile && (

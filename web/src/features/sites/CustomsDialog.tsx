@@ -11,7 +11,8 @@ const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object
 
 /** Where people who do this work differ: what others do, how it is done on this site, and the choice itself where it is a person's. */
 export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSettings(): void }) {
-  const { settings } = useSite().state;
+  const { state, inForce, paired } = useSite();
+  const { settings } = state;
   const units = useUnits();
   const [viewpoint, setViewpoint] = useViewpoint();
   const [way, setWay] = useWayOfWorking();
@@ -22,6 +23,11 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
     cutFill: settings.convention === 'plainWords' ? 'Stakes here: CUT and FILL in words.' : 'Stakes here: short forms.',
     zero: settings.siteZero === null ? 'This site has no zero of its own.' : `Zero here is ${units.length(settings.siteZero)} ${units.unit}.`,
     along: `Here: ${ALONG_WORD[settings.alongWord ?? 'along']}.`,
+    heightFrom: paired
+      ? `Now: plan from ${paired.pairing.body.receiver}, height from ${paired.solution.body.name} and its benchmarks.`
+      : inForce
+        ? `Now: from station ${inForce.fact.body.name}.`
+        : 'Nothing is stationed now.',
     offset: offsets.length > 0 ? `Usual here: ${offsets.join(', ')}.` : 'No usual offset is set here.',
   };
   return (
