@@ -275,6 +275,43 @@ test('a junction return: its points and its radius point, with heights of both r
   await expect(page.getByRole('heading', { name: 'West return' })).toBeVisible();
 });
 
+/** A straight line of 60 m, with the finished road and the subgrade cut across at both ends. */
+const WITH_SECTIONS = `<?xml version="1.0"?><LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Alignments>
+<Alignment name="Yard lane" length="60" staStart="0"><CoordGeom><Line length="60"><Start>8100 4060</Start><End>8100 4120</End></Line></CoordGeom>
+<CrossSects>${[0, 60]
+  .map(
+    (
+      sta,
+    ) => `<CrossSect sta="${sta}"><DesignCrossSectSurf name="Finished"><PntList2D>-4 ${5.4 + sta / 100} 0 ${5.5 + sta / 100} 4 ${5.4 + sta / 100}</PntList2D></DesignCrossSectSurf>
+<DesignCrossSectSurf name="Subgrade"><PntList2D>-4.5 ${5 + sta / 100} 4.5 ${5 + sta / 100}</PntList2D></DesignCrossSectSurf></CrossSect>`,
+  )
+  .join('')}</CrossSects></Alignment></Alignments></LandXML>`;
+
+test('designed cross sections come with their line: drawn, read at the pole’s offset, and taken for the heights of marks', async ({ page }) => {
+  await enter(page);
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'Take a drawing…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Take a drawing' });
+  await dialog.locator('input[type=file]').setInputFiles({ name: 'yard-lane.xml', mimeType: 'application/xml', buffer: Buffer.from(WITH_SECTIONS) });
+  await expect(dialog.getByText(/2 cross sections\./)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await expect(dialog).toBeHidden();
+  await page.getByText('Road Yard lane').locator('xpath=ancestor::p').getByRole('link', { name: 'Go along' }).click();
+  await expect(page.getByRole('heading', { name: 'Yard lane' })).toBeVisible();
+  await typePlace(page, '4090', '8098', '5.5');
+  await expect(page.getByTestId('by-sections')).toHaveText('By its cross sections: Finished 5.750 m · FILL 0.250 m; Subgrade 5.300 m · CUT 0.200 m');
+  await page.getByRole('button', { name: 'Section' }).click();
+  await expect(page.getByRole('img', { name: /^Cross section/ }).getByText('Subgrade')).toBeVisible();
+  await typePlace(page, '4090', '8092');
+  await expect(page.getByText('The designed cross sections have no height here.')).toBeVisible();
+  await page.getByRole('button', { name: 'Marks along it…' }).click();
+  const marks = page.getByRole('dialog', { name: 'Marks along Yard lane' });
+  await marks.getByRole('textbox', { name: 'Every, m', exact: true }).fill('30');
+  await marks.getByLabel('Heights checked against').selectOption({ label: 'its cross sections, Subgrade' });
+  await marks.getByLabel('Heights come from Subgrade, not from the strings').check();
+  await expect(marks.getByRole('row', { name: /^\S*-?0\+030 1\.000 5\.300/ })).toBeVisible();
+});
+
 test('lines come in from a file: which to take, which station is meant where it comes twice, and what is refused', async ({ page }) => {
   await enter(page);
   await place(page, 'Work').click();

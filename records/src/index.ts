@@ -135,6 +135,7 @@ export {
   againstRoad,
   alignmentPart,
   crossSection,
+  keepsSections,
   placeBeyondRoad,
   placeOnRoad,
   roadOf,

@@ -6,6 +6,7 @@ import {
   equationJumps,
   feetWithin,
   ok,
+  orderedSections,
   placeAlong,
   placeBeyond,
   placeOnString,
@@ -16,6 +17,7 @@ import {
   type Alignment,
   type AlignmentDefinition,
   type AlignmentError,
+  type DesignedSection,
   type GradePoint,
   type Foot,
   type Metres,
@@ -38,18 +40,40 @@ export interface Road {
   readonly alignment: Alignment;
   readonly profile: Profile | null;
   readonly template: Template;
+  /** As they were designed, in order. */
+  readonly sections: readonly DesignedSection[];
   /** Everything lies so far to the right of its design. */
   readonly shift: Metres;
   readonly corridor: Metres;
 }
 export type RoadError = AlignmentError | ProfileError | TemplateError;
-type RoadParts = Pick<AlignmentFactBody, 'name' | 'startStation' | 'elements' | 'equations' | 'profile' | 'strings' | 'kerbs' | 'shift' | 'corridor'>;
+type RoadParts = Pick<
+  AlignmentFactBody,
+  'name' | 'startStation' | 'elements' | 'equations' | 'profile' | 'strings' | 'kerbs' | 'shift' | 'corridor' | 'sections'
+>;
+
+/** More than these are left in the file: what a line is worked along with has to stay small enough to be sent about. */
+const MOST_SECTIONS = 2000;
+const MOST_SECTION_POINTS = 20_000;
+const MOST_LINES = 20;
+const MOST_LINE_POINTS = 500;
+
+/** Whether the cross sections of a line are kept with it. */
+export const keepsSections = (sections: readonly DesignedSection[]): boolean =>
+  sections.length > 0 &&
+  sections.length <= MOST_SECTIONS &&
+  sections.every(({ lines }) => lines.length <= MOST_LINES && lines.every(({ points }) => points.length <= MOST_LINE_POINTS)) &&
+  sections.reduce((sum, { lines }) => sum + lines.reduce((points, line) => points + line.points.length, 0), 0) <= MOST_SECTION_POINTS;
 
 /** What of a fact a design's line gives: its way, its equations and one of its profiles. */
 export function alignmentPart(
-  read: { readonly definition: AlignmentDefinition; readonly profiles: readonly { readonly name: string; readonly points: readonly GradePoint[] }[] },
+  read: {
+    readonly definition: AlignmentDefinition;
+    readonly profiles: readonly { readonly name: string; readonly points: readonly GradePoint[] }[];
+    readonly crossSections: readonly DesignedSection[];
+  },
   profile = 0,
-): Pick<AlignmentFactBody, 'startStation' | 'elements' | 'equations' | 'profile'> {
+): Pick<AlignmentFactBody, 'startStation' | 'elements' | 'equations' | 'profile' | 'sections'> {
   const { startStation, elements, equations } = read.definition;
   const chosen = read.profiles[profile];
   return {
@@ -57,6 +81,14 @@ export function alignmentPart(
     elements: elements.map((element) => ({ ...element })),
     equations: equations.map((equation) => ({ ...equation })),
     profile: chosen ? { name: chosen.name, points: chosen.points.map((point) => ({ ...point })) } : null,
+    ...(keepsSections(read.crossSections)
+      ? {
+          sections: read.crossSections.map(({ station, lines }) => ({
+            station,
+            lines: lines.map(({ name, points }) => ({ name, points: points.map(({ offset, z }) => ({ offset, z })) })),
+          })),
+        }
+      : {}),
   };
 }
 
@@ -79,7 +111,8 @@ function makeRoad(body: RoadParts): Result<Road, RoadError> {
   const template = templateOf({ strings: body.strings, kerbs: body.kerbs });
   if (!template.ok) return template;
   const { name, shift, corridor } = body;
-  return ok({ name, alignment: alignment.value, profile: profile?.value ?? null, template: template.value, shift, corridor });
+  const sections = orderedSections(body.sections ?? []);
+  return ok({ name, alignment: alignment.value, profile: profile?.value ?? null, template: template.value, sections, shift, corridor });
 }
 
 /** Where a place lies against a road, its shift taken into account. */

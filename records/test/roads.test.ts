@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { angleAlong, elementsAlong, planDistance, stakeLines, stationsShown, type StationListRule } from '@idle-marker/core';
+import { angleAlong, elementsAlong, planDistance, sectionHeight, stakeLines, stationsShown, type StationListRule } from '@idle-marker/core';
 import { invalidFact, type FactBody } from '@idle-marker/contract';
 import { catchMoveWords, hubPlaceWords, shortStation, slopeStakeWords, stakeWords, stationReasonWords } from '@idle-marker/words';
 import {
@@ -15,6 +15,7 @@ import {
   hingeAt,
   heightOverRoad,
   hubPlans,
+  keepsSections,
   measuredAlong,
   measuredAt,
   olderRoads,
@@ -136,7 +137,7 @@ describe('a road of the site', () => {
     ]).toEqual(['road', 'referenceLine', 'referenceArc', 'road']);
     expect(roadOf({ ...BODY, elements: [] })).toMatchObject({ ok: false, error: { code: 'ALIGNMENT_WITHOUT_ELEMENTS' } });
     expect(roadOf({ ...BODY, kerbs: [{ ...BODY.kerbs[0]!, flowLine: 'nothing' }] })).toMatchObject({ ok: false, error: { code: 'STRING_UNKNOWN' } });
-    expect(alignmentPart({ definition: { startStation: 5, elements: BODY.elements, equations: [] }, profiles: [] }).profile).toBeNull();
+    expect(alignmentPart({ definition: { startStation: 5, elements: BODY.elements, equations: [] }, crossSections: [], profiles: [] }).profile).toBeNull();
   });
 });
 
@@ -392,6 +393,37 @@ describe('kerb returns between two roads', () => {
     expect(fault(returnBetween(side(main, 20, 'up'), side(main, 40, 'up'), 6))).toBe('RETURN_PARALLEL');
     expect(fault(returnBetween(side(main, 20, 'up'), side(laneBody, 12, 'up'), 200))).toBe('RETURN_OFF_THE_LINE');
     expect(fault(returnBetween(side(main, 500, 'up'), side(laneBody, 12, 'up'), 6))).toBe('RETURN_OFF_THE_LINE');
+  });
+});
+
+describe('designed cross sections of a road', () => {
+  const line = (z: number) => ({
+    name: 'Finished',
+    points: [
+      { offset: -4, z: z - 0.1, code: '' },
+      { offset: 4, z, code: '' },
+    ],
+  });
+  const read = {
+    definition: { startStation: 0, elements: BODY.elements, equations: [] },
+    profiles: [],
+    crossSections: [
+      { station: 0, lines: [line(5)] },
+      { station: 50, lines: [line(6)] },
+    ],
+  };
+
+  it('come with the line from its file, unless they are too many to be sent about', () => {
+    const part = alignmentPart(read);
+    expect(part.sections).toHaveLength(2);
+    const road = made({ ...part, strings: [], kerbs: [] });
+    expect(sectionHeight(road.sections, 'Finished', 25, 0)).toBeCloseTo(5.45, 12);
+    expect(invalidFact(new Story().say('alignment', { ...BODY, ...part }))).toBeNull();
+    const many = { ...read, crossSections: Array.from({ length: 2001 }, (_, i) => ({ station: i, lines: [line(5)] })) };
+    expect(alignmentPart(many).sections).toBeUndefined();
+    expect(keepsSections([])).toBe(false);
+    const wide = { station: 0, lines: [{ name: 'Ground', points: Array.from({ length: 501 }, (_, i) => ({ offset: i, z: 0 })) }] };
+    expect(keepsSections([wide])).toBe(false);
   });
 });
 

@@ -1,5 +1,5 @@
 /** Roads and other lines with stations: the way in plan, its heights, and the strings that run along it. */
-import { closed, Coordinate, Name, NullableString, NullableUuid, PlacePlan, Type, Uuid, Words } from '../parts.ts';
+import { closed, Coordinate, Name, NullableString, NullableUuid, PlacePlan, Type, Uuid, Words, LengthUnitName } from '../parts.ts';
 
 const MOST_ELEMENTS = 5000;
 const MOST_ROWS = 2000;
@@ -62,6 +62,8 @@ export const AlignmentBody = closed({
       maxItems: 1000,
     }),
   ),
+  /** Its way as it was typed, in the unit of the site then, so that it can be changed as it was written. */
+  typed: Type.Optional(closed({ text: Type.String({ maxLength: 40_000 }), unit: LengthUnitName })),
   profile: Type.Unsafe<{
     name: string;
     points: {
@@ -102,6 +104,19 @@ export const AlignmentBody = closed({
       backHeight: NullableTable,
     }),
     { maxItems: 50 },
+  ),
+  /** Cross sections as they were designed, where the file had them; by lines of offsets, positive to the right, and heights. */
+  sections: Type.Optional(
+    Type.Array(
+      closed({
+        station: Coordinate,
+        lines: Type.Array(
+          closed({ name: Type.String({ maxLength: 255 }), points: Type.Array(closed({ offset: Coordinate, z: Coordinate }), { maxItems: 500 }) }),
+          { maxItems: 20 },
+        ),
+      }),
+      { maxItems: 2000 },
+    ),
   ),
   /** Farther off than this on either side, work there is none of this line's. */
   corridor: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),

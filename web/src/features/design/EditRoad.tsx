@@ -19,6 +19,8 @@ import { readEquations, readProfile, readStrings, readWay, writeEquations, write
 const KINDS = Object.entries(ALIGNMENT_KIND) as [AlignmentFactBody['kind'], string][];
 const CORRIDOR = 25;
 
+const MOST_TYPED = 40_000;
+
 /** Types a line with stations, or a new revision of one: its way, heights and strings, drawn before anything is kept. */
 export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> | null; onClose(): void }) {
   const { state, say } = useSite();
@@ -34,7 +36,9 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
   const [shiftSide, setShiftSide] = useState<'right' | 'left'>((before?.shift ?? 0) < 0 ? 'left' : 'right');
   const [reason, setReason] = useState(before?.shiftReason ?? '');
   /** Of a line that was not typed as points, the way stays as it came until it is typed anew. */
-  const [way, setWay] = useState(before?.intersections ? writeIntersections(before.intersections, ways) : '');
+  const [way, setWay] = useState(
+    before?.typed && before.typed.unit === units.lengthUnit ? before.typed.text : before?.intersections ? writeIntersections(before.intersections, ways) : '',
+  );
   const [equations, setEquations] = useState(before ? writeEquations(before.equations, ways) : '');
   const [profile, setProfile] = useState(before?.profile ? writeProfile(before.profile.points, ways) : '');
   const [strings, setStrings] = useState(before ? writeStrings(before, ways) : '');
@@ -81,10 +85,12 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       startStation: startRead,
       elements: elements.map((each) => ({ ...each })),
       ...(intersections ? { intersections: intersections.map((each) => ({ ...each })) } : {}),
+      ...(read.way && way.length <= MOST_TYPED ? { typed: { text: way, unit: units.lengthUnit } } : {}),
       equations: read.equations.value,
       profile: read.profile.value.length === 0 ? null : { name: before?.profile?.name ?? 'typed', points: read.profile.value },
       strings: read.strings.value.strings,
       kerbs: read.strings.value.kerbs,
+      ...(!read.way && before?.sections ? { sections: before.sections } : {}),
       corridor: corridorRead,
       shift: shiftSide === 'right' ? shiftRead : -shiftRead,
       ...(shiftRead ? { shiftReason: reason.trim() } : {}),
@@ -94,7 +100,7 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       retired: false,
       supersedes: fact?.id ?? null,
     };
-  }, [before, fact, name, kind, startRead, read, corridorRead, shiftRead, shiftSide, reason]);
+  }, [before, fact, name, kind, way, units.lengthUnit, startRead, read, corridorRead, shiftRead, shiftSide, reason]);
   const road = body && roadOf(body);
   const whole = road && !road.ok ? roadFaultWords(road.error, style) : null;
   const drawn = road?.ok ? road.value : null;

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { ReadAlignment } from '@idle-marker/formats';
-import { alignmentPart, alikeName, roadOf, roadRemarks, toolFor, type Road } from '@idle-marker/records';
+import { alignmentPart, alikeName, keepsSections, roadOf, roadRemarks, toolFor, type Road } from '@idle-marker/records';
 import { roadFaultWords, roadRemarkWords, shortStation } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -123,7 +123,8 @@ export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) 
             <p className="ml-8 text-[14px] text-ink2">
               {body.elements.length} elements{spirals > 0 ? `, ${spirals} of them spirals` : ''}; it {TOOL[toolFor(body)]}.
               {road.ok ? roadRemarks(road.value).map((remark) => ` ${roadRemarkWords(remark, style)}`) : ` ${roadFaultWords(road.error, style)}`}
-              {read.crossSections.length > 0 && ` ${read.crossSections.length} cross sections are drawn in the file.`}
+              {read.crossSections.length > 0 &&
+                ` ${read.crossSections.length} cross sections${keepsSections(read.crossSections) ? '' : ' are too many to be kept beside it: they stay in the file'}.`}
             </p>
             {read.profiles.length > 1 && (
               <Choice

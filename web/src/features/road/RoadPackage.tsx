@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
-import { CENTRELINE, stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
+import { CENTRELINE, stationsShown, type Metres, type StationListRule, sectionHeight } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
+import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
 import {
   angleWords,
   gradeWords,
@@ -43,6 +43,7 @@ interface RoadPackageProps {
 
 const NONE = 'none';
 const STRINGS = 'strings';
+const BY_SECTION = 'section ';
 /** Rows of the preview. */
 const SHOWN = 40;
 
@@ -89,19 +90,34 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
     });
   }, [rule, ownRead, fact, road, string, gradeString, alsoString, side, style]);
   const made = item?.ok ? item.value : null;
-  const surface = surfaces.find(({ id }) => id === heightsFrom) ?? null;
+  const lines = [...new Set(road.sections.flatMap((section) => section.lines.map(({ name: line }) => line)))];
+  const sectionLine = lines.find((line) => `${BY_SECTION}${line}` === heightsFrom) ?? null;
+  const ground = surfaces.find(({ id }) => id === heightsFrom) ?? null;
+  // Cross sections and surfaces are asked for the same: a height under each corner.
+  const surface = ground
+    ? { name: ground.name, revision: ground.revision }
+    : sectionLine !== null
+      ? { name: sectionLine, revision: fact.body.drawing ?? fact.id }
+      : null;
   // The surface is asked under the string, whether it gives the heights or only checks them.
   useEffect(() => {
     setUnder(null);
-    if (!surface || !made) return;
+    if (sectionLine !== null && made)
+      setUnder(
+        made.corners.map((corner) => {
+          const { nearest } = againstRoad(road, corner);
+          return 'station' in nearest ? sectionHeight(road.sections, sectionLine, nearest.station, nearest.offset) : null;
+        }),
+      );
+    if (!ground || !made) return;
     let gone = false;
-    void heightsOf(surface, made.corners).then((heights) => {
+    void heightsOf(ground, made.corners).then((heights) => {
       if (!gone) setUnder(heights);
     });
     return () => {
       gone = true;
     };
-  }, [surface, made]);
+  }, [ground, sectionLine, road, made]);
   const [useSurface, setUseSurface] = useState(false);
   const whole = useMemo(() => {
     if (!made || !surface || !useSurface) return made;
@@ -204,11 +220,15 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           onChange={setMarkKind}
         />
         <Choice label="Figures are written" value={rounding} options={ROUNDING(units.lengthUnit)} onChange={setRounding} />
-        {surfaces.length > 0 && (
+        {surfaces.length + lines.length > 0 && (
           <Choice
             label="Heights checked against"
             value={heightsFrom}
-            options={[[STRINGS, 'nothing: strings and profile alone'], ...surfaces.map(({ id, label }) => [id, label] as const)]}
+            options={[
+              [STRINGS, 'nothing: strings and profile alone'],
+              ...surfaces.map(({ id, label }) => [id, label] as const),
+              ...lines.map((line) => [`${BY_SECTION}${line}`, `its cross sections, ${line}`] as const),
+            ]}
             onChange={setHeightsFrom}
           />
         )}

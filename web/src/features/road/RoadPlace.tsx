@@ -29,7 +29,7 @@ import { RoadPackage } from './RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
 import { useGround, useGroundAlong } from './useGround.ts';
 import { useRoadBoard } from './useRoadBoard.ts';
-import { Remarks, Where } from './Where.tsx';
+import { BySections, Remarks, Where } from './Where.tsx';
 import { MeasureHere } from './MeasureHere.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
 
@@ -151,6 +151,9 @@ export function Place() {
                   </>
                 )}
               </p>
+            )}
+            {road.sections.length > 0 && station !== null && against && (
+              <BySections road={road} station={station} offset={against.nearest.offset} z={at?.z ?? null} />
             )}
             {goal.move && at && (
               <p className="text-[17px] leading-snug font-semibold" data-testid="road-move">

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { sectionAt } from '@idle-marker/core';
 import { crossSection, type Road } from '@idle-marker/records';
 import { useUnits } from '../../site/useUnits.ts';
 import { useSize } from '../../ui/useSize.ts';
@@ -37,13 +38,21 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
   const [frame, size] = useSize<HTMLDivElement>({ width: 640, height: 360 });
   const [width, height] = [Math.max(size.width, 280), Math.max(size.height, 180)];
   const strings = crossSection(road, station);
+  const designed = sectionAt(road.sections, station);
+  const drawn = designed.flatMap(({ points }) => points);
   const byName = new Map(strings.map((each) => [each.name, each]));
-  const offsets = [...strings.map(({ offset }) => offset), ...(at ? [at.offset] : []), ...measured.map(({ offset }) => offset)];
+  const offsets = [
+    ...strings.map(({ offset }) => offset),
+    ...(at ? [at.offset] : []),
+    ...measured.map(({ offset }) => offset),
+    ...drawn.map(({ offset }) => offset),
+  ];
   const heights = [
     ...strings.flatMap(({ z }) => z ?? []),
     ...(at && at.z !== null ? [at.z] : []),
     ...ground.flatMap(({ z }) => z ?? []),
     ...measured.flatMap(({ z }) => z ?? []),
+    ...drawn.map(({ z }) => z),
   ];
   const [left, right] = [Math.min(-4, ...offsets) - 1, Math.max(4, ...offsets) + 1];
   const [low, high] = heights.length > 0 ? [Math.min(...heights) - 0.1, Math.max(...heights) + 0.1] : [-1, 1];
@@ -84,6 +93,14 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
               strokeDasharray="5 4"
             />
           )}
+          {designed.map(({ name, points }) => (
+            <g key={`designed ${name}`}>
+              <polyline points={points.map(({ offset, z }) => `${x(offset)},${y(z)}`).join(' ')} fill="none" stroke="var(--pencil)" strokeWidth="1.5" />
+              <text x={x(points.at(-1)!.offset)} y={y(points.at(-1)!.z) - 6} textAnchor="end" fontSize="13" fill="var(--pencil)">
+                {name}
+              </text>
+            </g>
+          ))}
           {strings.map(({ name, from, offset, z }) => {
             const base = from === null ? undefined : byName.get(from);
             return base && z !== null && base.z !== null ? (

@@ -1,7 +1,9 @@
+import { sectionAt, sectionHeight } from '@idle-marker/core';
 import type { AgainstRoad, Road } from '@idle-marker/records';
-import { offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
+import { cutFillWords, offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
 import { roadRemarks } from '@idle-marker/records';
 import { useUnits } from '../../site/useUnits.ts';
+import { withUnit } from './useStationGoal.ts';
 import { Steady } from '../../ui/Steady.tsx';
 
 interface WhereProps {
@@ -52,6 +54,38 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
       )}
       {region !== '' && <span className="sr-only">{region}</span>}
     </>
+  );
+}
+
+/** Heights of the cross sections as they were designed, at the station and offset that is looked at. */
+export function BySections({
+  road,
+  station,
+  offset,
+  z,
+}: {
+  readonly road: Road;
+  readonly station: number;
+  readonly offset: number;
+  readonly z: number | null;
+}) {
+  const units = useUnits();
+  const found = sectionAt(road.sections, station).flatMap(({ name }) => {
+    const height = sectionHeight(road.sections, name, station, offset);
+    return height === null ? [] : [{ name, height }];
+  });
+  if (found.length === 0) return <p className="text-[15px] text-ink2">The designed cross sections have no height here.</p>;
+  return (
+    <p className="text-[15px]" data-testid="by-sections">
+      By its cross sections:{' '}
+      {found.map(({ name, height }, i) => (
+        <span key={name}>
+          {i > 0 && '; '}
+          {name} {units.length(height)} {units.unit}
+          {z !== null && <strong> · {withUnit(cutFillWords(z - height, units.lengthUnit), units.unit)}</strong>}
+        </span>
+      ))}
+    </p>
   );
 }
 
