@@ -29,15 +29,9 @@ await page.getByRole('heading', { level: 1 }).waitFor();
 await shoot('today');
 await page.getByRole('button', { name: /Linked|No link/ }).click();
 await page.getByLabel('Pace of the simulated site').selectOption('20');
-await page.getByRole('button', { name: 'Library…' }).click();
-await shoot('library');
-await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'Done' }).click();
 await place('Control').click();
 await shoot('control');
-await page.getByRole('button', { name: 'Pair by pair' }).click();
-await shoot('pairs');
-await page.getByRole('button', { name: 'The list' }).click();
 await page.getByRole('button', { name: 'About K5' }).click();
 await shoot('mark-page');
 await page.getByRole('button', { name: 'Close' }).click();
@@ -86,6 +80,18 @@ await shoot('columns');
 await atThePole('As built').click();
 await page.getByRole('heading', { name: /^Group GB/ }).waitFor();
 await shoot('as-built');
+
+// Along the road: the pole half a metre outside of the kerb, in the curve.
+await atThePole('Along a road').click();
+await page.getByLabel('Where is').selectOption({ label: 'the pole, live' });
+await page.getByLabel('On', { exact: true }).selectOption({ label: 'right kerb.face' });
+await page.getByLabel('Off it by').fill('0.5');
+await page.getByRole('textbox', { name: 'Station' }).fill('0+160');
+await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
+await page.getByRole('button', { name: 'Search' }).click();
+await page.getByText('Following the pole').waitFor();
+await shoot('road');
 
 await place('Prove').click();
 await page.getByRole('button', { name: 'Prove on P2' }).click();
@@ -138,4 +144,26 @@ for (const spot of ['footing, north-east', 'sill of the gate']) {
   await idle();
 }
 await shoot('heights');
+
+// A receiver on the same pole: proved on a known mark, then to a mark.
+await page.getByRole('link', { name: 'Mark with a receiver' }).click();
+await page.getByRole('button', { name: 'Pair receiver and prism…' }).click();
+const pair = page.getByRole('dialog');
+await pair.getByLabel('Receiver: name or number').fill('Receiver 7');
+await pair.getByLabel('Prism’s centre up to its reference point').fill('0.120');
+await pair.getByLabel('Antenna height, as entered at the receiver').fill('1.620');
+await pair.getByRole('button', { name: 'Pair them' }).click();
+await page.getByRole('button', { name: 'Switch the receiver on' }).click();
+await page.getByLabel('Tilt compensation').uncheck();
+await page
+  .getByRole('group', { name: 'Plan from the receiver' })
+  .getByText(/^fixed/)
+  .waitFor();
+await page.getByRole('button', { name: /^Begin with/ }).click();
+await page.getByRole('button', { name: 'Prove on P1' }).click();
+await page.getByText(/^P1 measures/).waitFor({ timeout: 60_000 });
+await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Gangway piles' });
+await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
+await shoot('receiver');
 await browser.close();

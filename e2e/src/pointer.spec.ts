@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
 import { enter, expect, newPackage, noSeriousFault, onScreen, place, stored, test, touch, type At } from './site.ts';
 
 test.use({ ownSite: 'pointer' });

@@ -162,6 +162,12 @@ test('seen along the road at the pole: to a station, the ground kept there, a sl
     /^(Hold|Nudge): 0\.0\d{2} m (ahead|back), (none across|0\.0\d{2} m (left|right)); (CUT|FILL) \d\.\d{3} m to right kerb\.face$/,
   );
 
+  // The offset is switched off for the kerb itself, and on again.
+  await page.getByLabel('Offset ON: to 0.5 m right of it').uncheck();
+  await expect(page.getByLabel('Offset OFF: to face of right kerb itself')).not.toBeChecked();
+  await expect(move).toContainText(/, 0\.5\d{2} m left;|, 0\.4\d{2} m left;/);
+  await page.getByLabel('Offset OFF: to face of right kerb itself').check();
+
   // The ground there is kept with its station, and stands in the section.
   await page.getByText('Measure along it').click();
   await page.getByRole('button', { name: 'Shoot G1 here' }).click();

@@ -94,11 +94,11 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const sectionLine = lines.find((line) => `${BY_SECTION}${line}` === heightsFrom) ?? null;
   const ground = surfaces.find(({ id }) => id === heightsFrom) ?? null;
   // Cross sections and surfaces are asked for the same: a height under each corner.
-  const surface = ground
-    ? { name: ground.name, revision: ground.revision }
-    : sectionLine !== null
-      ? { name: sectionLine, revision: fact.body.drawing ?? fact.id }
-      : null;
+  const surface = useMemo(
+    () =>
+      ground ? { name: ground.name, revision: ground.revision } : sectionLine !== null ? { name: sectionLine, revision: fact.body.drawing ?? fact.id } : null,
+    [ground, sectionLine, fact],
+  );
   // The surface is asked under the string, whether it gives the heights or only checks them.
   useEffect(() => {
     setUnder(null);

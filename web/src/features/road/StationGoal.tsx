@@ -1,10 +1,10 @@
 import { displayedStation } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { stationText } from '@idle-marker/words';
+import { stationText, stringWords } from '@idle-marker/words';
 import { useStationStyle, useStationWord } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { useKey } from '../../ui/useKey.ts';
 import type { StationGoal as Goal } from './useStationGoal.ts';
 
@@ -70,6 +70,15 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
           ]}
           onChange={goal.setSide}
         />
+        {goal.off.trim() !== '' && (
+          <div className="col-span-2">
+            <Tick
+              label={goal.isOffset ? `Offset ON: to ${goal.off.trim()} ${units.unit} ${goal.side} of it` : `Offset OFF: to ${stringWords(goal.string)} itself`}
+              checked={goal.isOffset}
+              onChange={goal.switchOffset}
+            />
+          </div>
+        )}
       </div>
       {goal.place && goal.station !== null && (
         <p className="mt-2 text-[14px] text-ink2" data-testid="goal-place">

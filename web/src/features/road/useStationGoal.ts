@@ -21,6 +21,8 @@ export interface StationGoal {
   setGradeString(string: string): void;
   readonly off: string;
   setOff(off: string): void;
+  readonly isOffset: boolean;
+  switchOffset(on: boolean): void;
   readonly side: 'right' | 'left';
   setSide(side: 'right' | 'left'): void;
   readonly interval: string;
@@ -49,6 +51,8 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
   /** The string itself until another is chosen. */
   const [gradeString, setGradeString] = useState<string | null>(null);
   const [off, setOff] = useState('');
+  /** The offset can be switched off for the line itself, and on again, without being typed anew. */
+  const [isOffset, switchOffset] = useState(true);
   const [side, setSide] = useState<'right' | 'left'>('right');
   const [interval, setInterval] = useState(style.unit === 'metre' ? '10' : '25');
   const road = active?.road ?? null;
@@ -59,7 +63,7 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
   const onString = has(string) ? string : CENTRELINE;
   const onGrade = gradeString !== null && has(gradeString) ? gradeString : onString;
   const offRead = off.trim() === '' ? 0 : units.readLength(off);
-  const extraOffset = offRead === null ? null : side === 'right' ? offRead : -offRead;
+  const extraOffset = !isOffset ? 0 : offRead === null ? null : side === 'right' ? offRead : -offRead;
   const place = useMemo(() => {
     if (!road || station === null || extraOffset === null) return null;
     const design = placeOnRoad(road, { station, string: onString, extraOffset });
@@ -102,6 +106,8 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
     setGradeString,
     off,
     setOff,
+    isOffset,
+    switchOffset,
     side,
     setSide,
     interval,
