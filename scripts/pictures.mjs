@@ -84,10 +84,11 @@ await shoot('as-built');
 // Along the road: the pole half a metre outside of the kerb, in the curve.
 await atThePole('Along a road').click();
 await page.getByLabel('Where is').selectOption({ label: 'the pole, live' });
-await page.getByLabel('On', { exact: true }).selectOption({ label: 'right kerb.face' });
+await page.getByLabel('On', { exact: true }).selectOption({ label: 'face of right kerb' });
 await page.getByLabel('Off it by').fill('0.5');
 await page.getByRole('textbox', { name: 'Station' }).fill('0+160');
 await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByText('Walking…').waitFor();
 await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
 await page.getByRole('button', { name: 'Search' }).click();
 await page.getByText('Following the pole').waitFor();

@@ -27,6 +27,13 @@ export function placesAlong({ alignment }: Road, from: Metres, to: Metres): Plan
   return Array.from({ length: count + 1 }, (_, i) => placeAlong(alignment, from + ((to - from) * i) / count)).flatMap((place) => place ?? []);
 }
 
+/** So many places tell what is seen of the rest. */
+const ASKED = 60;
+
+/** Every so many of a long list, its ends among them. */
+export const fewOf = (places: readonly PlanPoint[]): PlanPoint[] =>
+  places.length <= ASKED ? [...places] : Array.from({ length: ASKED }, (_, i) => places[Math.round((i * (places.length - 1)) / (ASKED - 1))]!);
+
 /** Best stands for a corridor or a list of places. */
 export function standsForHeights(state: SiteState, targets: readonly PlanPoint[], reach: Metres): HeightStand[] {
   return heightStands({

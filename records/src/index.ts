@@ -100,7 +100,7 @@ export {
   type PairedPlace,
 } from './paired.ts';
 export { measuredAlong, measuredAt, roadShot, type RoadMeasured, type RoadShot } from './roadShots.ts';
-export { placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from './heightStands.ts';
+export { fewOf, placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from './heightStands.ts';
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';
 export { dayDrift, type DayDrift } from './drift.ts';
 export { controlConcerns, type Concern } from './lookAfter.ts';

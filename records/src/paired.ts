@@ -172,20 +172,27 @@ export type PairedDue = 'PLAN_UNCHECKED' | 'SECOND_BENCHMARK' | 'PLAN_FAILED' | 
 
 const isGood = (outcome: string): boolean => outcome === 'good' || outcome === 'moreThanChance';
 
+/** Whether a part fails: on some known marks, and not on more others. Of each mark the last proof counts. */
+function fails(proofs: readonly Fact<'proof'>[], part: 'plan' | 'height'): boolean {
+  const last = new Map(proofs.filter(({ body }) => body[part] !== 'notMeasured').map(({ body }) => [body.control, body[part]]));
+  const outcomes = [...last.values()];
+  const bad = outcomes.filter((outcome) => outcome === 'outside').length;
+  return bad > 0 && outcomes.length - bad <= bad;
+}
+
 export function pairedDue(state: SiteState, paired: PairedSolution): PairedDue[] {
   const proofs = state.proofs.filter(({ body }) => body.solution === paired.solution.id);
   const used = new Set(paired.solution.body.uses.filter((use) => use.height).map((use) => use.control));
-  const plan = proofs.filter(({ body }) => body.plan !== 'notMeasured');
-  const height = proofs.filter(({ body }) => body.height !== 'notMeasured');
   const lastMark = [...state.marks.values()].filter((mark) => mark.body.solution === paired.solution.id).reduce((last, { at }) => (at > last ? at : last), '');
-  const goodSince = (list: readonly Fact<'proof'>[], part: 'plan' | 'height') => list.some((proof) => isGood(proof.body[part]) && proof.at >= lastMark);
+  const good = (part: 'plan' | 'height') => proofs.filter(({ body }) => isGood(body[part]));
+  const since = (part: 'plan' | 'height') => good(part).some(({ at }) => at >= lastMark);
   const due: PairedDue[] = [];
-  if (plan.length > 0 && plan.at(-1)!.body.plan === 'outside') due.push('PLAN_FAILED');
-  else if (!plan.some(({ body }) => isGood(body.plan))) due.push('PLAN_UNCHECKED');
-  else if (lastMark !== '' && !goodSince(plan, 'plan')) due.push('PLAN_AGAIN');
-  if (height.length > 0 && height.at(-1)!.body.height === 'outside') due.push('HEIGHT_FAILED');
-  else if (used.size < 2 && !height.some(({ body }) => isGood(body.height) && body.control !== null && !used.has(body.control))) due.push('SECOND_BENCHMARK');
-  else if (lastMark !== '' && !goodSince(height, 'height')) due.push('BENCHMARK_AGAIN');
+  if (fails(proofs, 'plan')) due.push('PLAN_FAILED');
+  else if (good('plan').length === 0) due.push('PLAN_UNCHECKED');
+  else if (lastMark !== '' && !since('plan')) due.push('PLAN_AGAIN');
+  if (fails(proofs, 'height')) due.push('HEIGHT_FAILED');
+  else if (used.size < 2 && !good('height').some(({ body }) => body.control !== null && !used.has(body.control))) due.push('SECOND_BENCHMARK');
+  else if (lastMark !== '' && !since('height')) due.push('BENCHMARK_AGAIN');
   return due;
 }
 

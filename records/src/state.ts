@@ -42,8 +42,6 @@ export interface SiteState {
   readonly paired: readonly PairedSolution[];
   /** Pairs of receiver and instrument, each for one placing; the last one of a placing counts. */
   readonly pairings: readonly Fact<'pairing'>[];
-  /** What receivers read, by id. */
-  readonly positions: ReadonlyMap<string, Fact<'position'>>;
   readonly proofs: readonly Fact<'proof'>[];
   readonly resights: readonly Fact<'resight'>[];
   readonly findings: readonly Fact<'finding'>[];
@@ -119,7 +117,6 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
       return pairing ? [{ solution: fact, pairing, ...rest }] : [];
     }),
     pairings,
-    positions: new Map(standing('position').map((fact) => [fact.id, fact])),
     proofs: standing('proof'),
     resights: standing('resight'),
     findings: standing('finding'),

@@ -18,6 +18,7 @@ import {
   placesAlong,
   roadOf,
   solutionInForce,
+  fewOf,
   standsForHeights,
   type PairedSolution,
 } from '../src/index.ts';
@@ -183,6 +184,24 @@ describe('plan from a receiver, height from the instrument', () => {
     expect(standing(told, mark)).toMatchObject({ plan: { standing: 'inDoubt' }, height: { standing: 'held' } });
   });
 
+  it('goes on once two other marks speak against one that failed', () => {
+    const told = new PairedStory(['K1', 'K2']);
+    told.begin();
+    const due = () => pairedDue(told.story.state, told.paired);
+    told.prove('P1', { e: 0.3, n: 0, z: 0 });
+    expect(due()).toEqual(['PLAN_FAILED']);
+    told.prove('P2');
+    expect(due()).toEqual(['PLAN_FAILED']);
+    told.prove('K3');
+    expect(due()).toEqual([]);
+    // The failing mark sighted again and good is good at once.
+    const again = new PairedStory(['K1', 'K2']);
+    again.begin();
+    again.prove('P1', { e: 0.3, n: 0, z: 0 });
+    again.prove('P1');
+    expect(pairedDue(again.story.state, again.paired)).toEqual([]);
+  });
+
   it('finds a benchmark with a wrong height on the second one, and its marks are in doubt in height alone', () => {
     const told = new PairedStory([]);
     // The pole stands 0.1 m too low: on the flange instead of the nut.
@@ -265,6 +284,10 @@ describe('where to stand for heights', () => {
     if (!road.ok) throw new Error(road.error.code);
     const places = placesAlong(road.value, 0, 100);
     expect(places).toHaveLength(11);
+    expect(fewOf(places)).toEqual(places);
+    const many = placesAlong(road.value, 0, 100).flatMap((each) => Array.from({ length: 20 }, () => each));
+    expect(fewOf(many)).toHaveLength(60);
+    expect([fewOf(many)[0], fewOf(many).at(-1)]).toEqual([many[0], many.at(-1)]);
     const corners = [
       { e: 3980, n: 7985 },
       { e: 4040, n: 7985 },

@@ -95,7 +95,7 @@ export function stationReasonWords(reason: StationReason, style: StationStyle): 
     case 'equation':
       return `stations jump: back ${stationText(reason.back, style)}`;
     case 'stringChange':
-      return `${reason.string} changes`;
+      return `${stringWords(reason.string)} changes`;
     case 'part':
       return partWords(reason.part, reason.parts);
     case 'extra':

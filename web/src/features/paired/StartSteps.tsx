@@ -1,13 +1,14 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { partsLeft } from '@idle-marker/core';
-import { pairedBodies } from '@idle-marker/records';
+import { heightDraft, pairedBodies } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
+import { Card } from '../../ui/Slip.tsx';
 import { LINK } from '../../ui/link.ts';
 import { planPromise, type PairedNow, type PairedSet } from './usePaired.ts';
 
@@ -21,6 +22,11 @@ interface StartStepsProps {
 export function StartSteps({ set, now, onPair }: StartStepsProps) {
   const { id, state, say } = useSite();
   const units = useUnits();
+  const [out, setOut] = useState<ReadonlySet<string>>(new Set());
+  const draft = useMemo(() => heightDraft(state, set.occupation, out), [state, set.occupation, out]);
+  const result = draft.outcome?.ok ? draft.outcome.value : null;
+  const poor =
+    result !== null && (result.points.some(({ leaveOneOutHeight }) => leaveOneOutHeight?.exceeds) || result.height.fit.globalTest?.verdict === 'aboveUpper');
   const faults = now?.faults ?? [];
   const has = (...codes: readonly string[]) => faults.some(({ code }) => codes.includes(code));
   const on = now !== null && !has('NO_RECEIVER');
@@ -33,12 +39,12 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
     { done: on && !has('NOT_FIXED', 'CORRECTIONS_OLD'), what: 'Begin with the receiver: on, corrections coming in, fixed' },
     { done: on && !has('COMPENSATING'), what: 'Its tilt compensation is off' },
     { done: set.pairing !== null && !has('POLE_CHANGED'), what: 'Receiver and prism are one pair: offset and both heights agree' },
-    { done: set.axis !== null, what: 'The instrument has sighted a benchmark' },
-    { done: set.draft.benchmarks > 1, what: 'And a second one, which checks the first' },
+    { done: result !== null, what: 'The instrument has sighted a benchmark' },
+    { done: draft.benchmarks > 1 && !poor, what: 'And a second one, which checks the first' },
   ];
-  const ready = set.pairing !== null && set.axis !== null;
+  const ready = set.pairing !== null && result !== null && !poor;
   const begin = async () => {
-    const bodies = set.pairing && pairedBodies(state, set.occupation, set.pairing, set.draft, classId);
+    const bodies = set.pairing && pairedBodies(state, set.occupation, set.pairing, draft, classId);
     if (!bodies) return;
     const solution = newId();
     await say({ type: 'solution', id: solution, body: bodies.solution }, { type: 'decision', body: { solution, ...bodies.decision } });
@@ -66,6 +72,35 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
           {set.axis ? 'Sight another benchmark' : 'Sight a benchmark'}
         </Link>
       </div>
+      {draft.groups.length > 0 && (
+        <ul className="mt-3" aria-label="Benchmarks">
+          {[...new Set(draft.groups.map((group) => group.mark))].map((mark) => {
+            const point = result?.points.find((each) => each.name === mark);
+            const name = state.control.find(({ id: each }) => each === mark)?.revision.body.name ?? '?';
+            const off = point?.dZ ?? null;
+            return (
+              <li key={mark} className={`flex items-center justify-between border-b border-rule ${point?.leaveOneOutHeight?.exceeds ? 'text-brick' : ''}`}>
+                <span>
+                  <strong>{name}</strong> {off !== null && `off ${smallLength(off, units.lengthUnit)}`}
+                </span>
+                <Button
+                  look="quiet"
+                  aria-pressed={!out.has(mark)}
+                  aria-label={`${name} is ${out.has(mark) ? 'left out' : 'used'}`}
+                  onClick={() => setOut((before) => new Set(before.has(mark) ? [...before].filter((each) => each !== mark) : [...before, mark]))}
+                >
+                  {out.has(mark) ? 'left out' : 'used'}
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      {poor && (
+        <Card tone="brick" title="The benchmarks do not agree">
+          Is it the right spot, and the height that is written there? Sight them again, then leave one out.
+        </Card>
+      )}
       <Choice
         className="mt-3"
         label="It is proved for work of class"
@@ -81,10 +116,10 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
         help={promised === null ? undefined : `The receiver promises ${smallLength(promised, units.lengthUnit)} in plan (95 %).`}
       />
       <Button look="primary" className="mt-3" disabled={!ready} onClick={() => void begin()}>
-        Begin with {set.draft.benchmarks === 1 ? 'one benchmark' : `${set.draft.benchmarks} benchmarks`}
+        Begin with {draft.benchmarks === 1 ? 'one benchmark' : `${draft.benchmarks} benchmarks`}
       </Button>
       <p className="mt-1 text-[13px] text-ink2">
-        {set.draft.benchmarks === 1
+        {draft.benchmarks === 1
           ? 'With one benchmark the heights are provisional until a second one is proved with the pole.'
           : height
             ? 'Then put the pole on a mark that is known in plan, before the first mark is set.'

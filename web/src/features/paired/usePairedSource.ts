@@ -46,7 +46,8 @@ export function usePairedShooting(set: PairedSet | null): PairedShooting {
       beside: ({ id, body }) => {
         const link = currentLink()!.state();
         const { faults } = pairedAt(state, set, link, tolerance, readingOf(body));
-        const [first] = faults;
+        // A known mark is what tells two heights that do not agree apart: it may be shot all the same.
+        const [first] = faults.filter(({ code }) => !(purpose === 'proof' && code === 'HEIGHTS_APART'));
         if (first || !link.receiver) {
           const { title, text } = pairFaultWords(first ?? { code: 'NO_RECEIVER' }, units.lengthUnit);
           return { refused: `${title}. ${text}` };
@@ -68,6 +69,9 @@ export function usePairedShooting(set: PairedSet | null): PairedShooting {
         return { also: [position] };
       },
     });
+    // What was keyed in was of this shot.
+    const link = currentLink();
+    if (sight && link?.kind === 'typed') link.giveReceiver(null);
     return sight && kept ? { sight, position: kept } : null;
   };
   return { shooting, shoot };

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { displayedStation, type Metres, type SitePoint } from '@idle-marker/core';
 import { againstRoad, measuredAlong, measuredAt, placeOnRoad } from '@idle-marker/records';
-import { ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, shapeWords, offsetWords, stationText } from '@idle-marker/words';
+import { ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, shapeWords, offsetWords, stationText, gradeWords } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
@@ -12,7 +12,7 @@ import { useActiveRoad, useRoads, useStationStyle, useStationWord, roadAt, TOUCH
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
-import { Slip } from '../../ui/Slip.tsx';
+import { Card, Slip } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PolePad } from '../mark/PolePad.tsx';
 import { MOTION_NOISE } from '../mark/useLiveStake.ts';
@@ -108,6 +108,7 @@ export function Place() {
               <span>
                 {subject === POLE ? 'the pole' : subject === INSTRUMENT ? `where ${name} stands` : subject === TYPED ? 'a typed place' : `mark ${name}`}
               </span>
+              {shooting.doing && <span aria-live="polite">{shooting.doing}</span>}
               {subject === POLE && stale && pole && <strong className="text-brick">Lock lost or still: the figures are old</strong>}
               <span role="group" aria-label="What is drawn" className="ml-auto flex">
                 {VIEWS.map(([each, label]) => (
@@ -141,11 +142,11 @@ export function Place() {
                   <span className="text-ochre">{road.profile ? NO_HEIGHT_HERE.beyondProfile : NO_HEIGHT_HERE.noProfile}</span>
                 ) : (
                   <>
-                    {goal.gradeString} {units.length(designZ)} {units.unit}
+                    {gradeWords(goal.gradeString)} {units.length(designZ)} {units.unit}
                     {cutFill !== null && (
                       <strong>
                         {' '}
-                        · {withUnit(cutFillWords(cutFill, units.lengthUnit), units.unit)} to {goal.gradeString}
+                        · {withUnit(cutFillWords(cutFill, units.lengthUnit), units.unit)} to {gradeWords(goal.gradeString)}
                       </strong>
                     )}
                   </>
@@ -226,6 +227,11 @@ export function Place() {
             </>
           }
         >
+          {shooting.trouble && (
+            <Card tone="brick" title="Nothing was stored" actions={<Button onClick={shooting.clear}>Close</Button>}>
+              {shooting.trouble}
+            </Card>
+          )}
           <div className="grid grid-cols-2 gap-3">
             <Choice label="Along" value={active.id} options={roads.map((each) => [each.id, each.road.name] as const)} onChange={setActive} />
             <Choice

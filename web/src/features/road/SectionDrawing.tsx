@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { sectionAt } from '@idle-marker/core';
 import { crossSection, type Road } from '@idle-marker/records';
+import { stringWords } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 import { useSize } from '../../ui/useSize.ts';
 
@@ -74,7 +75,7 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
         {grounds.length > 1 ? '; the ground is dashed' : ''}.
       </figcaption>
       <div ref={frame} className="min-h-0 flex-1 overflow-hidden">
-        <svg width={width} height={height} role="img" aria-label={`Cross section: ${strings.map(({ name }) => name).join(', ')}`}>
+        <svg width={width} height={height} role="img" aria-label={`Cross section: ${strings.map(({ name }) => stringWords(name)).join(', ')}`}>
           {marks.map((z) => (
             <g key={z}>
               <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(z)} y2={y(z)} stroke="var(--rule)" />
@@ -122,7 +123,7 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
               fontWeight={name === chosen ? 600 : 400}
               fill={name === chosen ? 'var(--spruce)' : 'var(--ink2)'}
             >
-              {name}
+              {stringWords(name)}
             </text>
           ))}
           {measured.map(({ name, offset, z }) =>
@@ -168,7 +169,7 @@ function placedLabels(strings: ReturnType<typeof crossSection>, chosen: string |
   const rows: [number, number][][] = Array.from({ length: LABEL_ROWS }, () => []);
   const inTurn = [...strings].sort((a, b) => Number(b.name === chosen) - Number(a.name === chosen));
   return inTurn.flatMap(({ name, offset }) => {
-    const half = (name.length * LETTER) / 2 + 4;
+    const half = (stringWords(name).length * LETTER) / 2 + 4;
     const at = Math.min(Math.max(x(offset), half), width - half);
     const row = rows.findIndex((taken) => taken.every(([a, b]) => at + half < a || at - half > b));
     if (row < 0) return [];

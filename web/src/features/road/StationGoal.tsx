@@ -1,6 +1,6 @@
 import { displayedStation } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { stationText, stringWords } from '@idle-marker/words';
+import { gradeWords, stationText, stringWords } from '@idle-marker/words';
 import { useStationStyle, useStationWord } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -16,7 +16,8 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
   const { step } = goal;
   useKey('.', step && (() => step(1)));
   useKey(',', step && (() => step(-1)));
-  const strings = road.template.names.map((name) => [name, name] as const);
+  const strings = road.template.names.map((name) => [name, stringWords(name)] as const);
+  const grades = road.template.names.map((name) => [name, gradeWords(name)] as const);
   return (
     <fieldset className="mt-4 border-t border-rule pt-2">
       <legend className="pr-2 text-[17px]">Go to a {word.toLowerCase()}</legend>
@@ -51,7 +52,7 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
           </div>
         )}
         <Choice label="On" value={goal.string} options={strings} onChange={goal.setString} />
-        <Choice label="Cut and fill to" value={goal.gradeString} options={strings} onChange={goal.setGradeString} />
+        <Choice label="Cut and fill to" value={goal.gradeString} options={grades} onChange={goal.setGradeString} />
         <Field
           label="Off it by"
           unit={units.unit}

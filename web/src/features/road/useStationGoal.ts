@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { CENTRELINE, displayedStation, METRES_PER_UNIT, moveGrade, stationsShown, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
 import { placeOnRoad, type AgainstRoad } from '@idle-marker/records';
-import { cutFillWords, GRADE_WORD, readStation, offsetWords, stationText } from '@idle-marker/words';
+import { cutFillWords, GRADE_WORD, readStation, offsetWords, stationText, gradeWords } from '@idle-marker/words';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 
@@ -136,7 +136,8 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
             if (!against || !('station' in against.nearest)) return null;
             const ahead = station - against.nearest.station;
             const right = place.offset - against.nearest.offset;
-            const height = at.z === null || place.z === null ? '' : `; ${withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit)} to ${onGrade}`;
+            const height =
+              at.z === null || place.z === null ? '' : `; ${withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit)} to ${gradeWords(onGrade)}`;
             const along = `${units.length(Math.abs(ahead))} ${units.unit} ${ahead >= 0 ? 'ahead' : 'back'}`;
             const across = offsetWords(right, units.lengthUnit);
             return `${GRADE_WORD[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? 'none across' : across}${height}`;

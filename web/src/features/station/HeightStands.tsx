@@ -11,7 +11,7 @@ import {
   type InstrumentPrecision,
   type PlanPoint,
 } from '@idle-marker/core';
-import { placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from '@idle-marker/records';
+import { fewOf, placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from '@idle-marker/records';
 import { count, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useRoads } from '../../site/useRoads.ts';
@@ -46,7 +46,7 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
   const heightMm = (state.settings.classes.find((each) => each.id === work?.body.class) ?? state.settings.classes[0])?.heightMm ?? 10;
   const reach = Math.min(FOLLOWED, heightReach(heightMm / 1000 / NORMAL_95_FACTOR, { precision, axisSd: USUAL_AXIS_SD, targetHeightSd: TARGET_HEIGHT_SD }));
   const targets = useMemo(
-    () => (work ? waitingPlaces(state, trust, work) : road ? placesAlong(road, road.alignment.startStation, road.alignment.endStation) : []),
+    () => fewOf(work ? waitingPlaces(state, trust, work) : road ? placesAlong(road, road.alignment.startStation, road.alignment.endStation) : []),
     [state, trust, work, road],
   );
   const stands = useMemo(() => (targets.length > 0 ? standsForHeights(state, targets, reach) : []), [state, targets, reach]);
