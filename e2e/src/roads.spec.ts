@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { enter, expect, hurry, noSeriousFault, place, setMark, stored, test, touch } from './site.ts';
 
@@ -57,6 +58,7 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   await page.getByRole('button', { name: 'Section' }).click();
   await page.getByLabel('Ground drawn with it').selectOption({ label: 'Ground, of Ground' });
   await expect(page.getByText(/^Landing Road at 0\+133\.208, looking ahead.*the ground is dashed/)).toBeVisible();
+  await expect(page.getByTestId('on-surface')).toContainText(/^Ground 5\.\d{3} m · (CUT|FILL) 0\.\d{3} m$/);
   await page.getByRole('button', { name: 'Profile' }).click();
   await expect(page.getByText(/^high 0\+114\.57/)).toBeVisible();
   await page.getByText('List of stations').click();
@@ -151,6 +153,7 @@ test('seen along the road at the pole: to a station, the ground kept there, a sl
     await expect(page.getByRole('button', { name: 'Walk near' })).toBeEnabled({ timeout: 60_000 });
     await page.getByRole('button', { name: 'Search' }).click();
     await expect(page.getByText('Following the pole')).toBeVisible({ timeout: 30_000 });
+    await expect(move).toContainText(/^(Hold|Nudge)/, { timeout: 60_000 });
   };
   // On the curve, half a metre outside of the kerb: the pole is led by the line, and its height against the kerb.
   await page.getByLabel('On', { exact: true }).selectOption({ label: 'face of right kerb' });
@@ -233,6 +236,10 @@ test('heights of a road’s marks from a surface instead of its strings: cut and
   await dialog.getByLabel('Heights checked against').selectOption({ label: 'Ground, of Ground' });
   await dialog.getByLabel('Heights come from Ground, not from the strings').check();
   await expect(first).not.toHaveText(byStrings.toFixed(3));
+  // Where the hub stands the ground has another height than on the line.
+  const onLine = await first.innerText();
+  await dialog.getByLabel('at the place of each hub, not on the string').check();
+  await expect(first).not.toHaveText(onLine);
   const bySurface = Number(await first.innerText());
   expect(Math.abs(bySurface - byStrings)).toBeLessThan(3);
   await dialog.getByRole('button', { name: 'Make package' }).click();
@@ -292,6 +299,30 @@ const WITH_SECTIONS = `<?xml version="1.0"?><LandXML version="1.2"><Units><Metri
 <DesignCrossSectSurf name="Subgrade"><PntList2D>-4.5 ${5 + sta / 100} 4.5 ${5 + sta / 100}</PntList2D></DesignCrossSectSurf></CrossSect>`,
   )
   .join('')}</CrossSects></Alignment></Alignments></LandXML>`;
+
+test('a newer file of a road takes the place of the one before, line by line', async ({ page }) => {
+  await enter(page);
+  await place(page, 'Work').click();
+  await page.getByRole('button', { name: 'Replace Landing Road kerbs', exact: true }).click();
+  const dialog = page.getByRole('dialog');
+  // The same road, a hand's breadth higher.
+  const file = new URL('../../demo/ternhaven/landing-road.xml', import.meta.url);
+  const text = readFileSync(file, 'utf8').replaceAll('name="Slip Lane"', 'name="Slip Lane, eastern"');
+  await dialog
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'landing-road-b.xml', mimeType: 'application/xml', buffer: Buffer.from(text) });
+  await expect(dialog.getByText(/replaces Landing Road as it is now/)).toBeVisible();
+  await expect(dialog.getByText('Slip Lane, eastern')).toBeVisible();
+  await dialog.getByRole('checkbox', { name: /^Slip Lane, eastern/ }).uncheck();
+  await dialog.getByRole('button', { name: 'Keep as new revision' }).click();
+  await expect(dialog).toBeHidden();
+  // Strings and kerbs that were typed for it are still its own; the line that was not taken is as it was.
+  await expect(page.getByText('Road Landing Road').locator('xpath=ancestor::p')).toContainText('11 strings. Source: landing-road-b.xml');
+  await expect(page.getByText('Road Slip Lane').locator('xpath=ancestor::p')).toContainText('Source: landing-road.xml');
+  await expect(page.getByText('Slip Lane, eastern')).toBeHidden();
+  await stored(page);
+});
 
 test('designed cross sections come with their line: drawn, read at the pole’s offset, and taken for the heights of marks', async ({ page }) => {
   await enter(page);

@@ -47,6 +47,15 @@ const fileOf = (bytes: Uint8Array, name: string) => new File([bytes as BlobPart]
 const corners = HALL.corners.map(({ e, n }) => [e, n] as const);
 
 describe('taking a drawing', () => {
+  it('asks about a drawing that lies far from the control, and by which unit it would not', async () => {
+    const inFeet = corners.map(([e, n]) => [e / 0.3048, n / 0.3048] as const);
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('W', inFeet)]), 'feet.dxf'));
+    expect(await screen.findByText(/were its figures (US survey )?feet, it would lie on it/)).toBeTruthy();
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('W', corners)]), 'metres.dxf'));
+    await waitFor(() => expect(screen.queryByText(/were its figures/)).toBeNull());
+  });
+
   it('says where triangles of a surface lie over one another, and leaves it to be asked about', async () => {
     const folded = new TextDecoder().decode(grade(5)).replace('<F>1 3 4</F>', '<F>1 3 4</F><F>1 2 4</F>');
     const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);

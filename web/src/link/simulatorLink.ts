@@ -57,6 +57,8 @@ export class SimulatorLink implements InstrumentLink {
   #sent = 0;
   /** Message number of the last walk: an arrival counts only once the worker has taken it. */
   #walkAt = 0;
+  /** The same of the last search. */
+  #searchAt = 0;
   /** What the receiver's switches were last set to, and by which message. */
   #switched: Partial<Pick<LiveReceiver, 'compensating' | 'linked'>> = {};
   #switchedAt = 0;
@@ -80,13 +82,14 @@ export class SimulatorLink implements InstrumentLink {
     performance.clearMarks('link message');
     performance.mark('link message');
     const { live, shot, trouble } = message;
+    const lock = message.handled < this.#searchAt && message.setUp ? 'searching' : message.lock;
     this.#state = {
       kind: 'simulator',
       setUp: message.setUp,
-      lock: message.lock,
+      lock,
       circleDeg: message.circleDeg,
       zenithDeg: message.zenithDeg,
-      live: live ? { ...live, seq: message.seq, at: performance.now() } : message.lock === 'lost' ? this.#state.live : null,
+      live: live ? { ...live, seq: message.seq, at: performance.now() } : lock === 'lost' ? this.#state.live : null,
       busy: message.busy,
       pole: sameOr(this.#state.pole, { ...message.pole, ...this.#carried }),
       stand: sameOr(this.#state.stand, message.stand),
@@ -99,7 +102,7 @@ export class SimulatorLink implements InstrumentLink {
       this.#measuring.resolve(asRead(shot));
       this.#measuring = null;
     }
-    if (message.lock === 'locked' && this.#locking) {
+    if (lock === 'locked' && this.#locking) {
       this.#locking.resolve();
       this.#locking = null;
     }
@@ -144,6 +147,10 @@ export class SimulatorLink implements InstrumentLink {
 
   search(window?: SearchWindow): void {
     this.#command({ command: 'search', window: window ?? null });
+    // It looks from now on: what it followed before is no lock to measure with.
+    this.#searchAt = this.#sent;
+    this.#state = { ...this.#state, lock: 'searching' };
+    for (const listener of this.#listeners) listener();
   }
 
   measure(signal: AbortSignal, face: 1 | 2 = 1): Promise<RawRead> {

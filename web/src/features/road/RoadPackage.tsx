@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { CENTRELINE, stationsShown, type Metres, type StationListRule, sectionHeight } from '@idle-marker/core';
+import { CENTRELINE, stationsShown, type Metres, type StationListRule, sectionHeight, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
 import {
@@ -99,26 +99,33 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       ground ? { name: ground.name, revision: ground.revision } : sectionLine !== null ? { name: sectionLine, revision: fact.body.drawing ?? fact.id } : null,
     [ground, sectionLine, fact],
   );
+  const [useSurface, setUseSurface] = useState(false);
+  /** The surface's height where the hub stands, not where its string is. */
+  const [atHub, setAtHub] = useState(false);
+  const askedAt = useMemo((): readonly PlanPoint[] => {
+    if (!made) return [];
+    const hubs = atHub && useSurface && offsetRead !== null && offsetRead > 0 ? hubPlans([made], offsetRead, 'R', units.lengthUnit) : null;
+    return hubs?.ok ? hubs.value.map(({ place }) => place) : made.corners;
+  }, [made, atHub, useSurface, offsetRead, units.lengthUnit]);
   // The surface is asked under the string, whether it gives the heights or only checks them.
   useEffect(() => {
     setUnder(null);
     if (sectionLine !== null && made)
       setUnder(
-        made.corners.map((corner) => {
+        askedAt.map((corner) => {
           const { nearest } = againstRoad(road, corner);
           return 'station' in nearest ? sectionHeight(road.sections, sectionLine, nearest.station, nearest.offset) : null;
         }),
       );
     if (!ground || !made) return;
     let gone = false;
-    void heightsOf(ground, made.corners).then((heights) => {
+    void heightsOf(ground, askedAt).then((heights) => {
       if (!gone) setUnder(heights);
     });
     return () => {
       gone = true;
     };
-  }, [ground, sectionLine, road, made]);
-  const [useSurface, setUseSurface] = useState(false);
+  }, [ground, sectionLine, road, made, askedAt]);
   const whole = useMemo(() => {
     if (!made || !surface || !useSurface) return made;
     if (!under) return null;
@@ -236,14 +243,15 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       {surface && (
         <div className="mt-2">
           <Tick label={`Heights come from ${surface.name}, not from the strings`} checked={useSurface} onChange={setUseSurface} />
-          {differing.length > 0 && (
+          {useSurface && <Tick label="at the place of each hub, not on the string" checked={atHub} onChange={setAtHub} />}
+          {differing.length > 0 && !atHub && (
             <p className="font-medium text-ochre">
               At {differing.length} of {made?.corners.length} stations strings and surface differ by more than {smallLength(heightMm / 1000, units.lengthUnit)},
               most at {differing[0]!.name}: {units.length(differing[0]!.fromRoad)} by the strings, {units.length(differing[0]!.fromSurface)} {units.unit} on the
               surface. Ask which holds before anything is set.
             </p>
           )}
-          {under && differing.length === 0 && (
+          {under && differing.length === 0 && !atHub && (
             <p className="text-[14px] text-ink2">
               Strings and surface agree within {smallLength(heightMm / 1000, units.lengthUnit)} wherever both have a height.
             </p>

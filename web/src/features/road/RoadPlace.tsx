@@ -29,7 +29,7 @@ import { RoadPackage } from './RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
 import { useGround, useGroundAlong } from './useGround.ts';
 import { useRoadBoard } from './useRoadBoard.ts';
-import { BySections, Remarks, Where } from './Where.tsx';
+import { BySections, OnSurface, Remarks, Where } from './Where.tsx';
 import { MeasureHere } from './MeasureHere.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
 
@@ -153,6 +153,7 @@ export function Place() {
                 )}
               </p>
             )}
+            {surface && at && <OnSurface surface={surface} at={at} />}
             {road.sections.length > 0 && station !== null && against && (
               <BySections road={road} station={station} offset={against.nearest.offset} z={at?.z ?? null} />
             )}
@@ -206,7 +207,7 @@ export function Place() {
           )}
         </section>
         <Slip
-          topic={active.id}
+          topic={`${active.id} ${shooting.trouble ?? ''}`}
           foot={
             <>
               <Button onClick={() => setReturning(true)}>Kerb return…</Button>

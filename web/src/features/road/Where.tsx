@@ -1,7 +1,8 @@
-import { sectionAt, sectionHeight } from '@idle-marker/core';
+import { sectionAt, sectionHeight, type SitePoint } from '@idle-marker/core';
 import type { AgainstRoad, Road } from '@idle-marker/records';
 import { cutFillWords, offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
 import { roadRemarks } from '@idle-marker/records';
+import { useHeightUnder, type OpenSurface } from '../../drawings/useSurfaces.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { withUnit } from './useStationGoal.ts';
 import { Steady } from '../../ui/Steady.tsx';
@@ -54,6 +55,25 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
       )}
       {region !== '' && <span className="sr-only">{region}</span>}
     </>
+  );
+}
+
+/** The height of a chosen surface at the very place, and what there is to cut or fill to it. */
+export function OnSurface({ surface, at }: { readonly surface: OpenSurface; readonly at: SitePoint }) {
+  const units = useUnits();
+  const under = useHeightUnder(surface, at);
+  if (!under) return null;
+  return (
+    <p className="text-[15px]" data-testid="on-surface">
+      {under.z === null ? (
+        <span className="text-ink2">{surface.name} has no height here.</span>
+      ) : (
+        <>
+          {surface.name} {units.length(under.z)} {units.unit}
+          {at.z !== null && <strong> · {withUnit(cutFillWords(at.z - under.z, units.lengthUnit), units.unit)}</strong>}
+        </>
+      )}
+    </p>
   );
 }
 
