@@ -1,19 +1,37 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 
+interface SlipProps {
+  readonly head: ReactNode;
+  readonly children: ReactNode;
+  readonly foot?: ReactNode;
+  /** What the slip is about: when it changes, the slip starts again from its top. */
+  readonly topic?: string;
+  /** On a phone it is as long as it has to be: what stands above it leaves it no room, and the whole is moved. Its foot stays in view. */
+  readonly long?: boolean;
+}
+
 /** The page of the field book being written: head, body, foot with the actions; the primary one at the right. */
-/** `topic` names what the slip is about: when it changes, the slip starts again from its top. */
-export function Slip({ head, children, foot, topic = '' }: { head: ReactNode; children: ReactNode; foot?: ReactNode; topic?: string }) {
+export function Slip({ head, children, foot, topic = '', long = false }: SlipProps) {
   const body = useRef<HTMLDivElement>(null);
   useEffect(() => {
     body.current?.scrollTo({ top: 0 });
   }, [topic]);
   return (
-    <section className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[440px] lg:flex-none lg:border-l" aria-label="Slip">
+    <section
+      className={`flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[440px] lg:flex-none lg:border-l ${long ? 'max-md:flex-none' : ''}`}
+      aria-label="Slip"
+    >
       <div className="border-b border-ink px-[18px] py-3">{head}</div>
       <div ref={body} className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Body of the slip">
         {children}
       </div>
-      {foot && <div className="flex flex-wrap items-center justify-between gap-2 border-t border-ink px-[18px] py-3">{foot}</div>}
+      {foot && (
+        <div
+          className={`flex flex-wrap items-center justify-between gap-2 border-t border-ink px-[18px] py-3 ${long ? 'max-md:sticky max-md:bottom-0 max-md:bg-sheet' : ''}`}
+        >
+          {foot}
+        </div>
+      )}
     </section>
   );
 }

@@ -95,7 +95,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
   const pole = shown?.measured ?? null;
   return (
     <>
-      <div className="flex h-full min-h-0 flex-col lg:flex-row">
+      <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
         <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Guidance">
           {now && <Sources now={now} />}
           {stop && plan ? (
@@ -141,6 +141,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           )}
         </section>
         <Slip
+          long
           topic={`${plan?.key ?? ''} ${stop?.mark?.id ?? ''} ${staking.shot?.sight.id ?? ''} ${accepted?.solution.id ?? ''}`}
           head={
             <>

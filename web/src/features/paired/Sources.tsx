@@ -29,7 +29,7 @@ function Source({ part, from, figure, precision, words, good }: SourceProps) {
               </span>
             ))
           : '– '}
-        {precision && <span className="text-[14px] font-normal text-ink2">± {precision}</span>}
+        {precision && <span className="text-[14px] font-normal whitespace-nowrap text-ink2">± {precision}</span>}
       </p>
       <p className={`text-[13px] ${good ? 'text-ink2' : 'font-semibold text-brick'}`}>{words}</p>
     </div>

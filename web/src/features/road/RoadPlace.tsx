@@ -99,7 +99,7 @@ export function Place() {
   const cutFill = at === null || at.z === null || designZ === null ? null : at.z - designZ;
   return (
     <>
-      <div className="flex h-full min-h-0 flex-col lg:flex-row">
+      <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
         <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Along the road">
           <ShiftBadge fact={active.fact} />
           <div className="min-h-[132px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
@@ -207,6 +207,7 @@ export function Place() {
           )}
         </section>
         <Slip
+          long
           topic={`${active.id} ${shooting.trouble ?? ''}`}
           foot={
             <>
