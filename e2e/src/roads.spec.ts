@@ -75,6 +75,20 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   await expect(page.getByTestId('catch-move')).toContainText(/^(Out|In) \d\.\d\d m, and shoot again/);
   await typePlace(page, '4150', '8042', '5.7');
 
+  // What stands at the top is one's own choice, kept on the device.
+  await page.getByText('Figures at the top').click();
+  await page.getByLabel('coordinates and height of the place').check();
+  await expect(page.getByTestId('road-coordinates')).toHaveText(/^E 4.150\.000, N 8.042\.000, height 5\.700$/);
+  await page.getByLabel('what the road is like there, its height, and cut or fill').uncheck();
+  await expect(page.getByTestId('road-height')).toBeHidden();
+  await page.reload();
+  await typePlace(page, '4150', '8042', '5.7');
+  await expect(where).toBeVisible();
+  await expect(page.getByTestId('road-height')).toBeHidden();
+  await page.getByText('Figures at the top').click();
+  await page.getByLabel('what the road is like there, its height, and cut or fill').check();
+  await page.getByLabel('coordinates and height of the place').uncheck();
+
   // The other road in one step, from anywhere.
   await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Slip Lane' });
   await expect(page.getByRole('heading', { name: 'Slip Lane' })).toBeVisible();

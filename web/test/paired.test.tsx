@@ -3,7 +3,6 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import type { Fact } from '@idle-marker/contract';
 import { heightDraft, pairedBodies } from '@idle-marker/records';
 import { LibraryDialog } from '../src/features/equipment/LibraryDialog.tsx';
-import { EditRoad } from '../src/features/design/EditRoad.tsx';
 import { Place as WithReceiver } from '../src/features/paired/PairedPlace.tsx';
 import { Place as Mark } from '../src/features/mark/MarkPlace.tsx';
 import { Place as Prove } from '../src/features/prove/ProvePlace.tsx';
@@ -119,25 +118,5 @@ describe('a pair in the library', () => {
     await waitFor(() =>
       expect(said()[0]).toMatchObject({ body: { what: { kind: 'pair', name: 'Pole 2', receiver: 'Receiver 7', offset: 0.12, checked: null } } }),
     );
-  });
-});
-
-describe('a line that was typed element after element', () => {
-  it('is changed as it was typed', async () => {
-    const story = new Story().control();
-    const { user, unmount } = show(story, <EditRoad fact={null} onClose={nothing} />);
-    const way = 'start 4000, 8000, direction 90\nline 40\ncurve 20 radius 50 right';
-    await user.type(screen.getByLabelText('Name'), 'Haul road');
-    const field = screen.getByLabelText('Its way');
-    await user.click(field);
-    await user.paste(way);
-    const keep = screen.getByRole('button', { name: 'Keep it' });
-    await user.click(keep);
-    await waitFor(() => expect(said()).toHaveLength(1));
-    unmount();
-    const kept = said()[0] as Fact<'alignment'>;
-    expect(kept.body.typed).toEqual({ text: way, unit: 'metre' });
-    show(story, <EditRoad fact={kept} onClose={nothing} />);
-    expect(screen.getByLabelText<HTMLTextAreaElement>('Its way').value).toBe(way);
   });
 });

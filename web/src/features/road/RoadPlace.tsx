@@ -11,7 +11,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useActiveRoad, useRoads, useStationStyle, useStationWord, roadAt, TOUCH } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
+import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { Card, Slip } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PolePad } from '../mark/PolePad.tsx';
@@ -28,6 +28,7 @@ import { ReturnPackage } from './ReturnPackage.tsx';
 import { RoadPackage } from './RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
 import { useGround, useGroundAlong } from './useGround.ts';
+import { ROAD_FIELDS, useRoadFields } from './useRoadFields.ts';
 import { useRoadBoard } from './useRoadBoard.ts';
 import { BySections, OnSurface, Remarks, Where } from './Where.tsx';
 import { MeasureHere } from './MeasureHere.tsx';
@@ -66,6 +67,7 @@ export function Place() {
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const measured = useMemo(() => (active ? measuredAlong(state, active.id) : []), [state, active]);
+  const [fields, showField] = useRoadFields();
   const [marking, setMarking] = useState(false);
   const [returning, setReturning] = useState(false);
   const goal = useStationGoal(active);
@@ -132,7 +134,12 @@ export function Place() {
               stale={subject === POLE && stale}
               waiting={subject === POLE ? 'Search for the pole, or shoot' : 'Give a place'}
             />
-            {against && (
+            {fields.has('coordinates') && at && (
+              <p className="figures text-[15px]" data-testid="road-coordinates">
+                {units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(at[axis])}`).join(', ')}, height {units.length(at.z)}
+              </p>
+            )}
+            {fields.has('height') && against && (
               <p className="text-[17px] leading-snug" data-testid="road-height">
                 {against.on && shapeWords(against.on.kind, against.on.curvature, units.lengthUnit)}
                 {against.on && '; '}
@@ -153,11 +160,11 @@ export function Place() {
                 )}
               </p>
             )}
-            {surface && at && <OnSurface surface={surface} at={at} />}
-            {road.sections.length > 0 && station !== null && against && (
+            {fields.has('surface') && surface && at && <OnSurface surface={surface} at={at} />}
+            {fields.has('sections') && road.sections.length > 0 && station !== null && against && (
               <BySections road={road} station={station} offset={against.nearest.offset} z={at?.z ?? null} />
             )}
-            {goal.move && at && (
+            {fields.has('move') && goal.move && at && (
               <p className="text-[17px] leading-snug font-semibold" data-testid="road-move">
                 {goal.move(at, against)}
               </p>
@@ -320,6 +327,12 @@ export function Place() {
           />
           <MeasureHere key={active.id} active={active} measuring={measuring} gradeString={goal.gradeString} onGo={goal.goTo} />
           <StationTable active={active} onGo={goal.goTo} />
+          <details className="mt-4 border-t border-rule pt-2">
+            <summary className="min-h-11 cursor-pointer text-[17px]">Figures at the top</summary>
+            {ROAD_FIELDS.map(([field, label]) => (
+              <Tick key={field} label={label} checked={fields.has(field)} onChange={(on) => showField(field, on)} />
+            ))}
+          </details>
           <Remarks road={road} style={style} />
         </Slip>
       </div>
