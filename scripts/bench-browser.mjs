@@ -1,15 +1,17 @@
 // Measures the application in Chromium: size of the first load, time from the link's message to the changed sentence,
 // script time of painting while panning 20 000 symbols, a control list of 10 000 rows, and a drawing of 100 000 elements.
-// Start the application first (./start), then: node scripts/bench-browser.mjs [http://127.0.0.1:4180]
+// Starts the application by itself, unless it is told where it runs: node scripts/bench-browser.mjs [http://127.0.0.1:4180]
 import { createRequire } from 'node:module';
 import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { started } from './started.mjs';
 
 const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
-const base = process.argv[2] ?? 'http://127.0.0.1:4180';
+const own = process.argv[2] ? null : await started();
+const base = own?.url ?? process.argv[2];
 const quantile = (values, p) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(p * values.length))];
 
 const browser = await chromium.launch({
@@ -255,3 +257,4 @@ console.log(
 );
 await rm(folder, { recursive: true });
 await browser.close();
+await own?.stop();

@@ -270,6 +270,7 @@ test('heights of a road’s marks from a surface instead of its strings: cut and
 });
 
 test('a junction return: its points and its radius point, with heights of both roads, set from the road’s own page', async ({ page }) => {
+  test.slow();
   await enter(page);
   await place(page, 'Mark').click();
   await atThePole(page, 'Along a road').click();
@@ -300,6 +301,20 @@ test('a junction return: its points and its radius point, with heights of both r
   await expect(dialog).toBeHidden();
   await place(page, 'Work').click();
   await expect(page.getByRole('heading', { name: 'West return' })).toBeVisible();
+
+  // Its middle is set, with the height between both roads; and the radius point, with the heights of both ends.
+  await hurry(page);
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'West return' });
+  for (const [mark, lines] of [
+    ['WR-middle', [/^(CUT|FILL) \d\.\d{3} m to /]],
+    ['WR-radius point', [/radius point/, /^(CUT|FILL) \d\.\d{3} m to begin of West return$/, /^(CUT|FILL) \d\.\d{3} m to end of West return$/]],
+  ] as const) {
+    await page.getByRole('button', { name: mark, exact: true }).click();
+    await setMark(page);
+    for (const line of lines) await expect(page.getByText(line).first()).toBeVisible();
+  }
+  await stored(page);
 });
 
 /** A straight line of 60 m, with the finished road and the subgrade cut across at both ends. */
