@@ -234,6 +234,7 @@ export {
 export { angleAlong, LEAST_ANGLE, type AngleAlong } from './alignment/angle.ts';
 export { crossingTriangles, type CrossingTriangles } from './surface/crossing.ts';
 export { orderedSections, sectionAt, sectionHeight, type DesignedSection, type SectionLine, type SectionPoint } from './alignment/sections.ts';
+export { extentOf, farOff, type Extent, type FarOff } from './plane/farOff.ts';
 export { heightStands, type HeightStand, type HeightStandsInput } from './layout/heightStands.ts';
 export {
   BUSY_CHANNELS,

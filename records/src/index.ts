@@ -100,7 +100,6 @@ export {
   type PairedPlace,
 } from './paired.ts';
 export { measuredAlong, measuredAt, roadShot, type RoadMeasured, type RoadShot } from './roadShots.ts';
-export { extentOf, farOff, type Extent, type FarOff } from './unitDoubt.ts';
 export { fewOf, placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from './heightStands.ts';
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';
 export { dayDrift, type DayDrift } from './drift.ts';

@@ -1,6 +1,7 @@
-import { formatLength, type CrossingTriangles, type LengthUnit } from '@idle-marker/core';
+import { formatLength, type CrossingTriangles, type FarOff, type LengthUnit } from '@idle-marker/core';
 import type { DrawingError, GridError, LeftOut } from '@idle-marker/formats';
 import { landXmlFaultWords } from './landXml.ts';
+import { UNIT_ABBREVIATION } from './vocabulary.ts';
 
 /** Why a drawing or a grid in it can't be used. */
 type DrawingFault = DrawingError | GridError;
@@ -44,4 +45,16 @@ export function drawingWords(fault: DrawingFault): string {
 export function crossingWords(surface: string, { count, first, at }: CrossingTriangles, axes: readonly ('e' | 'n')[], unit: LengthUnit): string {
   const place = axes.map((axis) => `${axis.toUpperCase()} ${formatLength(at[axis], unit, 1)}`).join(', ');
   return `Surface “${surface}” has ${count} triangles that lie over one another, first ${first[0] + 1} and ${first[1] + 1} of the file, at ${place}: there it has two heights, and either may be given. Ask who made it before heights are taken from it.`;
+}
+
+/** Why a drawing lies far from the control of its site, and what to ask. */
+export function farOffWords(doubt: FarOff, unit: LengthUnit): string {
+  switch (doubt.code) {
+    case 'OTHER_UNIT':
+      return `It lies far from the control of this site; were its figures ${doubt.unit}, it would lie on it. Which unit was it drawn in?`;
+    case 'AXES_EXCHANGED':
+      return 'It lies far from the control of this site; with east and north exchanged it would lie on it. Ask who wrote the file.';
+    case 'FAR':
+      return `It lies ${formatLength(doubt.distance, unit, 0)} ${UNIT_ABBREVIATION[unit]} from the control of this site: are these its coordinates? One with its own is brought here by pairs of points.`;
+  }
 }

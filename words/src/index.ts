@@ -64,7 +64,7 @@ export { templateFaultWords } from './template.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { AREA_KIND, hindranceWords } from './areas.ts';
-export { crossingWords, drawingWords, leftOutWords } from './drawing.ts';
+export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
 export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
 export { ALONG_HEAD, ALONG_WORD, NUMBERED_FROM, NUMBERED_NAME, SCHOOLS, type AlongWord, type School, type SchoolTopic } from './schools.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';

@@ -1,20 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
-import { fitSimilarity, RADIANS_PER_DEGREE, type Metres, type SimilarityFit, type PlanPoint } from '@idle-marker/core';
+import { extentOf, farOff, fitSimilarity, RADIANS_PER_DEGREE, type Metres, type SimilarityFit, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import {
-  extentOf,
-  farOff,
-  type FarOff,
-  affectedPackages,
-  alikeName,
-  heightsToAsk,
-  packagesFrom,
-  type AffectedPackage,
-  type HeightOf,
-  type SiteState,
-} from '@idle-marker/records';
+import { affectedPackages, alikeName, heightsToAsk, packagesFrom, type AffectedPackage, type HeightOf, type SiteState } from '@idle-marker/records';
 import type { ReadAlignment } from '@idle-marker/formats';
-import { crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
+import { farOffWords, crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
@@ -27,7 +16,7 @@ import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import type { Underlay } from '../../plan/underlay.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle } from '../../site/useRoads.ts';
-import { useUnits, type Units } from '../../site/useUnits.ts';
+import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Field, Tick } from '../../ui/Field.tsx';
@@ -73,18 +62,6 @@ const cornersOf = ([w, s, e, n]: readonly [number, number, number, number]): Pla
   { e, n },
 ];
 
-/** Why a drawing lies far from the control, and what to do. */
-function farOffText(doubt: FarOff, units: Units): string {
-  switch (doubt.code) {
-    case 'OTHER_UNIT':
-      return `It lies far from the control of this site; were its figures ${doubt.unit}, it would lie on it. Which unit was it drawn in?`;
-    case 'AXES_EXCHANGED':
-      return 'It lies far from the control of this site; with east and north exchanged it would lie on it. Ask who wrote the file.';
-    case 'FAR':
-      return `It lies ${units.length(doubt.distance, 0)} ${units.unit} from the control of this site: are these its coordinates? One with its own is brought here by pairs of points.`;
-  }
-}
-
 /** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
 export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialogProps) {
   const { state, say } = useSite();
@@ -120,8 +97,15 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
   const doubt = useMemo(() => {
     if (!read || !usedUnit || ownPlace) return null;
     const along = read.summary.alignments.flatMap(({ definition }) => definition.elements.flatMap(({ start, end }) => [start, end]));
-    const extent = extentOf([...along, ...(read.summary.extent ? cornersOf(read.summary.extent) : [])]);
-    return extent && farOff(state, extent, usedUnit.metres);
+    const control = state.control.flatMap(
+      ({
+        revision: {
+          body: { e, n },
+        },
+      }) => (e === null || n === null ? [] : [{ e, n }]),
+    );
+    const [site, extent] = [extentOf(control), extentOf([...along, ...(read.summary.extent ? cornersOf(read.summary.extent) : [])])];
+    return site && extent && farOff(site, extent, usedUnit.metres);
   }, [read, usedUnit, ownPlace, state]);
 
   const choose = async (chosen: File | undefined) => {
@@ -304,7 +288,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
                 ))}
               </ul>
             )}
-            {doubt && <p className="mt-2 text-[14px] font-medium text-ochre">{farOffText(doubt, units)}</p>}
+            {doubt && <p className="mt-2 text-[14px] font-medium text-ochre">{farOffWords(doubt, units.lengthUnit)}</p>}
             {read?.summary.surfaces.map(
               ({ name: surface, crossing }) =>
                 crossing && (

@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { drawingOfRevision, hubPlans, keepMoved, roundBeside } from '@idle-marker/records';
-import { HEIGHT_REFERENCE, MARK_KIND, MARK_TOOLS, outlineErrorWords, ROUNDING, toleranceWords, type Rounding } from '@idle-marker/words';
+import { HEIGHT_REFERENCE, MARK_KIND, MARK_TOOLS, outlineErrorWords, ROUNDING, type Rounding } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
-import { PackageHeadFields, usePackageHead } from './PackageHead.tsx';
+import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from './PackageHead.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
 import { useWithHeights } from './useWithHeights.ts';
 import { EMPTY_ITEM, itemDraftOf, readItem, stepsOf, type DraftItem, type Item } from './itemDraft.ts';
@@ -106,25 +106,22 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       wide
       title={work ? `${work.body.name}: new revision` : 'New work package'}
       foot={
-        <>
-          <span className="mr-auto text-ink2">
-            {plans?.ok
+        <PackageFoot
+          isNew={work === null}
+          said={
+            plans?.ok
               ? `${plans.value.length} ${plans.value.length === 1 ? 'mark' : 'marks'}${unclear > 0 ? `, ${unclear} closer to the outline than the offset` : ''}`
-              : 'No marks yet'}
-          </span>
-          <Button onClick={onClose}>Cancel</Button>
-          <Button look="primary" onClick={() => void save()}>
-            {work ? 'Keep as new revision' : 'Make package'}
-          </Button>
-        </>
+              : 'No marks yet'
+          }
+          onClose={onClose}
+          onSave={() => void save()}
+        />
       }
     >
       <div className="grid gap-3 sm:grid-cols-3">
         <PackageHeadFields head={head} tried={tried} />
-        <Choice
-          label="Tolerance class"
+        <ClassChoice
           value={classId}
-          options={state.settings.classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, units.lengthUnit)}`] as const)}
           onChange={(next) => {
             setClassId(next);
             const usual = state.settings.classes.find((each) => each.id === next)?.offset ?? null;

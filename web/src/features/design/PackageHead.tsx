@@ -1,9 +1,11 @@
-/** What every work package is asked first: its name, who asked for it, and what its marks begin with. */
+/** What the dialogs of work packages share: name, who asked for it, what its marks begin with, its class, and how it is kept. */
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';
+import { toleranceWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { Field } from '../../ui/Field.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
 
 export interface PackageHead {
   readonly name: string;
@@ -59,6 +61,41 @@ export function PackageHeadFields({ head, tried }: { readonly head: PackageHead;
         onChange={(event) => head.change({ prefix: event.target.value })}
         error={shown(errors.prefix)}
       />
+    </>
+  );
+}
+
+/** The class that its marks have to meet. */
+export function ClassChoice({ value, onChange }: { readonly value: string; onChange(id: string): void }) {
+  const { classes, lengthUnit } = useSite().state.settings;
+  return (
+    <Choice
+      label="Tolerance class"
+      value={value}
+      options={classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, lengthUnit)}`] as const)}
+      onChange={onChange}
+    />
+  );
+}
+
+interface PackageFootProps {
+  /** A new revision of one, or a new one. */
+  readonly isNew: boolean;
+  /** What it comes to: how many marks. */
+  readonly said: string;
+  onClose(): void;
+  onSave(): void;
+}
+
+/** What it comes to, and to keep it or not. */
+export function PackageFoot({ isNew, said, onClose, onSave }: PackageFootProps) {
+  return (
+    <>
+      <span className="mr-auto text-ink2">{said}</span>
+      <Button onClick={onClose}>Cancel</Button>
+      <Button look="primary" onClick={onSave}>
+        {isNew ? 'Make package' : 'Keep as new revision'}
+      </Button>
     </>
   );
 }

@@ -2,15 +2,14 @@ import { useMemo, useState } from 'react';
 import { RADIANS_PER_DEGREE, stationsShown } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { drawnReturn, hubPlans, returnBetween, returnItem, type ReturnSide } from '@idle-marker/records';
-import { gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWords, toleranceWords } from '@idle-marker/words';
+import { gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWords } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { typedStation, useRoads, useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
-import { PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
-import { Button } from '../../ui/Button.tsx';
+import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -170,23 +169,12 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
       wide
       title={work ? `${work.body.name}: new revision` : 'A kerb return'}
       foot={
-        <>
-          <span className="mr-auto text-ink2">{plans?.ok ? `${plans.value.length} marks` : 'No marks yet'}</span>
-          <Button onClick={onClose}>Cancel</Button>
-          <Button look="primary" onClick={() => void save()}>
-            {work ? 'Keep as new revision' : 'Make package'}
-          </Button>
-        </>
+        <PackageFoot isNew={work === null} said={plans?.ok ? `${plans.value.length} marks` : 'No marks yet'} onClose={onClose} onSave={() => void save()} />
       }
     >
       <div className="grid gap-3 sm:grid-cols-4">
         <PackageHeadFields head={head} tried={tried} />
-        <Choice
-          label="Tolerance class"
-          value={classId}
-          options={state.settings.classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, units.lengthUnit)}`] as const)}
-          onChange={setClassId}
-        />
+        <ClassChoice value={classId} onChange={setClassId} />
         <Field
           label="Radius"
           unit={units.unit}

@@ -15,15 +15,13 @@ import {
   stationReasonWords,
   stationText,
   stringWords,
-  toleranceWords,
   type Rounding,
 } from '@idle-marker/words';
 import { heightsOf, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { typedStation, useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
-import { PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
-import { Button } from '../../ui/Button.tsx';
+import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -177,13 +175,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       wide
       title={work ? `${work.body.name}: new revision` : `Marks along ${road.name}`}
       foot={
-        <>
-          <span className="mr-auto text-ink2">{plans?.ok ? `${plans.value.length} marks` : 'No marks yet'}</span>
-          <Button onClick={onClose}>Cancel</Button>
-          <Button look="primary" onClick={() => void save()}>
-            {work ? 'Keep as new revision' : 'Make package'}
-          </Button>
-        </>
+        <PackageFoot isNew={work === null} said={plans?.ok ? `${plans.value.length} marks` : 'No marks yet'} onClose={onClose} onSave={() => void save()} />
       }
     >
       <div className="grid gap-3 sm:grid-cols-3">
@@ -214,12 +206,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           options={[[NONE, 'nothing else'], ...grades.filter(([each]) => each !== gradeString)]}
           onChange={setAlsoString}
         />
-        <Choice
-          label="Tolerance class"
-          value={classId}
-          options={state.settings.classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, units.lengthUnit)}`] as const)}
-          onChange={setClassId}
-        />
+        <ClassChoice value={classId} onChange={setClassId} />
         <Choice
           label="What kind of mark"
           value={markKind}

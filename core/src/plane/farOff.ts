@@ -1,6 +1,6 @@
 /** Whether a drawing lies on its site: one in another unit, or with its axes exchanged, lies far off, and where tells which. */
-import type { Metres, PlanPoint } from '@idle-marker/core';
-import type { SiteState } from './state.ts';
+import type { Metres } from '../quantity/unit.ts';
+import type { PlanPoint } from './point.ts';
 
 /** West, south, east, north; metres. */
 export type Extent = readonly [Metres, Metres, Metres, Metres];
@@ -35,12 +35,11 @@ export function extentOf(places: readonly PlanPoint[]): Extent | null {
 }
 
 /**
- * What to ask about a drawing that lies far from the control; null where it lies on the site, or there is no control to tell.
+ * What to ask about a drawing that lies far from where it should; null where it lies there.
+ * @param site extent of the control
  * @param metresPerUnit of the figures as they were taken
  */
-export function farOff(state: SiteState, drawn: Extent, metresPerUnit: number): FarOff | null {
-  const site = extentOf(state.control.flatMap(({ revision: { body } }) => (body.e === null || body.n === null ? [] : [{ e: body.e, n: body.n }])));
-  if (!site) return null;
+export function farOff(site: Extent, drawn: Extent, metresPerUnit: number): FarOff | null {
   const size = Math.max(site[2] - site[0], site[3] - site[1], drawn[2] - drawn[0], drawn[3] - drawn[1], LEAST_SIZE);
   const [here, there] = [middleOf(site), middleOf(drawn)];
   const off = ({ e, n }: PlanPoint): Metres => Math.hypot(e - here.e, n - here.n);
