@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { SHIPPED_CONVENTIONS } from '@idle-marker/core';
 import { canonicalJson, compute, digestOf, FACT_TYPES, invalidFact, referencesOf, type AnyFact, type FactType } from '../src/index.ts';
 
 let made = 0;
@@ -301,6 +302,7 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
       body: { item: a, what: { kind: 'target', name: 'Round prism', form: 'round', constantMm: 0, ownHeight: 0 }, retired: false, supersedes: b },
       refs: [b],
     },
+    convention: { body: { convention: a, rules: { ...SHIPPED_CONVENTIONS.kerbFace, name: 'As the kerb crew wants it' }, retired: false, supersedes: b }, refs: [b] },
     note: { body: { text: 'x' }, refs: [] },
   };
 }

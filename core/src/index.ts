@@ -206,7 +206,38 @@ export {
   type MoveInput,
   type Viewpoint,
 } from './guidance/viewpoint.ts';
-export { stakeLines, type AngleMark, type CornerMeaning, type HeightReference, type StakeContent, type StakeLine } from './lath/stakeText.ts';
+export {
+  heightTerm,
+  kerbPartOf,
+  offsetTerm,
+  stakeSides,
+  type AngleMark,
+  type CornerMeaning,
+  type HeightReference,
+  type PointOnMark,
+  type StakeContent,
+  type StakeLine,
+} from './lath/stakeText.ts';
+export {
+  conventionFaults,
+  roomOn,
+  roundingStep,
+  STAKE_MARK_KINDS,
+  STAKE_PARTS,
+  STAKE_SIDES,
+  STAKE_TERMS,
+  type ConventionFault,
+  type ConventionLine,
+  type FigureRounding,
+  type LathSize,
+  type StakeConvention,
+  type StakeMarkKind,
+  type StakePart,
+  type StakeSide,
+  type StakeTerm,
+} from './lath/convention.ts';
+export { fitStake, type FittedLine, type StakeFaces, type StakeNotice, type WrittenLine } from './lath/fit.ts';
+export { isShipped, SHIPPED_CONVENTIONS, type ShippedConvention } from './lath/shipped.ts';
 export { normal, uniform, type Draw } from './simulator/random.ts';
 export { fixOf, newReceiver, skyHiddenBy, type SimulatedReceiver } from './simulator/receiver.ts';
 export {

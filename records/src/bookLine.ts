@@ -70,6 +70,11 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       return { topic: 'site', text: `Site settings: ${fact.body.name}` };
     case 'member':
       return { topic: 'site', text: `${fact.body.name} joins` };
+    case 'convention':
+      return {
+        topic: 'site',
+        text: `How stakes are written: ${fact.body.rules.name}${fact.body.retired ? ', put aside' : fact.body.supersedes ? ', changed' : ''}`,
+      };
     case 'control': {
       const { name, e, n, z, condition, supersedes, source, note } = fact.body;
       const what = supersedes ? 'new revision' : 'listed';

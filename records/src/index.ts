@@ -27,6 +27,7 @@ export {
   type SightGroup,
   type UseFlags,
 } from './observations.ts';
+export { conventionFor, conventionsOf, offsetAsSet, pointOf, stakeContent, stakeOf, stakeStyle, type AsSet, type NamedConvention } from './conventions.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export {
   alternativesFor,

@@ -1,7 +1,8 @@
 /** Bodies of the facts that a morning's work makes: the same whoever makes them. */
-import { CORE_VERSION, stakeLines, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type ResectionResult, type SitePoint } from '@idle-marker/core';
+import { CORE_VERSION, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type ResectionResult, type SitePoint, type StakeSide } from '@idle-marker/core';
 import { digestOf, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
-import { stakeWords } from '@idle-marker/words';
+import { stakeTextOf } from '@idle-marker/words';
+import { conventionFor, offsetAsSet, pointOf, stakeOf } from './conventions.ts';
 import type { UseFlags } from './observations.ts';
 import type { SiteState } from './state.ts';
 import type { StationDraft } from './stationDraft.ts';
@@ -151,21 +152,16 @@ export const toleranceOf = (state: SiteState, work: Fact<'package'>): number =>
 /** A mark as set. Cut and fill are counted from the hub, so a mark whose hub was not shot has none. */
 export function markBody(state: SiteState, { solution, work, plan, sight, stake, hubZ, ...setting }: MarkSetting): FactBody<'mark'> {
   const cutFill = hubZ === null || plan.designZ === null ? null : hubZ - plan.designZ;
-  const { heightReference, also, rounding } = work.body;
-  const content = {
-    name: plan.name,
-    offset: plan.offset,
-    to: plan.corner,
-    meaning: plan.meaning,
-    cutFill,
-    heightReference,
-    also: plan.road?.also
-      ? { heightReference, to: plan.road.also.to, cutFill: hubZ === null || plan.road.also.z === null ? null : hubZ - plan.road.also.z }
-      : also
-        ? { heightReference: also.heightReference, cutFill: cutFill === null ? null : cutFill - also.above }
-        : null,
-    road: plan.road ?? null,
+  const within = Math.hypot(stake.deltaE, stake.deltaN) <= toleranceOf(state, work);
+  const asSet = {
+    place: stake.measured,
+    within,
+    hubZ,
+    day: sight.at.slice(0, 10),
+    by: state.members.find((member) => member.id === sight.by)?.body.name ?? '',
   };
+  const { faces } = stakeOf(state, work.body, plan, asSet);
+  const lines = (side: StakeSide) => faces[side].map(({ text, ruled, unusual }) => ({ text, ruled, unusual }));
   return {
     package: work.id,
     key: plan.key,
@@ -181,13 +177,22 @@ export function markBody(state: SiteState, { solution, work, plan, sight, stake,
     place: { e: stake.measured.e, n: stake.measured.n, z: stake.measured.z },
     dEMm: -stake.deltaE * 1000,
     dNMm: -stake.deltaN * 1000,
-    within: Math.hypot(stake.deltaE, stake.deltaN) <= toleranceOf(state, work),
+    within,
     hubZ,
     groundZ: setting.groundZ,
     designZ: plan.designZ,
     cutFill,
     ...(setting.firm === undefined ? {} : { firm: setting.firm }),
-    stakeText: stakeWords(stakeLines(content), state.settings.convention, state.settings.lengthUnit, rounding),
+    stakeText: stakeTextOf(faces),
+    written: {
+      convention: conventionFor(state, work.body).id,
+      point: pointOf(work.body),
+      front: lines('front'),
+      back: lines('back'),
+      left: lines('left'),
+      right: lines('right'),
+    },
+    offset: offsetAsSet(plan, stake.measured),
     shots: setting.shots,
     note: '',
     supersedes: setting.supersedes,

@@ -54,6 +54,8 @@ export interface SiteState {
   readonly photos: ReadonlyMap<string, readonly Fact<'photo'>[]>;
   /** The library, by name; the latest revision of each item that is not retired. */
   readonly equipment: readonly Fact<'equipment'>[];
+  /** How stakes are written here, by name, beside what ships. */
+  readonly conventions: readonly Fact<'convention'>[];
   readonly corrections: readonly Fact<'correction'>[];
   /** Grids in force, by name. */
   readonly grids: readonly Fact<'grid'>[];
@@ -129,6 +131,11 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
       standing('equipment'),
       ({ body }) => body.item,
       ({ body }) => body.what.name,
+    ),
+    conventions: inForceByName(
+      standing('convention'),
+      ({ body }) => body.convention,
+      ({ body }) => body.rules.name,
     ),
     corrections,
     grids: inForceByName(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { angleAlong, elementsAlong, planDistance, sectionHeight, stakeLines, stationsShown, type StationListRule } from '@idle-marker/core';
+import { angleAlong, elementsAlong, planDistance, sectionHeight, stationsShown, type StationListRule } from '@idle-marker/core';
 import { invalidFact, type FactBody } from '@idle-marker/contract';
-import { catchMoveWords, hubPlaceWords, shortStation, slopeStakeWords, stakeWords, stationReasonWords } from '@idle-marker/words';
+import { catchMoveWords, hubPlaceWords, shortStation, slopeStakeWords, stakeTextOf, stationReasonWords } from '@idle-marker/words';
 import {
   againstRoad,
   alignmentPart,
@@ -22,6 +22,7 @@ import {
   placeBeyondRoad,
   placeOnRoad,
   roadItem,
+  stakeOf,
   roadShot,
   roadOf,
   roadOfItem,
@@ -238,8 +239,8 @@ describe('work along a road', () => {
     expect(one.road!.angle!.toCorner).toBeCloseTo(2 / Math.cos(Math.PI / 6), 9);
     expect(planDistance(one.place, one.design)).toBeCloseTo(one.road!.angle!.toCorner, 9);
     expect(hubPlaceWords(one, 'metre')).toMatch(/off both lines: to the corner it is 2\.309 m, not the offset\. Strap along both lines$/);
-    const lines = stakeWords(stakeLines({ ...one, to: one.corner, cutFill: null, heightReference: 'string', road: one.road! }), 'plainWords', 'metre');
-    expect(lines).toContain('OFF BOTH LINES, corner at 2.309 m');
+    const written = stakeOf(new Story().state, new Story().work().body, one, null);
+    expect(stakeTextOf(written.faces)).toContain('OFF BOTH LINES, corner at 2.309 m');
 
     // On the string itself there is one mark, in its corner; asked again, the angle is one station.
     expect(plansOf('on').plans.map(({ name, road: part }) => [name, part!.angle])[1]).toEqual(['K-0+040', undefined]);

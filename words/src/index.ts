@@ -6,7 +6,6 @@ export {
   TREND_PROPOSAL,
   VISIT,
   HEIGHT_REFERENCE,
-  HEIGHT_REFERENCE_SHORT,
   LENGTH_DECIMALS,
   MEANING,
   STANDING,
@@ -15,7 +14,9 @@ export {
   UNIT_ABBREVIATION,
   UNIT_NAME,
 } from './vocabulary.ts';
-export { angleWords, cutFillWords, hubPlaceWords, stakeWords, type StakeConvention } from './stakeLines.ts';
+export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
+export { otherReadings, stakeTextOf, writtenStake, type StakeStyle, type StakeTextNotice, type WrittenStake } from './stakeText.ts';
+export { crewWords, filled, LANGUAGES, type CrewWords } from './languages/index.ts';
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit, toleranceWords } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';

@@ -1,8 +1,8 @@
 /** How finely a crew reads: what is written is rounded for them, what is kept is exact. */
-import { formatFeetInches, formatLength, lengthFromMetres, type LengthUnit, type Metres } from '@idle-marker/core';
+import { formatFeetInches, formatLength, lengthFromMetres, type FigureRounding, type LengthUnit, type Metres } from '@idle-marker/core';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
 
-export type Rounding = 'finest' | 'hundredth' | 'tenth' | 'sixteenth';
+export type Rounding = FigureRounding;
 
 const DECIMALS: Readonly<Record<Exclude<Rounding, 'sixteenth'>, number>> = { finest: LENGTH_DECIMALS, hundredth: 2, tenth: 1 };
 

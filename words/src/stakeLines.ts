@@ -1,53 +1,12 @@
-import { formatLength, type AngleMark, type CornerMeaning, type HeightReference, type LengthUnit, type StakeLine } from '@idle-marker/core';
+import { formatLength, type AngleMark, type CornerMeaning, type LengthUnit } from '@idle-marker/core';
 import { isNothing, writtenLength, type Rounding } from './rounding.ts';
-import { gradeWords, stringWords } from './road.ts';
-import { HEIGHT_REFERENCE, HEIGHT_REFERENCE_SHORT, LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
-
-const ANGLE_PART = { back: 'BACK: square to the line behind', ahead: 'AHEAD: square to the line ahead' } as const;
+import { stringWords } from './road.ts';
+import { LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 /** How a mark at an angle stands to the two lines that meet there. */
 export function angleWords({ part, toCorner }: AngleMark, unit: LengthUnit): string {
   if (part !== 'inside') return part === 'back' ? 'square to the line behind' : 'square to the line ahead';
   return `off both lines: to the corner it is ${formatLength(toCorner, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}, not the offset. Strap along both lines`;
-}
-
-export type StakeConvention = 'plainWords' | 'shortForms';
-
-/** The words that are written on the stake, one entry a line. */
-export function stakeWords(lines: readonly StakeLine[], convention: StakeConvention, unit: LengthUnit, rounding: Rounding = 'finest'): string[] {
-  const short = convention === 'shortForms';
-  // Feet and inches carry their own signs.
-  const length = (metres: number) => `${writtenLength(metres, unit, rounding)}${short || rounding === 'sixteenth' ? '' : ` ${UNIT_ABBREVIATION[unit]}`}`;
-  const feature = ({ heightReference, string }: { readonly heightReference: HeightReference; readonly string?: string }): string =>
-    string !== undefined ? gradeWords(string) : short ? HEIGHT_REFERENCE_SHORT[heightReference] : HEIGHT_REFERENCE[heightReference];
-  return lines.map((line) => {
-    switch (line.line) {
-      case 'offset':
-        if (line.offset === 0) return 'no offset';
-        return short ? `${length(line.offset)} O/S` : `${length(line.offset)} offset`;
-      case 'to':
-        return `${line.on ? 'on' : 'to'} ${line.to}, ${MEANING[line.meaning]}`;
-      case 'string':
-        return `${line.on ? 'on' : 'to'} ${stringWords(line.string)}`;
-      case 'station':
-        return `${line.station} ${line.road}`;
-      case 'why':
-        return line.why;
-      case 'angle':
-        // An offset from two lines that is read as the distance to the corner puts the form too near.
-        return line.part === 'inside' ? `OFF BOTH LINES, corner at ${length(line.toCorner)}` : ANGLE_PART[line.part];
-      case 'cut':
-      case 'fill':
-        if (isNothing(line.by, unit, rounding)) return `ON GRADE, ${feature(line)}`;
-        return `${line.line.toUpperCase()} ${length(line.by)} to ${feature(line)}`;
-      case 'grade':
-        return `ON GRADE, ${feature(line)}`;
-      case 'noHeight':
-        return 'no height';
-      case 'name':
-        return line.name;
-    }
-  });
 }
 
 /** "CUT 0.120" or "FILL 0.332" or "ON GRADE": never a bare sign. */

@@ -28,18 +28,6 @@ export const HEIGHT_REFERENCE: Readonly<Record<HeightReference, string>> = {
   string: 'line named on the stake',
 };
 
-/** Short forms for a stake, each with the one meaning above. */
-export const HEIGHT_REFERENCE_SHORT: Readonly<Record<HeightReference, string>> = {
-  finishedFloor: 'FFL',
-  topOfWall: 'TOW',
-  underside: 'U/S',
-  invert: 'INV',
-  topOfKerb: 'TOK',
-  subgrade: 'SG',
-  surface: 'DS',
-  string: 'LINE',
-};
-
 export const STANDING: Readonly<Record<Standing, string>> = {
   held: 'held',
   open: 'open',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { stakeLines, VIEWPOINTS, type Explanation } from '@idle-marker/core';
+import { VIEWPOINTS, type Explanation } from '@idle-marker/core';
 import {
   cutFillWords,
   DIRECTION_WORDS,
@@ -9,7 +9,6 @@ import {
   proofVerdict,
   reasonWords,
   smallLength,
-  stakeWords,
   stationErrorSentence,
   stepWords,
   tapeWords,
@@ -41,28 +40,6 @@ describe('moves', () => {
 });
 
 describe('stakes', () => {
-  const content = { name: 'TH-B3', offset: 2, to: 'B3', meaning: 'outsideFace', cutFill: -0.332, heightReference: 'finishedFloor' } as const;
-
-  it('are written in plain words or short forms', () => {
-    expect(stakeWords(stakeLines(content), 'plainWords', 'metre')).toEqual([
-      '2.000 m offset',
-      'to B3, outside face',
-      'FILL 0.332 m to finished floor',
-      'TH-B3',
-    ]);
-    expect(stakeWords(stakeLines({ ...content, cutFill: 0.12 }), 'shortForms', 'metre')).toEqual([
-      '2.000 O/S',
-      'to B3, outside face',
-      'CUT 0.120 to FFL',
-      'TH-B3',
-    ]);
-  });
-
-  it('say grade, and say when there is no height', () => {
-    expect(stakeWords(stakeLines({ ...content, cutFill: 0.0004 }), 'plainWords', 'metre')[2]).toBe('ON GRADE, finished floor');
-    expect(stakeWords(stakeLines({ ...content, cutFill: null }), 'plainWords', 'metre')[2]).toBe('no height');
-  });
-
   it('have cut above design and fill below, never a sign', () => {
     expect(cutFillWords(0.061, 'metre')).toBe('CUT 0.061');
     expect(cutFillWords(-0.332, 'metre')).toBe('FILL 0.332');

@@ -1,6 +1,6 @@
 /** What is said at the pole about lines, columns, bolts, piles and care: whole sentences, sides in words, never a bare sign. */
 import { describe, expect, it } from '@jest/globals';
-import { faceAgainstLine, fitPattern, stakeLines, type FaceShot } from '@idle-marker/core';
+import { faceAgainstLine, fitPattern, type FaceShot } from '@idle-marker/core';
 import {
   alongWords,
   CARE,
@@ -19,7 +19,6 @@ import {
   rakeWords,
   ROUNDING,
   sideWords,
-  stakeWords,
   toleranceWords,
   writtenLength,
 } from '../src/index.ts';
@@ -160,24 +159,6 @@ describe('figures for a crew', () => {
     expect(cutFillWords(0.002 * FOOT, 'foot', 'hundredth')).toBe('ON GRADE');
     expect(toleranceWords({ planMm: 6, heightMm: 5 }, 'metre')).toBe('6 / 5 mm');
     expect(toleranceWords({ planMm: 6.096, heightMm: 3.048 }, 'foot')).toBe('0.020 / 0.010 ft');
-  });
-  it('stand for two features on one stake', () => {
-    const lines = stakeLines({
-      name: 'W-1',
-      offset: 2,
-      to: 'W1',
-      meaning: 'outsideFace',
-      cutFill: 0.4,
-      heightReference: 'topOfWall',
-      also: { cutFill: 1.6, heightReference: 'underside' },
-    });
-    expect(stakeWords(lines, 'plainWords', 'metre', 'hundredth')).toEqual([
-      '2.00 m offset',
-      'to W1, outside face',
-      'CUT 0.40 m to top of wall',
-      'CUT 1.60 m to underside',
-      'W-1',
-    ]);
   });
 });
 

@@ -5,6 +5,7 @@ import { AsBuiltBody } from './bodies/asBuilt.ts';
 import { CareBody } from './bodies/care.ts';
 import { ControlBody, PhotoBody, VisitBody } from './bodies/control.ts';
 import { AreaBody, DrawingBody, GridBody } from './bodies/design.ts';
+import { ConventionBody } from './bodies/convention.ts';
 import { EquipmentBody } from './bodies/equipment.ts';
 import { DeferralBody, DirectionBody, FindingBody, ProofBody, ResightBody, TapeBody } from './bodies/proof.ts';
 import { MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
@@ -22,6 +23,7 @@ export const FACT_BODIES = {
   visit: VisitBody,
   photo: PhotoBody,
   equipment: EquipmentBody,
+  convention: ConventionBody,
   occupation: OccupationBody,
   sight: SightBody,
   pairing: PairingBody,

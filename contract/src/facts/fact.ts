@@ -116,6 +116,7 @@ export function referencesOf(fact: AnyFact): string[] {
       refs.push(fact.body.over?.revision ?? null);
       break;
     case 'equipment':
+    case 'convention':
     case 'grid':
     case 'area':
     case 'drawing':

@@ -1,11 +1,18 @@
 /** What is written on a stake, line by line, as data: the words are put to it in one place. */
 import type { Metres } from '../quantity/unit.ts';
+import { STAKE_SIDES, type StakeConvention, type StakePart, type StakeSide, type StakeTerm } from './convention.ts';
 
 /** Feature that heights are given to; `string` is a line of a road, named at each mark. */
 export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade' | 'surface' | 'string';
 
 /** What the corner of an item means. */
 export type CornerMeaning = 'outsideFace' | 'insideFace' | 'wallCentre' | 'gridLine' | 'waterLine' | 'centre' | 'edge';
+
+/** Part of a kerb, as the end of the name of its string. */
+export type KerbPart = 'face' | 'back' | 'flowLine';
+
+/** What exactly on the mark is the point that every figure starts at. */
+export type PointOnMark = 'nail' | 'tack' | 'hubCentre' | 'top' | 'crossing' | 'punch';
 
 /** A mark at an angle of a line: square to the line behind or ahead of it, or inside, off both lines and farther from the corner than that. */
 export interface AngleMark {
@@ -16,14 +23,20 @@ export interface AngleMark {
 
 export interface StakeContent {
   readonly name: string;
-  /** Level distance from hub to feature. */
+  /** Level distance from hub to feature, as it was planned. */
   readonly offset: Metres;
+  /** The same from where the mark stands; the planned one where it is not set yet. */
+  readonly offsetAsSet: Metres;
+  /** It stands inside its tolerance. */
+  readonly within: boolean;
   /** Name of the corner or line that the offset leads to. */
   readonly to: string;
   readonly meaning: CornerMeaning;
   /** Hub height minus design height: positive cut, negative fill. Null when no height was measured or asked. */
   readonly cutFill: Metres | null;
   readonly heightReference: HeightReference;
+  readonly hubZ: Metres | null;
+  readonly designZ: Metres | null;
   /** A second feature that the same hub is written for. */
   readonly also?: {
     readonly cutFill: Metres | null;
@@ -32,46 +45,114 @@ export interface StakeContent {
   } | null;
   /** Along a road: the names of what offset and height lead to, and what changes at the station. */
   readonly road?: { readonly name: string; readonly to: string; readonly gradeTo: string; readonly why: string; readonly angle?: AngleMark | undefined } | null;
+  readonly package: string;
+  readonly point: PointOnMark;
+  readonly tolerance: { readonly plan: Metres; readonly height: Metres } | null;
+  /** Day it was set, and by whom; null while it is not. */
+  readonly set: { readonly day: string; readonly by: string } | null;
+}
+
+interface Leading {
+  /** It leads to something that is not usual here. */
+  readonly unusual: boolean;
 }
 
 export type StakeLine =
   | { readonly line: 'offset'; readonly offset: Metres }
-  | { readonly line: 'to'; readonly to: string; readonly meaning: CornerMeaning; /** The mark stands on it. */ readonly on: boolean }
-  | { readonly line: 'string'; readonly string: string; /** The mark stands on it. */ readonly on: boolean }
+  | ({ readonly line: 'to'; readonly to: string; readonly meaning: CornerMeaning; /** The mark stands on it. */ readonly on: boolean } & Leading)
+  | ({ readonly line: 'string'; readonly string: string; /** The mark stands on it. */ readonly on: boolean } & Leading)
   | { readonly line: 'station'; readonly station: string; readonly road: string }
   | { readonly line: 'why'; readonly why: string }
   | ({ readonly line: 'angle' } & AngleMark)
-  | {
+  | ({
       readonly line: 'cut' | 'fill' | 'grade';
       readonly by: Metres;
       readonly heightReference: HeightReference;
       /** The string that it leads to, instead. */ readonly string?: string;
-    }
+    } & Leading)
   | { readonly line: 'noHeight' }
+  | { readonly line: 'hubHeight' | 'designHeight'; readonly z: Metres }
+  | { readonly line: 'package'; readonly package: string }
+  | { readonly line: 'startsAt'; readonly point: PointOnMark }
+  | { readonly line: 'tolerance'; readonly plan: Metres; readonly height: Metres }
+  | { readonly line: 'set'; readonly day: string; readonly by: string }
   | { readonly line: 'name'; readonly name: string };
 
+export interface PlacedLine {
+  readonly part: StakePart;
+  readonly content: StakeLine;
+  readonly ruled: boolean;
+}
+
+/** The part of a kerb that a string is, from the end of its name; null for any other line. */
+export const kerbPartOf = (string: string): KerbPart | null => (/\.(face|back|flowLine)$/.exec(string)?.[1] as KerbPart | undefined) ?? null;
+
+/** The term by which a convention knows what an offset leads to. */
+export const offsetTerm = ({ meaning, road }: Pick<StakeContent, 'meaning' | 'road'>): StakeTerm | null => (road ? kerbPartOf(road.to) : meaning);
+/** The term by which it knows what a height leads to: along the face of a kerb that is its top. */
+export function heightTerm(reference: HeightReference, string: string | undefined): StakeTerm | null {
+  if (string === undefined) return reference;
+  const part = kerbPartOf(string);
+  return part === 'face' ? 'topOfKerb' : part;
+}
+
+const isUnusual = (term: StakeTerm | null, usual: readonly StakeTerm[]): boolean => usual.length > 0 && term !== null && !usual.includes(term);
+
 /** Cut and fill that round to nothing at `decimals` of metres are "on grade". */
-export function stakeLines(content: StakeContent, decimals = 3): StakeLine[] {
+export function stakeLine(
+  part: StakePart,
+  content: StakeContent,
+  { usual, offsetFigure }: Pick<StakeConvention, 'usual' | 'offsetFigure'>,
+  decimals = 3,
+): StakeLine | null {
   const { road } = content;
   const on = content.offset === 0;
-  const lines: StakeLine[] = [
-    { line: 'offset', offset: content.offset },
-    ...(road
-      ? [
-          ...(road.angle ? [{ line: 'angle' as const, ...road.angle }] : []),
-          { line: 'string' as const, string: road.to, on },
-          { line: 'station' as const, station: content.to, road: road.name },
-        ]
-      : [{ line: 'to' as const, to: content.to, meaning: content.meaning, on }]),
-  ];
   const heightLine = (cutFill: Metres, heightReference: HeightReference, string?: string): StakeLine => {
     const rounded = Number(cutFill.toFixed(decimals));
     const line = rounded > 0 ? 'cut' : rounded < 0 ? 'fill' : 'grade';
-    return { line, by: Math.abs(cutFill), heightReference, ...(string === undefined ? {} : { string }) };
+    const unusual = isUnusual(heightTerm(heightReference, string), usual.heightTo);
+    return { line, by: Math.abs(cutFill), heightReference, unusual, ...(string === undefined ? {} : { string }) };
   };
-  lines.push(content.cutFill === null ? { line: 'noHeight' } : heightLine(content.cutFill, content.heightReference, road?.gradeTo));
-  if (content.also && content.also.cutFill !== null) lines.push(heightLine(content.also.cutFill, content.also.heightReference, content.also.to));
-  if (road && road.why !== '') lines.push({ line: 'why', why: road.why });
-  lines.push({ line: 'name', name: content.name });
-  return lines;
+  switch (part) {
+    case 'offset':
+      return { line: 'offset', offset: on ? 0 : offsetFigure === 'plannedWithin' && content.within ? content.offset : content.offsetAsSet };
+    case 'to': {
+      const unusual = isUnusual(offsetTerm(content), usual.offsetTo);
+      return road ? { line: 'string', string: road.to, on, unusual } : { line: 'to', to: content.to, meaning: content.meaning, on, unusual };
+    }
+    case 'station':
+      return road ? { line: 'station', station: content.to, road: road.name } : null;
+    case 'angle':
+      return road?.angle ? { line: 'angle', ...road.angle } : null;
+    case 'why':
+      return road && road.why !== '' ? { line: 'why', why: road.why } : null;
+    case 'cutFill':
+      return content.cutFill === null ? { line: 'noHeight' } : heightLine(content.cutFill, content.heightReference, road?.gradeTo);
+    case 'also':
+      return content.also && content.also.cutFill !== null ? heightLine(content.also.cutFill, content.also.heightReference, content.also.to) : null;
+    case 'hubHeight':
+      return content.hubZ === null ? null : { line: 'hubHeight', z: content.hubZ };
+    case 'designHeight':
+      return content.designZ === null ? null : { line: 'designHeight', z: content.designZ };
+    case 'package':
+      return { line: 'package', package: content.package };
+    case 'startsAt':
+      return { line: 'startsAt', point: content.point };
+    case 'tolerance':
+      return content.tolerance && { line: 'tolerance', ...content.tolerance };
+    case 'set':
+      return content.set && { line: 'set', ...content.set };
+    case 'name':
+      return { line: 'name', name: content.name };
+  }
+}
+
+/** The lines of each side of a stake, in the order of the convention; parts that there is nothing to say of are left out. */
+export function stakeSides(content: StakeContent, convention: StakeConvention): Record<StakeSide, PlacedLine[]> {
+  const placed = (side: StakeSide): PlacedLine[] =>
+    convention.sides[side].flatMap(({ part, ruled }) => {
+      const line = stakeLine(part, content, convention);
+      return line ? [{ part, content: line, ruled }] : [];
+    });
+  return Object.fromEntries(STAKE_SIDES.map((side) => [side, placed(side)])) as Record<StakeSide, PlacedLine[]>;
 }

@@ -68,4 +68,6 @@ export const PhotoBody = closed({
   mediaType: Words(...IMAGE_TYPES),
   bytes: Type.Integer({ minimum: 1 }),
   caption: Type.String({ maxLength: 200 }),
+  /** What was really written on the lath, rather than the mark itself. */
+  written: Type.Optional(Type.Boolean()),
 });

@@ -1,4 +1,5 @@
 /** The site, its people, and what is said about it. */
+import { ConventionId } from './convention.ts';
 import { AngleUnitName, closed, LengthUnitName, Name, NullableCoordinate, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
 
 export const ToleranceClassBody = closed({
@@ -29,7 +30,8 @@ export const SiteBody = closed({
   combinedScaleFactor: Type.Number({ minimum: 0.9, maximum: 1.1 }),
   proofIntervalMinutes: Type.Integer({ minimum: 5, maximum: 480 }),
   classes: Type.Array(ToleranceClassBody, { minItems: 1, maxItems: 40 }),
-  convention: Words('plainWords', 'shortForms'),
+  /** How stakes are written where a package says nothing else. */
+  convention: ConventionId,
   /** Which simulated ground truth belongs to this site; null when there is none. */
   practiceGround: NullableString,
   /** Colours of paint and what they mean here, and where paint has to be discreet. */
@@ -44,6 +46,8 @@ export const SiteBody = closed({
   alongWord: Type.Optional(Words('chainage', 'station', 'along')),
   /** How stations along a line are written: 12+34.56, 1+234.567, or as a plain number. */
   stationFormat: Type.Optional(Words('hundred', 'thousand', 'plain')),
+  /** Address under which phones reach the crew’s page, such as http://192.168.1.20:4181. */
+  publicAddress: Type.Optional(Type.String({ maxLength: 200, pattern: '^(https?://[^\\s/?#]+)?$' })),
   /** Which roles may accept a station that meets its class, and one that does not. Nobody named: everybody. */
   mayAccept: Type.Optional(closed({ accepted: Type.Array(RoleWord, { maxItems: 3 }), provisional: Type.Array(RoleWord, { maxItems: 3 }) })),
 });

@@ -1,5 +1,6 @@
 /** What is to be set, what was set, and what was handed over. */
 import type { Static } from '../../schema.ts';
+import { ConventionId, PointOnMarkWord, RoundingWord } from './convention.ts';
 import {
   closed,
   Coordinate,
@@ -230,7 +231,11 @@ export const PackageBody = closed({
   markKind: Type.Optional(MarkKindWord),
   use: Type.Optional(Type.String({ maxLength: 300 })),
   /** How finely the crew reads what is written; the figures that are kept are exact. */
-  rounding: Type.Optional(Words('finest', 'hundredth', 'tenth', 'sixteenth')),
+  rounding: Type.Optional(RoundingWord),
+  /** How its stakes are written, where it is not as usual on the site. */
+  convention: Type.Optional(ConventionId),
+  /** What exactly on its marks is the point; the nail when nothing is said. */
+  point: Type.Optional(PointOnMarkWord),
   /** A second feature that cut and fill are given to, so far above the design height. */
   also: Type.Optional(
     Type.Unsafe<{ heightReference: Static<typeof HeightReferenceWord>; above: number } | null>({
@@ -245,6 +250,8 @@ export const PackageBody = closed({
   ),
   supersedes: NullableUuid,
 });
+
+const WrittenLines = Type.Array(closed({ text: Type.String({ maxLength: 300 }), ruled: Type.Boolean(), unusual: Type.Boolean() }), { maxItems: 20 });
 
 export const MarkBody = closed({
   package: Uuid,
@@ -272,7 +279,13 @@ export const MarkBody = closed({
   cutFill: NullableNumber,
   /** Whether it stood firm after driving, where somebody tried it. */
   firm: Type.Optional(Type.Boolean()),
-  stakeText: Type.Array(Type.String({ maxLength: 120 }), { maxItems: 20 }),
+  stakeText: Type.Array(Type.String({ maxLength: 300 }), { maxItems: 20 }),
+  /** The same by sides, under which convention, and what exactly is the point; absent on marks of before it was kept. */
+  written: Type.Optional(
+    closed({ convention: ConventionId, point: PointOnMarkWord, front: WrittenLines, back: WrittenLines, left: WrittenLines, right: WrittenLines }),
+  ),
+  /** Level distance to what it offsets to, from where it stands. */
+  offset: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
   shots: Type.Integer({ minimum: 0, maximum: 1000 }),
   note: Text,
   supersedes: NullableUuid,

@@ -1,0 +1,201 @@
+/** The words on a stake: lines as data become text, in the language and the forms of a convention. */
+import {
+  fitStake,
+  heightTerm,
+  kerbPartOf,
+  roundingStep,
+  stakeSides,
+  STAKE_SIDES,
+  type FigureRounding,
+  type HeightReference,
+  type LengthUnit,
+  type Metres,
+  type StakeContent,
+  type StakeConvention,
+  type StakeFaces,
+  type StakeLine,
+  type StakeNotice,
+  type StakeSide,
+  type StakeTerm,
+  type WrittenLine,
+} from '@idle-marker/core';
+import { crewWords, ENGLISH, filled, type CrewWords } from './languages/index.ts';
+import { isNothing, writtenLength } from './rounding.ts';
+import { UNIT_ABBREVIATION } from './vocabulary.ts';
+
+export interface StakeStyle {
+  readonly convention: StakeConvention;
+  readonly unit: LengthUnit;
+  /** How finely this crew reads, where that was said for its package. */
+  readonly rounding?: FigureRounding | undefined;
+}
+
+const withoutPart = (string: string): string => string.replace(/\.(face|back|flowLine)$/, '');
+
+/** What a feature is called on a stake: short where the convention has a form for it. */
+function termWords(term: StakeTerm, { abbreviate, abbreviations }: StakeConvention, words: CrewWords): string {
+  return (abbreviate && abbreviations.find((each) => each.term === term)?.short) || words.term[term];
+}
+
+/** A line of a road as an offset leads to it, or as a height does: along the face of a kerb that is its top. */
+function stringForm(string: string, convention: StakeConvention, words: CrewWords, as: 'partOf' | 'gradeOf'): string {
+  const part = kerbPartOf(string);
+  if (part === null) return string;
+  // The top at the back has no short form that couldn't be taken for the back itself.
+  const term = as === 'partOf' ? part : { face: 'topOfKerb' as const, back: null, flowLine: 'flowLine' as const }[part];
+  const short = convention.abbreviate ? convention.abbreviations.find((each) => each.term === term)?.short : undefined;
+  return short ? `${short} ${withoutPart(string)}` : filled(words.line[as][part], { name: withoutPart(string) });
+}
+
+/** The words of one line. */
+export function stakeLineWords(line: StakeLine, { convention, unit, rounding }: StakeStyle): string {
+  const words = crewWords(convention.languages[0]);
+  const { line: form } = words;
+  const figure = (metres: Metres, as: FigureRounding) =>
+    // Feet and inches carry their own signs.
+    `${writtenLength(metres, unit, as)}${convention.showUnit && as !== 'sixteenth' ? ` ${UNIT_ABBREVIATION[unit]}` : ''}`;
+  const level = (metres: Metres) => figure(metres, rounding ?? convention.rounding.offset);
+  const height = (metres: Metres) => figure(metres, rounding ?? convention.rounding.height);
+  const term = (each: StakeTerm) => termWords(each, convention, words);
+  const heightOf = ({ heightReference, string }: { readonly heightReference: HeightReference; readonly string?: string }) =>
+    string === undefined ? term(heightReference) : stringForm(string, convention, words, 'gradeOf');
+  switch (line.line) {
+    case 'offset':
+      return line.offset === 0 ? form.noOffset : filled(form.offset, { length: level(line.offset), offset: term('offset') });
+    case 'to':
+      return filled(line.on ? form.on : form.to, { to: line.to, what: term(line.meaning) });
+    case 'string':
+      return filled(line.on ? form.onLine : form.toLine, { what: stringForm(line.string, convention, words, 'partOf') });
+    case 'station':
+      return `${line.station} ${line.road}`;
+    case 'why':
+      return line.why;
+    case 'angle':
+      // An offset from two lines that is read as the distance to the corner puts the form too near.
+      return line.part === 'inside' ? filled(form.insideAngle, { length: level(line.toCorner) }) : line.part === 'back' ? form.squareBack : form.squareAhead;
+    case 'cut':
+    case 'fill':
+      if (isNothing(line.by, unit, rounding ?? convention.rounding.height)) return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
+      return filled(form.cutFill, { word: convention[line.line], length: height(line.by), what: heightOf(line) });
+    case 'grade':
+      return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
+    case 'noHeight':
+      return form.noHeight;
+    case 'hubHeight':
+      return filled(form.hubHeight, { hub: term('hub'), length: height(line.z) });
+    case 'designHeight':
+      return filled(form.designHeight, { design: term('design'), length: height(line.z) });
+    case 'package':
+      return line.package;
+    case 'startsAt':
+      return filled(form.startsAt, { point: words.point[line.point] });
+    case 'tolerance':
+      return filled(form.tolerance, { plan: String(Math.round(line.plan * 1000)), height: String(Math.round(line.height * 1000)) });
+    case 'set':
+      return filled(form.set, { day: line.day, who: line.by });
+    case 'name':
+      return line.name;
+  }
+}
+
+export interface WrittenStake {
+  readonly faces: StakeFaces;
+  readonly notices: readonly (StakeNotice | StakeTextNotice)[];
+}
+
+/** What is to be noticed before a stake is written so. */
+export type StakeTextNotice =
+  | { readonly code: 'AMBIGUOUS'; readonly short: string; readonly term: StakeTerm; readonly meanings: readonly string[]; readonly better: string }
+  | { readonly code: 'ROUNDED'; readonly figure: string; readonly exact: Metres; readonly by: Metres; readonly tolerance: Metres }
+  | { readonly code: 'UNUSUAL'; readonly text: string };
+
+/** What is written on the sides of a stake, fitted to its lath, and what ought to be noticed. */
+export function writtenStake(content: StakeContent, style: StakeStyle): WrittenStake {
+  const sides = stakeSides(content, style.convention);
+  const written = (side: StakeSide): WrittenLine[] =>
+    sides[side].map(({ part, content: line, ruled }) => ({ part, text: stakeLineWords(line, style), ruled, unusual: 'unusual' in line && line.unusual }));
+  const { faces, notices } = fitStake(
+    { front: written('front'), back: written('back'), left: written('left'), right: written('right') },
+    style.convention.lath,
+  );
+  const lines = STAKE_SIDES.flatMap((side) => sides[side].map((each) => each.content));
+  return {
+    faces,
+    notices: [
+      ...notices,
+      ...ambiguousOn(lines, style.convention),
+      ...roundedPast(lines, content, style),
+      ...STAKE_SIDES.flatMap((side) => faces[side].flatMap((line) => (line.unusual ? [{ code: 'UNUSUAL' as const, text: line.text }] : []))),
+    ],
+  };
+}
+
+/** All lines in the order of writing: front, back, then the sides. */
+export const stakeTextOf = (faces: StakeFaces): string[] => STAKE_SIDES.flatMap((side) => faces[side].map((line) => line.text));
+
+/** Letters that crews read in more than one way. */
+const READ_AS: Readonly<Record<string, readonly string[]>> = {
+  BC: ['begin of curve', 'back of kerb', 'bottom of kerb'],
+  BK: ['back of kerb', 'bank', 'back station'],
+  BW: ['bottom of wall', 'back of walk'],
+  C: ['cut', 'centre', 'column'],
+  CB: ['catch basin', 'curve begins'],
+  CF: ['kerb face', 'cubic feet'],
+  EC: ['end of curve', 'edge of concrete'],
+  EP: ['edge of pavement', 'end point'],
+  F: ['fill', 'face', 'floor'],
+  FC: ['face of kerb', 'full cut'],
+  FF: ['finished floor', 'front face'],
+  FG: ['finished grade', 'face of gutter'],
+  FL: ['flow line', 'floor', 'fence line'],
+  FS: ['finished surface', 'foresight'],
+  GB: ['grade break', 'gutter bottom'],
+  PC: ['begin of curve', 'precast'],
+  SG: ['subgrade', 'storm grate'],
+  TC: ['top of kerb', 'begin of spiral'],
+  TW: ['top of wall', 'top of walk'],
+};
+
+/** Other readings of a short form than the one that is meant; empty when there is one reading. */
+export const otherReadings = (short: string): readonly string[] => READ_AS[short.replace(/[./\s]/g, '').toUpperCase()] ?? [];
+
+function ambiguousOn(lines: readonly StakeLine[], convention: StakeConvention): StakeTextNotice[] {
+  if (!convention.abbreviate) return [];
+  const used = new Set<StakeTerm>(
+    lines.flatMap((line): StakeTerm[] => {
+      if (line.line === 'offset') return ['offset'];
+      if (line.line === 'to') return [line.meaning];
+      if (line.line === 'hubHeight') return ['hub'];
+      if (line.line === 'designHeight') return ['design'];
+      if (line.line === 'string') return [kerbPartOf(line.string)].filter((part) => part !== null);
+      if (line.line === 'cut' || line.line === 'fill' || line.line === 'grade') return [heightTerm(line.heightReference, line.string)].filter((term) => term !== null);
+      return [];
+    }),
+  );
+  return convention.abbreviations.flatMap(({ term, short }) => {
+    const meanings = otherReadings(short);
+    return used.has(term) && meanings.length > 1 ? [{ code: 'AMBIGUOUS' as const, short, term, meanings, better: ENGLISH.term[term] }] : [];
+  });
+}
+
+/** Figures that are written farther off than the mark may be. */
+function roundedPast(lines: readonly StakeLine[], { tolerance }: StakeContent, { convention, unit, rounding }: StakeStyle): StakeTextNotice[] {
+  if (!tolerance) return [];
+  return lines.flatMap((line): StakeTextNotice[] => {
+    const [exact, allowed, as] =
+      line.line === 'offset'
+        ? [line.offset, tolerance.plan, rounding ?? convention.rounding.offset]
+        : line.line === 'cut' || line.line === 'fill'
+          ? [line.by, tolerance.height, rounding ?? convention.rounding.height]
+          : [null, 0, 'finest' as const];
+    if (exact === null) return [];
+    const by = Math.abs(roundedLength(exact, unit, as) - exact);
+    return by > allowed ? [{ code: 'ROUNDED', figure: writtenLength(exact, unit, as), exact, by, tolerance: allowed }] : [];
+  });
+}
+
+/** A length as it is written, in metres again. */
+function roundedLength(metres: Metres, unit: LengthUnit, rounding: FigureRounding): Metres {
+  const step = 2 * roundingStep(rounding, unit);
+  return Math.round(metres / step) * step;
+}
