@@ -9,10 +9,11 @@ const MAY_USE = {
   words: ['core', 'formats'],
   contract: ['core', 'words'],
   records: ['core', 'words', 'contract'],
-  cli: ['core', 'words', 'contract', 'formats', 'records'],
-  server: ['core', 'words', 'contract', 'formats', 'records'],
-  web: ['core', 'words', 'contract', 'formats', 'records'],
-  e2e: ['core', 'words', 'contract', 'formats', 'records'],
+  paper: ['core', 'words', 'contract', 'records'],
+  cli: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
+  server: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
+  web: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
+  e2e: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
 };
 const ROOMS = Object.keys(MAY_USE);
 

@@ -21,7 +21,7 @@ export default {
   // Two cores are the least that the tests are made for; by itself it would leave one of them idle.
   maxWorkers: 2,
   projects: [
-    ...['core', 'words', 'contract', 'records', 'formats', 'cli', 'server'].map((room) => project(room)),
+    ...['core', 'words', 'contract', 'records', 'paper', 'formats', 'cli', 'server'].map((room) => project(room)),
     project('web', 'jsdom', { setupFiles: [`${import.meta.dirname}/web/test/browser.mjs`] }),
   ],
 };

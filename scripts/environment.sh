@@ -46,7 +46,7 @@ need_packages() {
 
 # Hash of all sources that go into the build.
 source_hash() {
-  find core words contract records formats server web demo scripts package-lock.json tsconfig.base.json \
+  find core words contract records paper formats server web demo scripts package-lock.json tsconfig.base.json \
     -type f -not -path '*/node_modules/*' -not -path '*/dist/*' -print0 | sort -z | xargs -0 sha256sum | sha256sum
 }
 

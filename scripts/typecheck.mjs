@@ -9,6 +9,7 @@ const ROOMS = [
   'e2e',
   'contract',
   'records',
+  'paper',
   'cli',
   'scripts',
   'formats',

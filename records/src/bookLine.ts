@@ -70,6 +70,11 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
       return { topic: 'site', text: `Site settings: ${fact.body.name}` };
     case 'member':
       return { topic: 'site', text: `${fact.body.name} joins` };
+    case 'report':
+      return {
+        topic: 'mark',
+        text: `${setName(state, fact.body.mark)} is said to be ${fact.body.kind === 'destroyed' ? 'gone' : 'hit or moved'}${fact.body.who ? `, by ${fact.body.who}` : ''}${fact.body.text ? `: ${fact.body.text}` : ''}`,
+      };
     case 'convention':
       return {
         topic: 'site',

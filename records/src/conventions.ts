@@ -1,5 +1,5 @@
 /** Which convention a stake is written by, and what it comes to for a mark that is set or planned. */
-import { isShipped, planDistance, SHIPPED_CONVENTIONS, type PointOnMark, type PlanPoint, type StakeContent, type StakeConvention } from '@idle-marker/core';
+import { planDistance, SHIPPED_CONVENTIONS, type PointOnMark, type PlanPoint, type StakeContent, type StakeConvention } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
 import type { SiteState } from './state.ts';

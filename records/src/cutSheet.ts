@@ -1,8 +1,21 @@
 /** A cut sheet as data: what the crew gets, from the marks as set. Metres inside; units are put to it when it is written. */
-import type { CornerMeaning, HeightReference, LengthUnit, MarkStanding, Metres, PlanPoint, Standing, StandingReason, TrustResult } from '@idle-marker/core';
+import type {
+  CornerMeaning,
+  HeightReference,
+  LengthUnit,
+  MarkStanding,
+  Metres,
+  PlanPoint,
+  StakeReading,
+  Standing,
+  StandingReason,
+  TrustResult,
+} from '@idle-marker/core';
 import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { Rounding } from '@idle-marker/words';
+import { conventionFor } from './conventions.ts';
+import { stakeReading } from './stakeReading.ts';
 import { isForPlan, shapesOf } from './packagePlans.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
 
@@ -30,10 +43,13 @@ export interface CutSheetRow {
   readonly stakeText: readonly string[];
   readonly place: PlanPoint;
   readonly design: PlanPoint;
+  /** How the stake is read, and what is written on which side of it; not on sheets of before they were kept. */
+  readonly reading?: StakeReading;
+  readonly written?: FactBody<'mark'>['written'];
 }
 
-/** Why a mark is kept back: its standing, or that the package asks for another place or height by now. */
-export type WithheldReason = StandingReason | 'PLAN_CHANGED';
+/** Why a mark is kept back: its standing, what was said of it, or that the package asks for another place or height by now. */
+export type WithheldReason = StandingReason | 'PLAN_CHANGED' | 'REPORTED_DESTROYED' | 'REPORTED_MOVED';
 
 export interface CutSheetStation {
   readonly name: string;
@@ -78,7 +94,18 @@ export interface CutSheet {
   readonly notSet: readonly string[];
   readonly shapes: readonly { readonly closed: boolean; readonly points: readonly (PlanPoint & { readonly name: string })[] }[];
   /** Changes since the revision before; empty in revision 1. */
-  readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' }[];
+  readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' | 'figures' }[];
+  /** Which part of the package it is, where it is not all of it. */
+  readonly selection?: string | null;
+  /** Who has it, where that is not just the crew. */
+  readonly givenTo?: string | null;
+  /** Heights against the site's zero stand beside true ones. */
+  readonly bothHeights?: boolean;
+  /** Last day that it is to be built from; null for as long as nothing else is said. */
+  readonly validUntil?: string | null;
+  readonly remarks?: string;
+  /** The convention that its stakes are written by. */
+  readonly convention?: string;
 }
 
 export interface NumberedSheet extends CutSheet {
@@ -91,6 +118,12 @@ interface Asked {
   readonly issuedBy: string;
   readonly issuedAt: string;
   readonly timeZone: string;
+  /** A part of the package, with a name of its own; all of it otherwise. */
+  readonly selection?: { readonly name: string; readonly keys: readonly string[] } | null;
+  readonly givenTo?: string | null;
+  readonly bothHeights?: boolean;
+  readonly validUntil?: string | null;
+  readonly remarks?: string;
 }
 
 /** Collects the sheet. Marks in doubt are withheld. */
@@ -100,20 +133,24 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
   const tolerance = settings.classes.find((each) => each.id === body.class);
   const root = state.packageRoots.get(asked.package.id)!;
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark]));
-  const set = body.plans.flatMap((plan) => {
+  const chosen = asked.selection ? new Set(asked.selection.keys) : null;
+  const plans = body.plans.filter((plan) => chosen === null || chosen.has(plan.key));
+  const set = plans.flatMap((plan) => {
     const mark = state.marks.get(markKey(root, plan.key));
-    return mark && mark.body.state !== 'rough' ? [{ plan, mark, standing: standings.get(mark.id), outdated: !isForPlan(mark.body, plan) }] : [];
+    if (!mark || mark.body.state === 'rough') return [];
+    return [{ plan, mark, standing: standings.get(mark.id), outdated: !isForPlan(mark.body, plan), report: state.reports.get(mark.id) }];
   });
-  const isGiven = ({ standing, outdated }: (typeof set)[number]) => standing !== undefined && standing.standing !== 'inDoubt' && !outdated;
+  const isGiven = ({ standing, outdated, report }: (typeof set)[number]) =>
+    standing !== undefined && standing.standing !== 'inDoubt' && !outdated && report === undefined;
   const given = set.filter(isGiven).sort((a, b) => compareNames(a.plan.name, b.plan.name));
-  const rows = given.map(({ plan, mark, standing }) => rowOf(state, plan, mark, standing!));
+  const rows = given.map(({ plan, mark, standing }) => rowOf(state, body, plan, mark, standing!));
   const withheld = set
     .filter((each) => !isGiven(each))
-    .map(({ mark, standing, outdated }) => ({
+    .map(({ mark, standing, outdated, report }) => ({
       mark: mark.id,
       name: mark.body.name,
       standing: standing?.standing ?? ('unproven' as const),
-      reason: withheldReason(standing, outdated),
+      reason: withheldReason(standing, outdated, report),
     }));
   const times = given.map(({ mark }) => mark.at).sort();
   const setKeys = new Set(set.map(({ plan }) => plan.key));
@@ -143,13 +180,20 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     ),
     rows,
     withheld,
-    notSet: body.plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
+    notSet: plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
     shapes: body.items.flatMap(shapesOf),
     changes: changesSince(previous, rows, withheld),
+    selection: asked.selection?.name ?? null,
+    givenTo: asked.givenTo ?? null,
+    bothHeights: (asked.bothHeights ?? false) && settings.siteZero !== null,
+    validUntil: asked.validUntil ?? null,
+    remarks: asked.remarks ?? '',
+    convention: conventionFor(state, body).convention.name,
   };
 }
 
-function withheldReason(standing: MarkStanding | undefined, outdated: boolean): WithheldReason {
+function withheldReason(standing: MarkStanding | undefined, outdated: boolean, report: Fact<'report'> | undefined): WithheldReason {
+  if (report) return report.body.kind === 'destroyed' ? 'REPORTED_DESTROYED' : 'REPORTED_MOVED';
   if (outdated) return 'PLAN_CHANGED';
   const doubtful = standing && [standing.plan, standing.height].find((part) => part.standing === 'inDoubt');
   return doubtful?.because[0] ?? 'STATION_UNKNOWN';
@@ -157,7 +201,13 @@ function withheldReason(standing: MarkStanding | undefined, outdated: boolean): 
 
 export const memberName = (state: SiteState, id: string | null): string => state.members.find((member) => member.id === id)?.body.name ?? 'unknown';
 
-function rowOf(state: SiteState, plan: FactBody<'package'>['plans'][number], mark: Fact<'mark'>, standing: MarkStanding): CutSheetRow {
+function rowOf(
+  state: SiteState,
+  work: FactBody<'package'>,
+  plan: FactBody<'package'>['plans'][number],
+  mark: Fact<'mark'>,
+  standing: MarkStanding,
+): CutSheetRow {
   const solution = decidedSolution(state, mark.body.solution);
   // Good or bad, each proof is told with its own time: the last before the mark and the first at or after it.
   const proofs = state.proofs.filter((proof) => proof.body.solution === mark.body.solution).sort(inOrder);
@@ -184,6 +234,8 @@ function rowOf(state: SiteState, plan: FactBody<'package'>['plans'][number], mar
     stakeText: mark.body.stakeText,
     place: { e: mark.body.place.e, n: mark.body.place.n },
     design: plan.design,
+    reading: stakeReading(state, work, plan, mark),
+    ...(mark.body.written ? { written: mark.body.written } : {}),
   };
 }
 
@@ -216,13 +268,20 @@ function controlName(state: SiteState, revision: string): string {
 function changesSince(previous: CutSheet | null, rows: readonly CutSheetRow[], withheld: CutSheet['withheld']): CutSheet['changes'] {
   if (!previous) return [];
   const before = new Map(previous.rows.map((row) => [row.name, row.mark]));
+  const figures = new Map(previous.rows.map((row) => [row.name, figuresOf(row)]));
   const after = new Map(rows.map((row) => [row.name, row.mark]));
   const kept = new Set(withheld.map((each) => each.name));
   return [
     ...rows.filter((row) => !before.has(row.name)).map((row) => ({ name: row.name, change: 'added' as const })),
     ...rows.filter((row) => before.has(row.name) && before.get(row.name) !== row.mark).map((row) => ({ name: row.name, change: 'setAgain' as const })),
+    ...rows
+      .filter((row) => before.get(row.name) === row.mark && figures.get(row.name) !== figuresOf(row))
+      .map((row) => ({ name: row.name, change: 'figures' as const })),
     ...previous.rows
       .filter((row) => !after.has(row.name))
       .map((row) => ({ name: row.name, change: kept.has(row.name) ? ('withheld' as const) : ('removed' as const) })),
   ];
 }
+
+/** What a crew would read differently. */
+const figuresOf = ({ offset, corner, hubZ, designZ, cutFill }: CutSheetRow): string => JSON.stringify([offset, corner, hubZ, designZ, cutFill]);

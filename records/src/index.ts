@@ -28,6 +28,11 @@ export {
   type UseFlags,
 } from './observations.ts';
 export { conventionFor, conventionsOf, offsetAsSet, pointOf, stakeContent, stakeOf, stakeStyle, type AsSet, type NamedConvention } from './conventions.ts';
+export { stakeReading } from './stakeReading.ts';
+export { restakeList, type Restake } from './restake.ts';
+export { sheetNotices, type SheetNotice, type SheetTrouble } from './sheetNotices.ts';
+export { crewView, type CrewAsked, type CrewMark, type CrewView } from './crewView.ts';
+export { pointsToFind, type PointToFind } from './tapeBack.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export {
   alternativesFor,

@@ -14,6 +14,8 @@ export interface RoundStop {
   /** The mark stands for another place or height than the plan asks for by now. */
   readonly outdated: boolean;
   readonly obstruction: Fact<'obstruction'> | null;
+  /** Somebody said that the mark is gone or was hit. */
+  readonly report: Fact<'report'> | null;
 }
 
 /** Hundreds of marks take a while to put in order, and the order changes only with the plans and with where one starts. */
@@ -48,13 +50,14 @@ export function roundOf(state: SiteState, trust: TrustResult, work: Fact<'packag
       standing: mark && (standings.get(mark.id) ?? null),
       outdated: mark !== null && !isForPlan(mark.body, plan),
       obstruction: state.obstructions.get(key) ?? null,
+      report: (mark && state.reports.get(mark.id)) ?? null,
     };
   });
 }
 
 /** Whether a stop waits to be set: no mark, or one that nobody should build from; and nothing in the way. */
-export const isOpen = ({ mark, standing, outdated, obstruction }: RoundStop): boolean =>
-  obstruction === null && (mark === null || mark.body.state === 'rough' || outdated || standing === 'inDoubt');
+export const isOpen = ({ mark, standing, outdated, obstruction, report }: RoundStop): boolean =>
+  obstruction === null && (mark === null || mark.body.state === 'rough' || outdated || standing === 'inDoubt' || report !== null);
 
 /** The next open stop after `key`, going round; null when none is left. */
 export function nextOpen(round: readonly RoundStop[], key: string | null): RoundStop | null {

@@ -75,6 +75,8 @@ export interface SiteState {
   readonly asBuilt: readonly Fact<'asBuilt'>[];
   /** What was done for safety and for the equipment. */
   readonly care: readonly Fact<'care'>[];
+  /** What was said to be wrong with marks that are set, by the fact of the mark; the last one counts. */
+  readonly reports: ReadonlyMap<string, Fact<'report'>>;
   /** Marks at whose place something stands, by `markKey`. */
   readonly obstructions: ReadonlyMap<string, Fact<'obstruction'>>;
   /** All facts in the order of the site, withdrawn ones too. */
@@ -163,6 +165,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     marks: marksInForce(standing('mark'), standing('package')),
     asBuilt: notSuperseded(standing('asBuilt')),
     care: standing('care'),
+    reports: reportsInForce(standing('report'), standing('resight')),
     obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
     timeline,
     withdrawn,
@@ -178,6 +181,17 @@ export function decidedSolution(
   if (station) return station;
   const heights = paired.find(({ solution }) => solution.id === id);
   return heights ? { ...heights, fact: heights.solution } : null;
+}
+
+/** A mark that was said to have been hit is good again once it was sighted again and was where it belongs. */
+function reportsInForce(reports: readonly Fact<'report'>[], resights: readonly Fact<'resight'>[]): Map<string, Fact<'report'>> {
+  const found = new Map(reports.map((report) => [report.body.mark, report]));
+  for (const { body, ...resight } of resights) {
+    const report = found.get(body.mark);
+    const good = body.plan === 'good' && body.height !== 'outside';
+    if (report?.body.kind === 'moved' && good && inOrder(report, resight) < 0) found.delete(body.mark);
+  }
+  return found;
 }
 
 /** Without those that a later one replaces. */

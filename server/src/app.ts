@@ -5,11 +5,13 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
 import { asBuiltRoutes } from './asBuilt/routes.ts';
+import { crewLinkRoutes, crewRoutes } from './crew/routes.ts';
 import { controlRoutes } from './control/routes.ts';
 import { factRoutes } from './facts/routes.ts';
 import { ProblemError, problemHandler } from './http/problems.ts';
 import { imageRoutes } from './images/routes.ts';
 import { openApiDocument } from './openapi/document.ts';
+import { paperRoutes } from './papers/routes.ts';
 import { sheetRoutes } from './sheets/routes.ts';
 import { siteRoutes } from './sites/routes.ts';
 import { sourceRoutes } from './sources/routes.ts';
@@ -69,7 +71,8 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   api.get('/openapi.json', (_request, response) => {
     response.json(description);
   });
-  api.use(siteRoutes(orm), factRoutes(orm), sheetRoutes(orm), asBuiltRoutes(orm));
+  const clock = () => new Date(now ?? Date.now());
+  api.use(siteRoutes(orm), factRoutes(orm), sheetRoutes(orm, clock), asBuiltRoutes(orm), paperRoutes(orm), crewLinkRoutes(orm, clock), crewRoutes(orm, clock));
   api.use(() => {
     throw new ProblemError('NOT_FOUND', 'There is no such address in this API: see /api/v1/openapi.json.');
   });

@@ -16,6 +16,8 @@ export {
 } from './vocabulary.ts';
 export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
 export { otherReadings, stakeTextOf, writtenStake, type StakeStyle, type StakeTextNotice, type WrittenStake } from './stakeText.ts';
+export { heightThing, offsetThing, readingSentences, readLength, type ReadingAsked, type ReadingSentence } from './reading.ts';
+export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
 export { crewWords, filled, LANGUAGES, type CrewWords } from './languages/index.ts';
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
 export { smallLength, smallUnit, toleranceWords } from './small.ts';

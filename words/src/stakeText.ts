@@ -168,7 +168,8 @@ function ambiguousOn(lines: readonly StakeLine[], convention: StakeConvention): 
       if (line.line === 'hubHeight') return ['hub'];
       if (line.line === 'designHeight') return ['design'];
       if (line.line === 'string') return [kerbPartOf(line.string)].filter((part) => part !== null);
-      if (line.line === 'cut' || line.line === 'fill' || line.line === 'grade') return [heightTerm(line.heightReference, line.string)].filter((term) => term !== null);
+      if (line.line === 'cut' || line.line === 'fill' || line.line === 'grade')
+        return [heightTerm(line.heightReference, line.string)].filter((term) => term !== null);
       return [];
     }),
   );

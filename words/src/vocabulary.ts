@@ -62,7 +62,12 @@ export const STANDING_REASON: Readonly<Record<StandingReason, string>> = {
 };
 
 /** Why a mark is not on a sheet. */
-export const WITHHELD_REASON = { ...STANDING_REASON, PLAN_CHANGED: 'it was set for an earlier revision of the package' } as const;
+export const WITHHELD_REASON = {
+  ...STANDING_REASON,
+  PLAN_CHANGED: 'it was set for an earlier revision of the package',
+  REPORTED_DESTROYED: 'somebody said that it is gone',
+  REPORTED_MOVED: 'somebody said that it was hit or moved',
+} as const;
 
 /** What a control mark is, as it is said in a table. */
 export const CONTROL_KIND = {

@@ -109,6 +109,9 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'handover':
       refs.push(fact.body.package, ...fact.body.marks, ...fact.body.withheld);
       break;
+    case 'report':
+      refs.push(fact.body.mark);
+      break;
     case 'withdrawal':
       refs.push(fact.body.record, fact.body.occupation);
       break;

@@ -10,6 +10,8 @@ const TITLES = {
   INVALID_ID: [400, 'An id in the address is not valid'],
   INVALID_FILE: [422, 'The file can not be read'],
   WRONG_HOST: [421, 'This address is not served here'],
+  LINK_ENDED: [410, 'This link has ended'],
+  TOO_MANY: [429, 'Too many at once'],
   NOT_FOUND: [404, 'There is nothing here'],
   CONFLICT: [409, 'The same id is kept with other content'],
   SEQUENCE_TAKEN: [409, 'This place in the device’s sequence is taken'],

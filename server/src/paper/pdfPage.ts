@@ -1,69 +1,140 @@
-/** A4 page with the project's fonts: the few things that sheets are written with. */
+/** Pages with the project's fonts: the few things that papers are written with. Lengths are points, y down. */
 import PDFDocument from 'pdfkit';
-import { createRequire } from 'node:module';
+import { INKS, PAPERS, type Measure, type Paper, type Scene, type Weight } from '@idle-marker/paper';
+import { FIRST_FONTS, printable, runsOf, SECOND_FONTS } from './letters.ts';
 
-const require = createRequire(import.meta.url);
-const FONTS = {
-  regular: '@fontsource/barlow/files/barlow-latin-400-normal.woff',
-  medium: '@fontsource/barlow/files/barlow-latin-500-normal.woff',
-  bold: '@fontsource/barlow/files/barlow-latin-600-normal.woff',
-} as const;
-export type Font = keyof typeof FONTS;
+export { INKS };
+export type Font = Weight;
 
-/** For names in other alphabets: wide enough for all of Latin, Greek and Cyrillic. A sheet never loses a letter of a name. */
-const WIDE_FONTS: Readonly<Record<Font, string>> = {
-  regular: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf',
-  medium: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf',
-  bold: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf',
-};
-/** The characters that the files in FONTS have. */
-const USUAL =
-  /^[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201a\u201c-\u201e\u2022\u2026\u2032\u2033\u2039\u203a\u2044\u20ac\u2122\u2212\u2215\n]*$/;
-const wide = (font: Font): string => `wide ${font}`;
-
-/** Points. */
 export const MARGIN = 34;
-export const INKS = { ink: '#16262a', ink2: '#435050', rule: '#dad3c0', pencil: '#5a3d98', brick: '#8f1d15', hub: '#c9a35b', tint: '#fbefe9' } as const;
 
 export type Page = PDFKit.PDFDocument;
 
-export function newDocument(title: string): Page {
-  const page = new PDFDocument({ size: 'A4', margin: MARGIN, bufferPages: true, info: { Title: title, Producer: 'Idle Marker', Creator: 'Idle Marker' } });
-  for (const [name, file] of Object.entries(FONTS)) page.registerFont(name, require.resolve(file));
-  for (const [name, file] of Object.entries(WIDE_FONTS)) page.registerFont(wide(name as Font), require.resolve(file));
+/** How far along a paper is, as a part of the whole. Whoever waits may have left: then it throws. */
+export type Progress = (done: number, of: number) => Promise<void>;
+
+const fontName = (font: Font, of: 'first' | 'second'): string => `${of} ${font}`;
+
+/** @param size a paper, or width and height in points */
+export function newDocument(title: string, { size = 'A4', upright = true, margin = MARGIN }: PaperAsked = {}): Page {
+  const [short, long] = typeof size === 'string' ? PAPERS[size] : size;
+  const page = new PDFDocument({
+    size: typeof size === 'string' && !upright ? [long, short] : [short, long],
+    margin,
+    bufferPages: true,
+    info: { Title: printable(title), Producer: 'Idle Marker', Creator: 'Idle Marker' },
+  });
+  for (const font of ['regular', 'medium', 'bold'] as const) {
+    page.registerFont(fontName(font, 'first'), FIRST_FONTS[font]);
+    page.registerFont(fontName(font, 'second'), SECOND_FONTS[font]);
+  }
   return page;
+}
+
+export interface PaperAsked {
+  readonly size?: Paper | readonly [number, number];
+  readonly upright?: boolean;
+  readonly margin?: number;
 }
 
 export const widthOf = (page: Page): number => page.page.width - 2 * MARGIN;
 export const bottomOf = (page: Page): number => page.page.height - MARGIN - 24;
 
-/** Thin blanks are no glyphs of these fonts; a plain one does. */
-const printable = (text: string): string => text.replace(/[\u2009\u202f]/g, ' ');
+/** From one line of text to the next, as a part of its size. */
+const LEADING = 1.2;
 
-/** Takes up the font for a text, and gives the text as it is to be written. */
-function takeUp(page: Page, text: string, font: Font, size: number): string {
-  const written = printable(text);
-  page.font(USUAL.test(written) ? font : wide(font)).fontSize(size);
-  return written;
+/** Width in points of a text in one line. */
+export const widthOfText = (page: Page, text: string, font: Font, size: number): number => widthOfPrinted(page, printable(text), font, size);
+
+function widthOfPrinted(page: Page, line: string, font: Font, size: number): number {
+  return runsOf(line).reduce(
+    (sum, run) =>
+      sum +
+      page
+        .font(fontName(font, run.font))
+        .fontSize(size)
+        .widthOfString(run.text, run.turned ? { features: [] } : {}),
+    0,
+  );
+}
+
+export const measureOn =
+  (page: Page): Measure =>
+  (text, size, weight) =>
+    widthOfText(page, text, weight, size);
+
+/** A text broken at blanks, and inside of words that are longer than a line. */
+function linesOf(page: Page, text: string, width: number, font: Font, size: number): string[] {
+  return printable(text)
+    .split('\n')
+    .flatMap((paragraph) => {
+      const lines: string[] = [];
+      let line = '';
+      for (const word of paragraph.split(' ')) {
+        const longer = line === '' ? word : `${line} ${word}`;
+        if (widthOfPrinted(page, longer, font, size) <= width) {
+          line = longer;
+          continue;
+        }
+        if (line !== '') lines.push(line);
+        line = '';
+        for (const letter of word) {
+          if (line !== '' && widthOfPrinted(page, line + letter, font, size) > width) {
+            lines.push(line);
+            line = '';
+          }
+          line += letter;
+        }
+      }
+      return [...lines, line];
+    });
 }
 
 /** Height in points that a text takes when it is wrapped to `width`. */
 export const heightOf = (page: Page, text: string, width: number, font: Font, size: number): number =>
-  page.heightOfString(takeUp(page, text, font, size), { width });
+  linesOf(page, text, width, font, size).length * size * LEADING;
 
-/** Width in points of a text in one line. */
-export const widthOfText = (page: Page, text: string, font: Font, size: number): number => page.widthOfString(takeUp(page, text, font, size));
+interface Placing {
+  readonly width?: number;
+  readonly align?: 'left' | 'center' | 'right';
+  /** Goes on in further lines where it does not fit; else it stands in one line, however long. */
+  readonly lineBreak?: boolean;
+}
 
-export function write(page: Page, text: string, x: number, y: number, font: Font, size: number, colour: string, options: PDFKit.Mixins.TextOptions = {}): void {
-  const written = takeUp(page, text, font, size);
-  page.fillColor(colour).text(written, x, y, { lineBreak: false, ...options });
+/** Writes a text with the top of its first line at `y`. */
+export function write(
+  page: Page,
+  text: string,
+  x: number,
+  y: number,
+  font: Font,
+  size: number,
+  colour: string,
+  { width, align = 'left', lineBreak = false }: Placing = {},
+): void {
+  const lines = lineBreak && width !== undefined ? linesOf(page, text, width, font, size) : [printable(text).replace(/\n/g, ' ')];
+  for (const [i, line] of lines.entries()) {
+    const free = align === 'left' || width === undefined ? 0 : width - widthOfPrinted(page, line, font, size);
+    writeLine(page, line, x + (align === 'center' ? free / 2 : free), y + i * size * LEADING + size, font, size, colour);
+  }
+}
+
+/** One line with its base line at `y`. */
+function writeLine(page: Page, line: string, x: number, y: number, font: Font, size: number, colour: string): void {
+  let at = x;
+  page.fillColor(colour);
+  for (const run of runsOf(line)) {
+    const features = run.turned ? { features: [] } : {};
+    page.font(fontName(font, run.font)).fontSize(size);
+    page.text(run.text, at, y, { lineBreak: false, baseline: 'alphabetic', ...features });
+    at += page.widthOfString(run.text, features);
+  }
 }
 
 /** Writes a paragraph and gives the height that it took. */
 export function paragraph(page: Page, text: string, x: number, y: number, width: number, font: Font, size: number, colour: string): number {
-  const height = heightOf(page, text, width, font, size);
-  page.fillColor(colour).text(printable(text), x, y, { width });
-  return height;
+  write(page, text, x, y, font, size, colour, { width, lineBreak: true });
+  return heightOf(page, text, width, font, size);
 }
 
 export function rule(page: Page, y: number, colour: string, width = 0.75): void {
@@ -73,6 +144,51 @@ export function rule(page: Page, y: number, colour: string, width = 0.75): void 
     .lineWidth(width)
     .strokeColor(colour)
     .stroke();
+}
+
+/** Draws a scene with its corner at (x, y), so many times its size. */
+export function drawScene(page: Page, scene: Pick<Scene, 'items'>, x = 0, y = 0, scale = 1): void {
+  for (const item of scene.items) {
+    if (item.kind === 'path') {
+      item.points.forEach(([px, py], i) => (i === 0 ? page.moveTo(x + px * scale, y + py * scale) : page.lineTo(x + px * scale, y + py * scale)));
+      if (item.closed) page.closePath();
+      page.lineWidth(item.width * scale).fillOpacity(item.opacity ?? 1);
+      if (item.dash) page.dash(item.dash * scale, { space: item.dash * scale });
+      if (item.fill && item.stroke) page.fillAndStroke(INKS[item.fill], INKS[item.stroke]);
+      else if (item.fill) page.fill(INKS[item.fill]);
+      else page.strokeColor(INKS[item.stroke ?? 'ink']).stroke();
+      page.undash().fillOpacity(1);
+      continue;
+    }
+    const size = item.size * scale;
+    const line = printable(item.text).replace(/\n/g, ' ');
+    const width = item.align === 'start' ? 0 : widthOfPrinted(page, line, item.weight, size);
+    const [tx, ty] = [x + item.x * scale, y + item.y * scale];
+    if (item.turn) page.save().rotate(item.turn, { origin: [tx, ty] });
+    writeLine(page, line, tx - (item.align === 'middle' ? width / 2 : width), ty, item.weight, size, INKS[item.ink]);
+    if (item.turn) page.restore();
+  }
+}
+
+/** Starts a new page of the same paper where less than `needed` is left, and gives where to go on. */
+export function room(page: Page, y: number, needed: number): number {
+  if (y + needed <= bottomOf(page)) return y;
+  page.addPage();
+  return MARGIN;
+}
+
+/** A line at the foot of every page: what holds for all of them, and which page of how many. */
+export function footPages(page: Page, left: string, right: string): void {
+  const { start, count } = page.bufferedPageRange();
+  for (let i = 0; i < count; i++) {
+    page.switchToPage(start + i);
+    const y = page.page.height - MARGIN - 8;
+    rule(page, y - 5, INKS.ink);
+    // The foot lies in the margin, where text would otherwise start a new page.
+    page.page.margins.bottom = 0;
+    write(page, left, MARGIN, y, 'regular', 8, INKS.ink2);
+    write(page, `Page ${i + 1} of ${count}${right}`, MARGIN, y, 'regular', 8, INKS.ink2, { width: widthOf(page), align: 'right' });
+  }
 }
 
 export async function finish(page: Page): Promise<Buffer> {

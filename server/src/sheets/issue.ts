@@ -14,6 +14,11 @@ export interface IssueRequest {
   readonly seq: number;
   readonly by: string;
   readonly timeZone: string;
+  readonly selection?: { readonly name: string; readonly keys: readonly string[] };
+  readonly givenTo?: string;
+  readonly bothHeights?: boolean;
+  readonly validUntil?: string;
+  readonly remarks?: string;
 }
 
 interface SheetRecord {
@@ -22,6 +27,12 @@ interface SheetRecord {
   readonly revision: number;
   readonly content: CutSheet & { readonly packageRoot: string };
 }
+
+/** Revisions of one sheet are of one package and of one part of it. */
+const isSameSheet =
+  (root: string, { selection = null }: Pick<CutSheet, 'selection'>) =>
+  (sheet: SheetRecord): boolean =>
+    sheet.content.packageRoot === root && (sheet.content.selection ?? null) === selection;
 
 export async function readSheets(em: EntityManager, site: string): Promise<SheetRecord[]> {
   return query<SheetRecord>(em, 'select id, number, revision, content from sheet where site_id = ? order by number, revision', [site]);
@@ -42,7 +53,7 @@ export async function issueSheet(orm: MikroORM, site: string, id: string, reques
     if (known) return { sheet: numbered(known), fresh: false };
     const facts = await readAllFacts(em, site);
     const { content, root } = collect(facts, request, issued);
-    const earlier = issued.filter((sheet) => sheet.content.packageRoot === root);
+    const earlier = issued.filter(isSameSheet(root, content));
     const number = earlier[0]?.number ?? Math.max(0, ...issued.map((sheet) => sheet.number)) + 1;
     const revision = Math.max(0, ...earlier.map((sheet) => sheet.revision)) + 1;
     await query(em, 'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)', [
@@ -67,6 +78,7 @@ export async function issueSheet(orm: MikroORM, site: string, id: string, reques
         package: request.package,
         marks: content.rows.map((row) => row.mark),
         withheld: content.withheld.map((each) => each.mark),
+        ...(request.givenTo ? { givenTo: request.givenTo } : {}),
       },
     };
     await appendFacts(em, site, [handover]);
@@ -80,11 +92,24 @@ function collect(facts: readonly AnyFact[], request: IssueRequest, issued: reado
   if (!state || !asked)
     throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.', '/package');
   const root = state.packageRoots.get(asked.id)!;
-  const previous = issued.findLast((sheet) => sheet.content.packageRoot === root)?.content ?? null;
+  const { selection = null, givenTo = null, bothHeights = false, validUntil = null, remarks = '' } = request;
+  const strangers = selection?.keys.filter((key) => !asked.body.plans.some((plan) => plan.key === key)) ?? [];
+  if (strangers.length > 0) throw new ProblemError('INVALID_INPUT', `${strangers[0]} is no mark of this package. Nothing was issued.`, '/selection/keys');
+  const previous = issued.findLast(isSameSheet(root, { selection: selection?.name ?? null }))?.content ?? null;
   const content = cutSheet(
     state,
     trustOf(state, request.at),
-    { package: asked, issuedBy: memberName(state, request.by), issuedAt: request.at, timeZone: request.timeZone },
+    {
+      package: asked,
+      issuedBy: memberName(state, request.by),
+      issuedAt: request.at,
+      timeZone: request.timeZone,
+      selection,
+      givenTo,
+      bothHeights,
+      validUntil,
+      remarks,
+    },
     previous,
   );
   if (content.rows.length === 0 && content.withheld.length === 0) {

@@ -1,13 +1,18 @@
-import { Router, type Response } from 'express';
+import { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { closed, Device, Instant, invalidAgainst, Sequence, Uuid } from '@idle-marker/contract';
-import type { NumberedSheet } from '@idle-marker/records';
+import { closed, Day, Device, Instant, invalidAgainst, Name, Sequence, Type, Uuid } from '@idle-marker/contract';
+import { sheetNotices, siteState, trustOf, type NumberedSheet } from '@idle-marker/records';
+import { sheetTroubleWords } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
+import { sendPaper } from '../http/sendPaper.ts';
 import { isTimeZone, TimeZone } from '../http/timeZone.ts';
+import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
+import type { Progress } from '../paper/pdfPage.ts';
 import { issueSheet, numbered, readSheets, type IssueRequest } from './issue.ts';
 import { sheetCsv } from './sheetCsv.ts';
 import { sheetPdf } from './sheetPdf.ts';
+import { sheetXlsx } from './sheetXlsx.ts';
 
 export const IssueSchema = closed({
   package: Uuid,
@@ -17,16 +22,16 @@ export const IssueSchema = closed({
   seq: Sequence,
   by: Uuid,
   timeZone: TimeZone,
+  selection: Type.Optional(closed({ name: Name, keys: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 5000 }) })),
+  givenTo: Type.Optional(Name),
+  bothHeights: Type.Optional(Type.Boolean()),
+  validUntil: Type.Optional(Day),
+  remarks: Type.Optional(Type.String({ maxLength: 1000 })),
 });
 
-const fileName = (sheet: NumberedSheet, ending: string): string => `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
+const fileName = (sheet: NumberedSheet, ending: SheetEnding): string => `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
 
-function sendFile(response: Response, name: string, type: string, body: string | Buffer): void {
-  response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
-  response.type(type).send(body);
-}
-
-export function sheetRoutes(orm: MikroORM): Router {
+export function sheetRoutes(orm: MikroORM, clock: () => Date): Router {
   const router = Router();
   const find = async (site: string, id: string): Promise<NumberedSheet> => {
     const sheet = (await readSheets(orm.em.fork(), site)).find((each) => each.id === id);
@@ -61,13 +66,35 @@ export function sheetRoutes(orm: MikroORM): Router {
   router.get('/sites/:site/sheets/:id', async (request, response) => {
     response.json(await find(uuidOf(request, 'site'), uuidOf(request, 'id')));
   });
-  router.get('/sites/:site/sheets/:id/csv', async (request, response) => {
-    const sheet = await find(uuidOf(request, 'site'), uuidOf(request, 'id'));
-    sendFile(response, fileName(sheet, 'csv'), 'text/csv; charset=utf-8', sheetCsv(sheet));
-  });
-  router.get('/sites/:site/sheets/:id/pdf', async (request, response) => {
-    const sheet = await find(uuidOf(request, 'site'), uuidOf(request, 'id'));
-    sendFile(response, fileName(sheet, 'pdf'), 'application/pdf', await sheetPdf(sheet));
-  });
+  for (const [ending, type] of Object.entries(SHEET_TYPES) as [SheetEnding, string][])
+    router.get(`/sites/:site/sheets/:id/${ending}`, async (request, response) => {
+      const site = uuidOf(request, 'site');
+      const sheet = await find(site, uuidOf(request, 'id'));
+      const notices = await noticesOf(orm, site, uuidOf(request, 'id'), clock());
+      await sendPaper(request, response, { name: fileName(sheet, ending), type, make: (progress) => WRITERS[ending](sheet, notices, progress) });
+    });
   return router;
+}
+
+const SHEET_TYPES = {
+  pdf: 'application/pdf',
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+} as const;
+type SheetEnding = keyof typeof SHEET_TYPES;
+
+const WRITERS: Readonly<Record<SheetEnding, (sheet: NumberedSheet, notices: readonly string[], progress: Progress) => Promise<Buffer | string>>> = {
+  pdf: (sheet, notices, progress) => sheetPdf(sheet, { notices, progress }),
+  csv: (sheet) => Promise.resolve(sheetCsv(sheet)),
+  xlsx: (sheet, notices) => sheetXlsx(sheet, notices),
+};
+
+/** What happened to the marks of a sheet after it was issued, as sentences for its head; the sheet itself stays as it was. */
+async function noticesOf(orm: MikroORM, site: string, sheet: string, now: Date): Promise<string[]> {
+  const facts = await readAllFacts(orm.em.fork(), site);
+  const state = siteState(facts);
+  const at = new Date(Math.max(now.getTime(), Date.parse(state.timeline.at(-1)!.at))).toISOString();
+  return sheetNotices(state, trustOf(state, at))
+    .filter((notice) => notice.sheet === sheet)
+    .map((notice) => `Since this sheet was issued: ${sheetTroubleWords(notice.marks)}`);
 }

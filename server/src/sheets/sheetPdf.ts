@@ -1,23 +1,53 @@
 /** A cut sheet as PDF: text selectable, fonts embedded, every figure as on the CSV. */
 import { formatLength, formatSigned, type LengthUnit } from '@idle-marker/core';
+import {
+  boardFor,
+  north,
+  planItems,
+  READING_HEIGHT,
+  READING_WIDTH,
+  scaleBar,
+  scaleWords,
+  sectionScene,
+  SKETCH_OPTIONS,
+  sketchScene,
+  planScene,
+} from '@idle-marker/paper';
 import type { CutSheetRow, NumberedSheet } from '@idle-marker/records';
 import {
   CAUTIONS,
+  crewWords,
   cutFillWords,
-  HEIGHT_REFERENCE,
   heldBy,
   LENGTH_DECIMALS,
   MARK_KIND,
-  MEANING,
-  smallLength,
+  readingSentences,
   sheetClock,
+  smallLength,
   STANDING,
-  WITHHELD_REASON,
   UNIT_ABBREVIATION,
+  WITHHELD_REASON,
   type SheetClock,
 } from '@idle-marker/words';
-import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../paper/pdfPage.ts';
-import { drawSketch } from './sketch.ts';
+import { missingLetters } from '../paper/letters.ts';
+import {
+  bottomOf,
+  drawScene,
+  finish,
+  footPages,
+  heightOf,
+  INKS,
+  MARGIN,
+  measureOn,
+  newDocument,
+  paragraph,
+  rule,
+  widthOf,
+  write,
+  type Page,
+  type Progress,
+} from '../paper/pdfPage.ts';
+import { gradeOf, leadsTo, secondHeight } from './sheetTable.ts';
 
 interface Column {
   readonly title: string;
@@ -29,18 +59,24 @@ interface Column {
 const length = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'none' : formatLength(metres, unit, LENGTH_DECIMALS));
 
 /** To the feature of the package, and to the second one where there is one. */
-const bothHeights = ({ cutFill }: CutSheetRow, { lengthUnit, rounding, also }: NumberedSheet): string =>
-  [cutFillWords(cutFill, lengthUnit, rounding), ...(also && cutFill !== null ? [cutFillWords(cutFill - also.above, lengthUnit, rounding)] : [])].join('\n');
+const bothCuts = (row: CutSheetRow, sheet: NumberedSheet): string =>
+  [cutFillWords(row.cutFill, sheet.lengthUnit, sheet.rounding), secondHeight(row, sheet)?.text].filter((text) => text !== undefined).join('\n');
+
+/** A true height, and below it the same against the site's zero where that was asked for. */
+const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: NumberedSheet): string =>
+  bothHeights && metres !== null && siteZero !== null
+    ? `${length(metres, lengthUnit)}\n(${length(metres - siteZero, lengthUnit)})`
+    : length(metres, lengthUnit);
 
 /** Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a second line. */
 const COLUMNS: readonly Column[] = [
   { title: 'Mark', width: 50, align: 'left', text: (row) => row.name },
-  { title: 'Offset to', width: 66, align: 'left', text: (row) => `${row.corner}, ${MEANING[row.meaning]}` },
+  { title: 'Offset to', width: 66, align: 'left', text: leadsTo },
   { title: 'Offset', width: 32, align: 'right', text: (row, unit) => length(row.offset, unit) },
   { title: 'Ground', width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
-  { title: 'Hub', width: 34, align: 'right', text: (row, unit) => length(row.hubZ, unit) },
-  { title: 'Design', width: 34, align: 'right', text: (row, unit) => length(row.designZ, unit) },
-  { title: 'Cut / fill', width: 55, align: 'right', text: (row, _unit, _clock, sheet) => bothHeights(row, sheet) },
+  { title: 'Hub', width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.hubZ, sheet) },
+  { title: 'Design', width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.designZ, sheet) },
+  { title: 'Cut / fill', width: 55, align: 'right', text: (row, _unit, _clock, sheet) => bothCuts(row, sheet) },
   { title: 'E / N off, mm', width: 50, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
   { title: 'Station', width: 37, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
   { title: 'Set', width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
@@ -48,52 +84,90 @@ const COLUMNS: readonly Column[] = [
   { title: 'Standing', width: 46, align: 'left', text: (row) => STANDING[row.standing] },
 ];
 const ROW_SIZE = 7.8;
+/** More marks than this are drawn on a page of their own. */
+const MOST_ON_FIRST = 40;
+const SKETCH_HEIGHT = 290;
 
-export async function sheetPdf(sheet: NumberedSheet): Promise<Buffer> {
+export interface SheetPaper {
+  /** What happened to its marks after it was issued, as sentences. */
+  readonly notices?: readonly string[];
+  readonly progress?: Progress;
+}
+
+export async function sheetPdf(sheet: NumberedSheet, { notices = [], progress = async () => undefined }: SheetPaper = {}): Promise<Buffer> {
   const page = newDocument(`Cut sheet ${sheet.number}, revision ${sheet.revision}: ${sheet.package}`);
+  const steps = sheet.rows.length + 2;
   let y = drawHead(page, sheet);
-  y = drawNotices(page, sheet, y);
-  drawSketch(page, sheet, { x: MARGIN, y, width: widthOf(page), height: 290 });
-  y = drawTable(page, sheet, y + 298);
+  y = drawNotices(page, sheet, notices, y);
+  const onFirst = sheet.rows.length <= MOST_ON_FIRST && y + SKETCH_HEIGHT < bottomOf(page) - 60;
+  if (onFirst) {
+    drawSmallSketch(page, sheet, y);
+    y += SKETCH_HEIGHT + 8;
+  }
+  await progress(1, steps);
+  y = await drawTable(page, sheet, y, (row) => progress(1 + row, steps));
   drawFoot(page, sheet, y);
+  if (!onFirst && sheet.rows.length > 0) {
+    page.addPage({ size: 'A4', layout: 'landscape', margin: MARGIN });
+    drawScene(page, sketchScene(sheet, SKETCH_OPTIONS, measureOn(page)).scene);
+  }
   numberPages(page, sheet);
+  await progress(steps, steps);
   return finish(page);
+}
+
+function drawSmallSketch(page: Page, sheet: NumberedSheet, y: number): void {
+  const frame = { x: MARGIN, y, w: widthOf(page), h: SKETCH_HEIGHT };
+  const inner = { x: MARGIN + 46, y: y + 24, w: frame.w - 92, h: SKETCH_HEIGHT - 60 };
+  const points = [...sheet.shapes.flatMap((shape) => shape.points), ...sheet.rows.map((row) => row.place)];
+  if (points.length === 0) return;
+  const board = { ...boardFor(points, inner, sheet.lengthUnit), frame };
+  const few = { ...SKETCH_OPTIONS, heights: false, offsets: false, diagonals: false };
+  drawScene(page, { items: planItems(sheet, board, few, measureOn(page)).items });
+  drawScene(page, { items: [...north(MARGIN + frame.w - 10, y + 4), ...scaleBar(MARGIN + frame.w - 4, y + SKETCH_HEIGHT - 4, board, sheet.lengthUnit)] });
+  write(page, scaleWords(board.scale, sheet.lengthUnit), MARGIN, y + SKETCH_HEIGHT - 12, 'regular', 7.5, INKS.ink2);
 }
 
 function drawHead(page: Page, sheet: NumberedSheet): number {
   const clock = sheetClock(sheet.timeZone, sheet.setFrom);
-  const right = (text: string, y: number, bold = false) =>
-    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
-  write(page, `Cut sheet ${sheet.number}, revision ${sheet.revision}`, MARGIN, MARGIN, 'bold', 20, INKS.ink);
-  write(page, `${sheet.package} · ${sheet.site}`, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
-  const when =
+  const half = widthOf(page) / 2;
+  let right = MARGIN + 2;
+  const say = (text: string, bold = false) => {
+    const [font, size, x] = [bold ? 'bold' : 'regular', 9, MARGIN + half] as const;
+    write(page, text, x, right, font, size, bold ? INKS.ink : INKS.ink2, { width: half, align: 'right', lineBreak: true });
+    right += heightOf(page, text, half, font, size) + 1.5;
+  };
+  write(page, `Cut sheet ${sheet.number}, revision ${sheet.revision}`, MARGIN, MARGIN, 'bold', 18, INKS.ink);
+  let left = MARGIN + 25;
+  const name = sheet.selection ? `${sheet.package}: ${sheet.selection} · ${sheet.site}` : `${sheet.package} · ${sheet.site}`;
+  left += paragraph(page, name, MARGIN, left, half - 8, 'regular', 11, INKS.ink);
+  say(
     sheet.setFrom && sheet.setTo
       ? `Set ${clock.day(sheet.setFrom)}, ${clock.time(sheet.setFrom)} to ${clock.time(sheet.setTo)}, by ${sheet.setBy.join(', ')}`
-      : 'Nothing set';
-  right(when, MARGIN + 2, true);
-  sheet.stations.forEach((station, i) => {
-    right(
-      `Station ${station.name}: ${heldBy(station.method, station.marks)}${station.radius95Mm === null ? '' : `; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`}`,
-      MARGIN + 15 + 12 * i,
-    );
-  });
-  const after = MARGIN + 15 + 12 * Math.max(1, sheet.stations.length);
-  right(
-    `For ${sheet.crew}: ${sheet.className}, within ${smallLength(sheet.planMm / 1000, sheet.lengthUnit)} plan, ${smallLength(sheet.heightMm / 1000, sheet.lengthUnit)} height`,
-    after,
+      : 'Nothing set',
+    true,
   );
+  for (const station of sheet.stations)
+    say(
+      `Station ${station.name}: ${heldBy(station.method, station.marks)}${station.radius95Mm === null ? '' : `; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`}`,
+    );
+  say(
+    `For ${sheet.crew}${sheet.givenTo ? `, given to ${sheet.givenTo}` : ''}: ${sheet.className}, within ${smallLength(sheet.planMm / 1000, sheet.lengthUnit)} plan, ${smallLength(sheet.heightMm / 1000, sheet.lengthUnit)} height`,
+  );
+  if (sheet.validUntil) say(`Not to be built from after ${sheet.validUntil}`, true);
   const use = [sheet.markKind && `Marks: ${MARK_KIND[sheet.markKind]}`, sheet.use && `for ${sheet.use}`].filter(Boolean).join(', ');
-  if (use) write(page, use, MARGIN, MARGIN + 41, 'regular', 9, INKS.ink);
-  const y = Math.max(after + 16, MARGIN + (use ? 56 : 46));
+  if (use) left += paragraph(page, use, MARGIN, left + 2, half - 8, 'regular', 9, INKS.ink) + 2;
+  if (sheet.remarks) left += paragraph(page, sheet.remarks, MARGIN, left + 2, half - 8, 'medium', 9, INKS.ink) + 2;
+  const y = Math.max(left, right) + 5;
   rule(page, y, INKS.ink, 1.5);
   return y + 10;
 }
 
-const CHANGE = { added: 'added', removed: 'taken away', setAgain: 'set again', withheld: 'withheld: in doubt' } as const;
+const CHANGE = { added: 'added', removed: 'taken away', setAgain: 'set again', withheld: 'withheld', figures: 'other figures' } as const;
 
-/** What has to be read first: changes, marks kept back, provisional stations. */
-function drawNotices(page: Page, sheet: NumberedSheet, top: number): number {
-  const notices: string[] = [];
+/** What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font has. */
+function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[], top: number): number {
+  const notices: string[] = [...since];
   if (sheet.changes.length > 0)
     notices.push(`Changed since revision ${sheet.revision - 1}: ${sheet.changes.map((each) => `${each.name} ${CHANGE[each.change]}`).join(', ')}.`);
   for (const each of sheet.withheld) notices.push(`${each.name} is withheld: ${WITHHELD_REASON[each.reason]}. Do not build from it.`);
@@ -101,6 +175,8 @@ function drawNotices(page: Page, sheet: NumberedSheet, top: number): number {
     if (station.provisionalBecause !== null) notices.push(`* Station ${station.name} is provisional: ${station.provisionalBecause}`);
   const open = sheet.rows.filter((row) => row.standing !== 'held');
   if (open.length > 0) notices.push(`Not held by a proof after setting: ${open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', ')}.`);
+  const letters = missingLetters([sheet.site, sheet.package, sheet.crew, ...sheet.rows.map((row) => row.name)]);
+  if (letters.length > 0) notices.push(`Letters that this paper has no picture of are written by their number: ${letters.join(' ')}.`);
   if (notices.length === 0) return top;
   const width = widthOf(page) - 20;
   const height = notices.reduce((sum, notice) => sum + heightOf(page, notice, width, 'medium', 9) + 3, 10);
@@ -110,38 +186,54 @@ function drawNotices(page: Page, sheet: NumberedSheet, top: number): number {
   return top + height + 8;
 }
 
-function drawTable(page: Page, sheet: NumberedSheet, top: number): number {
+/** Rows between two looks at whether anybody still waits. */
+const ROWS_A_STEP = 10;
+
+async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (row: number) => Promise<void>): Promise<number> {
   const clock = sheetClock(sheet.timeZone, sheet.setFrom);
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
+  const grades = [...new Set(sheet.rows.map((row) => gradeOf(row, sheet)))];
+  const seconds = [...new Set(sheet.rows.flatMap((row) => secondHeight(row, sheet)?.to ?? []))];
   const heads = () => {
-    write(
-      page,
-      `Lengths and heights in ${unit}. Design: ${HEIGHT_REFERENCE[sheet.heightReference]}${sheet.also ? `; second figure to ${HEIGHT_REFERENCE[sheet.also.heightReference]}` : ''}. Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.`,
-      MARGIN,
-      y,
-      'regular',
-      8,
-      INKS.ink2,
-    );
-    y += 13;
+    const about = [
+      `Lengths and heights in ${unit}${sheet.bothHeights ? ', in brackets against site zero' : ''}. Design: ${grades.join(', ') || 'none'}${seconds.length > 0 ? `; second figure to ${seconds.join(', ')}` : ''}.`,
+      'Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.',
+    ].join(' ');
+    y += paragraph(page, about, MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2) + 4;
     y += drawRow(page, y, (column) => column.title, 'bold') + 2;
     rule(page, y, INKS.ink);
     y += 4;
   };
   let y = top;
   heads();
-  for (const row of sheet.rows) {
+  for (const [i, row] of sheet.rows.entries()) {
     const text = (column: Column) => column.text(row, sheet.lengthUnit, clock, sheet);
-    if (y + rowHeight(page, text) > bottomOf(page)) {
-      page.addPage();
+    const note = noteOf(row);
+    const needed = rowHeight(page, text) + (note ? heightOf(page, note, widthOf(page) - 20, 'regular', ROW_SIZE) : 0);
+    if (y + needed > bottomOf(page)) {
+      page.addPage({ size: 'A4', margin: MARGIN });
       y = MARGIN;
       heads();
     }
-    y += drawRow(page, y, text, 'regular') + 3;
+    y += drawRow(page, y, text, 'regular') + 1;
+    if (note) y += paragraph(page, note, MARGIN + 10, y, widthOf(page) - 20, 'regular', ROW_SIZE, INKS.ink2);
+    y += 2;
     rule(page, y, INKS.rule, 0.5);
     y += 3;
+    if (i % ROWS_A_STEP === 0) await done(i);
   }
   return y;
+}
+
+/** What the stake says beyond the columns: an angle, what changes there, what is unusual. */
+function noteOf({ reading, stakeText, written }: CutSheetRow): string {
+  const unusual =
+    reading && reading.unusual.length > 0
+      ? readingSentences(reading, { words: crewWords('en'), unit: 'metre', standing: 'held', who: '' }).filter(({ kind }) => kind === 'warning')
+      : [];
+  const beyond = written ? [...written.left, ...written.right].map(({ text }) => text) : [];
+  const angle = stakeText.filter((line) => /^(OFF BOTH LINES|BACK:|AHEAD:)/.test(line));
+  return [...unusual.map(({ text }) => text), ...angle, ...beyond.filter((text) => !angle.includes(text))].join('. ');
 }
 
 const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font === 'bold' || title === 'Cut / fill' || title === 'Mark';
@@ -149,10 +241,8 @@ const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font ==
 const indentOf = (column: Column): number => (column.align === 'left' && column !== COLUMNS[0] ? 4 : 0);
 
 function rowHeight(page: Page, text: (column: Column) => string, font: 'regular' | 'bold' = 'regular'): number {
-  const heights = COLUMNS.map((column) =>
-    heightOf(page, text(column), column.width - 4 - indentOf(column), isBold(column, font) ? 'bold' : 'regular', ROW_SIZE),
-  );
-  return Math.max(...heights);
+  const tall = COLUMNS.map((column) => heightOf(page, text(column), column.width - 4 - indentOf(column), isBold(column, font) ? 'bold' : 'regular', ROW_SIZE));
+  return Math.max(...tall);
 }
 
 /** Draws one row and gives the height that it took. */
@@ -171,94 +261,34 @@ function drawRow(page: Page, y: number, text: (column: Column) => string, font: 
   return height;
 }
 
-/** How to read the hubs, drawn and in words, and the cautions. */
+/** How to read the hubs, drawn and in words from one of them, and the cautions. */
 function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
-  const needed = 130;
+  const example = sheet.rows.find((row) => row.reading && row.cutFill !== null)?.reading ?? sheet.rows.find((row) => row.reading)?.reading ?? null;
+  const scale = 0.82;
+  const needed = example ? READING_HEIGHT * scale + 66 : 60;
   let y = top + 12;
   if (y + needed > bottomOf(page)) {
-    page.addPage();
+    page.addPage({ size: 'A4', margin: MARGIN });
     y = MARGIN;
   }
-  const example = sheet.rows.find((row) => row.cutFill !== null);
-  const textX = MARGIN + 210;
-  const width = widthOf(page) - 210;
-  if (example) drawExample(page, example, sheet, MARGIN, y);
-  write(page, 'How to read these hubs', textX, y, 'bold', 10, INKS.ink);
-  const reading = example
-    ? `Every figure starts at the nail in the hub. From the nail go up (FILL) or down (CUT) by the figure${thenLevel(example, sheet.lengthUnit)}: that is the ${MEANING[example.meaning]} at ${HEIGHT_REFERENCE[sheet.heightReference]}.`
-    : 'The hubs give the place only: no height was measured.';
-  const used = paragraph(page, reading, textX, y + 14, width, 'regular', 8.5, INKS.ink);
-  paragraph(page, CAUTIONS.join(' '), textX, y + 20 + used, width, 'regular', 8, INKS.ink2);
-}
-
-/** Which way the offset is measured from the mark. */
-const REACH = {
-  face: 'square to the face',
-  line: 'straight along the line to the hub at its other end',
-  point: 'straight toward the mark on its other side',
-} as const;
-
-function thenLevel({ reach, offset }: CutSheetRow, unit: LengthUnit): string {
-  if (reach === 'on') return '';
-  return `, then level ${length(offset, unit)} ${UNIT_ABBREVIATION[unit]} ${REACH[reach]}`;
-}
-
-function drawExample(page: Page, row: CutSheetRow, { lengthUnit, rounding }: NumberedSheet, x: number, y: number): void {
-  const fill = row.cutFill! <= 0;
-  const hubY = fill ? y + 84 : y + 34;
-  const designY = fill ? y + 34 : y + 84;
-  page
-    .moveTo(x, y + 92)
-    .lineTo(x + 190, y + 92)
-    .lineWidth(1.2)
-    .strokeColor(INKS.ink)
-    .stroke();
-  page.rect(x + 20, hubY - 2, 12, y + 94 - hubY).fillAndStroke(INKS.hub, INKS.ink);
-  page
-    .rect(x + 130, designY - 5, 56, 10)
-    .fillOpacity(0.15)
-    .fillAndStroke(INKS.pencil, INKS.pencil)
-    .fillOpacity(1);
-  page
-    .moveTo(x + 26, hubY)
-    .lineTo(x + 26, designY)
-    .lineTo(x + 130, designY)
-    .dash(3, { space: 2 })
-    .lineWidth(0.8)
-    .strokeColor(INKS.ink)
-    .stroke()
-    .undash();
-  write(page, cutFillWords(row.cutFill, lengthUnit, rounding), x + 32, (hubY + designY) / 2 - 4, 'bold', 8, INKS.ink);
-  write(page, `level ${length(row.offset, lengthUnit)}`, x + 50, designY - 12, 'bold', 8, INKS.ink);
-  write(page, `${row.corner}`, x + 134, designY - 18, 'medium', 8, INKS.pencil);
-  write(page, 'hub', x + 18, y + 96, 'regular', 8, INKS.ink2);
-  write(page, row.name, x + 60, y + 96, 'regular', 8, INKS.ink2);
+  if (example) {
+    const asked = { words: crewWords('en'), unit: sheet.lengthUnit, measure: measureOn(page) };
+    write(page, `How to read these marks: ${example.name} for one`, MARGIN, y, 'bold', 10, INKS.ink);
+    drawScene(page, sectionScene(example, asked), MARGIN, y + 14, scale);
+    drawScene(page, planScene(example, asked), MARGIN + READING_WIDTH * scale + 20, y + 14, scale);
+    y += READING_HEIGHT * scale + 20;
+    const steps = readingSentences(example, { ...asked, standing: 'held', who: sheet.issuedBy }).filter(({ kind }) => kind !== 'note');
+    y += paragraph(page, steps.map(({ text }) => text).join(' '), MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 5;
+  }
+  paragraph(page, CAUTIONS.join(' '), MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2);
 }
 
 function numberPages(page: Page, sheet: NumberedSheet): void {
   const clock = sheetClock(sheet.timeZone, sheet.setFrom);
-  const { start, count } = page.bufferedPageRange();
   const zero = sheet.siteZero;
-  const heights =
+  const said =
     zero === null
       ? 'All heights are true heights.'
       : `All heights are true heights. Site zero, 0.000, is ${length(zero, sheet.lengthUnit)} ${UNIT_ABBREVIATION[sheet.lengthUnit]}.`;
-  for (let i = 0; i < count; i++) {
-    page.switchToPage(start + i);
-    const y = page.page.height - MARGIN - 8;
-    rule(page, y - 5, INKS.ink);
-    // The foot lies in the margin, where text would otherwise start a new page.
-    page.page.margins.bottom = 0;
-    write(page, heights, MARGIN, y, 'regular', 8, INKS.ink2);
-    write(
-      page,
-      `Page ${i + 1} of ${count} · issued ${clock.day(sheet.issuedAt)} ${clock.time(sheet.issuedAt)} by ${sheet.issuedBy}`,
-      MARGIN,
-      y,
-      'regular',
-      8,
-      INKS.ink2,
-      { width: widthOf(page), align: 'right' },
-    );
-  }
+  footPages(page, said, ` · issued ${clock.day(sheet.issuedAt)} ${clock.time(sheet.issuedAt)} by ${sheet.issuedBy}`);
 }

@@ -45,6 +45,8 @@ export interface CrewWords {
     readonly alongLine: string;
     readonly straight: string;
     readonly squareToRoad: string;
+    /** Sides of a road, seen as its stations go up. */
+    readonly side: Readonly<Record<'left' | 'right', string>>;
     readonly inside: string;
     readonly stands: string;
     readonly standsOnString: string;

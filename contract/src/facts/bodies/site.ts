@@ -52,7 +52,8 @@ export const SiteBody = closed({
   mayAccept: Type.Optional(closed({ accepted: Type.Array(RoleWord, { maxItems: 3 }), provisional: Type.Array(RoleWord, { maxItems: 3 }) })),
 });
 
-export const MemberBody = closed({ name: Name });
+/** Who works here; a crew is one that speaks through its page alone. */
+export const MemberBody = closed({ name: Name, crew: Type.Optional(Type.Boolean()) });
 
 export const WithdrawalBody = closed({ record: NullableUuid, occupation: NullableUuid, reason: Text });
 

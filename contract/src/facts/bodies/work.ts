@@ -307,4 +307,16 @@ export const HandoverBody = closed({
   package: Uuid,
   marks: Type.Array(Uuid, { maxItems: 5000 }),
   withheld: Type.Array(Uuid, { maxItems: 5000 }),
+  /** Who has it, where that is not just the crew of the package. */
+  givenTo: Type.Optional(Name),
+});
+
+/** Somebody says that a mark is gone or was hit; it is not built from until it is set again, or sighted again and good. */
+export const ReportBody = closed({
+  /** The fact of the mark as it was set. */
+  mark: Uuid,
+  kind: Words('destroyed', 'moved'),
+  /** Who said it, as he calls himself: a crew has no members here. */
+  who: Type.String({ maxLength: 80 }),
+  text: Type.String({ maxLength: 500 }),
 });

@@ -101,7 +101,7 @@ export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Ro
   const tolerance = work ? toleranceOf(state, work) : 0;
   const shotWithin = shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= tolerance;
   // What nobody should build from is set again, not shot again.
-  const stands = mark !== null && mark.body.state !== 'rough' && !pulled && !stop!.outdated && stop!.standing !== 'inDoubt';
+  const stands = mark !== null && mark.body.state !== 'rough' && !pulled && !stop!.outdated && stop!.report === null && stop!.standing !== 'inDoubt';
   const roughly = way === 'rough' && mark === null && shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= ROUGHLY;
   const due: Due = roughly ? 'rough' : shotWithin ? 'set' : shot || !stands ? 'shoot' : mark.body.state === 'confirmed' ? 'next' : 'shootHub';
 

@@ -1,0 +1,85 @@
+/** What the crew's page shows: the marks of some packages, each with how it is read, as they stand now. */
+import type { LengthUnit, PlanPoint, Standing, StakeReading, TrustResult } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { conventionFor } from './conventions.ts';
+import { isForPlan } from './packagePlans.ts';
+import { stakeReading } from './stakeReading.ts';
+import { compareNames, markKey, type SiteState } from './state.ts';
+import { pointsToFind, type PointToFind } from './tapeBack.ts';
+
+export interface CrewMark {
+  /** The fact of the mark. */
+  readonly id: string;
+  readonly name: string;
+  readonly package: string;
+  readonly standing: Standing | 'destroyed';
+  readonly reading: StakeReading;
+  readonly stakeText: readonly string[];
+  readonly written: FactBody<'mark'>['written'] | null;
+  readonly photos: readonly { readonly image: string; readonly caption: string }[];
+  /** What was said to be wrong with it. */
+  readonly report: { readonly kind: 'destroyed' | 'moved'; readonly at: string } | null;
+  readonly setAt: string;
+}
+
+export interface CrewView {
+  readonly site: string;
+  readonly unit: LengthUnit;
+  readonly label: string;
+  readonly packages: readonly string[];
+  readonly languages: readonly string[];
+  /** Whom to ask. */
+  readonly who: string;
+  readonly at: string;
+  readonly marks: readonly CrewMark[];
+  readonly points: readonly (PointToFind & { readonly package: string; readonly point: PlanPoint })[];
+}
+
+export interface CrewAsked {
+  readonly label: string;
+  /** First revisions of the packages that it is for; all of the site when there is none. */
+  readonly roots: readonly string[] | null;
+  /** Whom the crew has to ask. */
+  readonly who: string;
+  readonly at: string;
+}
+
+export function crewView(state: SiteState, trust: TrustResult, { label, roots, who, at }: CrewAsked): CrewView {
+  const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
+  const packages = state.packages.filter((work) => roots === null || roots.includes(state.packageRoots.get(work.id)!));
+  const marks = packages.flatMap((work) => {
+    const root = state.packageRoots.get(work.id)!;
+    return work.body.plans.flatMap((plan): CrewMark[] => {
+      const mark = state.marks.get(markKey(root, plan.key));
+      if (!mark || mark.body.state === 'rough') return [];
+      const report = state.reports.get(mark.id) ?? null;
+      // What was hit, or was set for another plan, is no more to be built from than what is in doubt.
+      const doubtful = report?.body.kind === 'moved' || !isForPlan(mark.body, plan);
+      return [
+        {
+          id: mark.id,
+          name: mark.body.name,
+          package: work.body.name,
+          standing: report?.body.kind === 'destroyed' ? 'destroyed' : doubtful ? 'inDoubt' : (standings.get(mark.id) ?? 'unproven'),
+          reading: stakeReading(state, work.body, plan, mark),
+          stakeText: mark.body.stakeText,
+          written: mark.body.written ?? null,
+          photos: (state.photos.get(mark.id) ?? []).map(({ body }) => ({ image: body.image, caption: body.caption })),
+          report: report && { kind: report.body.kind, at: report.at },
+          setAt: mark.at,
+        },
+      ];
+    });
+  });
+  return {
+    site: state.settings.name,
+    unit: state.settings.lengthUnit,
+    label,
+    packages: packages.map((work) => work.body.name),
+    languages: [...new Set(packages.flatMap((work) => conventionFor(state, work.body).convention.languages))],
+    who,
+    at,
+    marks: marks.sort((a, b) => compareNames(a.name, b.name)),
+    points: packages.flatMap((work) => pointsToFind(state, trust, work).map((point) => ({ ...point, package: work.body.name }))),
+  };
+}

@@ -1,0 +1,100 @@
+/**
+ * Which letters the paper's fonts have, and in which order they stand: names come in any script. A letter that no font has is
+ * written by its number and reported; a box says nothing.
+ */
+import bidiFactory from 'bidi-js';
+import * as fontkit from 'fontkit';
+import { createRequire } from 'node:module';
+import type { Weight } from '@idle-marker/paper';
+
+const require = createRequire(import.meta.url);
+
+/** Latin, as the application itself is written. */
+export const FIRST_FONTS: Readonly<Record<Weight, string>> = {
+  regular: require.resolve('@fontsource/barlow/files/barlow-latin-400-normal.woff'),
+  medium: require.resolve('@fontsource/barlow/files/barlow-latin-500-normal.woff'),
+  bold: require.resolve('@fontsource/barlow/files/barlow-latin-600-normal.woff'),
+};
+/** Wide enough for all of Latin, Greek, Cyrillic, Hebrew and Arabic, and signs such as that of a centreline. */
+export const SECOND_FONTS: Readonly<Record<Weight, string>> = {
+  regular: require.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
+  medium: require.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
+  bold: require.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf'),
+};
+
+const lettersOf = (file: string): ReadonlySet<number> => new Set((fontkit.openSync(file) as fontkit.Font).characterSet);
+const first = lettersOf(FIRST_FONTS.regular);
+/** Those that regular and bold both have. */
+const second = ((regular, bold) => new Set([...regular].filter((code) => bold.has(code))))(lettersOf(SECOND_FONTS.regular), lettersOf(SECOND_FONTS.bold));
+
+/** Letters without a picture of their own: they shape their neighbours or turn the direction. */
+const INVISIBLE = /[\u00ad\u034f\u061c\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufe00-\ufe0f\ufeff]/g;
+/** Thin blanks are no glyphs of these fonts; a plain one does. */
+const BLANKS = /[\u2000-\u200a\u202f\u205f\u3000\t]/g;
+/** Control characters but the end of a line. */
+// eslint-disable-next-line no-control-regex
+const CONTROL = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f]/g;
+
+const byNumber = (code: number): string => `[U+${code.toString(16).toUpperCase().padStart(4, '0')}]`;
+
+/** The text as it can be printed; `missing` gets the letters that no font has. */
+export function printable(text: string, missing?: Set<string>): string {
+  const plain = text.normalize('NFC').replace(CONTROL, '').replace(BLANKS, ' ').replace(INVISIBLE, '');
+  let written = '';
+  for (const letter of plain) {
+    const code = letter.codePointAt(0)!;
+    if (letter === '\n' || first.has(code) || second.has(code)) written += letter;
+    else {
+      missing?.add(letter);
+      written += byNumber(code);
+    }
+  }
+  return written;
+}
+
+/** Letters of some texts that can't be printed, each once. */
+export function missingLetters(texts: Iterable<string>): string[] {
+  const missing = new Set<string>();
+  for (const text of texts) printable(text, missing);
+  return [...missing];
+}
+
+export interface Run {
+  readonly text: string;
+  readonly font: 'first' | 'second';
+  /** Its letters are shaped and turned round by the font. */
+  readonly turned: boolean;
+}
+
+const bidi = bidiFactory();
+const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/;
+
+/**
+ * The pieces of one line from left to right, each in one font and one direction (The Unicode Consortium, Unicode
+ * Bidirectional Algorithm). Pieces that run from right to left hold their letters in the order of reading.
+ */
+export function runsOf(line: string): Run[] {
+  const fontOf = (letter: string): Run['font'] => (first.has(letter.codePointAt(0)!) ? 'first' : 'second');
+  if (!RIGHT_TO_LEFT.test(line)) return gathered([...line].map((letter) => ({ text: letter, font: fontOf(letter), turned: false })));
+  const levels = bidi.getEmbeddingLevels(line, 'ltr');
+  const order = bidi.getReorderedIndices(line, levels);
+  const pieces: Run[] = order.map((i) => {
+    const turned = levels.levels[i]! % 2 === 1;
+    const letter = (turned ? bidi.getMirroredCharacter(line[i]!) : null) ?? line[i]!;
+    // Blanks and signs inside of a turned piece stay with it, so that it is shaped as a whole.
+    return { text: letter, font: turned ? 'second' : fontOf(letter), turned };
+  });
+  return gathered(pieces).map((run) => (run.turned ? { ...run, text: [...run.text].reverse().join('') } : run));
+}
+
+function gathered(pieces: readonly Run[]): Run[] {
+  const runs: Run[] = [];
+  for (const piece of pieces) {
+    const last = runs.at(-1);
+    // A blank goes with whatever stands before it: a change of font for it alone would be a waste.
+    if (last && last.turned === piece.turned && (last.font === piece.font || (piece.text === ' ' && !piece.turned)))
+      runs[runs.length - 1] = { ...last, text: last.text + piece.text };
+    else runs.push(piece);
+  }
+  return runs;
+}

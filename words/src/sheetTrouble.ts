@@ -1,0 +1,25 @@
+/** What has become of marks that a crew already builds from: what to tell it. */
+export const SHEET_TROUBLE = {
+  inDoubt: 'in doubt: do not build from it',
+  destroyed: 'said to be gone',
+  moved: 'said to have been hit or moved: do not build from it',
+  setAgain: 'set again: its figures are others now',
+  planChanged: 'set for an earlier revision: do not build from it',
+  withdrawn: 'withdrawn: do not build from it',
+} as const;
+
+type Trouble = keyof typeof SHEET_TROUBLE;
+
+/** Marks by what has become of them, in one sentence. */
+export function sheetTroubleWords(marks: readonly { readonly name: string; readonly trouble: Trouble }[]): string {
+  const kinds = [...new Set(marks.map(({ trouble }) => trouble))];
+  return `${kinds
+    .map(
+      (kind) =>
+        `${marks
+          .filter(({ trouble }) => trouble === kind)
+          .map(({ name }) => name)
+          .join(', ')}: ${SHEET_TROUBLE[kind]}`,
+    )
+    .join('. ')}.`;
+}
