@@ -9,13 +9,12 @@ export const READING_WIDTH = 300;
 export const READING_HEIGHT = 190;
 
 const SIZE = 9.5;
-/** Where the hub stands in the section, and where the thing begins. */
+/** Where the hub stands in the section. */
 const HUB_X = 62;
-const THING_X = 190;
-const THING_W = READING_WIDTH - THING_X - 8;
 /** Lowest and highest height that a feature is drawn at. */
 const TOP = 44;
 const BOTTOM = 136;
+const BAR = 8;
 
 export interface ReadingDrawn {
   readonly words: CrewWords;
@@ -27,65 +26,54 @@ export interface ReadingDrawn {
 const cutFillText = (cutFill: number, reading: StakeReading, { words, unit }: ReadingDrawn): string =>
   `${cutFill > 0 ? words.cut : words.fill} ${readLength(cutFill, unit, reading.rounding, 'height')}`;
 
+/** A feature in the section: its own column, so that no figure lies on another. */
+interface Feature {
+  readonly what: string;
+  readonly height: StakeReading['heights'][number] | null;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+}
+
 /** From the side: the hub with its lath, level to the thing, then down or up. Not to scale; what is higher is drawn higher. */
 export function sectionScene(reading: StakeReading, drawn: ReadingDrawn): Scene {
   const { words, unit, measure } = drawn;
-  const form = words.reading;
-  // Positive: the thing is lower than the hub. With two features each has its own line.
-  const largest = Math.max(...reading.heights.map(({ cutFill }) => Math.abs(cutFill)), 1e-9);
-  const lower = reading.heights.some(({ cutFill }) => cutFill > 0);
-  const higher = reading.heights.some(({ cutFill }) => cutFill < 0);
+  const { heights } = reading;
+  const on = reading.reach.way === 'on';
+  const lower = heights.some(({ cutFill }) => cutFill > 0);
+  const higher = heights.some(({ cutFill }) => cutFill < 0);
   const hubY = lower && higher ? (TOP + BOTTOM) / 2 : lower ? TOP + 8 : higher ? BOTTOM - 12 : (TOP + BOTTOM) / 2 + 10;
+  const largest = Math.max(...heights.map(({ cutFill }) => Math.abs(cutFill)), 1e-9);
   // The smaller of two is drawn at half way at least, so that both can be read.
-  const deep = (cutFill: number) => (cutFill === 0 ? 0 : Math.sign(cutFill) * (0.45 + 0.55 * (Math.abs(cutFill) / largest)) * (lower && higher ? 40 : 74));
-  const groundY = Math.min(BOTTOM + 26, hubY + 24);
+  const deep = (cutFill: number) => (cutFill === 0 ? 0 : Math.sign(cutFill) * (0.5 + 0.5 * (Math.abs(cutFill) / largest)) * (lower && higher ? 40 : 72));
+  const first = on ? HUB_X + 24 : heights.length > 1 ? 138 : 190;
+  const width = (READING_WIDTH - first - 4) / Math.max(heights.length, 1) - 4;
+  const features: Feature[] =
+    heights.length === 0
+      ? [{ what: offsetThing(reading, words), height: null, x: first, y: hubY, width }]
+      : heights.map((height, i) => ({ what: heightThing(height, words), height, x: first + i * (width + 4), y: hubY + deep(height.cutFill), width }));
+  const groundY = reading.carrier === 'surface' ? hubY : Math.min(BOTTOM + 26, hubY + 24);
+  const groundEnd = on ? HUB_X + 16 : first - 22;
   const items: SceneItem[] = [
     path(
       'frame',
       [
         [6, groundY],
-        [THING_X - 26, groundY],
+        [groundEnd, groundY],
       ],
       { width: 1.2 },
     ),
-    ...Array.from({ length: 6 }, (_, i) =>
+    ...Array.from({ length: Math.floor((groundEnd - 10) / 22) }, (_, i) =>
       path(
         'frame',
         [
-          [14 + i * 24, groundY],
-          [8 + i * 24, groundY + 7],
+          [14 + i * 22, groundY],
+          [8 + i * 22, groundY + 7],
         ],
         { stroke: 'ink2', width: 0.6 },
       ),
     ),
-  ];
-  if (reading.carrier === 'lath')
-    items.push(
-      path('marks', box(HUB_X - 30, Math.max(hubY - 52, 4), 11, groundY - Math.max(hubY - 52, 4) + 6), { closed: true, fill: 'lath', width: 1 }),
-      ...[12, 19, 26].map((down) =>
-        path(
-          'marks',
-          [
-            [HUB_X - 28, Math.max(hubY - 52, 4) + down],
-            [HUB_X - 21, Math.max(hubY - 52, 4) + down],
-          ],
-          { width: 0.7 },
-        ),
-      ),
-    );
-  if (reading.carrier !== 'surface') items.push(path('marks', box(HUB_X - 6, hubY, 12, groundY - hubY + 10), { closed: true, fill: 'hub', width: 1 }));
-  else
-    items.push(
-      path(
-        'marks',
-        [
-          [HUB_X - 6, hubY],
-          [HUB_X + 6, hubY],
-        ],
-        { width: 2 },
-      ),
-    );
-  items.push(
+    ...carrierItems(reading.carrier, hubY, groundY),
     path(
       'marks',
       [
@@ -95,65 +83,95 @@ export function sectionScene(reading: StakeReading, drawn: ReadingDrawn): Scene 
       { width: 1.6 },
     ),
     text('labels', HUB_X + 4, hubY - 8, words.point[reading.point], SIZE, { weight: 'medium' }),
-  );
-  const on = reading.reach.way === 'on';
-  const things =
-    reading.heights.length > 0
-      ? reading.heights.map((height) => ({ y: hubY + deep(height.cutFill), what: heightThing(height, words), height }))
-      : [{ y: hubY, what: offsetThing(reading, words), height: null }];
-  // One below the other, never on top of each other.
-  const sorted = [...things].sort((a, b) => a.y - b.y);
-  sorted.forEach((each, i) => {
-    if (i > 0 && each.y - sorted[i - 1]!.y < 26) each.y = sorted[i - 1]!.y + 26;
-  });
+  ];
   if (!on) {
+    const end = features.at(-1)!.x + (heights.length > 1 ? 10 : 0);
     items.push(
       path(
         'dimensions',
         [
           [HUB_X, hubY],
-          [THING_X, hubY],
+          [end, hubY],
         ],
-        { stroke: 'ink', width: 1, dash: 3 },
+        { width: 1, dash: 3 },
       ),
-      ...arrow(THING_X - 2, hubY, 0),
     );
-    const level = filled('{level} {length}', { level: form.level, length: readLength(reading.offset, unit, reading.rounding, 'offset') });
-    items.push(text('dimensions', (HUB_X + THING_X) / 2 + 12, hubY + (lower ? -6 : 13), level, SIZE + 1, { align: 'middle', weight: 'bold' }));
+    if (heights.length < 2) items.push(...arrow(first - 2, hubY, 0));
+    const level = `${words.reading.level} ${readLength(reading.offset, unit, reading.rounding, 'offset')}`;
+    items.push(text('dimensions', (HUB_X + first) / 2 + 8, hubY + 13, level, SIZE + 1, { align: 'middle', weight: 'bold' }));
   }
-  for (const [i, { y, what, height }] of sorted.entries()) {
-    const x = on ? HUB_X + 20 : THING_X;
-    items.push(path('thing', box(x, y, on ? 150 : THING_W, 8), { closed: true, stroke: 'pencil', fill: 'pencil', opacity: 0.18, width: 1 }));
-    items.push(text('labels', x + 2, y + 19, fitted(what, (on ? 210 : THING_W) - 2, SIZE, measure), SIZE, { ink: 'pencil', weight: 'medium' }));
-    if (!height) continue;
-    const upright = x + 16 + i * 26;
-    const figure = cutFillText(height.cutFill, reading, drawn);
-    const flat = Math.abs(y - hubY) < 2;
-    if (!flat)
-      items.push(
-        path(
-          'dimensions',
-          [
-            [upright, hubY],
-            [upright, y],
-          ],
-          { stroke: 'ink', width: 1 },
-        ),
-        ...arrow(upright, y + (y > hubY ? -1 : 1), y > hubY ? 90 : -90),
-      );
-    const words90 = flat ? `${words.onGrade}` : figure;
-    items.push(
-      text('dimensions', upright + 6, flat ? y - 5 : y > hubY ? y - 6 - i * 2 : y + (sorted.length > 1 && i < sorted.length - 1 ? 34 : 34), words90, SIZE + 1, {
-        weight: 'bold',
-        ink: flat ? 'ink' : height.cutFill > 0 ? 'cut' : 'fill',
-      }),
-    );
-  }
+  for (const feature of features) items.push(...featureItems(feature, hubY, reading, drawn));
   items.push(
-    text('frame', 6, READING_HEIGHT - 6, form.section, SIZE - 1, { ink: 'ink2' }),
-    text('labels', 6, groundY + 20, fitted(reading.name, THING_X - 40, SIZE, measure), SIZE, { weight: 'bold' }),
+    text('frame', 6, READING_HEIGHT - 6, words.reading.section, SIZE - 1, { ink: 'ink2' }),
+    text('labels', 6, groundY + 20, fitted(reading.name, first - 12, SIZE, measure), SIZE, { weight: 'bold' }),
   );
-  return { title: filled(form.title, { name: reading.name }), width: READING_WIDTH, height: READING_HEIGHT, items, ground: null };
+  return { title: filled(words.reading.title, { name: reading.name }), width: READING_WIDTH, height: READING_HEIGHT, items, ground: null };
+}
+
+/** The hub or peg in the ground, and the lath beside a hub. */
+function carrierItems(carrier: StakeReading['carrier'], hubY: number, groundY: number): SceneItem[] {
+  if (carrier === 'surface')
+    return [
+      path(
+        'marks',
+        [
+          [HUB_X - 6, hubY],
+          [HUB_X + 6, hubY],
+        ],
+        { width: 2 },
+      ),
+    ];
+  const top = Math.max(hubY - 52, 4);
+  const lath =
+    carrier === 'lath'
+      ? [
+          path('marks', box(HUB_X - 30, top, 11, groundY - top + 6), { closed: true, fill: 'lath', width: 1 }),
+          ...[12, 19, 26].map((down) =>
+            path(
+              'marks',
+              [
+                [HUB_X - 28, top + down],
+                [HUB_X - 21, top + down],
+              ],
+              { width: 0.7 },
+            ),
+          ),
+        ]
+      : [];
+  return [...lath, path('marks', box(HUB_X - 6, hubY, 12, groundY - hubY + 10), { closed: true, fill: 'hub', width: 1 })];
+}
+
+function featureItems({ what, height, x, y, width }: Feature, hubY: number, reading: StakeReading, drawn: ReadingDrawn): SceneItem[] {
+  const { words, measure } = drawn;
+  const flat = Math.abs(y - hubY) < 2;
+  const isAbove = y < hubY - 2;
+  const items: SceneItem[] = [
+    path('thing', box(x, y, width, BAR), { closed: true, stroke: 'pencil', fill: 'pencil', opacity: 0.18, width: 1 }),
+    // Above the thing where the figure comes to it from below.
+    text('labels', x + 2, isAbove ? y - 5 : y + 19, fitted(what, width, SIZE, measure), SIZE, { ink: 'pencil', weight: 'medium' }),
+  ];
+  if (!height) return items;
+  if (flat) return [...items, text('dimensions', x + 14, y - 6, words.onGrade, SIZE + 1, { weight: 'bold' })];
+  const to = isAbove ? y + BAR : y;
+  const figure = cutFillText(height.cutFill, reading, drawn);
+  // Long words of cut and fill stay on the paper, in smaller letters.
+  const size = Math.min(SIZE + 1, ((SIZE + 1) * (READING_WIDTH - x - 20)) / measure(figure, SIZE + 1, 'bold'));
+  return [
+    ...items,
+    path(
+      'dimensions',
+      [
+        [x + 10, hubY],
+        [x + 10, to],
+      ],
+      { width: 1 },
+    ),
+    ...arrow(x + 10, to, isAbove ? -90 : 90),
+    text('dimensions', x + 16, (hubY + to) / 2 + 4, figure, size, {
+      weight: 'bold',
+      ink: height.cutFill > 0 ? 'cut' : 'fill',
+    }),
+  ];
 }
 
 /** A filled head at the end of a line; degrees clockwise from the right. */

@@ -36,7 +36,7 @@ const LABEL = 8;
 const SMALL = 6.8;
 /** So many points of paper have to lie between two marks for their distance to be written. */
 const SHORTEST_DIMENSION = 46;
-const MOST_DIAGONALS = 6;
+const MOST_DIAGONALS = 4;
 /** Scales that people have rulers for. */
 const SCALES = [10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_000, 20_000, 50_000, 100_000];
 
@@ -75,34 +75,38 @@ export function boardFor(points: readonly PlanPoint[], frame: Box, unit: LengthU
   return { frame, scale, ground: { e, n, perPoint }, x: (point) => (point.e - e) / perPoint, y: (point) => (n - point.n) / perPoint };
 }
 
-/** Dimensions that are worth drawing: from each mark to its nearest neighbours on either hand, and a few long ones across. */
+/**
+ * Dimensions that are worth drawing: the shortest lines that join all marks (Prim, Shortest connection networks), and a few
+ * long ones across, no two of them from one mark.
+ */
 export function dimensionsOf(rows: readonly Row[]): { readonly near: readonly (readonly [Row, Row])[]; readonly across: readonly (readonly [Row, Row])[] } {
-  const near = new Map<string, readonly [Row, Row]>();
-  const across: { pair: readonly [Row, Row]; distance: Metres }[] = [];
-  const key = (a: number, b: number) => (a < b ? `${a} ${b}` : `${b} ${a}`);
-  const far = new Set<string>();
-  for (const [i, row] of rows.entries()) {
-    let [best, second, farthest] = [-1, -1, -1];
-    const distance = (k: number) => (k < 0 ? Infinity : planDistance(row.place, rows[k]!.place));
-    for (let k = 0; k < rows.length; k++) {
-      if (k === i || distance(k) < 0.05) continue;
-      if (distance(k) < distance(best)) [second, best] = [best, k];
-      else if (distance(k) < distance(second)) second = k;
-      if (farthest < 0 || distance(k) > distance(farthest)) farthest = k;
-    }
-    for (const other of [best, second]) if (other >= 0) near.set(key(i, other), [rows[Math.min(i, other)]!, rows[Math.max(i, other)]!]);
-    if (farthest >= 0 && !far.has(key(i, farthest))) {
-      far.add(key(i, farthest));
-      across.push({ pair: [rows[Math.min(i, farthest)]!, rows[Math.max(i, farthest)]!], distance: distance(farthest) });
+  const near: (readonly [Row, Row])[] = [];
+  const far: { readonly pair: readonly [Row, Row]; readonly distance: Metres }[] = [];
+  // Of each mark that is not joined yet: the joined one that is nearest.
+  const open = new Map(rows.slice(1).map((row) => [row, { to: rows[0]!, distance: planDistance(row.place, rows[0]!.place) }]));
+  while (open.size > 0) {
+    const [next, { to }] = [...open].reduce((a, b) => (b[1].distance < a[1].distance ? b : a));
+    open.delete(next);
+    near.push([to, next]);
+    for (const [row, best] of open) {
+      const distance = planDistance(row.place, next.place);
+      if (distance < best.distance) open.set(row, { to: next, distance });
     }
   }
-  return {
-    near: [...near.values()],
-    across: across
-      .sort((a, b) => b.distance - a.distance)
-      .slice(0, MOST_DIAGONALS)
-      .map(({ pair }) => pair),
-  };
+  for (const [i, row] of rows.entries()) {
+    const farthest = rows
+      .slice(i + 1)
+      .reduce<Row | null>((a, b) => (a === null || planDistance(row.place, b.place) > planDistance(row.place, a.place) ? b : a), null);
+    if (farthest) far.push({ pair: [row, farthest], distance: planDistance(row.place, farthest.place) });
+  }
+  const across: (readonly [Row, Row])[] = [];
+  const used = new Set<Row>();
+  for (const { pair } of far.sort((a, b) => b.distance - a.distance)) {
+    if (across.length >= MOST_DIAGONALS || pair.some((row) => used.has(row)) || near.some(([a, b]) => pair.includes(a) && pair.includes(b))) continue;
+    pair.forEach((row) => used.add(row));
+    across.push(pair);
+  }
+  return { near, across };
 }
 
 export interface SketchResult {
@@ -157,9 +161,17 @@ function labelMark(items: SceneItem[], row: Row, sheet: CutSheet, { frame, x, y 
   const { lengthUnit, rounding } = sheet;
   const lines: { text: string; size: number; bold: boolean }[] = [{ text: row.name, size: LABEL, bold: true }];
   if (options.heights && row.hubZ !== null)
-    lines.push({ text: `${writtenLength(row.hubZ, lengthUnit, 'finest')}  ${cutFillWords(row.cutFill, lengthUnit, rounding)}`, size: SMALL, bold: false });
+    lines.push({
+      text: `${writtenLength(row.hubZ, lengthUnit, 'finest')}  ${cutFillWords(row.cutFill, lengthUnit, row.reading?.rounding.height ?? rounding)}`,
+      size: SMALL,
+      bold: false,
+    });
   if (options.offsets && row.offset > 0)
-    lines.push({ text: `${writtenLength(row.reading?.offset ?? row.offset, lengthUnit, rounding ?? 'finest')} off ${row.corner}`, size: SMALL, bold: false });
+    lines.push({
+      text: `${writtenLength(row.reading?.offset ?? row.offset, lengthUnit, row.reading?.rounding.offset ?? rounding ?? 'finest')} off ${row.corner}`,
+      size: SMALL,
+      bold: false,
+    });
   for (const shown of [lines, lines.slice(0, 1)]) {
     const w = Math.max(...shown.map((line) => measure(line.text, line.size, line.bold ? 'bold' : 'regular'))) + 2;
     const h = shown.reduce((sum, line) => sum + line.size + 1.4, 1);
@@ -239,6 +251,14 @@ function dimension(
         ],
         { stroke: 'ink2', width: 0.35, ...(kind === 'across' ? { dash: 5 } : {}) },
       );
+    taken.addLine([
+      [ax, ay],
+      [mx - ux * gap, my - uy * gap],
+    ]);
+    taken.addLine([
+      [mx + ux * gap, my + uy * gap],
+      [bx, by],
+    ]);
     if (before > 8) items.push(line(5, before));
     if (drawn - after > 8) items.push(line(after, drawn - 5));
     items.push(

@@ -54,7 +54,8 @@ export function stakeReading(state: SiteState, work: Package, plan: Plan, mark: 
     carrier: convention.carrier,
     point: mark.body.written?.point ?? pointOf(work),
     reach: reachOf(plan),
-    offset: mark.body.offset ?? offsetAsSet(plan, place),
+    // The figure that stands on the stake.
+    offset: convention.offsetFigure === 'plannedWithin' && within ? plan.offset : (mark.body.offset ?? offsetAsSet(plan, place)),
     to: plan.corner,
     meaning: plan.meaning,
     string: plan.road?.to ?? null,

@@ -26,7 +26,7 @@ export interface StakeReading {
   readonly carrier: StakeConvention['carrier'];
   readonly point: PointOnMark;
   readonly reach: Reach;
-  /** Level distance as set. */
+  /** Level distance as it is written on the stake. */
   readonly offset: Metres;
   /** Corner, or station of the road. */
   readonly to: string;

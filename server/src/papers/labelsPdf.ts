@@ -89,7 +89,7 @@ function drawLabel(page: Page, label: Label, x: number, y: number, w: number, h:
   if (foot > 0)
     write(
       page,
-      clippedTo(page, label.about, w - 2 * PAD - (code > h - 2 * PAD - foot ? code + 6 : 0), 6.5),
+      clippedTo(page, `${label.name} · ${label.about}`, w - 2 * PAD - (code > h - 2 * PAD - foot ? code + 6 : 0), 6.5),
       x + PAD,
       y + h - PAD - 7,
       'regular',
@@ -105,17 +105,20 @@ function clippedTo(page: Page, text: string, width: number, size: number): strin
   return `${letters.join('')}…`;
 }
 
+const QUIET = 3;
+
 /** A square code drawn as squares (ISO/IEC 18004), so that it stays sharp at any size. Adjoining ones of a row are one. */
 export function drawCode(page: Page, address: string, x: number, y: number, size: number): void {
   const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
-  const cell = size / (modules.size + 2);
+  // Readers want a clear edge round the code.
+  const cell = size / (modules.size + 2 * QUIET);
   page.fillColor('#000000');
   for (let row = 0; row < modules.size; row++)
     for (let column = 0; column < modules.size; column++) {
       if (!modules.get(row, column)) continue;
       let end = column;
       while (end < modules.size && modules.get(row, end)) end++;
-      page.rect(x + (column + 1) * cell, y + (row + 1) * cell, (end - column) * cell, cell);
+      page.rect(x + (column + QUIET) * cell, y + (row + QUIET) * cell, (end - column) * cell, cell);
       column = end;
     }
   page.fill();

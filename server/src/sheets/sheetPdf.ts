@@ -27,6 +27,7 @@ import {
   STANDING,
   UNIT_ABBREVIATION,
   WITHHELD_REASON,
+  writtenLength,
   type SheetClock,
 } from '@idle-marker/words';
 import { missingLetters } from '../paper/letters.ts';
@@ -47,7 +48,7 @@ import {
   type Page,
   type Progress,
 } from '../paper/pdfPage.ts';
-import { gradeOf, leadsTo, secondHeight } from './sheetTable.ts';
+import { gradeOf, leadsTo, roundingOf, secondHeight } from './sheetTable.ts';
 
 interface Column {
   readonly title: string;
@@ -60,7 +61,7 @@ const length = (metres: number | null, unit: LengthUnit): string => (metres === 
 
 /** To the feature of the package, and to the second one where there is one. */
 const bothCuts = (row: CutSheetRow, sheet: NumberedSheet): string =>
-  [cutFillWords(row.cutFill, sheet.lengthUnit, sheet.rounding), secondHeight(row, sheet)?.text].filter((text) => text !== undefined).join('\n');
+  [cutFillWords(row.cutFill, sheet.lengthUnit, roundingOf(row, sheet)), secondHeight(row, sheet)?.text].filter((text) => text !== undefined).join('\n');
 
 /** A true height, and below it the same against the site's zero where that was asked for. */
 const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: NumberedSheet): string =>
@@ -72,7 +73,12 @@ const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: N
 const COLUMNS: readonly Column[] = [
   { title: 'Mark', width: 50, align: 'left', text: (row) => row.name },
   { title: 'Offset to', width: 66, align: 'left', text: leadsTo },
-  { title: 'Offset', width: 32, align: 'right', text: (row, unit) => length(row.offset, unit) },
+  {
+    title: 'Offset',
+    width: 32,
+    align: 'right',
+    text: (row, unit, _clock, sheet) => writtenLength(row.reading?.offset ?? row.offset, unit, row.reading?.rounding.offset ?? sheet.rounding ?? 'finest'),
+  },
   { title: 'Ground', width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
   { title: 'Hub', width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.hubZ, sheet) },
   { title: 'Design', width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.designZ, sheet) },

@@ -12,6 +12,7 @@ import {
   STANDING,
   stringWords,
   UNIT_ABBREVIATION,
+  type Rounding,
 } from '@idle-marker/words';
 
 /** A length keeps its decimals as text of a number; anything else is text or a plain number. */
@@ -34,9 +35,14 @@ export const gradeOf = ({ reading }: CutSheetRow, sheet: NumberedSheet): string 
   return string ? gradeWords(string) : HEIGHT_REFERENCE[sheet.heightReference];
 };
 
+/** As on the stake, where that is known. */
+export const roundingOf = ({ reading }: CutSheetRow, { rounding }: NumberedSheet): Rounding => reading?.rounding.height ?? rounding ?? 'finest';
+
 /** Cut or fill to a second feature, by its name; null where there is none. */
-export function secondHeight(row: CutSheetRow, { also, lengthUnit, rounding }: NumberedSheet): { readonly to: string; readonly text: string } | null {
+export function secondHeight(row: CutSheetRow, sheet: NumberedSheet): { readonly to: string; readonly text: string } | null {
+  const { also, lengthUnit } = sheet;
   const second = row.reading?.heights[1];
+  const rounding = roundingOf(row, sheet);
   if (second)
     return { to: second.string ? gradeWords(second.string) : HEIGHT_REFERENCE[second.reference], text: cutFillWords(second.cutFill, lengthUnit, rounding) };
   return also && row.cutFill !== null
@@ -60,14 +66,14 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
   const columns: readonly Column[] = [
     ['Mark', (row) => row.name],
     ['Offset to', leadsTo],
-    [`Offset ${unit}`, (row) => length(row.offset)],
-    [`Offset as set ${unit}`, (row) => length(row.reading?.offset ?? null)],
+    [`Offset ${unit}`, (row) => length(row.reading?.offset ?? row.offset)],
+    [`Offset planned ${unit}`, (row) => length(row.offset)],
     [`Ground height ${unit}`, (row) => length(row.groundZ)],
     [`Hub height ${unit}`, (row) => length(row.hubZ)],
     ['Design', (row) => gradeOf(row, sheet)],
     [`Design height ${unit}`, (row) => length(row.designZ)],
     ...(both ? zeroColumns : []),
-    ['Cut or fill', (row) => cutFillWords(row.cutFill, lengthUnit, sheet.rounding)],
+    ['Cut or fill', (row) => cutFillWords(row.cutFill, lengthUnit, roundingOf(row, sheet))],
     ['Second feature', (row) => secondHeight(row, sheet)?.to ?? null],
     ['Cut or fill to it', (row) => secondHeight(row, sheet)?.text ?? null],
     [`East ${unit}`, (row) => length(row.place.e)],

@@ -61,7 +61,7 @@ export const ENGLISH: CrewWords = {
       peg: 'Find the {point} on the peg {name}. Every figure starts there.',
       surface: 'Find the {point} of {name} on the surface. Every figure starts there.',
     },
-    squareToFace: 'From the {point} go {length} level, square to the side {from} to {until}: there is the {what}.',
+    squareToFace: 'From the {point} go {length} level, square to the side {from} to {until}: there is {what}.',
     alongLine: 'From the {point} go {length} level, along the line {from} to {until}: there is {to}, {what}.',
     straight: 'From the {point} go {length} level, straight toward {to}: there is the {what}.',
     squareToRoad: 'From the {point} go {length} level, square to the road, to the {side} (as its stations go up): there is the {what}.',
