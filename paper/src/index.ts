@@ -27,3 +27,4 @@ export {
   type SketchResult,
 } from './sketch.ts';
 export { planScene, READING_HEIGHT, READING_WIDTH, sectionScene, type ReadingDrawn } from './readingScene.ts';
+export { fileWord } from './fileWord.ts';

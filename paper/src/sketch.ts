@@ -310,7 +310,7 @@ function legend(x: number, y: number, sheet: CutSheet, measure: Measure): SceneI
   const items: SceneItem[] = [];
   let left = x;
   const entry = (draw: (at: number) => SceneItem[], words: string) => {
-    items.push(...draw(left + 6), text('frame', left + 16, y + 2.5, words, SMALL, { ink: 'ink2' }));
+    items.push(...draw(left + 6).map((item) => ({ ...item, layer: 'frame' as const })), text('frame', left + 16, y + 2.5, words, SMALL, { ink: 'ink2' }));
     left += 16 + measure(words, SMALL, 'regular') + 14;
   };
   const standings = [...new Set(sheet.rows.map((row) => row.standing))];

@@ -9,6 +9,7 @@ export {
   type ControlMark,
   type PairedSolution,
   type SiteState,
+  isPerson,
 } from './state.ts';
 export { trustOf, trustRecords } from './trust.ts';
 export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';

@@ -18,8 +18,12 @@ export function progressOf(state: SiteState, trust: TrustResult): PackageProgres
   const roots = state.packageRoots;
   return state.packages.map((work) => {
     const keys = work.body.plans.map((plan) => markKey(roots.get(work.id)!, plan.key));
-    const marks = keys.flatMap((key) => state.marks.get(key) ?? []).filter((mark) => mark.body.state !== 'rough');
-    const of = (standing: Standing) => marks.filter((mark) => standings.get(mark.id) === standing).length;
+    // A mark that is said to be gone has to be set again; one that was hit is in doubt, whatever the station says.
+    const marks = keys
+      .flatMap((key) => state.marks.get(key) ?? [])
+      .filter((mark) => mark.body.state !== 'rough' && state.reports.get(mark.id)?.body.kind !== 'destroyed');
+    const standingOf = (mark: Fact<'mark'>): Standing | undefined => (state.reports.has(mark.id) ? 'inDoubt' : standings.get(mark.id));
+    const of = (standing: Standing) => marks.filter((mark) => standingOf(mark) === standing).length;
     return {
       work,
       marks: keys.length,

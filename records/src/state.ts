@@ -172,6 +172,9 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
   };
 }
 
+/** A crew speaks through its page alone, and nobody works here in its name. */
+export const isPerson = ({ body }: Fact<'member'>): boolean => body.crew !== true;
+
 /** What an accepted solution of either kind is called and how it was decided, by its id. */
 export function decidedSolution(
   { accepted, paired }: SiteState,

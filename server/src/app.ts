@@ -37,21 +37,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
       else next(new ProblemError('WRONG_HOST', 'Open it as http://127.0.0.1, or set IDLE_HOST to serve other names.'));
     });
   }
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          defaultSrc: ["'self'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          workerSrc: ["'self'", 'blob:'],
-          connectSrc: ["'self'"],
-          upgradeInsecureRequests: null,
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(securityHeaders());
   app.get('/healthz', async (_request, response) => {
     try {
       await orm.em.fork().execute('select 1');
@@ -81,6 +67,53 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   app.use(problemHandler(log));
   return app;
 }
+
+const securityHeaders = () =>
+  helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        workerSrc: ["'self'", 'blob:'],
+        connectSrc: ["'self'"],
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
+
+/**
+ * The crew’s pages alone: read and report by token, the page’s own files, and nothing else of any site. What listens to the
+ * network is this; the application itself stays on loopback.
+ */
+export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'loopbackOnly'>): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(securityHeaders());
+  const api = express.Router();
+  api.use(express.json({ limit: LARGEST_CREW_BODY_BYTES }));
+  const clock = () => new Date(now ?? Date.now());
+  api.get('/clock', (_request, response) => {
+    response.json({ now: clock().toISOString(), fixed: now !== null });
+  });
+  api.use(crewRoutes(orm, clock));
+  app.use('/api/v1', api);
+  if (webFolder !== null) {
+    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.get(['/crew/:token', '/crew/:token/:name'], (_request, response) => {
+      response.sendFile(join(webFolder, 'index.html'));
+    });
+  }
+  app.use(() => {
+    throw new ProblemError('NOT_FOUND', 'Only the crew’s pages are served here: open the link or the code that you were given.');
+  });
+  app.use(problemHandler(log));
+  return app;
+}
+
+/** A report is a few lines. */
+const LARGEST_CREW_BODY_BYTES = 8 * 1024;
 
 function serveWeb(app: Express, folder: string): void {
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));

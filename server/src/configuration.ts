@@ -2,6 +2,8 @@
 export interface Configuration {
   readonly host: string;
   readonly port: number;
+  /** Where the crew’s pages are served, and nothing else, beside the application itself; null where they are not. */
+  readonly crew: { readonly host: string; readonly port: number } | null;
   readonly database: { readonly host: string; readonly port: number; readonly name: string; readonly user: string; readonly password: string };
   /** Folder of the built application; null serves the API alone. */
   readonly webFolder: string | null;
@@ -23,6 +25,7 @@ export function readConfiguration(environment: NodeJS.ProcessEnv): Configuration
   return {
     host: environment['IDLE_HOST'] || '127.0.0.1',
     port: portOf(environment['IDLE_PORT'], 4180, 'IDLE_PORT'),
+    crew: environment['IDLE_CREW_HOST'] ? { host: environment['IDLE_CREW_HOST'], port: portOf(environment['IDLE_CREW_PORT'], 4181, 'IDLE_CREW_PORT') } : null,
     database: {
       host: '127.0.0.1',
       port: portOf(environment['IDLE_PG_PORT'], 54180, 'IDLE_PG_PORT'),

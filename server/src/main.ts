@@ -1,5 +1,5 @@
 import { pino } from 'pino';
-import { createApp } from './app.ts';
+import { createApp, createCrewApp } from './app.ts';
 import { readConfiguration } from './configuration.ts';
 import { openDatabase } from './database/orm.ts';
 import { loadDemos } from './demo/loadDemo.ts';
@@ -17,7 +17,19 @@ const server = app.listen(configuration.port, configuration.host, (error?: Error
   log.info(`Idle Marker answers on http://${configuration.host}:${configuration.port}`);
 });
 
+const crewServer = configuration.crew && openCrewServer(configuration.crew);
+
+function openCrewServer({ host, port }: NonNullable<typeof configuration.crew>) {
+  return createCrewApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now }).listen(port, host, (error?: Error) => {
+    // The application goes on without: it is what the day hangs on.
+    if (error) log.error({ err: error }, 'the crew’s pages can not be served');
+    else log.info(`Pages for crews are served on http://${host}:${port}`);
+  });
+}
+
 function stop(): void {
+  crewServer?.closeAllConnections();
+  crewServer?.close();
   server.closeAllConnections();
   server.close(() => void orm.close(true).finally(() => process.exit(0)));
 }

@@ -18,6 +18,7 @@ const Opening = () => <p className="p-6 text-ink2">Opening…</p>;
 
 const router = createBrowserRouter([
   { ...place('/', () => import('./features/sites/SitesPlace.tsx')), HydrateFallback: Opening },
+  { ...place('/crew/:token/:name?', () => import('./features/crew/CrewPlace.tsx')), HydrateFallback: Opening },
   {
     path: '/sites/:site',
     lazy: async () => ({ Component: (await import('./site/SiteDoor.tsx')).SiteDoor }),
@@ -37,6 +38,11 @@ const router = createBrowserRouter([
       place('mark/columns', () => import('./features/structure/ColumnsPlace.tsx')),
       place('mark/as-built', () => import('./features/structure/AsBuiltPlace.tsx')),
       place('hand-over', () => import('./features/handover/HandOverPlace.tsx')),
+      place('hand-over/stakes', () => import('./features/handover/StakesPlace.tsx')),
+      place('hand-over/sketch', () => import('./features/handover/SketchPlace.tsx')),
+      place('hand-over/crew', () => import('./features/handover/CrewLinksPlace.tsx')),
+      place('hand-over/tape', () => import('./features/handover/TapePlace.tsx')),
+      place('hand-over/writing', () => import('./features/handover/WritingPlace.tsx')),
       place('field-book', () => import('./features/fieldbook/FieldBookPlace.tsx')),
     ],
   },

@@ -47,7 +47,7 @@ describe('empty places lead to what they lack', () => {
     story.work();
     show(story, <HandOver />);
     expect(goTo('Go and mark')).toBe(`/sites/${SITE_ID}/mark`);
-    expect(screen.getByRole('button', { name: 'Issue cut sheet' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Issue cut sheet…' })).toHaveProperty('disabled', true);
   });
 });
 
@@ -76,14 +76,16 @@ describe('handing over', () => {
     );
     for (const row of rows) expect(within(row).getByText('held')).toBeTruthy();
     expect(await screen.findByText(/^No sheet yet/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Issue cut sheet' }));
+    await user.click(screen.getByRole('button', { name: 'Issue cut sheet…' }));
+    await user.click(screen.getByRole('button', { name: 'Issue' }));
     await waitFor(() => expect(server.orders).toMatchObject([{ package: work.id, by: story.who, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone }]));
   });
 
   it('says why a sheet was not issued', async () => {
     server.refused.set('sheet', { status: 409, body: { code: 'MISSING_REFERENCE', detail: 'This work package has not arrived. Nothing was issued.' } });
     const { user } = show(day().story, <HandOver />);
-    await user.click(screen.getByRole('button', { name: 'Issue cut sheet' }));
+    await user.click(screen.getByRole('button', { name: 'Issue cut sheet…' }));
+    await user.click(screen.getByRole('button', { name: 'Issue' }));
     expect(await screen.findByText('This work package has not arrived. Nothing was issued.')).toBeTruthy();
   });
 
@@ -91,8 +93,11 @@ describe('handing over', () => {
     const { story, solution, marks } = day();
     story.prove(solution, 'P1', { e: 0.05 });
     const later = story.set(solution, story.state.packages[0]!, 2);
+    const sheet = '44444444-4444-4444-8444-444444444444';
+    const given = [marks[0]!, later].map((mark) => mark.id);
+    story.say('handover', { sheet, number: 1, revision: 1, package: story.state.packages[0]!.id, marks: given, withheld: [], givenTo: 'Ada, formwork' });
     server.sheets.push({
-      id: '44444444-4444-4444-8444-444444444444',
+      id: sheet,
       number: 1,
       revision: 1,
       package: 'Hall hubs',
@@ -101,7 +106,7 @@ describe('handing over', () => {
       marks: [marks[0]!, later].map((mark) => ({ mark: mark.id, name: mark.body.name })),
     });
     show(story, <HandOver />);
-    expect(await screen.findByText(new RegExp(`^Call it back: .*${later.body.name} fell in doubt`))).toBeTruthy();
+    expect(await screen.findByText(new RegExp(`^Tell Ada, formwork: .*${later.body.name}: in doubt: do not build from it`))).toBeTruthy();
     expect(screen.getByText(/mark is withheld|marks are withheld/)).toBeTruthy();
   });
 });

@@ -5,7 +5,8 @@ export interface School {
   readonly here: string;
 }
 
-export type SchoolTopic = 'moves' | 'approach' | 'cutFill' | 'sides' | 'oldMarks' | 'zero' | 'along' | 'offset' | 'rounding' | 'kerb' | 'heightFrom';
+export type SchoolTopic =
+  'moves' | 'approach' | 'cutFill' | 'sides' | 'oldMarks' | 'zero' | 'along' | 'offset' | 'rounding' | 'kerb' | 'lath' | 'book' | 'heightFrom';
 
 export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
   moves: {
@@ -52,6 +53,16 @@ export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
     question: 'To what of a kerb is the offset measured?',
     schools: ['to its face, with the grade to its top', 'to its back', 'to the flow line'],
     here: 'By package: offset and height each name their own part, on the screen and on the stake.',
+  },
+  lath: {
+    question: 'Which way does a lath face?',
+    schools: ['toward what it offsets to', 'turned halfway toward it, to be read from the road'],
+    here: 'As the site’s convention says, with its picture; each crew’s card says it too.',
+  },
+  book: {
+    question: 'Is a field book written by hand as well?',
+    schools: ['by hand, beside the tool', 'what the tool keeps is enough'],
+    here: 'Its page is written from what was measured, with room to draw by hand.',
   },
   heightFrom: {
     question: 'Where does a height come from?',

@@ -2,7 +2,7 @@
 import { formatLength } from '@idle-marker/core';
 import type { AsBuiltReport, AsBuiltRow, BoltGroup, ColumnRow } from '@idle-marker/records';
 import { faceWords, heightOffWords, LENGTH_DECIMALS, offWords, patternWords, sheetClock, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
-import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../paper/pdfPage.ts';
+import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../pdf/pdfPage.ts';
 
 const SIZE = 8;
 const PLAN_HEIGHT = 200;

@@ -12,7 +12,7 @@ import {
   UNIT_ABBREVIATION,
   UNIT_NAME,
 } from '@idle-marker/words';
-import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../paper/pdfPage.ts';
+import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../pdf/pdfPage.ts';
 
 /** So many rows leave room on the page for pairs, proposals and cautions. */
 const MOST_ROWS = 24;

@@ -20,6 +20,20 @@ export interface CrewLink {
   readonly revokedAt: Date | null;
 }
 
+/** As the database gives it: instants come as text. */
+type Row = Omit<CrewLink, 'createdAt' | 'expiresAt' | 'revokedAt'> & {
+  readonly createdAt: string;
+  readonly expiresAt: string;
+  readonly revokedAt: string | null;
+};
+
+const linkOf = (row: Row): CrewLink => ({
+  ...row,
+  createdAt: new Date(row.createdAt),
+  expiresAt: new Date(row.expiresAt),
+  revokedAt: row.revokedAt === null ? null : new Date(row.revokedAt),
+});
+
 const COLUMNS = `id, site_id as "site", token, label, who, roots, member_id as "member", created_at as "createdAt", expires_at as "expiresAt", revoked_at as "revokedAt"`;
 
 export interface LinkAsked {
@@ -29,8 +43,8 @@ export interface LinkAsked {
   readonly days: number;
 }
 
-export const linksOf = (em: EntityManager, site: string): Promise<CrewLink[]> =>
-  query<CrewLink>(em, `select ${COLUMNS} from crew_link where site_id = ? order by created_at, id`, [site]);
+export const linksOf = async (em: EntityManager, site: string): Promise<CrewLink[]> =>
+  (await query<Row>(em, `select ${COLUMNS} from crew_link where site_id = ? order by created_at, id`, [site])).map(linkOf);
 
 /** Makes a link once: the same id again gives the same link. */
 export async function makeLink(em: EntityManager, site: string, id: string, asked: LinkAsked, now: Date): Promise<{ link: CrewLink; fresh: boolean }> {
@@ -38,13 +52,13 @@ export async function makeLink(em: EntityManager, site: string, id: string, aske
     const [owner] = await query(transaction, 'select id from site where id = ?', [site]);
     if (!owner) throw new ProblemError('MISSING_REFERENCE', 'The site has not arrived yet. No link was made.');
     const expires = new Date(now.getTime() + asked.days * 86_400_000);
-    const made = await query<CrewLink>(
+    const made = await query<Row>(
       transaction,
       `insert into crew_link (id, site_id, token, label, who, roots, member_id, created_at, expires_at) values (?, ?, ?, ?, ?, ?::uuid[], ?, ?, ?)
        on conflict (id) do nothing returning ${COLUMNS}`,
       [id, site, randomBytes(16).toString('base64url'), asked.label, asked.who, asked.roots, randomUUID(), now, expires],
     );
-    if (made[0]) return { link: made[0], fresh: true };
+    if (made[0]) return { link: linkOf(made[0]), fresh: true };
     const known = (await linksOf(transaction, site)).find((link) => link.id === id);
     if (!known) throw new ProblemError('CONFLICT', 'This id is used on another site. No link was made.');
     return { link: known, fresh: false };
@@ -61,7 +75,8 @@ export async function revokeLink(em: EntityManager, site: string, id: string, no
 
 /** The link of a token while it holds. One answer for all that do not: what does not exist is not told from what has ended. */
 export async function openLink(em: EntityManager, token: string, now: Date): Promise<CrewLink> {
-  const [link] = /^[A-Za-z0-9_-]{22}$/.test(token) ? await query<CrewLink>(em, `select ${COLUMNS} from crew_link where token = ?`, [token]) : [];
+  const [row] = /^[A-Za-z0-9_-]{22}$/.test(token) ? await query<Row>(em, `select ${COLUMNS} from crew_link where token = ?`, [token]) : [];
+  const link = row && linkOf(row);
   if (!link || link.revokedAt !== null || link.expiresAt.getTime() <= now.getTime())
     throw new ProblemError('LINK_ENDED', 'This page has been closed. Ask the layout crew for a new link.');
   return link;

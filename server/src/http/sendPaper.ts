@@ -4,7 +4,7 @@
  */
 import { setImmediate as turn } from 'node:timers/promises';
 import type { Request, Response } from 'express';
-import type { Progress } from '../paper/pdfPage.ts';
+import type { Progress } from '../pdf/pdfPage.ts';
 
 export interface Paper {
   readonly name: string;

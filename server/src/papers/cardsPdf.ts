@@ -2,7 +2,7 @@
 import { planScene, READING_HEIGHT, READING_WIDTH, sectionScene } from '@idle-marker/paper';
 import type { LengthUnit, Standing, StakeReading } from '@idle-marker/core';
 import { crewWords, filled, readingSentences } from '@idle-marker/words';
-import { drawScene, finish, footPages, INKS, MARGIN, measureOn, newDocument, paragraph, room, rule, widthOf, write, type Progress } from '../paper/pdfPage.ts';
+import { drawScene, finish, footPages, INKS, MARGIN, measureOn, newDocument, paragraph, room, rule, widthOf, write, type Progress } from '../pdf/pdfPage.ts';
 import { drawCode } from './labelsPdf.ts';
 
 export interface Card {

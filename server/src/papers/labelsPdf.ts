@@ -1,7 +1,7 @@
 /** Labels for stakes: on sheets of paper, or one after the other on a narrow roll. What is written is what the stake says. */
 import QRCode from 'qrcode';
 import { PAPERS } from '@idle-marker/paper';
-import { finish, heightOf, INKS, newDocument, widthOfText, write, type Page, type Progress } from '../paper/pdfPage.ts';
+import { finish, heightOf, INKS, newDocument, widthOfText, write, type Page, type Progress } from '../pdf/pdfPage.ts';
 
 export interface Label {
   readonly name: string;

@@ -2,7 +2,7 @@
 import { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { closed, Instant, invalidAgainst, Type, Uuid, Words } from '@idle-marker/contract';
-import { PAPERS, type Paper, type SketchOptions } from '@idle-marker/paper';
+import { fileWord, PAPERS, type Paper, type SketchOptions } from '@idle-marker/paper';
 import { crewView, cutSheet, siteState, trustOf, memberName, type CrewMark, type SiteState } from '@idle-marker/records';
 import { linksOf } from '../crew/links.ts';
 import { readAllFacts } from '../facts/ledger.ts';
@@ -147,12 +147,3 @@ async function addressOf(
     );
   return (name) => markAddress(publicAddress, known.token, name);
 }
-
-/** A name as part of a file name. */
-export const fileWord = (name: string): string =>
-  name
-    .normalize('NFD')
-    .replace(/[^A-Za-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60)
-    .toLowerCase() || 'marks';

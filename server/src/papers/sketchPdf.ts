@@ -1,7 +1,7 @@
 /** The sketch of a package on a sheet of paper. */
 import { sketchScene, type SketchOptions } from '@idle-marker/paper';
 import type { CutSheet } from '@idle-marker/records';
-import { drawScene, finish, measureOn, newDocument } from '../paper/pdfPage.ts';
+import { drawScene, finish, measureOn, newDocument } from '../pdf/pdfPage.ts';
 
 export async function sketchPdf(sheet: CutSheet & { readonly number?: number; readonly revision?: number }, options: SketchOptions): Promise<Buffer> {
   const page = newDocument(`Sketch: ${sheet.package}`, { size: options.paper, upright: options.upright });

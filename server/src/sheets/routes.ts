@@ -8,7 +8,7 @@ import { sendPaper } from '../http/sendPaper.ts';
 import { isTimeZone, TimeZone } from '../http/timeZone.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
-import type { Progress } from '../paper/pdfPage.ts';
+import type { Progress } from '../pdf/pdfPage.ts';
 import { issueSheet, numbered, readSheets, type IssueRequest } from './issue.ts';
 import { sheetCsv } from './sheetCsv.ts';
 import { sheetPdf } from './sheetPdf.ts';

@@ -30,7 +30,7 @@ import {
   writtenLength,
   type SheetClock,
 } from '@idle-marker/words';
-import { missingLetters } from '../paper/letters.ts';
+import { missingLetters } from '../pdf/letters.ts';
 import {
   bottomOf,
   drawScene,
@@ -47,7 +47,7 @@ import {
   write,
   type Page,
   type Progress,
-} from '../paper/pdfPage.ts';
+} from '../pdf/pdfPage.ts';
 import { gradeOf, leadsTo, roundingOf, secondHeight } from './sheetTable.ts';
 
 interface Column {
@@ -100,7 +100,7 @@ export interface SheetPaper {
   readonly progress?: Progress;
 }
 
-export async function sheetPdf(sheet: NumberedSheet, { notices = [], progress = async () => undefined }: SheetPaper = {}): Promise<Buffer> {
+export async function sheetPdf(sheet: NumberedSheet, { notices = [], progress = () => Promise.resolve() }: SheetPaper = {}): Promise<Buffer> {
   const page = newDocument(`Cut sheet ${sheet.number}, revision ${sheet.revision}: ${sheet.package}`);
   const steps = sheet.rows.length + 2;
   let y = drawHead(page, sheet);

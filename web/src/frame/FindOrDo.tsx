@@ -6,7 +6,7 @@ import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { workAlong } from '../site/useRoads.ts';
-import { AT_THE_POLE, RAIL, WITH_RECEIVER } from './places.ts';
+import { AT_THE_POLE, HAND_OVER, RAIL, WITH_RECEIVER } from './places.ts';
 
 interface Entry {
   readonly words: string;
@@ -19,6 +19,10 @@ const MOST = 12;
 const SYNONYMS: Readonly<Record<string, string>> = {
   'mark/line': 'place: chainage, station, offset',
   'mark/road': 'place: alignment, chainage, station, offset',
+  'hand-over/stakes': 'place: lath, labels, how to read',
+  'hand-over/crew': 'place: phones, link, QR code, reports',
+  'hand-over/tape': 'place: recovery, two tapes',
+  'hand-over/writing': 'place: convention, abbreviations, lath',
   'mark/receiver': 'place: GNSS, plan from the receiver, height from the instrument',
 };
 
@@ -45,7 +49,7 @@ export function FindOrDo() {
 
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER].map(({ name, path }): Entry => ({
+    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER, ...HAND_OVER].map(({ name, path }): Entry => ({
       words: name,
       what: SYNONYMS[path] ?? 'place',
       act: go(path),

@@ -40,5 +40,15 @@ export const AT_THE_POLE: readonly Pick<Place, 'path' | 'name'>[] = [
   { path: 'mark/as-built', name: 'As built' },
 ];
 
+/** What is handed over, within Hand over. */
+export const HAND_OVER: readonly Pick<Place, 'path' | 'name'>[] = [
+  { path: 'hand-over', name: 'Cut sheets' },
+  { path: 'hand-over/stakes', name: 'Stakes' },
+  { path: 'hand-over/sketch', name: 'Sketch' },
+  { path: 'hand-over/crew', name: 'Crew page' },
+  { path: 'hand-over/tape', name: 'Tape it back' },
+  { path: 'hand-over/writing', name: 'How stakes are written' },
+];
+
 /** The same with the plan from a receiver: only while the instrument is set up for heights alone. */
 export const WITH_RECEIVER: Pick<Place, 'path' | 'name'> = { path: 'mark/receiver', name: 'With a receiver' };

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { SiteState } from '@idle-marker/records';
+import { isPerson, type SiteState } from '@idle-marker/records';
 import { say } from '../ledger/ledger.ts';
 import { useLedger } from '../ledger/useLedger.ts';
 import { newId } from '../ledger/uuid.ts';
@@ -60,7 +60,7 @@ function WhoWorks({ id, state, choose }: { id: string; state: SiteState; choose:
       <h1 className="text-2xl">Who works here?</h1>
       <p className="text-ink2">Everything measured and said on this device carries your name.</p>
       <div className="flex flex-col gap-2">
-        {state.members.map((member) => (
+        {state.members.filter(isPerson).map((member) => (
           <Button key={member.id} className="justify-start" onClick={() => choose(member.id)}>
             {member.body.name}
           </Button>

@@ -1,6 +1,6 @@
-/** Hands a text to the person as a file. */
-export function saveAs(name: string, type: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a file to the person. */
+export function saveAs(name: string, type: string, content: BlobPart): void {
+  const address = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = address;
   link.download = name;

@@ -66,6 +66,20 @@ export interface CrewWords {
     readonly hub: string;
     readonly ground: string;
   };
+  /** A point taped back from two marks. */
+  readonly tape: {
+    readonly from: string;
+    readonly flat: string;
+    readonly check: string;
+    readonly arcs: string;
+    readonly side: Readonly<Record<'left' | 'right', string>>;
+    readonly between: string;
+    readonly beyond: string;
+    readonly weak: string;
+    readonly third: string;
+    readonly none: string;
+    readonly gone: Readonly<Record<'destroyed' | 'moved' | 'inDoubt' | 'notSet', string>>;
+  };
   /** The crew's page. */
   readonly page: {
     readonly find: string;

@@ -7,10 +7,17 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
+interface MarkPhotosProps {
+  readonly mark: string;
+  readonly name: string;
+  /** They show what was really written on the stake. */
+  readonly written?: boolean;
+}
+
 /** Photos of a mark: what it looks like and where to look for it. */
-export function MarkPhotos({ mark, name }: { readonly mark: string; readonly name: string }) {
+export function MarkPhotos({ mark, name, written = false }: MarkPhotosProps) {
   const { id, state, say } = useSite();
-  const photos = state.photos.get(mark) ?? [];
+  const photos = (state.photos.get(mark) ?? []).filter((photo) => !written || photo.body.written);
   const [caption, setCaption] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -23,7 +30,10 @@ export function MarkPhotos({ mark, name }: { readonly mark: string; readonly nam
       const photo = await shrink(file);
       const image = newId();
       setTrouble(await keepPhoto(id, image, photo));
-      await say({ type: 'photo', body: { mark, image, mediaType: photo.mediaType, bytes: photo.bytes.byteLength, caption: caption.trim() } });
+      await say({
+        type: 'photo',
+        body: { mark, image, mediaType: photo.mediaType, bytes: photo.bytes.byteLength, caption: caption.trim(), ...(written ? { written } : {}) },
+      });
       setCaption('');
     } catch {
       setTrouble(`${file.name} is no picture that can be read: take a JPEG, PNG or WebP.`);
@@ -31,7 +41,7 @@ export function MarkPhotos({ mark, name }: { readonly mark: string; readonly nam
   };
   return (
     <section className="mt-4" aria-label={`Photos of ${name}`}>
-      <h3 className="text-[15px]">Photos</h3>
+      <h3 className="text-[15px]">{written ? 'What was really written' : 'Photos'}</h3>
       {photos.length > 0 && (
         <ul className="my-2 flex flex-wrap gap-3">
           {photos.map((photo) => (
@@ -51,7 +61,7 @@ export function MarkPhotos({ mark, name }: { readonly mark: string; readonly nam
           label="What the next one shows"
           value={caption}
           maxLength={200}
-          placeholder="nail in the kerb, north of the gate"
+          placeholder={written ? 'front of the lath' : 'nail in the kerb, north of the gate'}
           onChange={(event) => setCaption(event.target.value)}
         />
         <input

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { drawingOfRevision, hubPlans, keepMoved, roundBeside } from '@idle-marker/records';
-import { HEIGHT_REFERENCE, MARK_KIND, MARK_TOOLS, outlineErrorWords, ROUNDING, type Rounding } from '@idle-marker/words';
+import { HEIGHT_REFERENCE, MARK_TOOLS, outlineErrorWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -9,6 +9,7 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
 import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from './PackageHead.tsx';
+import { PackageWritingFields, usePackageWriting } from './PackageWriting.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
 import { useWithHeights } from './useWithHeights.ts';
 import { EMPTY_ITEM, itemDraftOf, readItem, stepsOf, type DraftItem, type Item } from './itemDraft.ts';
@@ -36,9 +37,8 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [items, setItems] = useState<readonly DraftItem[]>(
     before?.items.map((item) => itemDraftOf(item, units, (revision) => drawingOfRevision(state, revision))) ?? [EMPTY_ITEM],
   );
-  const [markKind, setMarkKind] = useState<NonNullable<Package['markKind']>>(before?.markKind ?? 'hubAndLath');
+  const writing = usePackageWriting(before);
   const [use, setUse] = useState(before?.use ?? '');
-  const [rounding, setRounding] = useState<Rounding>(before?.rounding ?? 'finest');
   const [also, setAlso] = useState<Package['heightReference'] | 'none'>(before?.also?.heightReference ?? 'none');
   const [above, setAbove] = useState(before?.also ? units.edit(Math.abs(before.also.above)) : '');
   const [isBelow, setIsBelow] = useState((before?.also?.above ?? -1) < 0);
@@ -84,9 +84,8 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       items: built,
       plans: before ? keepMoved(before, plans.value, offsetRead!) : plans.value,
       ground: ground === 'none' ? null : { kind: ground, on: groundOn === '' ? null : groundOn, reach: reachRead! },
-      markKind,
+      ...writing.body,
       use: use.trim(),
-      rounding,
       also: also === 'none' ? null : { heightReference: also, above: isBelow ? -aboveRead! : aboveRead! },
       supersedes: work?.id ?? null,
     };
@@ -141,7 +140,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           help={round !== null ? `No round length: crews keep ${units.length(round)} in mind and on the tape.` : undefined}
         />
         <Choice label="Cut and fill to" value={heightReference} options={REFERENCES} onChange={setHeightReference} />
-        <Choice label="What kind of mark" value={markKind} options={entries(MARK_KIND)} onChange={setMarkKind} />
+        <PackageWritingFields writing={writing} />
         <Field
           label="What it is used for"
           value={use}
@@ -149,7 +148,6 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           placeholder="plumbing the steel above"
           onChange={(event) => setUse(event.target.value)}
         />
-        <Choice label="Figures are written" value={rounding} options={ROUNDING(units.lengthUnit)} onChange={setRounding} />
         <Choice
           label="Cut and fill also to"
           value={also}
@@ -203,7 +201,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           </>
         )}
       </div>
-      <p className="mt-2 text-[13px] text-ink2">{MARK_TOOLS[markKind]}</p>
+      <p className="mt-2 text-[13px] text-ink2">{MARK_TOOLS[writing.markKind]}</p>
       {read.map((each, i) => (
         <ItemFields
           key={i}

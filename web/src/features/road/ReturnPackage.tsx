@@ -10,6 +10,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { typedStation, useRoads, useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
+import { PackageWritingFields, usePackageWriting } from '../design/PackageWriting.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -41,6 +42,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   /** The road that it leads to: as before, or any other. */
   const onto = roads.find(({ id }) => id === asked?.return?.line) ?? roads.find(({ id }) => id !== active.id) ?? active;
   const head = usePackageHead(work);
+  const writing = usePackageWriting(work?.body);
   const { name, crew, prefix } = head;
   const kerbClass = state.settings.classes.find(({ id }) => id === 'kerb')?.id ?? state.settings.classes[0]!.id;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
@@ -101,6 +103,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
       offset: offsetRead!,
       items: [item],
       plans: plans.value,
+      ...writing.body,
       supersedes: work?.id ?? null,
     };
     await say({ type: 'package', body });
@@ -175,6 +178,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
       <div className="grid gap-3 sm:grid-cols-4">
         <PackageHeadFields head={head} tried={tried} />
         <ClassChoice value={classId} onChange={setClassId} />
+        <PackageWritingFields writing={writing} />
         <Field
           label="Radius"
           unit={units.unit}

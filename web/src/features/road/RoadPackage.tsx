@@ -5,23 +5,21 @@ import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-m
 import {
   angleWords,
   gradeWords,
-  MARK_KIND,
   outlineErrorWords,
   readStation,
-  ROUNDING,
   shortStation,
   smallLength,
   stationListFaultWords,
   stationReasonWords,
   stationText,
   stringWords,
-  type Rounding,
 } from '@idle-marker/words';
 import { heightsOf, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { typedStation, useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
+import { PackageWritingFields, usePackageWriting } from '../design/PackageWriting.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -62,8 +60,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const [string, setString] = useState(asked?.options.string ?? looked ?? CENTRELINE);
   const [gradeString, setGradeString] = useState(asked?.options.gradeString ?? looked ?? CENTRELINE);
   const [alsoString, setAlsoString] = useState(asked?.options.alsoString ?? NONE);
-  const [markKind, setMarkKind] = useState<NonNullable<Package['markKind']>>(before?.markKind ?? 'hubAndLath');
-  const [rounding, setRounding] = useState<Rounding>(before?.rounding ?? 'finest');
+  const writing = usePackageWriting(before);
   const [draft, setDraft] = useState(() => ruleDraft((asked?.options.rule as StationListRule | undefined) ?? null, road, units, style));
   const rule = useRule(draft, road);
   const [own, setOwn] = useState(() => (asked?.own ?? []).map((each) => `${typedStation(road, each.station, style)}: ${units.edit(each.offset)}`).join('\n'));
@@ -158,8 +155,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       offset: offsetRead!,
       items: [whole],
       plans: plans.value,
-      markKind,
-      rounding,
+      ...writing.body,
       supersedes: work?.id ?? null,
     };
     await say({ type: 'package', body });
@@ -207,13 +203,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           onChange={setAlsoString}
         />
         <ClassChoice value={classId} onChange={setClassId} />
-        <Choice
-          label="What kind of mark"
-          value={markKind}
-          options={Object.entries(MARK_KIND) as [NonNullable<Package['markKind']>, string][]}
-          onChange={setMarkKind}
-        />
-        <Choice label="Figures are written" value={rounding} options={ROUNDING(units.lengthUnit)} onChange={setRounding} />
+        <PackageWritingFields writing={writing} />
         {surfaces.length + lines.length > 0 && (
           <Choice
             label="Heights checked against"

@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
-import { ALONG_WORD, SCHOOLS, VIEWPOINT_NAME, type School, type SchoolTopic } from '@idle-marker/words';
+import { ALONG_WORD, crewWords, FACING, SCHOOLS, VIEWPOINT_NAME, type School, type SchoolTopic } from '@idle-marker/words';
+import { conventionFor } from '@idle-marker/records';
+import { FacingPicture } from '../handover/FacingPicture.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -13,6 +15,7 @@ const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object
 export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSettings(): void }) {
   const { state, inForce, paired } = useSite();
   const { settings } = state;
+  const { convention } = conventionFor(state, null);
   const units = useUnits();
   const [viewpoint, setViewpoint] = useViewpoint();
   const [way, setWay] = useWayOfWorking();
@@ -20,7 +23,17 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
   const now: Readonly<Partial<Record<SchoolTopic, ReactNode>>> = {
     moves: <Choice label="On this device" value={viewpoint} options={entries(VIEWPOINT_NAME)} onChange={setViewpoint} />,
     approach: <Choice label="On this device" value={way} options={WAYS_OF_WORKING} onChange={setWay} />,
-    cutFill: settings.convention === 'plainWords' ? 'Stakes here: CUT and FILL in words.' : 'Stakes here: short forms.',
+    cutFill: `Stakes here: ${convention.cut} and ${convention.fill}.`,
+    kerb:
+      convention.usual.offsetTo.length > 0
+        ? `Usual here: ${convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ')}; anything else is boxed on the stake and said to the crew.`
+        : 'Nothing is set as usual here.',
+    lath: (
+      <span className="flex items-center gap-3 font-semibold">
+        Here: {FACING[convention.facing]}. <FacingPicture facing={convention.facing} />
+      </span>
+    ),
+    book: 'Every set-up has its page in the field book.',
     zero: settings.siteZero === null ? 'This site has no zero of its own.' : `Zero here is ${units.length(settings.siteZero)} ${units.unit}.`,
     along: `Here: ${ALONG_WORD[settings.alongWord ?? 'along']}.`,
     heightFrom: paired

@@ -1,4 +1,4 @@
-import { ROLES, roleOf, type Role } from '@idle-marker/records';
+import { isPerson, ROLES, roleOf, type Role } from '@idle-marker/records';
 import { ROLE_NAME } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
@@ -22,7 +22,7 @@ export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
     <section className="mt-5" aria-label="People">
       <h3 className="mb-1 text-[17px]">People</h3>
       <div className="grid gap-3 sm:grid-cols-3">
-        {state.members.map((member) => (
+        {state.members.filter(isPerson).map((member) => (
           <Choice
             key={member.id}
             label={member.body.name}

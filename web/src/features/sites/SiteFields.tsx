@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { AngleUnit } from '@idle-marker/core';
+import { SHIPPED_CONVENTIONS, type AngleUnit } from '@idle-marker/core';
 import { NUMBERED } from '@idle-marker/records';
 import { ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord, STATION_FORMAT } from '@idle-marker/words';
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
@@ -16,10 +16,8 @@ const ORDER_CHOICES = [
   ['EN', 'Easting, then northing'],
   ['NE', 'Northing, then easting'],
 ] as const;
-const CONVENTION_CHOICES = [
-  ['plainWords', 'Plain words, with units'],
-  ['shortForms', 'Short forms (O/S, FFL)'],
-] as const;
+/** Those that come with it; a site that has its own chooses it under Hand over. */
+const CONVENTION_CHOICES = Object.entries(SHIPPED_CONVENTIONS).map(([id, { name }]) => [id, name] as const);
 
 /** Grounds that the simulated instrument knows; their truth is in its worker alone. */
 const GROUND_CHOICES = [
@@ -54,7 +52,12 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         <Choice label="Lengths" value={draft.lengthUnit} options={LENGTH_CHOICES} onChange={(lengthUnit) => onChange({ lengthUnit })} />
         <Choice label="Angles" value={draft.angleUnit} options={ANGLE_CHOICES} onChange={(angleUnit) => onChange({ angleUnit })} />
         <Choice label="Order of coordinates" value={draft.axisOrder} options={ORDER_CHOICES} onChange={(axisOrder) => onChange({ axisOrder })} />
-        <Choice label="What is written on stakes" value={draft.convention} options={CONVENTION_CHOICES} onChange={(convention) => onChange({ convention })} />
+        <Choice
+          label="What is written on stakes"
+          value={draft.convention}
+          options={conventionChoices(draft.convention)}
+          onChange={(convention) => onChange({ convention })}
+        />
         <Field
           label="Coordinate system and zone"
           value={draft.coordinateSystem}
@@ -147,3 +150,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
     </>
   );
 }
+
+/** A convention of this site stays chosen while other settings are changed. */
+const conventionChoices = (chosen: string): readonly (readonly [string, string])[] =>
+  CONVENTION_CHOICES.some(([id]) => id === chosen) ? CONVENTION_CHOICES : [[chosen, 'This site’s own'], ...CONVENTION_CHOICES];

@@ -10,6 +10,7 @@ import { useKey } from '../../ui/useKey.ts';
 import { ConcernCard } from './ConcernCard.tsx';
 import { DoubtCard } from './DoubtCard.tsx';
 import { FirstDayCard } from './FirstDayCard.tsx';
+import { HandedOverCard } from './HandedOverCard.tsx';
 import { nextStep } from './nextStep.ts';
 import { SiteCard } from './SiteCard.tsx';
 import { StationCard } from './StationCard.tsx';
@@ -52,6 +53,7 @@ export function Place() {
           <WorkCard progress={progress} />
           <FirstDayCard />
           <ConcernCard />
+          <HandedOverCard />
           <DoubtCard marks={doubtful} standings={standings} />
           <SiteCard />
         </div>

@@ -28,7 +28,7 @@ const first = lettersOf(FIRST_FONTS.regular);
 const second = ((regular, bold) => new Set([...regular].filter((code) => bold.has(code))))(lettersOf(SECOND_FONTS.regular), lettersOf(SECOND_FONTS.bold));
 
 /** Letters without a picture of their own: they shape their neighbours or turn the direction. */
-const INVISIBLE = /[\u00ad\u034f\u061c\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufe00-\ufe0f\ufeff]/g;
+const INVISIBLE = /\p{Default_Ignorable_Code_Point}/gu;
 /** Thin blanks are no glyphs of these fonts; a plain one does. */
 const BLANKS = /[\u2000-\u200a\u202f\u205f\u3000\t]/g;
 /** Control characters but the end of a line. */
@@ -74,8 +74,9 @@ const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/;
  * Bidirectional Algorithm). Pieces that run from right to left hold their letters in the order of reading.
  */
 export function runsOf(line: string): Run[] {
-  const fontOf = (letter: string): Run['font'] => (first.has(letter.codePointAt(0)!) ? 'first' : 'second');
-  if (!RIGHT_TO_LEFT.test(line)) return gathered([...line].map((letter) => ({ text: letter, font: fontOf(letter), turned: false })));
+  const fontOf = (word: string): Run['font'] => ([...word].every((letter) => first.has(letter.codePointAt(0)!)) ? 'first' : 'second');
+  // A word stays in one font: half of it in another looks torn, and is torn when it is selected.
+  if (!RIGHT_TO_LEFT.test(line)) return gathered(line.split(/(?<= )/).map((word) => ({ text: word, font: fontOf(word), turned: false })));
   const levels = bidi.getEmbeddingLevels(line, 'ltr');
   const order = bidi.getReorderedIndices(line, levels);
   const pieces: Run[] = order.map((i) => {
@@ -92,7 +93,7 @@ function gathered(pieces: readonly Run[]): Run[] {
   for (const piece of pieces) {
     const last = runs.at(-1);
     // A blank goes with whatever stands before it: a change of font for it alone would be a waste.
-    if (last && last.turned === piece.turned && (last.font === piece.font || (piece.text === ' ' && !piece.turned)))
+    if (last && last.turned === piece.turned && (last.font === piece.font || (piece.text.trim() === '' && !piece.turned)))
       runs[runs.length - 1] = { ...last, text: last.text + piece.text };
     else runs.push(piece);
   }

@@ -1,0 +1,220 @@
+/** Drawings on paper: nothing lies on anything else, what is to scale is to scale, and other programs read what is written. */
+import { describe, expect, it } from '@jest/globals';
+import DxfParser from 'dxf-parser';
+import fc from 'fast-check';
+import { SaxesParser } from 'saxes';
+import { planDistance, type StakeReading } from '@idle-marker/core';
+import { cutSheet, type CutSheet } from '@idle-marker/records';
+import { crewWords, LANGUAGES } from '@idle-marker/words';
+import {
+  fileWord,
+  PAPERS,
+  planScene,
+  POINTS_PER_METRE,
+  sceneDxf,
+  sceneSvg,
+  sectionScene,
+  SKETCH_OPTIONS,
+  sketchScene,
+  type Measure,
+  type Paper,
+  type Scene,
+  type SceneText,
+} from '../src/index.ts';
+import { Story } from '../../records/test/story.ts';
+
+/** As wide as the letters of the sheets' font on average. */
+const measure: Measure = (text, size, weight) => [...text].length * size * (weight === 'bold' ? 0.56 : 0.52);
+
+function hall(): CutSheet {
+  const story = new Story().control();
+  const work = story.work();
+  const solution = story.station('S1');
+  story.prove(solution, 'P1');
+  work.body.plans.forEach((_plan, i) => story.set(solution, work, i));
+  return cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+}
+
+/** The box that an upright text takes. */
+const boxOf = ({ x, y, text, size, weight, align }: SceneText) => {
+  const w = measure(text, size, weight);
+  return { x: x - (align === 'middle' ? w / 2 : align === 'end' ? w : 0), y: y - size * 0.75, w, h: size * 0.9 };
+};
+const overlapping = (texts: readonly SceneText[]) =>
+  texts.flatMap((one, i) =>
+    texts.slice(i + 1).flatMap((other) => {
+      const [a, b] = [boxOf(one), boxOf(other)];
+      return a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h ? [`${one.text} / ${other.text}`] : [];
+    }),
+  );
+const textsOf = (scene: Scene): SceneText[] => scene.items.filter((item): item is SceneText => item.kind === 'text');
+
+describe('a sketch', () => {
+  const sheet = hall();
+
+  it('names every mark once, and no label lies on another, on any paper either way up', () => {
+    for (const paper of Object.keys(PAPERS) as Paper[])
+      for (const upright of [true, false]) {
+        const { scene, unlabelled } = sketchScene(sheet, { ...SKETCH_OPTIONS, paper, upright }, measure);
+        expect(unlabelled).toEqual([]);
+        const texts = textsOf(scene);
+        for (const { name } of sheet.rows) expect([name, texts.filter(({ text }) => text === name).length]).toEqual([name, 1]);
+        expect(overlapping(texts.filter(({ layer, turn }) => layer === 'labels' && !turn))).toEqual([]);
+        const [w, h] = upright ? PAPERS[paper] : [PAPERS[paper][1], PAPERS[paper][0]];
+        expect([scene.width, scene.height]).toEqual([w, h]);
+        for (const text of texts) {
+          const box = boxOf(text);
+          expect([text.text, box.x >= 0 && box.x + box.w <= w && text.y <= h]).toEqual([text.text, true]);
+        }
+      }
+  });
+
+  it('is to the scale that it says, which is a round one, with north up', () => {
+    const { scene } = sketchScene(sheet, SKETCH_OPTIONS, measure);
+    const said = textsOf(scene).find(({ text }) => text.startsWith('1 : '))!;
+    const scale = Number(said.text.slice(4));
+    expect([50, 100, 200, 250, 500]).toContain(scale);
+    expect(scene.ground!.perPoint * POINTS_PER_METRE).toBeCloseTo(scale, 9);
+    const outline = scene.items.find((item) => item.kind === 'path' && item.layer === 'thing' && item.closed)!;
+    const corners = sheet.shapes.find(({ closed }) => closed)!.points;
+    if (outline.kind !== 'path') throw new Error('no outline');
+    outline.points.forEach(([x, y], i) => {
+      const { e, n, perPoint } = scene.ground!;
+      expect(planDistance({ e: e + x * perPoint, n: n - y * perPoint }, corners[i]!)).toBeLessThan(1e-6);
+    });
+  });
+
+  it('writes distances between marks as they were set', () => {
+    const { scene } = sketchScene(sheet, { ...SKETCH_OPTIONS, paper: 'A3' }, measure);
+    const written = textsOf(scene)
+      .filter(({ layer }) => layer === 'dimensions')
+      .map(({ text }) => Number(text));
+    expect(written.length).toBeGreaterThan(3);
+    const distances = sheet.rows.flatMap((a, i) => sheet.rows.slice(i + 1).map((b) => planDistance(a.place, b.place)));
+    for (const each of written) expect(distances.some((distance) => Math.abs(distance - each) <= 0.0005)).toBe(true);
+    expect(
+      textsOf(sketchScene(sheet, { ...SKETCH_OPTIONS, dimensions: false, diagonals: false }, measure).scene).some(({ layer }) => layer === 'dimensions'),
+    ).toBe(false);
+  });
+
+  it('of hundreds of marks that crowd says which it could not name, and still draws them', () => {
+    const crowd = Array.from({ length: 400 }, (_, i) => {
+      const row = sheet.rows[0]!;
+      const place = { e: 4000 + (i % 20) * 0.4, n: 8000 + Math.floor(i / 20) * 0.4 };
+      return { ...row, name: `CROWDED-${i}`, place, design: place, offset: 0 };
+    });
+    const { scene, unlabelled } = sketchScene({ ...sheet, shapes: [], rows: crowd }, { ...SKETCH_OPTIONS, heights: false }, measure);
+    const texts = textsOf(scene).filter(({ text }) => /^CROWDED-\d+$/.test(text));
+    expect(texts.length + unlabelled.length).toBe(400);
+    expect(overlapping(texts)).toEqual([]);
+    expect(textsOf(scene).some(({ text }) => text.startsWith('No room to name: CROWDED-'))).toBe(unlabelled.length > 0);
+    expect(scene.items.filter((item) => item.kind === 'path' && item.layer === 'marks')).toHaveLength(400);
+  });
+
+  it('as SVG is well formed, whatever the names are', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary', minLength: 1, maxLength: 30 }), (name) => {
+        const svg = sceneSvg(sketchScene({ ...sheet, package: `<${name}>&"` }, SKETCH_OPTIONS, measure).scene);
+        let title = '';
+        const parser = new SaxesParser();
+        parser.on('error', (error) => {
+          throw error;
+        });
+        parser.on('text', (text) => (title ||= text.trim()));
+        parser.write(svg).close();
+        expect(title.startsWith('<')).toBe(true);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('as DXF has the ground’s own coordinates and heights, by layers', () => {
+    for (const [unit, factor] of [
+      ['metre', 1],
+      ['foot', 1 / 0.3048],
+    ] as const) {
+      const { scene } = sketchScene({ ...sheet, lengthUnit: unit }, SKETCH_OPTIONS, measure);
+      const marks = sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ }));
+      const read = new DxfParser().parseSync(sceneDxf(scene, unit, marks))!;
+      expect(read.header['$INSUNITS']).toBe(unit === 'metre' ? 6 : 2);
+      expect(Object.keys(read.tables.layer.layers)).toEqual(['THING-TO-BUILD', 'OFFSETS', 'MARKS', 'LABELS', 'DIMENSIONS', 'FRAME']);
+      const points = read.entities.filter(({ type }) => type === 'POINT') as unknown as { position: { x: number; y: number; z: number } }[];
+      expect(points).toHaveLength(marks.length);
+      points.forEach(({ position }, i) => {
+        expect(position.x).toBeCloseTo(marks[i]!.e * factor, 5);
+        expect(position.y).toBeCloseTo(marks[i]!.n * factor, 5);
+        expect(position.z).toBeCloseTo(marks[i]!.z! * factor, 5);
+      });
+      const outline = read.entities.find(({ type, layer }) => type === 'POLYLINE' && layer === 'THING-TO-BUILD') as unknown as {
+        vertices: { x: number; y: number }[];
+      };
+      expect(outline.vertices[0]!.x).toBeCloseTo(sheet.shapes[0]!.points[0]!.e * factor, 4);
+      const texts = (read.entities as unknown as { type: string; text?: string }[]).filter(({ type }) => type === 'TEXT').map(({ text }) => text);
+      for (const { name } of sheet.rows) expect(texts).toContain(name);
+    }
+  });
+});
+
+describe('how a stake is read', () => {
+  const reading = hall().rows[0]!.reading!;
+  const scenes = (each: StakeReading, code = 'en') => {
+    const drawn = { words: crewWords(code), unit: 'metre' as const, measure };
+    return [sectionScene(each, drawn), planScene(each, drawn)] as const;
+  };
+  const heights = (...cutFills: number[]): StakeReading => ({
+    ...reading,
+    heights: cutFills.map((cutFill, i) => ({ reference: i === 0 ? ('topOfWall' as const) : ('finishedFloor' as const), string: null, cutFill })),
+  });
+
+  it('draws what is lower below the hub and what is higher above it, each with its own figure', () => {
+    for (const [cutFill, word] of [
+      [0.4, 'CUT 0.400 m'],
+      [-0.4, 'FILL 0.400 m'],
+    ] as const) {
+      const [section] = scenes(heights(cutFill));
+      const hub = section.items.find((item) => item.kind === 'path' && item.fill === 'hub')!;
+      const thing = section.items.find((item) => item.kind === 'path' && item.layer === 'thing')!;
+      if (hub.kind !== 'path' || thing.kind !== 'path') throw new Error('no hub');
+      expect(Math.sign(thing.points[0]![1] - hub.points[0]![1])).toBe(Math.sign(cutFill));
+      expect(textsOf(section).map(({ text }) => text)).toEqual(expect.arrayContaining([word, 'top of wall', `level ${reading.offset.toFixed(3)} m`]));
+    }
+    expect(textsOf(scenes(heights(0))[0]).map(({ text }) => text)).toContain('ON GRADE');
+  });
+
+  it('stays on its paper with no text on another, in every language and for two heights', () => {
+    for (const { code } of LANGUAGES)
+      for (const each of [
+        heights(),
+        heights(0.4),
+        heights(-0.4),
+        heights(0),
+        heights(0.4, 1.6),
+        heights(-0.2, 1.1),
+        heights(-1.1, -0.2),
+        { ...heights(0.3), carrier: 'peg' as const },
+      ])
+        for (const scene of scenes(each, code)) {
+          const texts = textsOf(scene);
+          expect([code, each.heights, overlapping(texts)]).toEqual([code, each.heights, []]);
+          for (const text of texts) {
+            const box = boxOf(text);
+            expect([text.text, box.x > -1 && box.x + box.w < scene.width + 2]).toEqual([text.text, true]);
+          }
+        }
+  });
+
+  it('from above shows the way from the mark to the thing with north up', () => {
+    const there = { ...reading, place: { e: 10, n: 20 }, design: { e: 10, n: 22 }, lines: [] };
+    const [, plan] = scenes(there);
+    const way = plan.items.find((item) => item.kind === 'path' && item.layer === 'dimensions' && item.dash !== undefined)!;
+    if (way.kind !== 'path') throw new Error('no way');
+    expect(way.points[0]![0]).toBeCloseTo(way.points[1]![0], 9);
+    expect(way.points[1]![1]).toBeLessThan(way.points[0]![1]);
+  });
+});
+
+describe('a file’s name', () => {
+  it('is of letters that every system takes', () => {
+    expect(['Ticket hall: Nord-Süd', '../../etc/passwd', '你好', ' = '].map(fileWord)).toEqual(['ticket-hall-nord-su-d', 'etc-passwd', 'marks', 'marks']);
+  });
+});

@@ -1,0 +1,291 @@
+/** Papers, read back with readers of other makers: labels with their codes, cards, sketches, sheets and workbooks. */
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import jsQR from 'jsqr';
+import { join } from 'node:path';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { pino } from 'pino';
+import readXlsxFile from 'read-excel-file/node';
+import request from 'supertest';
+import type { AnyFact, Fact } from '@idle-marker/contract';
+import type { NumberedSheet } from '@idle-marker/records';
+import { loadDemo } from '../src/demo/loadDemo.ts';
+import { labelsPdf, type Label, type LabelFormat } from '../src/papers/labelsPdf.ts';
+import { missingLetters, printable, runsOf } from '../src/pdf/letters.ts';
+import { sheetPdf } from '../src/sheets/sheetPdf.ts';
+import { sheetXlsx } from '../src/sheets/sheetXlsx.ts';
+import { device, id, startHarness, type Harness } from './harness.ts';
+
+const DEMO = join(import.meta.dirname, '../../demo/ternhaven');
+const SITE = '7e2b1c40-51d6-4f0e-9a37-0d6b5a1f2c01';
+const NOW = '2031-05-06T10:00:00.000Z';
+const ADDRESS = 'http://192.168.1.20:4181';
+let harness: Harness;
+let facts: AnyFact[];
+let work: Fact<'package'>;
+let who: string;
+let link: { id: string; token: string };
+beforeAll(async () => {
+  harness = await startHarness('papers');
+  await loadDemo(harness.orm, DEMO, NOW, pino({ level: 'silent' }));
+  facts = (await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[];
+  work = facts.find((fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall hubs')!;
+  who = facts.find((fact) => fact.type === 'member')!.id;
+  const linkId = id();
+  link = (await request(harness.app).put(`/api/v1/sites/${SITE}/crew-links/${linkId}`).send({ label: 'Formwork', who: 'Mara', roots: null, days: 30 }))
+    .body as typeof link;
+}, 60_000);
+afterAll(() => harness.stop());
+
+const ask = (kind: string, options: object) =>
+  request(harness.app)
+    .post(`/api/v1/sites/${SITE}/papers/${kind}`)
+    .send({ at: NOW, by: who, timeZone: 'UTC', package: work.id, ...options });
+const opened = (bytes: Buffer) => getDocument({ data: new Uint8Array(bytes), useSystemFonts: true, verbosity: 0 }).promise;
+async function textOf(bytes: Buffer): Promise<string> {
+  const document = await opened(bytes);
+  const pages = [];
+  for (let page = 1; page <= document.numPages; page++) {
+    const { items } = await (await document.getPage(page)).getTextContent();
+    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
+  }
+  return pages.join('\n').replace(/\s+/g, ' ');
+}
+const pagesOf = async (bytes: Buffer): Promise<number> => (await opened(bytes)).numPages;
+
+describe('labels', () => {
+  it('say what the stake says, of all marks or of those that are asked for', async () => {
+    const all = await textOf((await ask('labels', { format: 'a4of24' }).expect(200)).body as Buffer);
+    const marks = facts.filter((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.body.package === work.id && fact.body.state === 'confirmed');
+    expect(marks.length).toBe(9);
+    for (const { body } of marks) for (const line of body.stakeText) expect(all).toContain(line);
+    const { key, name } = marks[0]!.body;
+    const one = await textOf((await ask('labels', { format: 'roll24', keys: [key] }).expect(200)).body as Buffer);
+    expect(one).toContain(name);
+    expect(one).not.toContain(marks[1]!.body.name);
+  });
+  it('come one a page on a roll, and by the sheet otherwise', async () => {
+    expect(await pagesOf((await ask('labels', { format: 'roll62' })).body as Buffer)).toBe(9);
+    expect(await pagesOf((await ask('labels', { format: 'a4of8' })).body as Buffer)).toBe(2);
+  });
+  it('are refused for marks that are not set, formats and links that are none, and codes without an address', async () => {
+    expect((await ask('labels', { format: 'a4of24', keys: ['nothing'] }).expect(422)).body.detail).toMatch(/nothing to print/);
+    await ask('labels', { format: 'stone' }).expect(422);
+    await ask('posters', {}).expect(404);
+    expect((await ask('labels', { format: 'a4of24', link: id() }).expect(409)).body.field).toBe('/link');
+    expect((await ask('labels', { format: 'a4of24', link: link.id }).expect(422)).body.detail).toMatch(/under which address phones reach/);
+  });
+  it('carry a code that a phone reads, with the address of the mark', async () => {
+    const said = device(who);
+    const settings = facts.findLast((fact): fact is Fact<'site'> => fact.type === 'site')!.body;
+    const fact = { ...said('site', { ...settings, publicAddress: ADDRESS }), at: NOW };
+    await request(harness.app).put(`/api/v1/sites/${SITE}/facts/${fact.id}`).send(fact).expect(201);
+    const key = work.body.plans.find((plan) => plan.name === 'TH-D4 E')!.key;
+    const bytes = (await ask('labels', { format: 'roll62', keys: [key], link: link.id }).expect(200)).body as Buffer;
+    expect(await codeOn(bytes)).toBe(`${ADDRESS}/crew/${link.token}/TH-D4%20E`);
+  });
+  it('of hundreds are written with their progress, small and with embedded fonts', async () => {
+    const label = (i: number): Label => ({
+      name: `M-${i}`,
+      lines: [
+        { text: `2.00${i % 10} m offset`, ruled: true, unusual: false },
+        { text: 'FILL 0.332 m', ruled: false, unusual: i === 3 },
+      ],
+      address: `${ADDRESS}/crew/${link.token}/M-${i}`,
+      about: 'Hall',
+    });
+    const steps: number[] = [];
+    const bytes = await labelsPdf(
+      Array.from({ length: 500 }, (_, i) => label(i)),
+      'a4of24' satisfies LabelFormat,
+      'Labels',
+      (done, of) => Promise.resolve(void steps.push(done / of)),
+    );
+    expect(bytes.length).toBeLessThan(2_000_000);
+    expect(steps.length).toBeGreaterThan(10);
+    expect([...steps].sort((a, b) => a - b)).toEqual(steps);
+    expect(await textOf(bytes)).toContain('M-499');
+    expect(bytes.toString('latin1')).toContain('/FontFile');
+  }, 60_000);
+});
+
+/** Draws the dark squares of the first page on a grid and lets a reader of another maker look at it. */
+async function codeOn(bytes: Buffer): Promise<string | undefined> {
+  const page = await (await opened(bytes)).getPage(1);
+  const { fnArray, argsArray } = await page.getOperatorList();
+  const [, , width, height] = page.view as [number, number, number, number];
+  const scale = 6;
+  const [w, h] = [Math.ceil(width * scale), Math.ceil(height * scale)];
+  const pixels = new Uint8ClampedArray(w * h * 4).fill(255);
+  fnArray.forEach((operation, i) => {
+    if (operation !== OPS.constructPath) return;
+    const [operators, coordinates] = argsArray[i] as [number[], number[]];
+    if (!operators.every((each) => each === OPS.rectangle) || operators.length < 100) return;
+    for (let k = 0; k < coordinates.length; k += 4) {
+      const [x, y, dx, dy] = coordinates.slice(k, k + 4) as [number, number, number, number];
+      for (let px = Math.round(x * scale); px < Math.round((x + dx) * scale); px++)
+        for (let py = Math.round(y * scale); py < Math.round((y + dy) * scale); py++) pixels.fill(0, (py * w + px) * 4, (py * w + px) * 4 + 3);
+    }
+  });
+  // Its types and its module do not agree about the default.
+  const read = (jsQR as unknown as { default: typeof jsQR }).default ?? jsQR;
+  return read(pixels, w, h)?.data;
+}
+
+describe('cards for the crew', () => {
+  it('say in each language how each mark is read', async () => {
+    const text = await textOf((await ask('cards', { languages: ['en', 'es'] }).expect(200)).body as Buffer);
+    for (const said of [
+      'How to read TH-D4 E',
+      'Cómo se lee TH-D4 E',
+      'HIGHER than the nail',
+      'MÁS ALTO que el punto',
+      'From the side',
+      'Desde arriba, norte arriba',
+    ])
+      expect(text).toContain(said);
+  });
+});
+
+describe('the sketch', () => {
+  it('comes on the paper that was asked for, with every mark', async () => {
+    const options = { upright: true, dimensions: true, diagonals: true, heights: true, offsets: true };
+    for (const [paper, size] of [
+      ['A3', [841.89, 1190.55]],
+      ['letter', [612, 792]],
+    ] as const) {
+      const bytes = (await ask('sketch', { ...options, paper }).expect(200)).body as Buffer;
+      const page = await (await opened(bytes)).getPage(1);
+      expect(page.view.slice(2).map((each) => Math.round(each as number))).toEqual(size.map(Math.round));
+      expect(await textOf(bytes)).toContain('TH-C4 NE');
+    }
+  });
+});
+
+describe('progress', () => {
+  it('is told line by line, with the file in the last one', async () => {
+    const answer = await ask('labels', { format: 'a4of24' }).set('Accept', 'application/x-ndjson').buffer(true).parse(plainText).expect(200);
+    const lines = (answer.body as string)
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    expect(lines[0]).toEqual({ done: 0, of: 9 });
+    expect(lines.at(-1)).toMatchObject({ name: 'labels-ticket-hall-hubs.pdf', type: 'application/pdf' });
+    expect(
+      Buffer.from(lines.at(-1)!['file'] as string, 'base64')
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
+  });
+});
+const plainText = (response: request.Response, done: (error: Error | null, text: string) => void) => {
+  let text = '';
+  const stream = response as unknown as NodeJS.ReadableStream;
+  stream.setEncoding('utf8');
+  stream.on('data', (part: string) => (text += part));
+  stream.on('end', () => done(null, text));
+};
+
+describe('a sheet', () => {
+  const issue = async (change: object = {}): Promise<{ id: string; sheet: NumberedSheet }> => {
+    const sheet = id();
+    const order = { package: work.id, fact: id(), at: NOW, device: 'office', seq: seq++, by: who, timeZone: 'UTC', ...change };
+    return { id: sheet, sheet: (await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${sheet}`).send(order).expect(201)).body as NumberedSheet };
+  };
+  let seq = 0;
+
+  it('as a workbook has figures as figures and text as text, whatever it begins with', async () => {
+    const { sheet } = await issue();
+    const evil = { ...sheet, crew: '=cmd|calc', rows: sheet.rows.map((row, i) => (i === 0 ? { ...row, name: '=HYPERLINK("http://x")' } : row)) };
+    const bytes = await sheetXlsx(evil, ['TH-A1 S: in doubt']);
+    const sheets = (await readXlsxFile(bytes)) as unknown as { sheet: string; data: unknown[][] }[];
+    expect(sheets.map((each) => each.sheet)).toEqual(['Marks', 'About']);
+    const rows = sheets[0]!.data;
+    const at = rows[0]!.indexOf('Hub height m');
+    expect(rows[1]![0]).toBe('=HYPERLINK("http://x")');
+    expect(typeof rows[2]![at]).toBe('number');
+    expect(rows[2]![at]).toBeCloseTo(sheet.rows[1]!.hubZ!, 3);
+    expect(rows).toHaveLength(sheet.rows.length + 1);
+    // A formula would be an element of its own.
+    const { unzipSync, strFromU8 } = await import('fflate');
+    const files = unzipSync(new Uint8Array(bytes));
+    const xml = Object.entries(files)
+      .filter(([name]) => /worksheets\/.*\.xml$/.test(name))
+      .map(([, file]) => strFromU8(file))
+      .join('');
+    expect(xml).not.toMatch(/<f[ >]/);
+    expect(JSON.stringify(sheets[1]!.data)).toContain('TH-A1 S: in doubt');
+  });
+
+  it('of a part has its own number and revisions, and refuses marks of other packages', async () => {
+    const keys = work.body.plans.slice(0, 4).map(({ key }) => key);
+    const whole = await issue();
+    const part = await issue({ selection: { name: 'north side', keys }, givenTo: 'Ada', validUntil: '2031-06-01', bothHeights: true });
+    expect(part.sheet.number).not.toBe(whole.sheet.number);
+    expect(part.sheet).toMatchObject({ revision: 1, selection: 'north side', givenTo: 'Ada', validUntil: '2031-06-01', bothHeights: true });
+    expect((await issue({ selection: { name: 'north side', keys } })).sheet).toMatchObject({ number: part.sheet.number, revision: 2 });
+    const order = { package: work.id, fact: id(), at: NOW, device: 'office', seq: 99, by: who, timeZone: 'UTC', selection: { name: 'x', keys: ['other/key'] } };
+    expect((await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${id()}`).send(order).expect(422)).body.field).toBe('/selection/keys');
+  });
+
+  it('that was issued says in its PDF what happened to its marks since; what was frozen stays', async () => {
+    const { id: sheet, sheet: before } = await issue({ remarks: 'Pour on Thursday.', bothHeights: true });
+    const path = `/api/v1/sites/${SITE}/sheets/${sheet}`;
+    const clean = await textOf((await request(harness.app).get(`${path}/pdf`).expect(200)).body as Buffer);
+    expect(clean).not.toContain('Since this sheet was issued');
+    expect(clean).toContain('Pour on Thursday.');
+    expect(clean).toContain(`(−${(6.25 - before.rows[0]!.hubZ!).toFixed(3)})`);
+    const row = before.rows[0]!;
+    await request(harness.app).put(`/api/v1/crew/${link.token}/reports/${id()}`).send({ mark: row.mark, kind: 'moved', who: 'Jo', text: '' }).expect(201);
+    const noticed = await textOf((await request(harness.app).get(`${path}/pdf`).expect(200)).body as Buffer);
+    expect(noticed).toContain(`Since this sheet was issued: ${row.name}: said to have been hit or moved`);
+    expect((await request(harness.app).get(path).expect(200)).body).toEqual(before);
+  });
+
+  it('of five hundred marks is small, with text to be selected on every page and a sketch', async () => {
+    const { sheet } = await issue();
+    const rows = Array.from({ length: 500 }, (_, i) => {
+      const row = sheet.rows[i % sheet.rows.length]!;
+      const place = { e: 4000 + (i % 25) * 6, n: 8000 + Math.floor(i / 25) * 6 };
+      return { ...row, name: `M-${i}`, place, design: { e: place.e + 2, n: place.n } };
+    });
+    const bytes = await sheetPdf({ ...sheet, rows });
+    expect(bytes.length).toBeLessThan(2_000_000);
+    const document = await opened(bytes);
+    expect(document.numPages).toBeGreaterThan(10);
+    const text = await textOf(bytes);
+    for (const name of ['M-0', 'M-250', 'M-499']) expect(text).toContain(name);
+    const last = await document.getPage(document.numPages);
+    expect(last.view[2]).toBeGreaterThan(last.view[3] as number);
+  }, 60_000);
+});
+
+describe('letters', () => {
+  it('of other scripts take the second font, and what no font has is reported and written by its number', () => {
+    expect(runsOf('Hof Łódź').map(({ font, text }) => [font, text])).toEqual([
+      ['first', 'Hof '],
+      ['second', 'Łódź'],
+    ]);
+    expect(missingLetters(['Hof 中', '中庭', 'plain'])).toEqual(['中', '庭']);
+    expect(printable('Hof 中')).toBe('Hof [U+4E2D]');
+    expect(printable('a\u200bb\u0007c\u2009d')).toBe('abc d');
+  });
+  it('from right to left are turned as a whole, with figures and Latin as they are', () => {
+    const [first, ...rest] = runsOf('מגרש 12 A1');
+    expect(rest.at(-1)).toMatchObject({ text: ' A1', turned: false });
+    expect(first!.text).toBe('12');
+    const turned = runsOf('שלום עולם').filter((run) => run.turned);
+    expect(turned).toEqual([{ text: 'שלום עולם', font: 'second', turned: true }]);
+    expect(runsOf('(שלום)').filter((run) => run.turned)).toHaveLength(1);
+  });
+  it('of every script come out of the PDF as they went in', async () => {
+    const names = ['Schälung Müller', 'Żuraw Łódź', 'Бригада', 'Ομάδα', 'פיגומים', 'عمال'];
+    const labels = names.map((name): Label => ({ name, lines: [{ text: name, ruled: false, unusual: false }], address: null, about: '' }));
+    const text = await textOf(await labelsPdf(labels, 'roll62', 'x', () => Promise.resolve()));
+    for (const name of names.slice(0, 5)) expect([name, text.normalize('NFC').includes(name)]).toEqual([name, true]);
+    const long = 'Ü'.repeat(200);
+    const pages = await labelsPdf([{ name: long, lines: [{ text: long, ruled: false, unusual: false }], address: null, about: long }], 'roll24', 'x', () =>
+      Promise.resolve(),
+    );
+    expect(await pagesOf(pages)).toBe(1);
+  });
+});

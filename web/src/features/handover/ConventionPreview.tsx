@@ -1,0 +1,72 @@
+import { roomOn, type StakeConvention } from '@idle-marker/core';
+import { CARRIER, crewWords, FACING, stakeNoticeWords, STAKE_MARK_KIND, writtenStake } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { FacingPicture } from './FacingPicture.tsx';
+import { LathPicture } from './LathPicture.tsx';
+import { SAMPLES } from './conventionDraft.ts';
+
+const SAMPLE = ['A hub of a building', 'A hub behind a kerb'];
+
+/** A convention tried on made-up marks, and the rest of what it says. */
+export function ConventionPreview({ convention }: { readonly convention: StakeConvention }) {
+  const { settings } = useSite().state;
+  const room = roomOn(convention.lath);
+  return (
+    <>
+      <div className="mt-3 grid grid-cols-[repeat(auto-fit,minmax(280px,1fr))] gap-5">
+        {SAMPLES.map((sample, i) => {
+          const { faces, notices } = writtenStake(sample, { convention, unit: settings.lengthUnit });
+          return (
+            <div key={sample.name}>
+              <h3 className="mb-1 text-[15px]">{SAMPLE[i]}</h3>
+              <LathPicture faces={faces} carrier={convention.carrier} writing={convention.lath.writing} paint={convention.unusualPaint} />
+              {notices.map((notice, k) => (
+                <p key={k} className="mt-1 text-[13px] text-ochre">
+                  {stakeNoticeWords(notice, settings.lengthUnit)}
+                </p>
+              ))}
+            </div>
+          );
+        })}
+      </div>
+      <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        <dt className="text-ink2">Written on</dt>
+        <dd>{CARRIER[convention.carrier]}</dd>
+        <dt className="text-ink2">Room</dt>
+        <dd className="figures">
+          {room.lines} {room.lines === 1 ? 'line' : 'lines'} of {room.characters} letters a side, {Math.round(convention.lath.letterHeight * 1000)} mm high,{' '}
+          {convention.lath.writing === 'across' ? 'across' : 'along'} it
+        </dd>
+        <dt className="text-ink2">Colours</dt>
+        <dd>
+          {convention.colours
+            .map(
+              ({ kind, ribbon, paint }) => `${STAKE_MARK_KIND[kind]}: ${[ribbon && `${ribbon} ribbon`, paint && `${paint} paint`].filter(Boolean).join(', ')}`,
+            )
+            .join('; ') || 'none said'}
+        </dd>
+        <dt className="text-ink2">Usual here</dt>
+        <dd>
+          {[
+            convention.usual.offsetTo.length > 0 && `offsets to ${convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ')}`,
+            convention.usual.heightTo.length > 0 && `heights to ${convention.usual.heightTo.map((term) => crewWords('en').term[term]).join(' or ')}`,
+          ]
+            .filter(Boolean)
+            .join('; ') || 'anything'}
+          {(convention.usual.offsetTo.length > 0 || convention.usual.heightTo.length > 0) &&
+            `; anything else is boxed in ${convention.unusualPaint || 'another colour'}`}
+        </dd>
+        <dt className="text-ink2">Languages</dt>
+        <dd>{convention.languages.map((code, i) => `${crewWords(code).name}${i === 0 ? ' on the stake' : ' on cards'}`).join(', ')}</dd>
+        {convention.carrier === 'lath' && (
+          <>
+            <dt className="text-ink2">The lath</dt>
+            <dd className="flex items-center gap-3">
+              {FACING[convention.facing]} <FacingPicture facing={convention.facing} />
+            </dd>
+          </>
+        )}
+      </dl>
+    </>
+  );
+}

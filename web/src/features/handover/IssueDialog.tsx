@@ -1,0 +1,147 @@
+import { useMemo, useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import type { Fact, Problem } from '@idle-marker/contract';
+import { compareNames, roundOf } from '@idle-marker/records';
+import { STANDING } from '@idle-marker/words';
+import { now } from '../../ledger/clock.ts';
+import { tryNow } from '../../ledger/ledger.ts';
+import { stamp } from '../../ledger/storage.ts';
+import { newId } from '../../ledger/uuid.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Field, Tick } from '../../ui/Field.tsx';
+import { TIME_ZONE } from '../../ui/time.ts';
+
+/** Whom a sheet is given to, which marks are on it, and what else it says. The server numbers and freezes it. */
+export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>; onClose(): void }) {
+  const { id, state, trust, who } = useSite();
+  const queries = useQueryClient();
+  const [givenTo, setGivenTo] = useState('');
+  const [remarks, setRemarks] = useState('');
+  const [validUntil, setValidUntil] = useState('');
+  const [bothHeights, setBothHeights] = useState(state.settings.siteZero !== null);
+  const [part, setPart] = useState(false);
+  const [name, setName] = useState('');
+  const stops = useMemo(
+    () =>
+      roundOf(state, trust, work, null)
+        .filter(({ mark }) => mark && mark.body.state !== 'rough')
+        .sort((a, b) => compareNames(a.plan.name, b.plan.name)),
+    [state, trust, work],
+  );
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(() => new Set(stops.map(({ plan }) => plan.key)));
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const faulty = part && (name.trim() === '' || chosen.size === 0);
+  const issue = async () => {
+    setBusy(true);
+    setProblem(null);
+    try {
+      const { device, seq } = await stamp();
+      const response = await fetch(`/api/v1/sites/${id}/sheets/${newId()}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({
+          package: work.id,
+          fact: newId(),
+          at: now().toISOString(),
+          device,
+          seq,
+          by: who,
+          timeZone: TIME_ZONE,
+          bothHeights,
+          ...(givenTo.trim() ? { givenTo: givenTo.trim() } : {}),
+          ...(validUntil ? { validUntil } : {}),
+          ...(remarks.trim() ? { remarks: remarks.trim() } : {}),
+          ...(part ? { selection: { name: name.trim(), keys: [...chosen] } } : {}),
+        }),
+      });
+      if (!response.ok) {
+        setProblem(((await response.json()) as Problem).detail);
+        return;
+      }
+      await queries.invalidateQueries({ queryKey: ['sheets', id] });
+      tryNow();
+      onClose();
+    } catch {
+      setProblem('The server does not answer. Nothing was issued; try again when it is back.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  const toggle = (key: string, on: boolean) => {
+    const next = new Set(chosen);
+    if (on) next.add(key);
+    else next.delete(key);
+    setChosen(next);
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={`Issue a cut sheet of ${work.body.name}`}
+      foot={
+        <>
+          {problem && (
+            <p className="mr-auto font-medium text-brick" role="alert">
+              {problem}
+            </p>
+          )}
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="primary" disabled={busy || faulty} onClick={() => void issue()}>
+            {busy ? 'Issuing…' : 'Issue'}
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Field
+          label="Given to"
+          value={givenTo}
+          maxLength={80}
+          placeholder={work.body.crew}
+          onChange={(event) => setGivenTo(event.target.value)}
+          help="Whoever has to be told when a mark falls in doubt."
+        />
+        <Field
+          label="Not to be built from after"
+          type="date"
+          value={validUntil}
+          onChange={(event) => setValidUntil(event.target.value)}
+          help="Empty: until something else is said."
+        />
+      </div>
+      <Field className="mt-3" label="Remarks" value={remarks} maxLength={1000} onChange={(event) => setRemarks(event.target.value)} />
+      {state.settings.siteZero !== null && <Tick label="Heights against the site’s zero beside true ones" checked={bothHeights} onChange={setBothHeights} />}
+      <Tick label="Only some of its marks" checked={part} onChange={setPart} />
+      {part && (
+        <>
+          <Field
+            label="Name of this part"
+            value={name}
+            maxLength={80}
+            placeholder="such as: north side"
+            onChange={(event) => setName(event.target.value)}
+            error={name.trim() === '' ? 'Give the part a name: it gets a number and revisions of its own.' : null}
+          />
+          <ul className="mt-2 grid max-h-60 grid-cols-2 gap-x-4 overflow-y-auto border border-rule px-3" aria-label="Marks of this part">
+            {stops.map(({ plan, standing }) => (
+              <li key={plan.key}>
+                <Tick
+                  label={
+                    <>
+                      {plan.name} <span className="text-[13px] text-ink2">{standing ? STANDING[standing] : ''}</span>
+                    </>
+                  }
+                  checked={chosen.has(plan.key)}
+                  onChange={(on) => toggle(plan.key, on)}
+                />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,128 @@
+import { useMemo, useState } from 'react';
+import { fileWord, sceneDxf, sceneSvg, SKETCH_OPTIONS, sketchScene, type SketchOptions } from '@idle-marker/paper';
+import { cutSheet, memberName } from '@idle-marker/records';
+import { now } from '../../ledger/clock.ts';
+import { PAPER_NAMES, pngOf, svgStyle } from '../../print/files.ts';
+import { PaperProgress } from '../../print/PaperProgress.tsx';
+import { measureOnScreen, SceneView } from '../../print/SceneView.tsx';
+import { usePaper } from '../../print/usePaper.ts';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Tick } from '../../ui/Field.tsx';
+import { saveAs } from '../../ui/saveAs.ts';
+import { TIME_ZONE } from '../../ui/time.ts';
+import { HandOverWays } from './HandOverWays.tsx';
+import { useWork } from './useWork.ts';
+
+const SHOWN = [
+  ['offsets', 'Offsets'],
+  ['heights', 'Heights, cut and fill'],
+  ['dimensions', 'Distances between marks'],
+  ['diagonals', 'Diagonals'],
+] as const;
+
+/** The sketch of a package: what a client or a crew gets beside the sheet. */
+export function Place() {
+  const { id, state, trust, who, now: instant } = useSite();
+  const [work, setWork] = useWork();
+  const [options, setOptions] = useState<SketchOptions>({ ...SKETCH_OPTIONS, paper: state.settings.lengthUnit === 'metre' ? 'A4' : 'letter' });
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const papers = usePaper();
+  const sheet = useMemo(
+    () => work && cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE }, null),
+    [work, state, trust, who, instant],
+  );
+  const sketch = useMemo(() => sheet && sketchScene(sheet, options, measureOnScreen), [sheet, options]);
+  if (!work || !sheet || !sketch)
+    return (
+      <EmptyTo title="Nothing to draw yet" place="design" label="Make a work package">
+        A sketch is made from the marks of a work package.
+      </EmptyTo>
+    );
+  const name = `sketch-${fileWord(work.body.name)}`;
+  const asPng = async () => {
+    setTrouble(null);
+    try {
+      saveAs(`${name}.png`, 'image/png', await pngOf(sceneSvg(sketch.scene, await svgStyle()), sketch.scene));
+    } catch {
+      setTrouble('This browser can’t make a picture of it: take the PDF or the SVG.');
+    }
+  };
+  const dxf = () =>
+    sceneDxf(
+      sketch.scene,
+      state.settings.lengthUnit,
+      sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ })),
+    );
+  return (
+    <div className="flex h-full flex-col">
+      <HandOverWays />
+      <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto p-5 max-md:p-3 lg:flex-row">
+        <section className="flex flex-none flex-col gap-3 border-[1.5px] border-ink bg-sheet p-4 lg:w-[250px]" aria-label="How it is drawn">
+          {state.packages.length > 1 && (
+            <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setWork} />
+          )}
+          <Choice label="Paper" value={options.paper} options={PAPER_NAMES} onChange={(paper) => setOptions({ ...options, paper })} />
+          <Choice
+            label="Way up"
+            value={options.upright ? 'upright' : 'across'}
+            options={[
+              ['across', 'across'],
+              ['upright', 'upright'],
+            ]}
+            onChange={(way) => setOptions({ ...options, upright: way === 'upright' })}
+          />
+          <div>
+            {SHOWN.map(([what, words]) => (
+              <Tick key={what} label={words} checked={options[what]} onChange={(on) => setOptions({ ...options, [what]: on })} />
+            ))}
+          </div>
+          <Button
+            look="primary"
+            disabled={sheet.rows.length === 0 || papers.progress !== null}
+            onClick={() =>
+              void papers.fetchPaper({
+                address: `/api/v1/sites/${id}/papers/sketch`,
+                body: { at: now().toISOString(), by: who, timeZone: TIME_ZONE, package: work.id, ...options },
+              })
+            }
+          >
+            PDF
+          </Button>
+          <div className="flex gap-2">
+            <Button
+              className="flex-1 px-2"
+              onClick={() => void svgStyle().then((style) => saveAs(`${name}.svg`, 'image/svg+xml', sceneSvg(sketch.scene, style)))}
+            >
+              SVG
+            </Button>
+            <Button className="flex-1 px-2" onClick={() => void asPng()}>
+              PNG
+            </Button>
+            <Button className="flex-1 px-2" onClick={() => saveAs(`${name}.dxf`, 'application/dxf', dxf())}>
+              DXF
+            </Button>
+          </div>
+          <PaperProgress papers={papers} />
+          {trouble && <p className="font-medium text-brick">{trouble}</p>}
+          {sketch.unlabelled.length > 0 && (
+            <p className="text-[13px] text-ochre">
+              No room to name {sketch.unlabelled.length} {sketch.unlabelled.length === 1 ? 'mark' : 'marks'}: take larger paper, or show less.
+            </p>
+          )}
+          {sheet.withheld.length > 0 && (
+            <p className="text-[13px] text-brick">Not drawn, since withheld: {sheet.withheld.map((each) => each.name).join(', ')}.</p>
+          )}
+        </section>
+        <div className="min-h-[300px] min-w-0 flex-1 border-[1.5px] border-ink bg-sheet">
+          {sheet.rows.length === 0 ? (
+            <p className="p-6 text-ink2">No mark of this package is set yet.</p>
+          ) : (
+            <SceneView scene={sketch.scene} className="mx-auto h-full max-h-full w-full" />
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,108 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { Fact } from '@idle-marker/contract';
+import { conventionFor, memberName, stakeOf, stakeReading, type RoundStop } from '@idle-marker/records';
+import { crewWords, LANGUAGES, stakeNoticeWords, stakeTextOf } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Field.tsx';
+import { LINK } from '../../ui/link.ts';
+import { Card } from '../../ui/Slip.tsx';
+import { clockTime } from '../../ui/time.ts';
+import { MarkPhotos } from '../control/MarkPhotos.tsx';
+import { LathPicture } from './LathPicture.tsx';
+import { ReadingCard } from './ReadingCard.tsx';
+import { ReportDialog } from './ReportDialog.tsx';
+import { WriteDialog } from './WriteDialog.tsx';
+
+interface StakeSlipProps {
+  readonly work: Fact<'package'>;
+  readonly stop: RoundStop & { readonly mark: Fact<'mark'> };
+}
+
+/** One stake: what to write on which side, what to notice, a photo of what was really written, and how a crew reads it. */
+export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated } }: StakeSlipProps) {
+  const { id, state, who } = useSite();
+  const [writing, setWriting] = useState(false);
+  const [reporting, setReporting] = useState(false);
+  const { convention } = conventionFor(state, work.body);
+  const [language, setLanguage] = useState(convention.languages[0] ?? 'en');
+  const { place, hubZ, within } = mark.body;
+  const written = useMemo(
+    () => stakeOf(state, work.body, plan, { place, hubZ, within, day: mark.at.slice(0, 10), by: memberName(state, mark.by) }),
+    [state, work, plan, place, hubZ, within, mark],
+  );
+  const reading = useMemo(() => stakeReading(state, work.body, plan, mark), [state, work, plan, mark]);
+  const before = mark.body.stakeText;
+  const isOther = JSON.stringify(before) !== JSON.stringify(stakeTextOf(written.faces));
+  return (
+    <section className="min-w-0 flex-1 border-ink bg-sheet p-5 max-md:border-t max-md:p-3 lg:overflow-y-auto lg:border-l" aria-label={`Stake of ${plan.name}`}>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <div>
+          <h1 className="text-2xl">{plan.name}</h1>
+          <p className="text-ink2">
+            {convention.name} · set {clockTime(mark.at)} by {memberName(state, mark.by)}
+          </p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <Button onClick={() => setReporting(true)}>Gone or hit…</Button>
+          <Button look="primary" onClick={() => setWriting(true)}>
+            Write it
+          </Button>
+        </div>
+      </div>
+      {report && (
+        <Card
+          tone="brick"
+          title={report.body.kind === 'destroyed' ? 'Said to be gone' : 'Said to have been hit or moved'}
+          actions={
+            <Link className={LINK} to={`/sites/${id}/mark?package=${work.id}&mark=${encodeURIComponent(plan.key)}`}>
+              Set it again
+            </Link>
+          }
+        >
+          {clockTime(report.at)} by {report.body.who || memberName(state, report.by)}
+          {report.body.text && `: ${report.body.text}`}
+        </Card>
+      )}
+      {outdated && (
+        <Card tone="brick" title="The package asks for another place or height by now">
+          What stands here was set for an earlier revision. Set it again before anybody builds from it.
+        </Card>
+      )}
+      {written.notices.length > 0 && (
+        <Card tone="ochre" title={written.notices.length === 1 ? 'One thing to notice' : `${written.notices.length} things to notice`}>
+          <ul className="list-disc pl-5">
+            {written.notices.map((notice, i) => (
+              <li key={i}>{stakeNoticeWords(notice, state.settings.lengthUnit)}</li>
+            ))}
+          </ul>
+        </Card>
+      )}
+      <div className="mt-4">
+        <LathPicture faces={written.faces} carrier={convention.carrier} writing={convention.lath.writing} paint={convention.unusualPaint} />
+      </div>
+      {isOther && (
+        <p className="mt-2 text-[13px] text-ochre">
+          When it was set, the stake said: {before.join(' · ')}. How stakes are written, or the package, has changed since: write it anew, or leave it as it is.
+        </p>
+      )}
+      <MarkPhotos mark={mark.id} name={plan.name} written />
+      <div className="mt-5 flex flex-wrap items-end justify-between gap-3 border-t border-rule pt-3">
+        <h2 className="text-xl">How a crew reads it</h2>
+        <Choice label="Language" value={language} options={LANGUAGES.map(({ code, name }) => [code, name] as const)} onChange={setLanguage} />
+      </div>
+      <div className="mt-2">
+        <ReadingCard
+          reading={reading}
+          words={crewWords(language)}
+          unit={state.settings.lengthUnit}
+          standing={report?.body.kind === 'destroyed' ? 'destroyed' : report || outdated ? 'inDoubt' : (standing ?? 'unproven')}
+          who={memberName(state, who)}
+        />
+      </div>
+      {writing && <WriteDialog name={plan.name} mark={mark.id} faces={written.faces} convention={convention} onClose={() => setWriting(false)} />}
+      {reporting && <ReportDialog name={plan.name} mark={mark.id} onClose={() => setReporting(false)} />}
+    </section>
+  );
+}

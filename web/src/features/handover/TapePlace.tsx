@@ -1,0 +1,58 @@
+import { useMemo, useState } from 'react';
+import { pointsToFind } from '@idle-marker/records';
+import { crewWords, LANGUAGES } from '@idle-marker/words';
+import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Choice } from '../../ui/Field.tsx';
+import { HandOverWays } from './HandOverWays.tsx';
+import { TapeBack } from './TapeBack.tsx';
+import { useWork } from './useWork.ts';
+
+/** Points that a crew finds again by itself: with two tapes from the marks that are left. */
+export function Place() {
+  const { state, trust } = useSite();
+  const [work, setWork] = useWork();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [language, setLanguage] = useState('en');
+  const points = useMemo(() => (work ? pointsToFind(state, trust, work) : []), [state, trust, work]);
+  if (!work)
+    return (
+      <EmptyTo title="No points yet" place="design" label="Make a work package">
+        Points are taped back from the marks of a work package.
+      </EmptyTo>
+    );
+  const idOf = (point: (typeof points)[number]) => `${point.item}\n${point.corner}`;
+  const point = points.find((each) => idOf(each) === chosen) ?? points.find((each) => each.pairs.length > 0) ?? points[0] ?? null;
+  return (
+    <div className="flex h-full flex-col">
+      <HandOverWays />
+      <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
+        <section className="max-w-3xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Tape it back">
+          <h1 className="text-2xl">Tape it back</h1>
+          <p className="text-ink2">
+            From any two marks that are left, the distances that give a point again. Distances are level, from the marks as they were set.
+          </p>
+          <div className="my-3 grid gap-3 sm:grid-cols-3">
+            {state.packages.length > 1 && (
+              <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setWork} />
+            )}
+            {point && (
+              <Choice
+                label="Point"
+                value={idOf(point)}
+                options={points.map((each) => [idOf(each), `${each.corner} of ${each.item}`] as const)}
+                onChange={setChosen}
+              />
+            )}
+            <Choice label="Language" value={language} options={LANGUAGES.map(({ code, name }) => [code, name] as const)} onChange={setLanguage} />
+          </div>
+          {point ? (
+            <TapeBack key={idOf(point)} point={point} unit={state.settings.lengthUnit} words={crewWords(language)} />
+          ) : (
+            <p className="text-ink2">The package has no marks.</p>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}

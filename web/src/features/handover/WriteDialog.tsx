@@ -1,0 +1,94 @@
+import { useEffect, useState } from 'react';
+import { STAKE_SIDES, type StakeConvention, type StakeFaces } from '@idle-marker/core';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { MarkPhotos } from '../control/MarkPhotos.tsx';
+
+const SIDE = { front: 'Front', back: 'Back', left: 'Left side', right: 'Right side' } as const;
+const FACING = {
+  toItem: 'Front toward what is to be built.',
+  angled: 'Front turned halfway toward what is to be built.',
+  alongRoad: 'Front along the road.',
+} as const;
+
+interface WriteDialogProps {
+  readonly name: string;
+  readonly mark: string;
+  readonly faces: StakeFaces;
+  readonly convention: StakeConvention;
+  onClose(): void;
+}
+
+/** The stake in large letters, line after line in the order of writing; at its end a photo of what was really written. */
+export function WriteDialog({ name, mark, faces, convention, onClose }: WriteDialogProps) {
+  const lines = STAKE_SIDES.flatMap((side) => faces[side].map((line, i) => ({ ...line, side, first: i === 0 })));
+  const [at, setAt] = useState(0);
+  const line = lines[at] ?? null;
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.target instanceof HTMLInputElement) return;
+      if (event.key === ' ' || event.key === 'ArrowDown' || event.key === 'ArrowRight') setAt((before) => Math.min(before + 1, lines.length));
+      else if (event.key === 'ArrowUp' || event.key === 'ArrowLeft') setAt((before) => Math.max(before - 1, 0));
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [lines.length]);
+  return (
+    <Dialog
+      open
+      wide
+      onClose={onClose}
+      title={`Write the stake of ${name}`}
+      foot={
+        <>
+          <span className="mr-auto text-ink2">{line ? `Line ${at + 1} of ${lines.length}` : 'All written'}</span>
+          <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
+            Back
+          </Button>
+          {line ? (
+            <Button look="primary" hint="Space" onClick={() => setAt(at + 1)}>
+              Written
+            </Button>
+          ) : (
+            <Button look="primary" onClick={onClose}>
+              Done
+            </Button>
+          )}
+        </>
+      }
+    >
+      {line ? (
+        <div className="flex min-h-[46dvh] flex-col justify-center gap-3">
+          <p className="text-[17px] text-ink2">
+            {SIDE[line.side]}
+            {at === 0 && convention.carrier === 'lath' && `. ${FACING[convention.facing]}`}
+          </p>
+          <p
+            className={`figures text-[clamp(34px,9vw,84px)] leading-[1.1] font-semibold break-words ${line.unusual ? 'border-4 border-brick px-3' : ''}`}
+            aria-live="polite"
+          >
+            {line.rows.map((row, i) => (
+              <span key={i} className="block">
+                {row}
+              </span>
+            ))}
+          </p>
+          {line.ruled && (
+            <>
+              <div className="border-t-4 border-ink" />
+              <p className="text-ink2">Draw a line below it.</p>
+            </>
+          )}
+          {line.unusual && <p className="font-medium text-brick">Not as usual here: mark it in {convention.unusualPaint || 'another colour'}.</p>}
+        </div>
+      ) : (
+        <div>
+          <p className="text-[17px]">Read it once aloud from the stake. Then take a photo: it proves what was really written.</p>
+          <MarkPhotos mark={mark} name={name} written />
+        </div>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,88 @@
+/** Papers that the server writes: fetched with their progress, cancelled by who has changed his mind, handed over as files. */
+import { useEffect, useRef, useState } from 'react';
+import type { Problem } from '@idle-marker/contract';
+import { saveAs } from '../ui/saveAs.ts';
+
+export interface PaperAsked {
+  readonly address: string;
+  /** Options of a paper that nobody keeps; a kept one is just read. */
+  readonly body?: object;
+}
+
+export interface Papers {
+  /** From 0 to 1; null while nothing is being written. */
+  readonly progress: number | null;
+  readonly trouble: string | null;
+  fetchPaper(asked: PaperAsked): Promise<void>;
+  cancel(): void;
+}
+
+type Line =
+  { readonly done: number; readonly of: number } | { readonly name: string; readonly type: string; readonly file: string } | { readonly problem: string };
+
+/** Lines of JSON, one after the other, as they arrive. */
+async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<Line> {
+  const reader = body.pipeThrough(new TextDecoderStream() as unknown as ReadableWritablePair<string, Uint8Array>).getReader();
+  let pieces: string[] = [];
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    const parts = value.split('\n');
+    for (const part of parts.slice(0, -1)) {
+      yield JSON.parse(pieces.join('') + part) as Line;
+      pieces = [];
+    }
+    pieces.push(parts.at(-1)!);
+  }
+}
+
+/** Base64 of any length as bytes. */
+const bytesOf = async (text: string): Promise<ArrayBuffer> => (await fetch(`data:application/octet-stream;base64,${text}`)).arrayBuffer();
+
+export function usePaper(): Papers {
+  const [progress, setProgress] = useState<number | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const running = useRef<AbortController | null>(null);
+  useEffect(() => () => running.current?.abort(), []);
+  const fetchPaper = async ({ address, body }: PaperAsked) => {
+    running.current?.abort();
+    const controller = new AbortController();
+    running.current = controller;
+    setTrouble(null);
+    setProgress(0);
+    try {
+      const response = await fetch(address, {
+        method: body ? 'POST' : 'GET',
+        headers: { Accept: 'application/x-ndjson', ...(body ? { 'Content-Type': 'application/json' } : {}) },
+        ...(body ? { body: JSON.stringify(body) } : {}),
+        signal: controller.signal,
+      });
+      if (!response.ok || !response.body) {
+        setTrouble(((await response.json()) as Problem).detail);
+        return;
+      }
+      for await (const line of linesOf(response.body)) {
+        if ('done' in line) setProgress(line.of > 0 ? line.done / line.of : 0);
+        else if ('problem' in line) setTrouble(line.problem);
+        else saveAs(line.name, line.type, await bytesOf(line.file));
+      }
+    } catch {
+      if (!controller.signal.aborted) setTrouble('The server does not answer. Nothing was printed; try again when it is back.');
+    } finally {
+      if (running.current === controller) {
+        running.current = null;
+        setProgress(null);
+      }
+    }
+  };
+  return {
+    progress,
+    trouble,
+    fetchPaper,
+    cancel: () => {
+      running.current?.abort();
+      running.current = null;
+      setProgress(null);
+    },
+  };
+}
