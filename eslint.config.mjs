@@ -136,7 +136,7 @@ export default tseslint.config(
     },
   },
   ...boundaries,
-  // The interface's tests tell their sites with the story of the records' tests.
-  { files: ['web/test/**'], rules: { 'no-restricted-imports': 'off' } },
+  // Tests of papers and of the interface tell their sites with the story of the records' tests.
+  { files: ['web/test/**', 'paper/test/**'], rules: { 'no-restricted-imports': 'off' } },
   ...coreLayers,
 );

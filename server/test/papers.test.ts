@@ -155,7 +155,7 @@ describe('the sketch', () => {
     ] as const) {
       const bytes = (await ask('sketch', { ...options, paper }).expect(200)).body as Buffer;
       const page = await (await opened(bytes)).getPage(1);
-      expect(page.view.slice(2).map((each) => Math.round(each as number))).toEqual(size.map(Math.round));
+      expect(page.view.slice(2).map((each) => Math.round(each))).toEqual(size.map(Math.round));
       expect(await textOf(bytes)).toContain('TH-C4 NE');
     }
   });

@@ -8,6 +8,7 @@ const TITLES = {
   INVALID_INPUT: [422, 'A field is not valid'],
   INVALID_NUMBER: [422, 'A number is missing or not finite'],
   INVALID_ID: [400, 'An id in the address is not valid'],
+  INVALID_ARCHIVE: [422, 'The archive can not be taken in'],
   INVALID_FILE: [422, 'The file can not be read'],
   WRONG_HOST: [421, 'This address is not served here'],
   LINK_ENDED: [410, 'This link has ended'],

@@ -6,9 +6,9 @@ import { MarkPhotos } from '../control/MarkPhotos.tsx';
 
 const SIDE = { front: 'Front', back: 'Back', left: 'Left side', right: 'Right side' } as const;
 const FACING = {
-  toItem: 'Front toward what is to be built.',
-  angled: 'Front turned halfway toward what is to be built.',
-  alongRoad: 'Front along the road.',
+  toItem: 'Toward what is to be built.',
+  angled: 'Turned halfway toward what is to be built.',
+  alongRoad: 'Along the road.',
 } as const;
 
 interface WriteDialogProps {

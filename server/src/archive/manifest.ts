@@ -1,0 +1,28 @@
+/** What an archive of a site is: a ZIP file (APPNOTE of its inventor) with a list of contents that tells whether any of them was changed. */
+import { createHash } from 'node:crypto';
+import { closed, Type, Uuid } from '@idle-marker/contract';
+
+export const ARCHIVE_FORMAT = 'idle-marker site archive';
+export const ARCHIVE_VERSION = 1;
+export const MANIFEST = 'manifest.json';
+export const FACTS = 'facts.jsonl';
+export const SHEETS = 'sheets.jsonl';
+
+export const ManifestSchema = closed({
+  format: Type.Literal(ARCHIVE_FORMAT),
+  version: Type.Integer({ minimum: 1 }),
+  site: Uuid,
+  name: Type.String({ maxLength: 80 }),
+  /** SHA-256 of every other file, by its path. */
+  files: Type.Record(Type.String({ maxLength: 120 }), Type.String({ pattern: '^[0-9a-f]{64}$' })),
+});
+
+export interface Manifest {
+  readonly format: typeof ARCHIVE_FORMAT;
+  readonly version: number;
+  readonly site: string;
+  readonly name: string;
+  readonly files: Readonly<Record<string, string>>;
+}
+
+export const digestOfBytes = (bytes: Uint8Array | string): string => createHash('sha256').update(bytes).digest('hex');
