@@ -9,7 +9,7 @@ const MAY_USE = {
   words: ['core', 'formats'],
   contract: ['core', 'words'],
   records: ['core', 'words', 'contract'],
-  paper: ['core', 'words', 'contract', 'records'],
+  paper: ['core', 'words', 'contract', 'records', 'formats'],
   cli: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
   server: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
   web: ['core', 'words', 'contract', 'formats', 'records', 'paper'],

@@ -10,3 +10,18 @@ export { FACT_BODIES, FACT_TYPES, IMAGE_TYPES, type FactBody, type FactType, typ
 export { FactEnvelope, invalidFact, referencesOf, type AnyFact, type Fact, type StoredFact } from './facts/fact.ts';
 export { closed, Day, Device, Instant, Name, Sequence, Uuid } from './facts/parts.ts';
 export { resectionInputOf } from './compute/kinds.ts';
+export {
+  RAW_LINES,
+  RAW_SIGHTS_FORMAT,
+  RAW_SIGHTS_VERSION,
+  rawSightsText,
+  readRawSights,
+  type RawControl,
+  type RawHeader,
+  type RawKind,
+  type RawSetup,
+  type RawSight,
+  type RawSights,
+  type RawSightsFault,
+  type RawStation,
+} from './rawSights.ts';

@@ -44,3 +44,8 @@ export { drawingFormatOf, readRawDrawing, type DrawingFormat } from './design/re
 export { gridFromLines, type DrawnGrid, type GridError } from './design/drawnGrid.ts';
 export { namedCorners } from './design/namedCorners.ts';
 export { compareDrawings, type DrawingChange, type MovedCorner } from './design/compareDrawings.ts';
+export { UNIT_WORD, type PointGroup, type SiteLine, type SitePoint } from './export/sitePoint.ts';
+export { columnTitle, POINT_COLUMNS, pointsCsv, type PointColumn } from './export/pointsCsv.ts';
+export { dxfText, layerName, siteDxf, type DxfEntity, type DxfLayer } from './export/dxfText.ts';
+export { siteGeoJson } from './export/siteGeoJson.ts';
+export { siteLandXml, type SurveySetup, type SurveySight } from './export/siteLandXml.ts';

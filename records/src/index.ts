@@ -34,6 +34,8 @@ export { restakeList, type Restake } from './restake.ts';
 export { sheetNotices, type SheetNotice, type SheetTrouble } from './sheetNotices.ts';
 export { crewView, type CrewAsked, type CrewMark, type CrewView } from './crewView.ts';
 export { pointsToFind, type PointToFind } from './tapeBack.ts';
+export { controlElsewhere, factsOfRaw, rawSightsOf, stationOfRaw, type OtherPlace, type SaidBody } from './rawSights.ts';
+export { exportedLines, exportedPoints, exportedSetups, type ExportedPoint } from './siteExport.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export {
   alternativesFor,

@@ -43,6 +43,7 @@ const router = createBrowserRouter([
       place('hand-over/crew', () => import('./features/handover/CrewLinksPlace.tsx')),
       place('hand-over/tape', () => import('./features/handover/TapePlace.tsx')),
       place('hand-over/writing', () => import('./features/handover/WritingPlace.tsx')),
+      place('hand-over/files', () => import('./features/handover/FilesPlace.tsx')),
       place('field-book', () => import('./features/fieldbook/FieldBookPlace.tsx')),
     ],
   },

@@ -1,6 +1,8 @@
 /** Control lists as files for others: CSV and LandXML, in the unit of the site. */
 import { lengthFromMetres, type LengthUnit, type Metres } from '@idle-marker/core';
 import { csvText } from '../csvText.ts';
+import { EXPORT_DECIMALS, UNIT_WORD } from '../export/sitePoint.ts';
+import { unitsElement, xmlText } from '../export/siteLandXml.ts';
 
 export interface WrittenMark {
   readonly name: string;
@@ -14,9 +16,7 @@ export interface WrittenMark {
   readonly note: string;
 }
 
-const UNIT_WORD: Readonly<Record<LengthUnit, string>> = { metre: 'm', foot: 'ft', usSurveyFoot: 'US ft' };
-const DECIMALS = 4;
-const figure = (value: Metres | null, unit: LengthUnit): string => (value === null ? '' : lengthFromMetres(value, unit).toFixed(DECIMALS));
+const figure = (value: Metres | null, unit: LengthUnit): string => (value === null ? '' : lengthFromMetres(value, unit).toFixed(EXPORT_DECIMALS));
 
 export function controlCsv(marks: readonly WrittenMark[], unit: LengthUnit): string {
   const word = UNIT_WORD[unit];
@@ -36,25 +36,18 @@ export function controlCsv(marks: readonly WrittenMark[], unit: LengthUnit): str
   );
 }
 
-const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (character) => ESCAPES[character]!);
-
 /** LandXML 1.2 with the marks that have a place; a height alone has no form there. `date`: YYYY-MM-DD, `time`: HH:MM:SS. */
 export function controlLandXml(marks: readonly WrittenMark[], unit: LengthUnit, stamp: { readonly date: string; readonly time: string }): string {
-  const units =
-    unit === 'metre'
-      ? '<Metric linearUnit="meter" areaUnit="squareMeter" volumeUnit="cubicMeter" temperatureUnit="celsius" pressureUnit="milliBars"/>'
-      : `<Imperial linearUnit="${unit === 'foot' ? 'foot' : 'USSurveyFoot'}" areaUnit="squareFoot" volumeUnit="cubicFeet" temperatureUnit="fahrenheit" pressureUnit="inHG"/>`;
   const points = marks
     .filter((mark) => mark.e !== null && mark.n !== null)
     .map((mark) => {
       const place = [mark.n, mark.e, ...(mark.z === null ? [] : [mark.z])].map((value) => figure(value, unit)).join(' ');
-      return `    <CgPoint name="${escaped(mark.name)}" desc="${escaped(mark.note)}">${place}</CgPoint>`;
+      return `    <CgPoint name="${xmlText(mark.name)}" desc="${xmlText(mark.note)}">${place}</CgPoint>`;
     });
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2" version="1.2" date="${stamp.date}" time="${stamp.time}">`,
-    `  <Units>${units}</Units>`,
+    `  <Units>${unitsElement(unit)}</Units>`,
     '  <CgPoints name="control">',
     ...points,
     '  </CgPoints>',

@@ -22,6 +22,7 @@ const SYNONYMS: Readonly<Record<string, string>> = {
   'hand-over/stakes': 'place: lath, labels, how to read',
   'hand-over/crew': 'place: phones, link, QR code, reports',
   'hand-over/tape': 'place: recovery, two tapes',
+  'hand-over/files': 'place: export, import, LandXML, DXF, GeoJSON, archive, raw sights',
   'hand-over/writing': 'place: convention, abbreviations, lath',
   'mark/receiver': 'place: GNSS, plan from the receiver, height from the instrument',
 };

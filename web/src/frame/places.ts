@@ -48,6 +48,7 @@ export const HAND_OVER: readonly Pick<Place, 'path' | 'name'>[] = [
   { path: 'hand-over/crew', name: 'Crew page' },
   { path: 'hand-over/tape', name: 'Tape it back' },
   { path: 'hand-over/writing', name: 'How stakes are written' },
+  { path: 'hand-over/files', name: 'Files' },
 ];
 
 /** The same with the plan from a receiver: only while the instrument is set up for heights alone. */

@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 import { fetchSites } from '../../ledger/sites.ts';
 import { NewSite } from './NewSite.tsx';
+import { OpenArchive } from './OpenArchive.tsx';
 
 export function Place() {
   const sites = useQuery({ queryKey: ['sites'], queryFn: fetchSites, refetchInterval: (query) => (query.state.error ? 3000 : false) });
@@ -35,9 +36,12 @@ export function Place() {
       </ul>
       {sites.data?.length === 0 && <p>There is no site yet. Make one: it needs a name, its units, and the people who work on it.</p>}
       <div>
-        <Button look="primary" onClick={() => setMaking(true)}>
-          New site…
-        </Button>
+        <div className="flex flex-wrap gap-2">
+          <Button look="primary" onClick={() => setMaking(true)}>
+            New site…
+          </Button>
+          <OpenArchive />
+        </div>
       </div>
       <NewSite
         open={making}

@@ -1,0 +1,120 @@
+/** A site's points, lines and sights for other programs. */
+import { angleFromRadians, type Metres, type TrustResult } from '@idle-marker/core';
+import { MEANING, STANDING } from '@idle-marker/words';
+import { readingOf } from './observations.ts';
+import { isOutline } from './packagePlans.ts';
+import { rawSightsOf } from './rawSights.ts';
+import { decidedSolution, markKey, type SiteState } from './state.ts';
+
+export interface ExportedPoint {
+  readonly name: string;
+  readonly group: 'control' | 'marks' | 'planned' | 'stations' | 'asBuilt';
+  readonly code: string;
+  readonly note: string;
+  readonly e: Metres;
+  readonly n: Metres;
+  readonly z: Metres | null;
+  readonly designZ: Metres | null;
+  readonly offset: Metres | null;
+  readonly cutFill: Metres | null;
+  readonly dEMm: number | null;
+  readonly dNMm: number | null;
+  readonly station: string;
+  readonly standing: string;
+  readonly at: string;
+}
+
+const NOTHING = { code: '', note: '', z: null, designZ: null, offset: null, cutFill: null, dEMm: null, dNMm: null, station: '', standing: '' } as const;
+
+/** Control with a place, marks as set, marks still to be set, stations and things measured; in that order, each by name within its kind. */
+export function exportedPoints(state: SiteState, trust: TrustResult): ExportedPoint[] {
+  const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
+  const stationOf = (solution: string) => decidedSolution(state, solution)?.fact.body.name ?? '';
+  const control = state.control.flatMap(({ revision: { at, body } }): ExportedPoint[] =>
+    body.e === null || body.n === null ? [] : [{ ...NOTHING, name: body.name, group: 'control', note: body.note, e: body.e, n: body.n, z: body.z, at }],
+  );
+  const work = state.packages.flatMap((each) => {
+    const root = state.packageRoots.get(each.id)!;
+    return each.body.plans.map((plan): ExportedPoint => {
+      const mark = state.marks.get(markKey(root, plan.key));
+      const to = `${plan.corner}, ${MEANING[plan.meaning]}`;
+      const shared = { ...NOTHING, name: plan.name, code: each.body.name, note: to, designZ: plan.designZ, offset: plan.offset };
+      if (!mark || mark.body.state === 'rough') return { ...shared, group: 'planned', ...plan.place, at: each.at };
+      const { place, hubZ, cutFill, dEMm, dNMm, solution, offset } = mark.body;
+      const standing = state.reports.has(mark.id) ? 'inDoubt' : (standings.get(mark.id) ?? 'unproven');
+      return {
+        ...shared,
+        group: 'marks',
+        e: place.e,
+        n: place.n,
+        z: hubZ ?? place.z,
+        offset: offset ?? plan.offset,
+        cutFill,
+        dEMm,
+        dNMm,
+        station: stationOf(solution),
+        standing: STANDING[standing],
+        at: mark.at,
+      };
+    });
+  });
+  const stations = state.accepted
+    .filter(({ withdrawn }) => !withdrawn)
+    .map(({ fact, decision }): ExportedPoint => {
+      const { e, n, z } = fact.body.result;
+      return { ...NOTHING, name: fact.body.name, group: 'stations', note: decision.body.verdict, e, n, z, at: decision.at };
+    });
+  const asBuilt = state.asBuilt.map(({ at, body }): ExportedPoint => ({
+    ...NOTHING,
+    name: body.name,
+    group: 'asBuilt',
+    code: body.code,
+    note: body.note,
+    ...body.place,
+    station: stationOf(body.solution),
+    at,
+  }));
+  return [...control, ...work.filter(({ group }) => group === 'marks'), ...work.filter(({ group }) => group === 'planned'), ...stations, ...asBuilt];
+}
+
+/** What is to be built: outlines, and pairs of line ends. */
+export const exportedLines = ({ packages }: SiteState) =>
+  packages.flatMap(({ body }) =>
+    body.items.flatMap((item) => {
+      const points = item.corners.map(({ e, n }) => ({ e, n }));
+      if (isOutline(item)) return [{ name: item.name, closed: true, points }];
+      if (item.rule === 'along' || item.rule === 'road') return [{ name: item.name, closed: item.along?.closed ?? false, points }];
+      return item.rule === 'lineEnds'
+        ? points.flatMap((from, i) => (i % 2 === 0 && points[i + 1] ? [{ name: item.name, closed: false, points: [from, points[i + 1]!] }] : []))
+        : [];
+    }),
+  );
+
+/** Every placing with its sights, reduced to metres and decimal degrees as they were read. */
+export const exportedSetups = (state: SiteState) =>
+  state.occupations.map((occupation, i) => {
+    const raw = rawSightsOf(state, occupation);
+    const { result } = raw.station ?? { result: null };
+    const placed = result && raw.station!.verdict !== 'refused' && raw.station!.method !== 'paired' && raw.station!.method !== 'heightOnly';
+    return {
+      id: `setup-${i + 1}`,
+      name: occupation.body.name,
+      instrument: occupation.body.instrument.name,
+      instrumentHeight: occupation.body.instrumentHeight,
+      at: occupation.at,
+      place: placed ? { e: result.e, n: result.n, z: result.z } : null,
+      sights: raw.sights.map(({ target, used: _used, by: _by, at, ...read }) => {
+        const reading = readingOf({ ...read, occupation: occupation.id, target: { kind: 'spot', name: target.name } });
+        return {
+          target: target.name,
+          at,
+          purpose: read.purpose,
+          face: read.face,
+          horizontal: angleFromRadians(reading.circle, 'degree'),
+          zenith: angleFromRadians(reading.zenith, 'degree'),
+          slope: reading.slope,
+          targetHeight: reading.targetHeight,
+        };
+      }),
+    };
+  });

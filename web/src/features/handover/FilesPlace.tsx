@@ -1,0 +1,200 @@
+import { useMemo, useState } from 'react';
+import { fileWord } from '@idle-marker/paper';
+import { rawSightsText } from '@idle-marker/contract';
+import { columnTitle, pointsCsv, POINT_COLUMNS, siteDxf, siteGeoJson, siteLandXml, type PointColumn, type PointGroup } from '@idle-marker/formats';
+import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice, Tick } from '../../ui/Field.tsx';
+import { LINK } from '../../ui/link.ts';
+import { saveAs } from '../../ui/saveAs.ts';
+import { dayAndTime } from '../../ui/time.ts';
+import { HandOverWays } from './HandOverWays.tsx';
+import { TakeRawSights } from './TakeRawSights.tsx';
+
+const GROUPS: readonly (readonly [PointGroup, string])[] = [
+  ['control', 'Control'],
+  ['marks', 'Marks that are set'],
+  ['planned', 'Marks still to be set'],
+  ['stations', 'Stations'],
+  ['asBuilt', 'What was measured as it stands'],
+];
+const COLUMNS_KEY = 'idle-marker export columns';
+const USUAL: readonly PointColumn[] = ['name', 'e', 'n', 'z', 'group', 'code', 'note'];
+
+/** Columns in their order, remembered on this device. */
+function useColumns(axes: 'EN' | 'NE'): readonly [readonly PointColumn[], (columns: readonly PointColumn[]) => void] {
+  const [columns, setColumns] = useState<readonly PointColumn[]>(() => {
+    const kept = (localStorage.getItem(COLUMNS_KEY) ?? '')
+      .split(' ')
+      .filter((each): each is PointColumn => (POINT_COLUMNS as readonly string[]).includes(each));
+    if (kept.length > 0) return kept;
+    return axes === 'EN' ? USUAL : USUAL.map((each) => (each === 'e' ? 'n' : each === 'n' ? 'e' : each));
+  });
+  return [
+    columns,
+    (next) => {
+      localStorage.setItem(COLUMNS_KEY, next.join(' '));
+      setColumns(next);
+    },
+  ];
+}
+
+/** Files for other programs, and from them: points and lines, sights as they were read, the whole site. */
+export function Place() {
+  const { id, state, trust } = useSite();
+  const { settings } = state;
+  const [groups, setGroups] = useState<ReadonlySet<PointGroup>>(new Set(['control', 'marks', 'stations', 'asBuilt']));
+  const [columns, setColumns] = useColumns(settings.axisOrder);
+  const [setUp, setSetUp] = useState(state.occupations.at(-1)?.id ?? '');
+  const points = useMemo(() => exportedPoints(state, trust), [state, trust]);
+  const chosen = points.filter((point) => groups.has(point.group));
+  const name = fileWord(settings.name);
+  const occupation = state.occupations.find((each) => each.id === setUp) ?? null;
+  const landXml = () => {
+    const stamp = new Date().toISOString();
+    return siteLandXml(chosen, exportedSetups(state), settings.lengthUnit, { site: settings.name, date: stamp.slice(0, 10), time: stamp.slice(11, 19) });
+  };
+  return (
+    <div className="flex h-full flex-col">
+      <HandOverWays />
+      <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-2">
+        <section className="self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Points and lines">
+          <h1 className="text-2xl">Files for others</h1>
+          <p className="text-ink2">Points and lines, with every sight in the LandXML. This browser writes them by itself, with a server or without.</p>
+          <div className="mt-2 grid sm:grid-cols-2" role="group" aria-label="What goes into the file">
+            {GROUPS.map(([group, words]) => (
+              <Tick
+                key={group}
+                label={
+                  <>
+                    {words} <span className="figures text-ink2">{points.filter((point) => point.group === group).length}</span>
+                  </>
+                }
+                checked={groups.has(group)}
+                onChange={(on) => {
+                  const next = new Set(groups);
+                  if (on) next.add(group);
+                  else next.delete(group);
+                  setGroups(next);
+                }}
+              />
+            ))}
+          </div>
+          <h2 className="mt-3 text-[17px]">Columns of the CSV, in this order</h2>
+          <ColumnList columns={columns} unit={settings.lengthUnit} onChange={setColumns} />
+          <div className="mt-4 flex flex-wrap gap-2">
+            <Button
+              look="primary"
+              disabled={chosen.length === 0 || columns.length === 0}
+              onClick={() => saveAs(`${name}-points.csv`, 'text/csv', pointsCsv(chosen, columns, settings.lengthUnit))}
+            >
+              CSV
+            </Button>
+            <Button disabled={chosen.length === 0} onClick={() => saveAs(`${name}.xml`, 'application/xml', landXml())}>
+              LandXML
+            </Button>
+            <Button
+              disabled={chosen.length === 0}
+              onClick={() => saveAs(`${name}.dxf`, 'application/dxf', siteDxf(chosen, exportedLines(state), settings.lengthUnit))}
+            >
+              DXF
+            </Button>
+            <Button
+              disabled={chosen.length === 0}
+              onClick={() => saveAs(`${name}.geojson`, 'application/geo+json', siteGeoJson(chosen, exportedLines(state), settings.coordinateSystem))}
+            >
+              GeoJSON
+            </Button>
+          </div>
+          <p className="mt-2 text-[13px] text-ink2">
+            Points come back under Control, drawings and lines under Work. GeoJSON has the site’s own coordinates in metres, no degrees.
+          </p>
+        </section>
+        <div className="flex flex-col gap-4">
+          <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Raw sights">
+            <h2 className="text-xl">Raw sights</h2>
+            <p className="text-ink2">One placing of the instrument, with everything that its station can be computed from again, to the last digit.</p>
+            {occupation ? (
+              <div className="mt-2 flex flex-wrap items-end gap-2">
+                <Choice
+                  label="Set-up"
+                  className="min-w-56 flex-1"
+                  value={setUp}
+                  options={[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${dayAndTime(each.at)}`] as const)}
+                  onChange={setSetUp}
+                />
+                <Button
+                  onClick={() =>
+                    saveAs(`${name}-${fileWord(occupation.body.name)}.sights.jsonl`, 'application/x-ndjson', rawSightsText(rawSightsOf(state, occupation)))
+                  }
+                >
+                  Save
+                </Button>
+              </div>
+            ) : (
+              <p className="mt-2">The instrument has not been set up here yet.</p>
+            )}
+            <TakeRawSights />
+          </section>
+          <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="The whole site">
+            <h2 className="text-xl">The whole site</h2>
+            <p className="text-ink2">
+              One file with every entry, sheet, photo and drawing. It opens on another server from the list of sites, and is the same there. Links of crews are
+              not in it.
+            </p>
+            <a className={`${LINK} mt-2 inline-flex`} href={`/api/v1/sites/${id}/archive`} download>
+              Save the archive
+            </a>
+          </section>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+interface ColumnListProps {
+  readonly columns: readonly PointColumn[];
+  readonly unit: Parameters<typeof columnTitle>[1];
+  onChange(columns: readonly PointColumn[]): void;
+}
+
+/** Chosen columns in their order, to be moved and left out; the others to be added. */
+function ColumnList({ columns, unit, onChange }: ColumnListProps) {
+  const move = (at: number, by: -1 | 1) => {
+    const next = [...columns];
+    [next[at], next[at + by]] = [next[at + by]!, next[at]!];
+    onChange(next);
+  };
+  const rest = POINT_COLUMNS.filter((column) => !columns.includes(column));
+  return (
+    <>
+      <ol className="mt-1">
+        {columns.map((column, i) => (
+          <li key={column} className="flex items-center gap-1 border-b border-rule">
+            <span className="figures w-7 text-ink2">{i + 1}</span>
+            <span className="flex-1">{columnTitle(column, unit)}</span>
+            <Button look="quiet" disabled={i === 0} aria-label={`${columnTitle(column, unit)} earlier`} onClick={() => move(i, -1)}>
+              ↑
+            </Button>
+            <Button look="quiet" disabled={i === columns.length - 1} aria-label={`${columnTitle(column, unit)} later`} onClick={() => move(i, 1)}>
+              ↓
+            </Button>
+            <Button look="quiet" aria-label={`Leave out ${columnTitle(column, unit)}`} onClick={() => onChange(columns.filter((each) => each !== column))}>
+              ×
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {rest.length > 0 && (
+        <p className="mt-2 flex flex-wrap gap-2">
+          {rest.map((column) => (
+            <Button key={column} look="quiet" aria-label={`Add ${columnTitle(column, unit)}`} onClick={() => onChange([...columns, column])}>
+              + {columnTitle(column, unit)}
+            </Button>
+          ))}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,75 @@
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useQueryClient } from '@tanstack/react-query';
+import type { Problem } from '@idle-marker/contract';
+import { Button } from '../../ui/Button.tsx';
+
+interface Taken {
+  readonly site: string;
+  readonly name: string;
+  readonly facts: number;
+  readonly files: number;
+}
+
+/** Takes a whole site in from its archive. */
+export function OpenArchive() {
+  const input = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [taken, setTaken] = useState<Taken | null>(null);
+  const open = async (file: File) => {
+    setBusy(true);
+    setTrouble(null);
+    setTaken(null);
+    try {
+      const response = await fetch('/api/v1/archives', { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file });
+      if (!response.ok) {
+        setTrouble(`${file.name} was not taken in. ${((await response.json()) as Problem).detail}`);
+        return;
+      }
+      setTaken((await response.json()) as Taken);
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+    } catch {
+      setTrouble(`${file.name} was not taken in: the server does not answer. Try again when it is back.`);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".zip,application/zip"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Archive of a site"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void open(file);
+          event.target.value = '';
+        }}
+      />
+      <Button disabled={busy} onClick={() => input.current?.click()}>
+        {busy ? 'Taking it in…' : 'Open an archive…'}
+      </Button>
+      {trouble && (
+        <p role="alert" className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick">
+          {trouble}
+        </p>
+      )}
+      {taken && (
+        <p role="status" className="mt-3 border-l-4 border-good pl-3">
+          {taken.facts === 0
+            ? `${taken.name} was here already, the same to the last entry.`
+            : `${taken.name}: ${taken.facts} entries and ${taken.files} files taken in.`}{' '}
+          <button type="button" className="min-h-11 font-semibold text-spruce underline" onClick={() => void navigate(`/sites/${taken.site}/today`)}>
+            Go there
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
