@@ -308,6 +308,7 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
       refs: [b],
     },
     note: { body: { text: 'x' }, refs: [] },
+    dayEnd: { body: { day: '2031-05-06', note: 'the cabin key is at the gate', unfinished: '' }, refs: [] },
   };
 }
 

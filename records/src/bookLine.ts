@@ -75,6 +75,11 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
         topic: 'mark',
         text: `${setName(state, fact.body.mark)} is said to be ${fact.body.kind === 'destroyed' ? 'gone' : 'hit or moved'}${fact.body.who ? `, by ${fact.body.who}` : ''}${fact.body.text ? `: ${fact.body.text}` : ''}`,
       };
+    case 'dayEnd':
+      return {
+        topic: 'note',
+        text: `The day ends${fact.body.unfinished ? `, unfinished: ${fact.body.unfinished}` : ''}${fact.body.note ? `. For who comes next: ${fact.body.note}` : ''}`,
+      };
     case 'convention':
       return {
         topic: 'site',

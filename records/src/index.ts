@@ -36,6 +36,9 @@ export { crewView, type CrewAsked, type CrewMark, type CrewView } from './crewVi
 export { pointsToFind, type PointToFind } from './tapeBack.ts';
 export { controlElsewhere, factsOfRaw, rawSightsOf, stationOfRaw, type OtherPlace, type SaidBody } from './rawSights.ts';
 export { exportedLines, exportedPoints, exportedSetups, type ExportedPoint } from './siteExport.ts';
+export { dayBook, daysOf, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';
+export { activityTimes, dayOf, type Activity, type ActivityTime } from './diary.ts';
+export { closingOf, type Closing, type ClosingItem } from './closing.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export {
   alternativesFor,

@@ -45,6 +45,8 @@ const router = createBrowserRouter([
       place('hand-over/writing', () => import('./features/handover/WritingPlace.tsx')),
       place('hand-over/files', () => import('./features/handover/FilesPlace.tsx')),
       place('field-book', () => import('./features/fieldbook/FieldBookPlace.tsx')),
+      place('field-book/day', () => import('./features/fieldbook/DayPlace.tsx')),
+      place('field-book/close', () => import('./features/fieldbook/ClosePlace.tsx')),
     ],
   },
 ]);

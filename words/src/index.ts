@@ -21,6 +21,7 @@ export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
 export { tapeBackWords } from './tapeBack.ts';
 export { CARRIER, conventionFaultWords, FACING, STAKE_MARK_KIND, STAKE_PART } from './convention.ts';
 export { rawSightsFaultWords } from './rawSights.ts';
+export { ACTIVITY, closingWords } from './closing.ts';
 export { stakeNoticeWords } from './stakeNotices.ts';
 export { crewWords, filled, LANGUAGES, type CrewWords } from './languages/index.ts';
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';

@@ -126,8 +126,7 @@ describe('what is noticed', () => {
   it('none of the conventions that ship has letters that can be misread, or is at fault', () => {
     for (const convention of Object.values(SHIPPED_CONVENTIONS)) {
       expect(conventionFaults(convention)).toEqual([]);
-      for (const { short } of convention.abbreviations)
-        expect([short, otherReadings(short)]).toEqual([short, []]);
+      for (const { short } of convention.abbreviations) expect([short, otherReadings(short)]).toEqual([short, []]);
       for (const content of [HALL, KERB])
         expect(write(content, convention).notices.filter(({ code }) => code === 'WORD_TOO_LONG' || code === 'NO_ROOM')).toEqual([]);
     }

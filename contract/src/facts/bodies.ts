@@ -8,7 +8,7 @@ import { AreaBody, DrawingBody, GridBody } from './bodies/design.ts';
 import { ConventionBody } from './bodies/convention.ts';
 import { EquipmentBody } from './bodies/equipment.ts';
 import { DeferralBody, DirectionBody, FindingBody, ProofBody, ResightBody, TapeBody } from './bodies/proof.ts';
-import { MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
+import { DayEndBody, MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
 import { PairingBody, PositionBody } from './bodies/receiver.ts';
 import { CloseBody, CorrectionBody, DecisionBody, EventBody, OccupationBody, SightBody, SolutionBody } from './bodies/station.ts';
 import { HandoverBody, MarkBody, ObstructionBody, PackageBody, ReportBody } from './bodies/work.ts';
@@ -52,6 +52,7 @@ export const FACT_BODIES = {
   report: ReportBody,
   withdrawal: WithdrawalBody,
   note: NoteBody,
+  dayEnd: DayEndBody,
 } as const;
 
 export type FactType = keyof typeof FACT_BODIES;

@@ -134,6 +134,7 @@ export function referencesOf(fact: AnyFact): string[] {
     case 'visit':
     case 'care':
     case 'note':
+    case 'dayEnd':
       break;
   }
   return [...new Set(refs.filter((ref) => ref !== null))];

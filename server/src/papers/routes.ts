@@ -1,15 +1,18 @@
 /** Papers that are made from the marks as they stand now and kept by nobody: labels, cards for the crew, sketches. */
 import { Router } from 'express';
-import type { MikroORM } from '@mikro-orm/postgresql';
-import { closed, Instant, invalidAgainst, Type, Uuid, Words } from '@idle-marker/contract';
-import { fileWord, PAPERS, type Paper, type SketchOptions } from '@idle-marker/paper';
-import { crewView, cutSheet, siteState, trustOf, memberName, type CrewMark, type SiteState } from '@idle-marker/records';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import type { TrustResult } from '@idle-marker/core';
+import { closed, Day, Instant, invalidAgainst, Type, Uuid, Words, type Static } from '@idle-marker/contract';
+import { fileWord, PAPERS, type Paper } from '@idle-marker/paper';
+import { crewView, cutSheet, dayBook, memberName, setupBook, siteState, trustOf, type CrewMark, type SiteState } from '@idle-marker/records';
 import { linksOf } from '../crew/links.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { ProblemError } from '../http/problems.ts';
 import { sendPaper } from '../http/sendPaper.ts';
 import { isTimeZone, TimeZone } from '../http/timeZone.ts';
+import type { Progress } from '../pdf/pdfPage.ts';
+import { dayPdf, setupPdf } from './bookPdf.ts';
 import { cardsPdf } from './cardsPdf.ts';
 import { LABEL_ROLLS, LABEL_SHEETS, labelsPdf, type LabelFormat } from './labelsPdf.ts';
 import { sketchPdf } from './sketchPdf.ts';
@@ -17,10 +20,9 @@ import { sketchPdf } from './sketchPdf.ts';
 const Formats = Words(...(Object.keys({ ...LABEL_SHEETS, ...LABEL_ROLLS }) as LabelFormat[]));
 const Papers = Words(...(Object.keys(PAPERS) as Paper[]));
 
-const Common = {
-  at: Instant,
-  by: Uuid,
-  timeZone: TimeZone,
+const Always = { at: Instant, by: Uuid, timeZone: TimeZone };
+const OfPackage = {
+  ...Always,
   /** The revision in force of the package. */
   package: Uuid,
   /** Keys of its marks; all that are set when there are none. */
@@ -30,10 +32,10 @@ const Common = {
 };
 
 export const PaperSchemas = {
-  labels: closed({ ...Common, format: Formats }),
-  cards: closed({ ...Common, languages: Type.Array(Type.String({ minLength: 2, maxLength: 12 }), { minItems: 1, maxItems: 6 }) }),
+  labels: closed({ ...OfPackage, format: Formats }),
+  cards: closed({ ...OfPackage, languages: Type.Array(Type.String({ minLength: 2, maxLength: 12 }), { minItems: 1, maxItems: 6 }) }),
   sketch: closed({
-    ...Common,
+    ...OfPackage,
     paper: Papers,
     upright: Type.Boolean(),
     dimensions: Type.Boolean(),
@@ -41,16 +43,78 @@ export const PaperSchemas = {
     heights: Type.Boolean(),
     offsets: Type.Boolean(),
   }),
+  setup: closed({ ...Always, occupation: Uuid }),
+  day: closed({ ...Always, day: Day }),
 } as const;
 export type PaperKind = keyof typeof PaperSchemas;
+type Asked<K extends PaperKind> = Static<(typeof PaperSchemas)[K]>;
 
-interface Asked {
-  readonly at: string;
+/** What every paper is made from. */
+interface Source {
+  readonly em: EntityManager;
+  readonly site: string;
+  readonly state: SiteState;
+  readonly trust: TrustResult;
   readonly by: string;
-  readonly timeZone: string;
-  readonly package: string;
-  readonly keys?: readonly string[];
-  readonly link?: string;
+}
+
+interface Made {
+  readonly name: string;
+  make(progress: Progress): Promise<Buffer>;
+}
+
+const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) => Promise<Made> } = {
+  labels: async (source, asked) => {
+    const { work, marks, title } = marksOf(source, asked);
+    const address = await addressOf(source, asked.link);
+    const labels = marks.map((mark) => ({ name: mark.name, lines: linesOf(mark), address: address(mark.name), about: title }));
+    return { name: `labels-${fileWord(work.body.name)}.pdf`, make: (progress) => labelsPdf(labels, asked.format, `Labels: ${title}`, progress) };
+  },
+  cards: async (source, asked) => {
+    const { work, marks, title } = marksOf(source, asked);
+    const address = await addressOf(source, asked.link);
+    const cards = marks.map((mark) => ({ reading: mark.reading, standing: mark.standing, address: address(mark.name) }));
+    const about = { title: `How to read the marks: ${title}`, unit: source.state.settings.lengthUnit, languages: asked.languages, who: source.by, foot: title };
+    return { name: `cards-${fileWord(work.body.name)}.pdf`, make: (progress) => cardsPdf(cards, { ...about, progress }) };
+  },
+  sketch: (source, asked) => {
+    const { work } = marksOf(source, asked);
+    const selection = asked.keys ? { name: '', keys: asked.keys } : null;
+    const order = { package: work, issuedBy: source.by, issuedAt: asked.at, timeZone: asked.timeZone, selection };
+    return Promise.resolve({ name: `sketch-${fileWord(work.body.name)}.pdf`, make: () => sketchPdf(cutSheet(source.state, source.trust, order, null), asked) });
+  },
+  setup: ({ state, trust }, asked) => {
+    const occupation = state.occupations.find((each) => each.id === asked.occupation);
+    if (!occupation) throw new ProblemError('MISSING_REFERENCE', 'This set-up has not arrived yet.', '/occupation');
+    return Promise.resolve({
+      name: `set-up-${fileWord(occupation.body.name)}.pdf`,
+      make: (progress) => setupPdf(setupBook(state, trust, occupation), bookAsked(state, asked.timeZone, progress)),
+    });
+  },
+  day: ({ state, trust }, asked) =>
+    Promise.resolve({
+      name: `field-book-${asked.day}.pdf`,
+      make: (progress) => dayPdf(dayBook(state, trust, asked.day, asked.timeZone), bookAsked(state, asked.timeZone, progress)),
+    }),
+};
+
+const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress) => ({
+  site: settings.name,
+  unit: settings.lengthUnit,
+  axes: settings.axisOrder,
+  timeZone,
+  progress,
+});
+
+/** The marks of a package that are set, all or those that are asked for. */
+function marksOf({ state, trust, by }: Source, asked: { readonly package: string; readonly keys?: readonly string[]; readonly at: string }) {
+  const work = state.packages.find((each) => each.id === asked.package);
+  if (!work) throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place.', '/package');
+  const names = asked.keys && new Set(work.body.plans.filter((plan) => asked.keys!.includes(plan.key)).map((plan) => plan.name));
+  const view = crewView(state, trust, { label: '', roots: [state.packageRoots.get(work.id)!], who: by, at: asked.at });
+  const marks = view.marks.filter((mark) => !names || names.has(mark.name));
+  if (marks.length === 0) throw new ProblemError('INVALID_INPUT', 'None of these marks is set yet, so there is nothing to print.', '/keys');
+  return { work, marks, title: `${work.body.name} · ${state.settings.name}` };
 }
 
 const isKind = (text: string): text is PaperKind => Object.hasOwn(PaperSchemas, text);
@@ -66,58 +130,16 @@ export function paperRoutes(orm: MikroORM): Router {
     if (!isKind(kind)) throw new ProblemError('NOT_FOUND', `There is no such paper: take ${Object.keys(PaperSchemas).join(', ')}.`);
     const invalid = invalidAgainst(PaperSchemas[kind], request.body);
     if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was printed.`, invalid.path);
-    const asked = request.body as Asked & Record<string, unknown>;
+    const asked = request.body as Asked<PaperKind>;
     if (!isTimeZone(asked.timeZone)) throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin.', '/timeZone');
     const em = orm.em.fork();
     const facts = await readAllFacts(em, site);
-    const state = facts.length > 0 ? siteState(facts) : null;
-    const work = state?.packages.find((each) => each.id === asked.package);
-    if (!state || !work) throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place.', '/package');
-    const trust = trustOf(state, asked.at);
-    const root = state.packageRoots.get(work.id)!;
-    const address = await addressOf(em, site, state, asked.link);
-    const names = asked.keys && new Set(work.body.plans.filter((plan) => asked.keys!.includes(plan.key)).map((plan) => plan.name));
-    const { marks } = crewView(state, trust, { label: '', roots: [root], who: memberName(state, asked.by), at: asked.at });
-    const chosen = marks.filter((mark) => !names || names.has(mark.name));
-    if (chosen.length === 0) throw new ProblemError('INVALID_INPUT', 'None of these marks is set yet, so there is nothing to print.', '/keys');
-    const title = `${work.body.name} · ${state.settings.name}`;
-    await sendPaper(request, response, {
-      name: `${kind}-${fileWord(work.body.name)}.pdf`,
-      type: 'application/pdf',
-      make: async (progress) => {
-        switch (kind) {
-          case 'labels':
-            return labelsPdf(
-              chosen.map((mark) => ({ name: mark.name, lines: linesOf(mark), address: address(mark.name), about: title })),
-              asked['format'] as LabelFormat,
-              `Labels: ${title}`,
-              progress,
-            );
-          case 'cards':
-            return cardsPdf(
-              chosen.map((mark) => ({ reading: mark.reading, standing: mark.standing, address: address(mark.name) })),
-              {
-                title: `How to read the marks: ${title}`,
-                unit: state.settings.lengthUnit,
-                languages: asked['languages'] as string[],
-                who: memberName(state, asked.by),
-                foot: title,
-                progress,
-              },
-            );
-          case 'sketch': {
-            const selection = asked.keys ? { name: '', keys: asked.keys } : null;
-            const sheet = cutSheet(
-              state,
-              trust,
-              { package: work, issuedBy: memberName(state, asked.by), issuedAt: asked.at, timeZone: asked.timeZone, selection },
-              null,
-            );
-            return sketchPdf(sheet, asked as unknown as SketchOptions);
-          }
-        }
-      },
-    });
+    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', 'There is no such site.');
+    const state = siteState(facts);
+    const source = { em, site, state, trust: trustOf(state, asked.at), by: memberName(state, asked.by) };
+    // The schema was looked up by the same kind.
+    const made = await (PAPERS_OF[kind] as (source: Source, asked: Asked<PaperKind>) => Promise<Made>)(source, asked);
+    await sendPaper(request, response, { ...made, type: 'application/pdf' });
   });
   return router;
 }
@@ -129,12 +151,7 @@ const linesOf = ({ written, stakeText, name }: CrewMark) => {
   return lines.some((line) => line.text === name) ? lines : [plain(name), ...lines];
 };
 
-async function addressOf(
-  em: Parameters<typeof linksOf>[0],
-  site: string,
-  state: SiteState,
-  link: string | undefined,
-): Promise<(name: string) => string | null> {
+async function addressOf({ em, site, state }: Source, link: string | undefined): Promise<(name: string) => string | null> {
   if (link === undefined) return () => null;
   const known = (await linksOf(em, site)).find((each) => each.id === link);
   if (!known) throw new ProblemError('MISSING_REFERENCE', 'There is no such link for a crew on this site.', '/link');

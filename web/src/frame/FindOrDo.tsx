@@ -6,7 +6,7 @@ import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { workAlong } from '../site/useRoads.ts';
-import { AT_THE_POLE, HAND_OVER, RAIL, WITH_RECEIVER } from './places.ts';
+import { AT_THE_POLE, BOOK, HAND_OVER, RAIL, WITH_RECEIVER } from './places.ts';
 
 interface Entry {
   readonly words: string;
@@ -22,6 +22,8 @@ const SYNONYMS: Readonly<Record<string, string>> = {
   'hand-over/stakes': 'place: lath, labels, how to read',
   'hand-over/crew': 'place: phones, link, QR code, reports',
   'hand-over/tape': 'place: recovery, two tapes',
+  'field-book/day': 'place: field book page, diary, PDF, JSON',
+  'field-book/close': 'place: end of the day, may I pack up',
   'hand-over/files': 'place: export, import, LandXML, DXF, GeoJSON, archive, raw sights',
   'hand-over/writing': 'place: convention, abbreviations, lath',
   'mark/receiver': 'place: GNSS, plan from the receiver, height from the instrument',
@@ -50,7 +52,7 @@ export function FindOrDo() {
 
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER, ...HAND_OVER].map(({ name, path }): Entry => ({
+    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER, ...HAND_OVER, ...BOOK].map(({ name, path }): Entry => ({
       words: name,
       what: SYNONYMS[path] ?? 'place',
       act: go(path),

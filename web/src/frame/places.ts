@@ -51,5 +51,12 @@ export const HAND_OVER: readonly Pick<Place, 'path' | 'name'>[] = [
   { path: 'hand-over/files', name: 'Files' },
 ];
 
+/** What the book shows, within Field book. */
+export const BOOK: readonly Pick<Place, 'path' | 'name'>[] = [
+  { path: 'field-book', name: 'Entries' },
+  { path: 'field-book/day', name: 'Pages' },
+  { path: 'field-book/close', name: 'Close the day' },
+];
+
 /** The same with the plan from a receiver: only while the instrument is set up for heights alone. */
 export const WITH_RECEIVER: Pick<Place, 'path' | 'name'> = { path: 'mark/receiver', name: 'With a receiver' };

@@ -1,6 +1,6 @@
 /** The site, its people, and what is said about it. */
 import { ConventionId } from './convention.ts';
-import { AngleUnitName, closed, LengthUnitName, Name, NullableCoordinate, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
+import { AngleUnitName, closed, Day, LengthUnitName, Name, NullableCoordinate, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
 
 export const ToleranceClassBody = closed({
   id: Type.String({ minLength: 1, maxLength: 40, pattern: '^[a-z0-9-]+$' }),
@@ -56,5 +56,8 @@ export const SiteBody = closed({
 export const MemberBody = closed({ name: Name, crew: Type.Optional(Type.Boolean()) });
 
 export const WithdrawalBody = closed({ record: NullableUuid, occupation: NullableUuid, reason: Text });
+
+/** The end of a day, and what whoever comes next has to know. `unfinished`: why it ended although something was missing; empty when nothing was. */
+export const DayEndBody = closed({ day: Day, note: Text, unfinished: Type.String({ maxLength: 500 }) });
 
 export const NoteBody = closed({ text: Type.String({ minLength: 1, maxLength: 2000 }) });

@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
+import { BookWays } from './BookWays.tsx';
 import { SetupPageCard } from './SetupPageCard.tsx';
 
 const TOPIC: Readonly<Record<BookTopic, string>> = {
@@ -52,95 +53,101 @@ export function Place() {
     setText('');
   };
   return (
-    <div className="flex h-full flex-col gap-3 overflow-hidden max-md:gap-2 p-5 max-md:p-3">
-      <div className="flex flex-wrap items-end justify-between gap-3">
-        <div>
-          <h1 className="text-2xl">Field book</h1>
-          <p className="text-ink2">
-            {found.length === lines.length ? `${lines.length} entries` : `${found.length} of ${lines.length} entries`}, newest first. Nothing here can be
-            changed or taken away; a correction is a new entry.
-          </p>
-        </div>
-        <form
-          className="flex items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void note();
-          }}
-        >
-          <Field label="Add a note" value={text} maxLength={2000} className="w-72 max-w-full" onChange={(event) => setText(event.target.value)} />
-          <Button type="submit" disabled={text.trim() === ''}>
-            Write
-          </Button>
-        </form>
-      </div>
-      <div
-        className="flex flex-wrap items-end gap-2 max-md:-mx-3 max-md:flex-none max-md:flex-nowrap max-md:*:flex-none max-md:overflow-x-auto max-md:px-3"
-        role="group"
-        aria-label="Show"
-      >
-        {BOOK_TOPICS.map((topic) => (
-          <button
-            key={topic}
-            type="button"
-            aria-pressed={topics.has(topic)}
-            onClick={() => toggle(topic)}
-            className={`min-h-11 rounded-sm border px-3 font-medium ${topics.has(topic) ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 bg-sheet'}`}
+    <div className="flex h-full flex-col overflow-hidden">
+      <BookWays />
+      <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-hidden p-5 max-md:gap-2 max-md:p-3">
+        <div className="flex flex-wrap items-end justify-between gap-3">
+          <div>
+            <h1 className="text-2xl">Field book</h1>
+            <p className="text-ink2">
+              {found.length === lines.length ? `${lines.length} entries` : `${found.length} of ${lines.length} entries`}, newest first. Nothing here can be
+              changed or taken away; a correction is a new entry.
+            </p>
+          </div>
+          <form
+            className="flex items-end gap-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              void note();
+            }}
           >
-            {TOPIC[topic]}
-          </button>
-        ))}
-        <span className="ml-auto flex items-center gap-2">
-          <Choice
-            label="Set-up"
-            value={setUp}
-            options={[[ALL, 'Every set-up'], ...[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const)]}
-            onChange={setSetUp}
+            <Field label="Add a note" value={text} maxLength={2000} className="w-72 max-w-full" onChange={(event) => setText(event.target.value)} />
+            <Button type="submit" disabled={text.trim() === ''}>
+              Write
+            </Button>
+          </form>
+        </div>
+        <div
+          className="flex flex-wrap items-end gap-2 max-md:-mx-3 max-md:flex-none max-md:flex-nowrap max-md:*:flex-none max-md:overflow-x-auto max-md:px-3"
+          role="group"
+          aria-label="Show"
+        >
+          {BOOK_TOPICS.map((topic) => (
+            <button
+              key={topic}
+              type="button"
+              aria-pressed={topics.has(topic)}
+              onClick={() => toggle(topic)}
+              className={`min-h-11 rounded-sm border px-3 font-medium ${topics.has(topic) ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 bg-sheet'}`}
+            >
+              {TOPIC[topic]}
+            </button>
+          ))}
+          <span className="ml-auto flex items-center gap-2">
+            <Choice
+              label="Set-up"
+              value={setUp}
+              options={[
+                [ALL, 'Every set-up'],
+                ...[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const),
+              ]}
+              onChange={setSetUp}
+            />
+          </span>
+          <input
+            type="search"
+            aria-label="Find in the book"
+            placeholder="Find…"
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+            className="min-h-11 w-56 self-end rounded-sm border border-ink2 bg-sheet px-3"
           />
-        </span>
-        <input
-          type="search"
-          aria-label="Find in the book"
-          placeholder="Find…"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          className="min-h-11 w-56 self-end rounded-sm border border-ink2 bg-sheet px-3"
-        />
-      </div>
-      <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label="Entries">
-        {occupation && <SetupPageCard occupation={occupation} />}
-        <table className={TABLE}>
-          <thead className="sticky top-0 bg-sheet">
-            <tr>
-              <th className={TH_WORD}>At</th>
-              <th className={`${TH_WORD} max-md:hidden`}>Who</th>
-              <th className={`${TH_WORD} max-md:hidden`}>About</th>
-              <th className={TH_WORD}>Entry</th>
-            </tr>
-          </thead>
-          <tbody>
-            {found.slice(0, shown).map(({ fact, line, who }) => {
-              const withdrawn = state.withdrawn.has(fact.id);
-              return (
-                <tr key={fact.id} className={withdrawn ? 'text-ink2 line-through' : ''}>
-                  <td className={`${TD_WORD} figures whitespace-nowrap max-md:align-top`}>
-                    {dayAndTime(fact.at)}
-                    <span className="block text-ink2 md:hidden">{who}</span>
-                  </td>
-                  <td className={`${TD_WORD} whitespace-nowrap max-md:hidden`}>{who}</td>
-                  <td className={`${TD_WORD} text-ink2 max-md:hidden`}>{TOPIC[line.topic]}</td>
-                  <td className={`${TD_WORD} figures w-full`}>{line.text}</td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-        {found.length === 0 && <p className="p-6 text-ink2">No entry matches. Take away a filter, or write a note.</p>}
-        {found.length > shown && (
-          <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
-            Show {Math.min(PAGE, found.length - shown)} older entries
-          </Button>
-        )}
+        </div>
+        <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label="Entries">
+          {occupation && <SetupPageCard occupation={occupation} />}
+          <table className={TABLE}>
+            <thead className="sticky top-0 bg-sheet">
+              <tr>
+                <th className={TH_WORD}>At</th>
+                <th className={`${TH_WORD} max-md:hidden`}>Who</th>
+                <th className={`${TH_WORD} max-md:hidden`}>About</th>
+                <th className={TH_WORD}>Entry</th>
+              </tr>
+            </thead>
+            <tbody>
+              {found.slice(0, shown).map(({ fact, line, who }) => {
+                const withdrawn = state.withdrawn.has(fact.id);
+                return (
+                  <tr key={fact.id} className={withdrawn ? 'text-ink2 line-through' : ''}>
+                    <td className={`${TD_WORD} figures whitespace-nowrap max-md:align-top`}>
+                      {dayAndTime(fact.at)}
+                      <span className="block text-ink2 md:hidden">{who}</span>
+                    </td>
+                    <td className={`${TD_WORD} whitespace-nowrap max-md:hidden`}>{who}</td>
+                    <td className={`${TD_WORD} text-ink2 max-md:hidden`}>{TOPIC[line.topic]}</td>
+                    <td className={`${TD_WORD} figures w-full`}>{line.text}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          {found.length === 0 && <p className="p-6 text-ink2">No entry matches. Take away a filter, or write a note.</p>}
+          {found.length > shown && (
+            <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
+              Show {Math.min(PAGE, found.length - shown)} older entries
+            </Button>
+          )}
+        </div>
       </div>
     </div>
   );

@@ -1,0 +1,97 @@
+/** Whether the day may end: what is open, what is in doubt, and what whoever comes next has to know. */
+import type { Standing, TrustResult } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { progressOf } from './progress.ts';
+import { restakeList } from './restake.ts';
+import { sheetNotices } from './sheetNotices.ts';
+import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
+
+export type ClosingItem =
+  /** Marks came after the last good proof of a station that still stands: one sight would hold them. */
+  | { readonly code: 'CLOSING_PROOF_MISSING'; readonly station: string; readonly marks: readonly string[] }
+  | { readonly code: 'STILL_SET_UP'; readonly station: string }
+  /** The instrument has left without a last proof. */
+  | { readonly code: 'LEFT_UNPROVEN'; readonly station: string; readonly marks: readonly string[] }
+  | { readonly code: 'IN_DOUBT'; readonly marks: readonly string[] }
+  | { readonly code: 'NOT_SHOT_AFTER_DRIVING'; readonly marks: readonly string[] }
+  | { readonly code: 'TO_SET_AGAIN'; readonly marks: readonly string[] }
+  | { readonly code: 'TELL'; readonly who: string; readonly number: number; readonly revision: number; readonly marks: readonly string[] }
+  | { readonly code: 'NOT_HANDED_OVER'; readonly package: string; readonly marks: number }
+  | { readonly code: 'LEFT_TO_SET'; readonly package: string; readonly marks: number }
+  | { readonly code: 'CONTROL_DOUBTFUL'; readonly marks: readonly string[] }
+  | { readonly code: 'NOT_STORED'; readonly entries: number };
+
+export interface Closing {
+  /** These keep the day from being finished. */
+  readonly missing: readonly ClosingItem[];
+  readonly open: readonly ClosingItem[];
+  readonly tomorrow: readonly ClosingItem[];
+}
+
+/**
+ * @param waiting entries that the server has not stored yet
+ * @returns nothing missing only when every mark of the stations that still stand is held by a proof after it
+ */
+export function closingOf(state: SiteState, trust: TrustResult, waiting: number): Closing {
+  const standings = new Map<string, MarkParts>(trust.marks.map((mark) => [mark.id, mark]));
+  const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough' && !state.reports.has(mark.id));
+  const names = (chosen: readonly Fact<'mark'>[]) => chosen.map((mark) => mark.body.name).sort(compareNames);
+  const withStanding = (...wanted: readonly Standing[]) => marks.filter((mark) => wanted.includes(standings.get(mark.id)?.standing ?? 'unproven'));
+  const closed = new Set(state.timeline.flatMap((fact) => (fact.type === 'close' && !state.withdrawn.has(fact.id) ? [fact.body.occupation] : [])));
+  const standing = state.occupations.filter((occupation, i) => !closed.has(occupation.id) && i === state.occupations.length - 1);
+  const loose = withStanding('open', 'unproven');
+  const byStation = new Map<string, { occupation: string; station: string; marks: Fact<'mark'>[] }>();
+  for (const mark of loose) {
+    const solution = decidedSolution(state, mark.body.solution);
+    if (!solution) continue;
+    const known = byStation.get(mark.body.solution);
+    if (known) known.marks.push(mark);
+    else byStation.set(mark.body.solution, { occupation: solution.occupation.id, station: solution.fact.body.name, marks: [mark] });
+  }
+  const stations = [...byStation.values()];
+  const stands = (each: (typeof stations)[number]) => standing.some((occupation) => occupation.id === each.occupation);
+  const handed = new Set(state.timeline.flatMap((fact) => (fact.type === 'handover' && !state.withdrawn.has(fact.id) ? fact.body.marks : [])));
+  const restake = restakeList(state);
+  const some = <T extends ClosingItem>(item: T, list: readonly unknown[]): T[] => (list.length > 0 ? [item] : []);
+  const doubtful = names(withStanding('inDoubt'));
+  const notShot = names(marks.filter((mark) => mark.body.state === 'set' && mark.body.needs.height));
+  const control = state.control.filter(({ revision }) => revision.body.condition === 'doubtful').map(({ revision }) => revision.body.name);
+  return {
+    missing: [
+      ...stations.filter(stands).map((each) => ({ code: 'CLOSING_PROOF_MISSING' as const, station: each.station, marks: names(each.marks) })),
+      ...(waiting > 0 ? [{ code: 'NOT_STORED' as const, entries: waiting }] : []),
+    ],
+    open: [
+      ...standing.map((occupation) => ({ code: 'STILL_SET_UP' as const, station: occupation.body.name })),
+      ...stations.filter((each) => !stands(each)).map((each) => ({ code: 'LEFT_UNPROVEN' as const, station: each.station, marks: names(each.marks) })),
+      ...some({ code: 'IN_DOUBT', marks: doubtful }, doubtful),
+      ...some({ code: 'NOT_SHOT_AFTER_DRIVING', marks: notShot }, notShot),
+      ...some({ code: 'TO_SET_AGAIN', marks: restake.map(({ mark }) => mark.body.name) }, restake),
+      ...sheetNotices(state, trust).map((notice) => ({
+        code: 'TELL' as const,
+        who: notice.givenTo,
+        number: notice.number,
+        revision: notice.revision,
+        marks: notice.marks.map(({ name }) => name),
+      })),
+      ...state.packages.flatMap((work) => {
+        const root = state.packageRoots.get(work.id)!;
+        const unsaid = work.body.plans.filter((plan) => {
+          const mark = state.marks.get(markKey(root, plan.key));
+          return mark && standings.get(mark.id)?.standing === 'held' && !handed.has(mark.id);
+        });
+        return some({ code: 'NOT_HANDED_OVER', package: work.body.name, marks: unsaid.length }, unsaid);
+      }),
+    ],
+    tomorrow: [
+      ...progressOf(state, trust).flatMap(({ work, marks: all, set }) =>
+        all > set ? [{ code: 'LEFT_TO_SET' as const, package: work.body.name, marks: all - set }] : [],
+      ),
+      ...some({ code: 'CONTROL_DOUBTFUL', marks: control }, control),
+    ],
+  };
+}
+
+interface MarkParts {
+  readonly standing: Standing;
+}

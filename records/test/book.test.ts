@@ -1,0 +1,139 @@
+/** The field book's pages and the end of the day. */
+import { describe, expect, it } from '@jest/globals';
+import type { FactBody } from '@idle-marker/contract';
+import { closingWords } from '@idle-marker/words';
+import { activityTimes, bookLine, closingOf, dayBook, dayOf, daysOf, setupBook } from '../src/index.ts';
+import { Story } from './story.ts';
+
+const UTC = 'UTC';
+
+function morning() {
+  const story = new Story().control();
+  const solution = story.station('S1');
+  story.prove(solution, 'P1');
+  const work = story.work();
+  const mark = story.set(solution, work, 0);
+  return { story, solution, work, mark };
+}
+const codes = (story: Story, waiting = 0) => {
+  const { missing, open, tomorrow } = closingOf(story.state, story.trust(), waiting);
+  return { missing: missing.map(({ code }) => code), open: open.map(({ code }) => code), tomorrow: tomorrow.map(({ code }) => code) };
+};
+
+describe('the end of the day', () => {
+  it('is not finished while the closing proof is missing, and is once it was taken', () => {
+    const { story, solution, mark } = morning();
+    expect(codes(story).missing).toEqual(['CLOSING_PROOF_MISSING']);
+    const [missing] = closingOf(story.state, story.trust(), 0).missing;
+    expect(missing).toEqual({ code: 'CLOSING_PROOF_MISSING', station: 'S1', marks: [mark.body.name] });
+    expect(closingWords(missing!).title).toBe('The closing proof of S1 is missing');
+    story.prove(solution, 'P2');
+    expect(codes(story)).toEqual({ missing: [], open: ['STILL_SET_UP', 'NOT_HANDED_OVER'], tomorrow: ['LEFT_TO_SET'] });
+    story.say('close', { occupation: solution.occupation.id, note: '' });
+    expect(codes(story).open).toEqual(['NOT_HANDED_OVER']);
+  });
+  it('says so when the instrument left without it, when entries are not stored, and what else is open', () => {
+    const { story, solution, work, mark } = morning();
+    story.say('close', { occupation: solution.occupation.id, note: '' });
+    expect(codes(story, 3)).toMatchObject({ missing: ['NOT_STORED'], open: ['LEFT_UNPROVEN'] });
+    story.say('handover', { sheet: '44444444-4444-4444-8444-444444444444', number: 1, revision: 1, package: work.id, marks: [mark.id], withheld: [] });
+    story.say('report', { mark: mark.id, kind: 'destroyed', who: '', text: '' });
+    expect(codes(story).open).toEqual(['TO_SET_AGAIN', 'TELL']);
+    for (const item of Object.values(closingOf(story.state, story.trust(), 2)).flat()) {
+      const { title, text } = closingWords(item);
+      expect([item.code, title.length > 3, text.length > 3]).toEqual([item.code, true, true]);
+    }
+  });
+  it('with a failed proof is in doubt rather than missing one', () => {
+    const { story, solution } = morning();
+    story.prove(solution, 'P2', { e: 0.05 });
+    const second = story.set(solution, story.state.packages[0]!, 1);
+    expect(codes(story).open).toContain('IN_DOUBT');
+    expect(JSON.stringify(closingOf(story.state, story.trust(), 0).open)).toContain(second.body.name);
+  });
+  it('is said once, with what was unfinished', () => {
+    const { story } = morning();
+    const day = dayOf(story.instant(), UTC);
+    const fact = story.say('dayEnd', { day, note: 'key at the gate', unfinished: 'rain' });
+    expect(bookLine(story.state, fact).text).toBe('The day ends, unfinished: rain. For who comes next: key at the gate');
+    expect(dayBook(story.state, story.trust(), day, UTC).ended).toMatchObject({ note: 'key at the gate', unfinished: 'rain' });
+  });
+});
+
+describe('a page of the book', () => {
+  it('of a set-up has every sight raw and reduced, how the control fitted, decisions, proofs and marks', () => {
+    const { story, solution } = morning();
+    const book = setupBook(story.state, story.trust(), solution.occupation);
+    expect(book.sights).toHaveLength([...story.state.sights.values()].length);
+    for (const sight of book.sights) {
+      expect(sight.horizontal).toBeCloseTo(sight.read.slope! * Math.sin((sight.read.zenith * Math.PI) / 180), 1);
+      expect([sight.targetHeightWas, sight.prismConstantWas, sight.withdrawn]).toEqual([null, null, null]);
+    }
+    expect(book.control.map(({ name }) => name)).toEqual(expect.arrayContaining(['K1', 'K2', 'P1']));
+    expect(book.fits.length).toBeGreaterThan(2);
+    expect(book.decisions).toMatchObject([{ station: 'S1', verdict: 'accepted' }]);
+    expect(book.proofs).toMatchObject([{ on: 'P1', plan: 'good' }]);
+    expect(book.marks).toHaveLength(1);
+    expect(JSON.stringify(JSON.parse(JSON.stringify(book)))).toBe(JSON.stringify(book));
+  });
+  it('shows a height that was put right beside what was entered, and a sight that was taken back with its reason', () => {
+    const { story, solution } = morning();
+    const [first, second] = [...story.state.sights.values()];
+    const was = first!.body.targetHeight;
+    story.say('correction', { what: 'targetHeight', occupation: solution.occupation.id, sights: [first!.id], value: was + 0.1, reason: 'pole was up' });
+    story.say('correction', { what: 'instrumentHeight', occupation: solution.occupation.id, sights: [], value: 1.7, reason: 'taped again' });
+    story.say('withdrawal', { record: second!.id, occupation: null, reason: 'wrong mark' });
+    const book = setupBook(story.state, story.trust(), story.state.occupations[0]!);
+    expect(book.sights[0]).toMatchObject({ targetHeight: was + 0.1, targetHeightWas: was });
+    expect(book.sights[1]).toMatchObject({ withdrawn: 'wrong mark' });
+    expect(book).toMatchObject({ instrumentHeight: 1.7, instrumentHeightWas: solution.occupation.body.instrumentHeight });
+    expect(book.corrections.map(({ text }) => text).join('; ')).toMatch(/pole was up.*taped again/);
+  });
+  it('of a day has its people, set-ups, sheets, what control was not used and why, and everything else', () => {
+    const { story, work, mark } = morning();
+    story.say('control', {
+      ...story.state.control[0]!.revision.body,
+      condition: 'doubtful',
+      note: 'loader hit it',
+      supersedes: story.state.control[0]!.revision.id,
+    });
+    story.say('handover', {
+      sheet: '44444444-4444-4444-8444-444444444444',
+      number: 7,
+      revision: 2,
+      package: work.id,
+      marks: [mark.id],
+      withheld: [],
+      givenTo: 'Ada',
+    });
+    const [day] = daysOf(story.state, UTC);
+    const book = dayBook(story.state, story.trust(), day!, UTC);
+    expect(book.people).toEqual(['Mara Lindqvist']);
+    expect(book.setups.map(({ name }) => name)).toEqual(['S1']);
+    expect(book.sheets).toMatchObject([{ number: 7, revision: 2, givenTo: 'Ada', marks: 1 }]);
+    expect(book.rejected).toEqual([{ name: story.state.control[0]!.revision.body.name, why: 'doubtful: loader hit it' }]);
+    expect(book.entries.some(({ text }) => /Hall hubs/.test(text))).toBe(true);
+    expect(dayBook(story.state, story.trust(), '1999-01-01', UTC)).toMatchObject({ setups: [], entries: [], people: [] });
+  });
+});
+
+describe('the diary', () => {
+  it('gives the time between entries to what they tell of, and long pauses to waiting', () => {
+    const story = new Story();
+    const begin = story.facts.length;
+    const occupation = story.occupy('S1');
+    const said = (type: 'note' | 'event', body: FactBody<'note'> | FactBody<'event'>, minutes: number) => story.say(type, body as never, minutes);
+    said('event', { occupation: occupation.id, kind: 'bump', note: '' }, 5);
+    said('note', { text: 'x' }, 4);
+    said('event', { occupation: occupation.id, kind: 'plant', note: '' }, 10);
+    said('note', { text: 'y' }, 40);
+    const times = new Map(activityTimes(story.facts.slice(begin)).map((each) => [each.activity, each]));
+    expect(times.get('setUp')).toMatchObject({ minutes: 5 });
+    expect(times.get('office')).toMatchObject({ minutes: 4 });
+    expect(times.get('waiting')).toMatchObject({ minutes: 50, count: 1 });
+  });
+  it('knows the day by the clock of the place', () => {
+    expect(dayOf('2031-05-06T23:30:00.000Z', 'UTC')).toBe('2031-05-06');
+    expect(dayOf('2031-05-06T23:30:00.000Z', 'Pacific/Auckland')).toBe('2031-05-07');
+  });
+});

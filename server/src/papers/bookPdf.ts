@@ -1,0 +1,350 @@
+/** Pages of the field book on paper: of a set-up and of a day, with room left to draw what no record holds. */
+import { formatLength, formatSigned, type LengthUnit } from '@idle-marker/core';
+import type { DayBook, SetupBook } from '@idle-marker/records';
+import {
+  ACTIVITY,
+  cutFillWords,
+  LENGTH_DECIMALS,
+  PROOF_OUTCOME,
+  sheetClock,
+  SETUP_STEPS,
+  smallUnit,
+  UNIT_ABBREVIATION,
+  type SheetClock,
+} from '@idle-marker/words';
+import { finish, footPages, heightOf, INKS, MARGIN, newDocument, paragraph, room, rule, widthOf, write, type Page, type Progress } from '../pdf/pdfPage.ts';
+
+export interface BookAsked {
+  readonly site: string;
+  readonly unit: LengthUnit;
+  readonly axes: 'EN' | 'NE';
+  readonly timeZone: string;
+  readonly progress: Progress;
+}
+
+const SIZE = 8.5;
+const LABEL_WIDTH = 92;
+const SKETCH_HEIGHT = 170;
+
+/** What writes pages: the document, and how this site writes figures and times. */
+interface Pen extends BookAsked {
+  readonly page: Page;
+  readonly clock: SheetClock;
+  length(metres: number | null): string;
+  small(mm: number | null): string;
+}
+
+function penOf(title: string, asked: BookAsked, own: string): Pen {
+  const small = smallUnit(asked.unit);
+  return {
+    ...asked,
+    page: newDocument(title),
+    clock: sheetClock(asked.timeZone, own),
+    length: (metres) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS)),
+    small: (mm) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals)),
+  };
+}
+
+export async function setupPdf(book: SetupBook, asked: BookAsked): Promise<Buffer> {
+  const pen = penOf(`Field book: set-up ${book.name}, ${asked.site}`, asked, book.from);
+  await drawSetup(pen, book, MARGIN);
+  footPages(pen.page, `${asked.site} · ${pen.clock.day(book.from)}`, '');
+  return finish(pen.page);
+}
+
+export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
+  const own = book.setups[0]?.from ?? book.entries[0]?.at ?? `${book.day}T12:00:00.000Z`;
+  const pen = penOf(`Field book: ${book.day}, ${asked.site}`, asked, own);
+  const { page, clock } = pen;
+  write(page, `Field book, ${clock.day(own)}`, MARGIN, MARGIN, 'bold', 18, INKS.ink);
+  let y = MARGIN + 26;
+  y = pairs(pen, y, [
+    ['Site', book.site],
+    ['People', book.people.join(', ')],
+    ['Set-ups', book.setups.map((setup) => `${setup.name} ${clock.time(setup.from)} to ${clock.time(setup.to)}`).join('; ') || 'none'],
+    [
+      'Time',
+      book.times
+        .filter(({ minutes, count }) => minutes > 0 || count > 0)
+        .map(({ activity, minutes, count }) => `${ACTIVITY[activity]} ${minutes} min${count > 0 ? ` (${count})` : ''}`)
+        .join('; ') || 'none',
+    ],
+    [
+      'Sheets',
+      book.sheets
+        .map(
+          (sheet) =>
+            `${clock.time(sheet.at)} cut sheet ${sheet.number}, revision ${sheet.revision}, ${sheet.package}: ${sheet.marks} marks to ${sheet.givenTo}`,
+        )
+        .join('; ') || 'none',
+    ],
+    ['Control not used', book.rejected.map(({ name, why }) => `${name}: ${why}`).join('; ') || 'none'],
+    [
+      'End of the day',
+      book.ended
+        ? `${clock.time(book.ended.at)} by ${book.ended.by}${book.ended.unfinished ? `, UNFINISHED: ${book.ended.unfinished}` : ''}${book.ended.note ? `. ${book.ended.note}` : ''}`
+        : 'not closed',
+    ],
+  ]);
+  if (book.entries.length > 0) {
+    y = heading(pen, y, 'Entries outside of set-ups');
+    for (const { at, by, text } of book.entries) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
+  }
+  for (const [i, setup] of book.setups.entries()) {
+    page.addPage({ size: 'A4', margin: MARGIN });
+    y = await drawSetup(pen, setup, MARGIN);
+    await asked.progress(i + 1, book.setups.length);
+  }
+  footPages(page, `${book.site} · ${clock.day(own)} · ${book.timeZone}`, '');
+  return finish(page);
+}
+
+function heading(pen: Pen, top: number, title: string): number {
+  const y = room(pen.page, top + 8, 40);
+  write(pen.page, title, MARGIN, y, 'bold', 10.5, INKS.ink);
+  rule(pen.page, y + 14, INKS.ink, 0.75);
+  return y + 18;
+}
+
+function line(pen: Pen, top: number, text: string, colour: string = INKS.ink): number {
+  const y = room(pen.page, top, heightOf(pen.page, text, widthOf(pen.page), 'regular', SIZE) + 2);
+  return y + paragraph(pen.page, text, MARGIN, y, widthOf(pen.page), 'regular', SIZE, colour) + 2;
+}
+
+/** Names at the left, what they come to at the right. */
+function pairs(pen: Pen, top: number, rows: readonly (readonly [string, string])[]): number {
+  let y = top;
+  const width = widthOf(pen.page) - LABEL_WIDTH;
+  for (const [name, text] of rows) {
+    y = room(pen.page, y, heightOf(pen.page, text, width, 'regular', SIZE + 0.5) + 3);
+    write(pen.page, name, MARGIN, y, 'medium', SIZE + 0.5, INKS.ink2);
+    y += paragraph(pen.page, text, MARGIN + LABEL_WIDTH, y, width, 'regular', SIZE + 0.5, INKS.ink) + 3;
+  }
+  return y;
+}
+
+interface Column<T> {
+  readonly title: string;
+  readonly width: number;
+  readonly right?: boolean;
+  text(row: T): string;
+}
+
+const INDENT = 5;
+
+/** A table whose head stands on every page that it goes on to. */
+async function table<T>(
+  pen: Pen,
+  top: number,
+  columns: readonly Column<T>[],
+  rows: readonly T[],
+  crossedOut: (row: T) => boolean = () => false,
+): Promise<number> {
+  const { page } = pen;
+  const size = 7.6;
+  const cells = (y: number, text: (column: Column<T>) => string, font: 'regular' | 'bold', colour: string) => {
+    let x = MARGIN;
+    for (const [i, column] of columns.entries()) {
+      // Words after a column of figures start a little apart from them.
+      const indent = i > 0 && !column.right ? INDENT : 0;
+      write(page, text(column), x + indent, y, font, size, colour, {
+        width: column.width - 4 - indent,
+        align: column.right ? 'right' : 'left',
+        lineBreak: true,
+      });
+      x += column.width;
+    }
+  };
+  const tall = (text: (column: Column<T>) => string, font: 'regular' | 'bold') =>
+    Math.max(...columns.map((column) => heightOf(page, text(column), column.width - 4 - INDENT, font, size)));
+  const head = (y: number) => {
+    cells(y, (column) => column.title, 'bold', INKS.ink);
+    return y + tall((column) => column.title, 'bold') + 3;
+  };
+  let y = head(room(page, top, 40));
+  for (const [i, row] of rows.entries()) {
+    const text = (column: Column<T>) => column.text(row);
+    const height = tall(text, 'regular');
+    const next = room(page, y, height + 3);
+    if (next < y) y = head(next);
+    cells(y, text, 'regular', crossedOut(row) ? INKS.ink2 : INKS.ink);
+    if (crossedOut(row))
+      page
+        .moveTo(MARGIN, y + 5)
+        .lineTo(MARGIN + widthOf(page), y + 5)
+        .lineWidth(0.5)
+        .strokeColor(INKS.ink2)
+        .stroke();
+    y += height + 2;
+    rule(page, y, INKS.rule, 0.4);
+    y += 2;
+    if (i % 40 === 39) await pen.progress(i, rows.length);
+  }
+  return y;
+}
+
+const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
+
+async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number> {
+  const { page, clock, length, small, unit, axes } = pen;
+  const abbreviation = UNIT_ABBREVIATION[unit];
+  write(page, `Set-up ${book.name}`, MARGIN, top, 'bold', 16, INKS.ink);
+  write(
+    page,
+    `${clock.day(book.from)}, ${clock.time(book.from)} to ${clock.time(book.to)}${book.closed ? ', closed' : ', still open'}`,
+    MARGIN,
+    top + 4,
+    'regular',
+    9.5,
+    INKS.ink2,
+    {
+      width: widthOf(page),
+      align: 'right',
+    },
+  );
+  const { weather, instrument, station } = book;
+  const steps = SETUP_STEPS.flatMap((step) => {
+    const at = book.checklist.find((each) => each.step === step.id)?.at;
+    return at ? [`${clock.time(at)} ${step.short}`] : [];
+  });
+  const place = station && (axes === 'EN' ? `E ${length(station.e)}, N ${length(station.n)}` : `N ${length(station.n)}, E ${length(station.e)}`);
+  let y = pairs(pen, top + 24, [
+    ['Who', book.by],
+    [
+      'Instrument',
+      `${instrument.name}, ${instrument.angleSdSec}″, ${instrument.distSdMm} mm + ${instrument.distSdPpm} ppm; ${length(book.instrumentHeight)} ${abbreviation} high${book.instrumentHeightWas === null ? '' : ` (entered as ${length(book.instrumentHeightWas)}, put right later)`}`,
+    ],
+    [
+      'Weather',
+      `${weather.temperatureC} °C, ${weather.pressureHPa} hPa: ${formatSigned(weather.ppm, 1)} ppm${weather.windy ? ', windy' : ''}; on ${weather.ground}`,
+    ],
+    ['Setting up', steps.join('; ') || 'no step ticked'],
+    [
+      'Station',
+      station
+        ? `${place}, height ${length(station.z)} ${abbreviation}; 95 %: ${small(station.ellipse95Mm).replace('+', '')} ${smallUnit(unit).name}; circle turned by ${station.orientationDeg.toFixed(5)}°`
+        : 'not decided',
+    ],
+    ['Left out', book.leftOut.join(', ') || 'nothing'],
+  ]);
+  for (const decision of book.decisions)
+    y = line(
+      pen,
+      y,
+      `${clock.time(decision.at)}  ${decision.station} ${VERDICT[decision.verdict]} by ${decision.by}${decision.reason ? `: ${decision.reason}` : ''}${decision.withdrawn === null ? '' : `; WITHDRAWN: ${decision.withdrawn}`}`,
+      decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick,
+    );
+  for (const { at, text } of book.putOff) y = line(pen, y, `${clock.time(at)}  ${text}`, INKS.brick);
+  if (book.control.length > 0) {
+    y = heading(pen, y, 'Control, as it was used, and how it fitted');
+    const fits = new Map(book.fits.map((fit) => [fit.name, fit]));
+    const axisColumns: Column<(typeof book.control)[number]>[] = [
+      { title: 'East', width: 58, right: true, text: ({ e }) => length(e) },
+      { title: 'North', width: 58, right: true, text: ({ n }) => length(n) },
+    ];
+    y = await table(
+      pen,
+      y,
+      [
+        { title: 'Mark', width: 44, text: ({ name }) => name },
+        ...(axes === 'EN' ? axisColumns : axisColumns.reverse()),
+        { title: 'Height', width: 48, right: true, text: ({ z }) => length(z) },
+        { title: 'sd plan / height, mm', width: 54, right: true, text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}` },
+        { title: `Measured − listed, ${smallUnit(unit).name}: E / N / height`, width: 106, right: true, text: ({ name }) => fitText(fits.get(name), small) },
+        { title: 'Used in', width: 56, text: ({ name }) => usedText(fits.get(name)) },
+        { title: 'Source, listed', width: 103, text: ({ source, listedAt }) => `${source}, ${clock.day(listedAt)}` },
+      ],
+      book.control,
+    );
+  }
+  y = heading(pen, y, 'Sights, as read and reduced');
+  y = await table(
+    pen,
+    y,
+    [
+      { title: 'At', width: 30, text: ({ at }) => clock.time(at) },
+      { title: 'To', width: 58, text: ({ target, purpose }) => `${target} (${purpose})` },
+      { title: 'Face', width: 22, text: ({ face }) => String(face) },
+      { title: 'Circle', width: 60, right: true, text: ({ read }) => angleText(read.circle, read) },
+      { title: 'Zenith', width: 60, right: true, text: ({ read }) => angleText(read.zenith, read) },
+      { title: 'Slope', width: 46, right: true, text: ({ read }) => (read.slope === null ? '–' : read.slope.toFixed(read.lengthDecimals)) },
+      {
+        title: 'Target',
+        width: 48,
+        right: true,
+        text: ({ targetHeight, targetHeightWas }) =>
+          targetHeightWas === null ? length(targetHeight) : `${length(targetHeight)}\nwas ${length(targetHeightWas)}`,
+      },
+      {
+        title: 'Prism mm / ppm',
+        width: 52,
+        right: true,
+        text: ({ prismConstantMm, prismConstantWas, ppm }) =>
+          `${prismConstantMm}${prismConstantWas === null ? '' : ` (was ${prismConstantWas})`} / ${ppm.toFixed(1)}`,
+      },
+      { title: 'Level', width: 46, right: true, text: ({ horizontal }) => length(horizontal) },
+      { title: 'Rise', width: 42, right: true, text: ({ rise }) => length(rise) },
+      { title: 'Used in', width: 63, text: ({ used, withdrawn }) => (withdrawn === null ? used : `withdrawn: ${withdrawn}`) },
+    ],
+    book.sights,
+    ({ withdrawn }) => withdrawn !== null,
+  );
+  if (book.proofs.length > 0) {
+    y = heading(pen, y, 'Proofs');
+    for (const { at, on, plan, height, withdrawn } of book.proofs)
+      y = line(
+        pen,
+        y,
+        `${clock.time(at)}  ${on}: plan ${PROOF_OUTCOME[plan]}, height ${PROOF_OUTCOME[height]}${withdrawn ? '; withdrawn' : ''}`,
+        plan === 'outside' || height === 'outside' ? INKS.brick : INKS.ink,
+      );
+  }
+  if (book.marks.length > 0) {
+    y = heading(pen, y, `Marks, ${abbreviation}; off in mm`);
+    y = await table(
+      pen,
+      y,
+      [
+        { title: 'At', width: 34, text: ({ at }) => clock.time(at) },
+        { title: 'Mark', width: 100, text: ({ name }) => name },
+        { title: 'Package', width: 120, text: (mark) => mark.package },
+        { title: 'State', width: 56, text: ({ state }) => state },
+        { title: 'E / N off', width: 64, right: true, text: ({ dEMm, dNMm }) => `${formatSigned(dEMm, 0)} / ${formatSigned(dNMm, 0)}` },
+        { title: 'Hub', width: 50, right: true, text: ({ hubZ }) => length(hubZ) },
+        { title: 'Cut / fill', width: 60, right: true, text: ({ cutFill }) => cutFillWords(cutFill, unit) },
+        { title: 'Standing', width: 43, text: ({ standing }) => standing },
+      ],
+      book.marks,
+    );
+  }
+  if (book.corrections.length > 0) {
+    y = heading(pen, y, 'Put right or taken back later');
+    for (const { at, by, text } of book.corrections) y = line(pen, y, `${clock.day(at)} ${clock.time(at)}  ${by}: ${text}`, INKS.brick);
+  }
+  if (book.remarks.length > 0) {
+    y = heading(pen, y, 'Remarks');
+    for (const { at, by, text } of book.remarks) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
+  }
+  y = room(page, y + 10, SKETCH_HEIGHT);
+  page
+    .rect(MARGIN, y, widthOf(page), SKETCH_HEIGHT - 10)
+    .lineWidth(0.75)
+    .strokeColor(INKS.ink)
+    .stroke();
+  write(
+    page,
+    book.photos.length > 0 ? `Sketch. ${book.photos.length} ${book.photos.length === 1 ? 'photo is' : 'photos are'} kept with this set-up.` : 'Sketch',
+    MARGIN + 6,
+    y + 5,
+    'regular',
+    8,
+    INKS.ink2,
+  );
+  return y + SKETCH_HEIGHT;
+}
+
+const angleText = (value: number, { angleDecimals }: SetupBook['sights'][number]['read']): string => value.toFixed(Math.max(angleDecimals, 4));
+const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small']): string =>
+  fit ? `${small(fit.dEMm)} / ${small(fit.dNMm)} / ${small(fit.dZMm)}` : '–';
+const usedText = (fit: SetupBook['fits'][number] | undefined): string =>
+  fit ? [fit.plan && 'plan', fit.height && 'height'].filter(Boolean).join(', ') || 'nothing' : 'not used';

@@ -1,0 +1,134 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { Fact } from '@idle-marker/contract';
+import { closingOf, dayOf, memberName, type ClosingItem } from '@idle-marker/records';
+import { closingWords } from '@idle-marker/words';
+import { useLedger } from '../../ledger/useLedger.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { LINK } from '../../ui/link.ts';
+import { clockTime, TIME_ZONE } from '../../ui/time.ts';
+import { BookWays } from './BookWays.tsx';
+
+/** Where each thing is put right. */
+const WHERE: Readonly<Record<ClosingItem['code'], readonly [string, string] | null>> = {
+  CLOSING_PROOF_MISSING: ['prove', 'Prove it now'],
+  STILL_SET_UP: ['station', 'To the station'],
+  LEFT_UNPROVEN: ['prove', 'To Prove'],
+  IN_DOUBT: ['today', 'To Today'],
+  NOT_SHOT_AFTER_DRIVING: ['mark', 'To Mark'],
+  TO_SET_AGAIN: ['hand-over/crew', 'To the list'],
+  TELL: ['hand-over', 'To the sheets'],
+  NOT_HANDED_OVER: ['hand-over', 'Hand over'],
+  LEFT_TO_SET: null,
+  CONTROL_DOUBTFUL: ['control', 'To Control'],
+  NOT_STORED: null,
+};
+
+/** May I pack up? What is missing, what is open, and what whoever comes next has to know. */
+export function Place() {
+  const { state, trust, say, now } = useSite();
+  const ledger = useLedger();
+  const closing = useMemo(() => closingOf(state, trust, ledger.waiting), [state, trust, ledger.waiting]);
+  const [note, setNote] = useState('');
+  const [unfinished, setUnfinished] = useState('');
+  const [leaving, setLeaving] = useState(false);
+  const day = dayOf(now.toISOString(), TIME_ZONE);
+  const ended = state.timeline.findLast((fact): fact is Fact<'dayEnd'> => fact.type === 'dayEnd' && fact.body.day === day && !state.withdrawn.has(fact.id));
+  const isMissing = closing.missing.length > 0;
+  const end = async () => {
+    await say({ type: 'dayEnd', body: { day, note: note.trim(), unfinished: isMissing ? unfinished.trim() : '' } });
+    setLeaving(false);
+    setUnfinished('');
+  };
+  return (
+    <div className="flex h-full flex-col">
+      <BookWays />
+      <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
+        <section className="max-w-4xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Close the day">
+          <h1 className={`text-[28px] leading-tight ${isMissing ? 'text-brick' : 'text-good'}`}>
+            {isMissing ? 'Not yet: something is missing' : 'You may pack up'}
+          </h1>
+          <p className="text-ink2">
+            {isMissing
+              ? 'What is missing can be mended in minutes while the instrument still stands, and in no way once it is gone.'
+              : 'Every mark of the station that stands is held by a proof after it, and everything is stored.'}
+          </p>
+          {ended && (
+            <p className="mt-2 border-l-4 border-ink pl-3">
+              The day was ended at {clockTime(ended.at)} by {memberName(state, ended.by)}
+              {ended.body.unfinished && `, unfinished: ${ended.body.unfinished}`}. What is shown here is how it stands now.
+            </p>
+          )}
+          <Items title="Missing" items={closing.missing} tone="brick" />
+          <Items title="Open" items={closing.open} tone="ochre" />
+          <Items title="For tomorrow" items={closing.tomorrow} tone="ink" />
+          <div className="mt-5 border-t border-rule pt-3">
+            <Field
+              label="For who comes next"
+              value={note}
+              maxLength={2000}
+              placeholder="where the instrument stood, which control holds, what to look at first"
+              onChange={(event) => setNote(event.target.value)}
+            />
+            {leaving && (
+              <Field
+                className="mt-3"
+                label="Why it ends unfinished"
+                value={unfinished}
+                maxLength={500}
+                onChange={(event) => setUnfinished(event.target.value)}
+                help="It is printed on the page of the day."
+                autoFocus
+              />
+            )}
+            <div className="mt-3 flex flex-wrap justify-end gap-2">
+              {isMissing && !leaving && <Button onClick={() => setLeaving(true)}>Leave it unfinished…</Button>}
+              {leaving ? (
+                <Button look="danger" disabled={unfinished.trim() === ''} onClick={() => void end()}>
+                  End the day unfinished
+                </Button>
+              ) : (
+                <Button look="primary" disabled={isMissing} onClick={() => void end()}>
+                  Close the day
+                </Button>
+              )}
+            </div>
+          </div>
+        </section>
+      </div>
+    </div>
+  );
+}
+
+const TONE = { brick: 'border-brick', ochre: 'border-ochre', ink: 'border-ink' } as const;
+const HEAD = { brick: 'text-brick', ochre: 'text-ochre', ink: '' } as const;
+
+function Items({ title, items, tone }: { readonly title: string; readonly items: readonly ClosingItem[]; readonly tone: keyof typeof TONE }) {
+  const { id } = useSite();
+  if (items.length === 0) return null;
+  return (
+    <section className="mt-4" aria-label={title}>
+      <h2 className={`text-[17px] ${HEAD[tone]}`}>{title}</h2>
+      <ul className="mt-1 flex flex-col gap-2">
+        {items.map((item, i) => {
+          const words = closingWords(item);
+          const where = WHERE[item.code];
+          return (
+            <li key={i} className={`flex flex-wrap items-center gap-x-4 border-l-4 pl-3 ${TONE[tone]}`}>
+              <span className="min-w-0 flex-1">
+                <strong>{words.title}</strong> <span className="block text-[15px] text-ink2">{words.text}</span>
+              </span>
+              {where && (
+                <Link className={LINK} to={`/sites/${id}/${where[0]}`}>
+                  {where[1]}
+                </Link>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

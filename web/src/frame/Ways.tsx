@@ -1,0 +1,29 @@
+import { NavLink } from 'react-router';
+import { useSite } from '../site/SiteContext.tsx';
+import type { Place } from './places.ts';
+
+interface WaysProps {
+  readonly label: string;
+  readonly ways: readonly Pick<Place, 'path' | 'name'>[];
+}
+
+/** The parts of a place that has several, one beside the other. */
+export function Ways({ label, ways }: WaysProps) {
+  const { id } = useSite();
+  return (
+    <nav aria-label={label} className="flex flex-none overflow-x-auto border-b border-ink bg-paper px-3 print:hidden">
+      {ways.map(({ path, name }) => (
+        <NavLink
+          key={path}
+          end
+          to={`/sites/${id}/${path}`}
+          className={({ isActive }) =>
+            `flex min-h-11 items-center px-3 text-[15px] whitespace-nowrap ${isActive ? 'border-b-4 border-spruce font-semibold' : 'border-b-4 border-transparent text-ink2'}`
+          }
+        >
+          {name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
