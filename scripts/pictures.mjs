@@ -2,7 +2,7 @@
 //   IDLE_DATA=$(mktemp -d) IDLE_NOW=2026-11-24T10:30:00Z ./start        then: node scripts/pictures.mjs [URL]
 import { createRequire } from 'node:module';
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -100,16 +100,22 @@ await page.getByText(/^P2 measures/).waitFor({ timeout: 60_000 });
 await shoot('prove');
 
 await place('Hand over').click();
-await page.getByRole('button', { name: 'Issue cut sheet' }).click();
+await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
+await page.getByRole('button', { name: 'Issue', exact: true }).click();
 await page
   .getByText(/revision 1$/)
   .first()
   .waitFor();
 await shoot('hand-over');
-const href = await page.getByRole('link', { name: 'PDF' }).first().getAttribute('href');
-const pdf = await page.request.get(base + href);
+const [download] = await Promise.all([
+  page.waitForEvent('download'),
+  page
+    .getByRole('button', { name: /^PDF of/ })
+    .first()
+    .click(),
+]);
 const sheet = join(mkdtempSync(join(tmpdir(), 'idle-marker-')), 'sheet.pdf');
-writeFileSync(sheet, await pdf.body());
+await download.saveAs(sheet);
 execFileSync('pdftoppm', ['-r', '80', '-f', '1', '-l', '1', '-singlefile', '-png', sheet, `${folder}cut-sheet`]);
 
 await place('Field book').click();

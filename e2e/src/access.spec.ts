@@ -20,6 +20,12 @@ const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['design', /^New road…/],
   ['mark/road', /^Marks along it…/],
   ['mark/road', /^Kerb return…/],
+  ['hand-over', /^Issue cut sheet…/],
+  ['hand-over/stakes', /^Write it$/],
+  ['hand-over/stakes', /^Labels…/],
+  ['hand-over/stakes', /^Gone or hit…/],
+  ['hand-over/crew', /^New page…/],
+  ['hand-over/writing', /^Adapt a copy…/],
 ];
 /** Views within a place that a button opens. */
 const VIEWS: readonly (readonly [place: string, button: string])[] = [
@@ -28,12 +34,15 @@ const VIEWS: readonly (readonly [place: string, button: string])[] = [
   ['station', 'New station…'],
   ['mark/road', 'Section'],
 ];
-const PLACES = ['today', 'control', 'design', 'station', 'prove', 'mark', 'mark/road', 'hand-over', 'field-book'];
+const HANDED = ['hand-over', ...['stakes', 'sketch', 'crew', 'tape', 'writing', 'files'].map((part) => `hand-over/${part}`)];
+const BEFORE = ['today', 'control', 'design', 'station', 'prove', 'mark', 'mark/road'];
+const AFTER = [...HANDED, 'field-book', 'field-book/day', 'field-book/close'];
+const PLACES = [...BEFORE, ...AFTER];
 
-async function eachPlace(page: Page, look: (place: string) => Promise<void>): Promise<void> {
+async function eachPlace(page: Page, look: (place: string) => Promise<void>, places: readonly string[] = PLACES): Promise<void> {
   await expect(page).toHaveURL(/\/today$/);
   const site = page.url().replace(/\/today$/, '');
-  for (const place of PLACES) {
+  for (const place of places) {
     await page.goto(`${site}/${place}`);
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
     await look(place);
@@ -46,36 +55,44 @@ const tooSmall = (page: Page): Promise<string[]> =>
     [...document.querySelectorAll<HTMLElement>('button, select, input, nav a, [role=switch]')]
       .filter((element) => {
         const { width, height } = element.getBoundingClientRect();
-        return width > 0 && !element.closest('label') && (width < 44 || height < 44);
+        return width > 0 && element.tabIndex >= 0 && !element.closest('label') && (width < 44 || height < 44);
       })
       .map((element) => element.textContent || element.getAttribute('aria-label') || element.outerHTML),
   );
 
-test('every screen by day', async ({ page }) => {
-  await page.goto('/');
-  await noSeriousFault(page);
-  await enter(page);
-  await eachPlace(page, async (place) => {
+for (const [part, places] of [
+  ['before and in the field', BEFORE],
+  ['after', AFTER],
+] as const)
+  test(`every screen by day, ${part}`, async ({ page }) => {
+    await page.goto('/');
     await noSeriousFault(page);
-    for (const [, button] of DIALOGS.filter(([where]) => where === place)) {
-      await page.getByRole('button', { name: button }).first().click();
-      await expect(page.getByRole('dialog')).toBeVisible();
-      await noSeriousFault(page);
-      await page.keyboard.press('Escape');
-      await expect(page.getByRole('dialog')).toBeHidden();
-    }
-    for (const [, button] of VIEWS.filter(([where]) => where === place)) {
-      await page.getByRole('button', { name: button }).click();
-      await noSeriousFault(page);
-    }
-    if (place !== 'today') return;
-    await page.getByRole('button', { name: /^(Linked|Typed)/ }).click();
-    await page.getByRole('button', { name: 'Library…' }).click();
-    await noSeriousFault(page);
-    await page.getByRole('button', { name: 'Add an instrument' }).click();
-    await noSeriousFault(page);
+    await enter(page);
+    await eachPlace(
+      page,
+      async (place) => {
+        await noSeriousFault(page);
+        for (const [, button] of DIALOGS.filter(([where]) => where === place)) {
+          await page.getByRole('button', { name: button }).first().click();
+          await expect(page.getByRole('dialog')).toBeVisible();
+          await noSeriousFault(page);
+          await page.keyboard.press('Escape');
+          await expect(page.getByRole('dialog')).toBeHidden();
+        }
+        for (const [, button] of VIEWS.filter(([where]) => where === place)) {
+          await page.getByRole('button', { name: button }).click();
+          await noSeriousFault(page);
+        }
+        if (place !== 'today') return;
+        await page.getByRole('button', { name: /^(Linked|Typed)/ }).click();
+        await page.getByRole('button', { name: 'Library…' }).click();
+        await noSeriousFault(page);
+        await page.getByRole('button', { name: 'Add an instrument' }).click();
+        await noSeriousFault(page);
+      },
+      places,
+    );
   });
-});
 
 test.describe('at dusk, on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });

@@ -112,12 +112,13 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
     await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
   }
   await expect(next).toBeVisible();
-  await expect(page.getByRole('img', { name: new RegExp(`^Stake text: .*${corner}$`) })).toBeVisible();
+  await expect(page.getByRole('img', { name: new RegExp(`^Stake text: .*${corner};`) })).toBeVisible();
 
   await hand.press(place(page, 'Hand over'));
   await hand.choose(page.getByLabel('Work package'), 'Ticket hall g', 'Ticket hall grid');
   await stored(page);
-  await hand.press(page.getByRole('button', { name: 'Issue cut sheet' }));
+  await hand.press(page.getByRole('button', { name: 'Issue cut sheet…' }));
+  await hand.press(page.getByRole('button', { name: 'Issue', exact: true }));
   await expect(page.getByText(/Ticket hall grid · \d+ marks?/).first()).toBeVisible();
 }
 

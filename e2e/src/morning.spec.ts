@@ -51,12 +51,26 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await stored(page);
   for (const name of names) await expect(page.getByRole('cell', { name, exact: true })).toBeVisible();
   for (const name of names) await expect(page.getByRole('row', { name: new RegExp(`^${name} .* held$`) })).toBeVisible();
-  await page.getByRole('button', { name: 'Issue cut sheet' }).click();
+  await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
+  await page.getByLabel('Heights against the site’s zero beside true ones').uncheck();
+  await page.getByRole('button', { name: 'Issue', exact: true }).click();
   await expect(page.getByText(/^Cut sheet \d+, revision 1$/).first()).toBeVisible();
   await noSeriousFault(page);
 
-  const [csvDownload] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).first().click()]);
-  const [pdfDownload] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'PDF' }).first().click()]);
+  const [csvDownload] = await Promise.all([
+    page.waitForEvent('download'),
+    page
+      .getByRole('button', { name: /^CSV of/ })
+      .first()
+      .click(),
+  ]);
+  const [pdfDownload] = await Promise.all([
+    page.waitForEvent('download'),
+    page
+      .getByRole('button', { name: /^PDF of/ })
+      .first()
+      .click(),
+  ]);
   const csv = readFileSync(await csvDownload.path(), 'utf8');
   const pieces = await pdfPieces(await pdfDownload.path());
   const pdf = textOf(pieces);

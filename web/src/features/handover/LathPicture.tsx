@@ -19,7 +19,12 @@ export function LathPicture({ faces, carrier, writing, paint }: LathPictureProps
     <div className="flex flex-wrap items-start gap-4">
       {sides.map((side) => (
         <figure key={side} className="min-w-0">
-          <Face rows={faces[side].flatMap(rowsOf)} carrier={carrier} wide={writing === 'along'} name={SIDE_NAME[side]} />
+          <Face
+            rows={faces[side].flatMap(rowsOf)}
+            carrier={carrier}
+            wide={writing === 'along'}
+            said={`${SIDE_NAME[side]}: ${faces[side].map(({ text }) => text).join('; ')}`}
+          />
           <figcaption className="mt-1 text-[13px] text-ink2">
             {SIDE_NAME[side]}
             {faces[side].some((line) => line.unusual) && <span className="font-medium text-brick"> · mark in {paint || 'another colour'}</span>}
@@ -44,25 +49,18 @@ function Face({
   rows,
   carrier,
   wide,
-  name,
+  said,
 }: {
   readonly rows: readonly Row[];
   readonly carrier: StakeConvention['carrier'];
   readonly wide: boolean;
-  readonly name: string;
+  readonly said: string;
 }) {
   const longest = Math.max(...rows.map(({ text }) => [...text].length), 6);
   const width = Math.max(wide ? 150 : 84, longest * 8.4 + 2 * PAD);
   const tall = rows.length * LINE + 2 * PAD + (carrier === 'surface' ? 0 : 10);
   return (
-    <svg
-      width={width}
-      height={tall + 4}
-      viewBox={`0 0 ${width} ${tall + 4}`}
-      className="h-auto max-w-full"
-      role="img"
-      aria-label={`${name}: ${rows.map(({ text }) => text).join('; ')}`}
-    >
+    <svg width={width} height={tall + 4} viewBox={`0 0 ${width} ${tall + 4}`} className="h-auto max-w-full" role="img" aria-label={said}>
       <rect x="1" y="2" width={width - 2} height={tall} fill={carrier === 'surface' ? 'var(--sheet)' : 'var(--lath)'} stroke="var(--ink)" strokeWidth="1.5" />
       {carrier !== 'surface' && <rect x="1" y="2" width={width - 2} height="8" fill="var(--spruce)" />}
       {rows.map(({ text, ruled, unusual }, i) => {

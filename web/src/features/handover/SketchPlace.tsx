@@ -60,6 +60,7 @@ export function Place() {
       <HandOverWays />
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto p-5 max-md:p-3 lg:flex-row">
         <section className="flex flex-none flex-col gap-3 border-[1.5px] border-ink bg-sheet p-4 lg:w-[250px]" aria-label="How it is drawn">
+          <h1 className="text-2xl">Sketch</h1>
           {state.packages.length > 1 && (
             <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setWork} />
           )}

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { recomputedHeight, type RoundStop } from '@idle-marker/records';
@@ -5,6 +6,7 @@ import { gradeWords, HEIGHT_REFERENCE } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Figure } from '../../ui/Figure.tsx';
+import { LINK } from '../../ui/link.ts';
 import { CutFill } from './CutFill.tsx';
 import { StakePicture } from './StakePicture.tsx';
 
@@ -75,7 +77,33 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
           </dd>
         </div>
       </dl>
-      {stands && mark && <StakePicture lines={mark.body.stakeText} />}
+      {stands && mark && <Stake mark={mark} work={work} />}
+    </div>
+  );
+}
+
+const SIDES = [
+  ['back', 'Back'],
+  ['left', 'Left side'],
+  ['right', 'Right side'],
+] as const;
+
+/** The front of the stake in a picture, its other sides in a line each, and the way to write it large. */
+function Stake({ mark, work }: { readonly mark: Fact<'mark'>; readonly work: Fact<'package'> }) {
+  const { id } = useSite();
+  const { written, stakeText } = mark.body;
+  return (
+    <div className="min-w-0">
+      <StakePicture lines={written ? written.front.map(({ text }) => text) : stakeText} all={stakeText} />
+      {written &&
+        SIDES.filter(([side]) => written[side].length > 0).map(([side, name]) => (
+          <p key={side} className="text-[13px] text-ink2">
+            {name}: {written[side].map(({ text }) => text).join(' · ')}
+          </p>
+        ))}
+      <Link className={LINK} to={`/sites/${id}/hand-over/stakes?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}>
+        Write it large
+      </Link>
     </div>
   );
 }

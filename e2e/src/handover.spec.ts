@@ -1,0 +1,267 @@
+/** What is handed over, through the real interface: stakes and their convention, labels, the crew's page, sketch, files, the end of the day. */
+import { readFileSync } from 'node:fs';
+import type { Download, Page } from '@playwright/test';
+import { pdfPieces, textOf } from './pdfText.ts';
+import { DEMO, enter, expect, noSeriousFault, place, prove, stored, test } from './site.ts';
+
+test.use({ ownSite: 'handover' });
+// Each one goes on from what the one before has left on the site.
+test.describe.configure({ mode: 'serial' });
+
+const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: /What is handed over|Parts of the book/ }).getByRole('link', { name, exact: true });
+const download = async (page: Page, act: () => Promise<void>): Promise<Download> => {
+  const [file] = await Promise.all([page.waitForEvent('download'), act()]);
+  return file;
+};
+const pdfText = async (file: Download): Promise<string> => textOf(await pdfPieces(await file.path()));
+const text = async (file: Download): Promise<string> => readFileSync(await file.path(), 'utf8');
+
+async function handOver(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await enter(page);
+  await place(page, 'Hand over').click();
+  await part(page, name).click();
+}
+
+test('a convention is adapted with a preview, made usual, and written on the stake in large letters', async ({ page }) => {
+  await handOver(page, 'How stakes are written');
+  await page.getByRole('button', { name: /^Pegs with levels/ }).click();
+  await expect(page.getByRole('img', { name: /^Front: H-B3 E; PEG 5\.918; UP 0\.332 to FLOOR/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Adapt a copy…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').first().fill('Pegs, as the paving crew wants them');
+  await dialog.getByLabel('The ground is too low').fill('+');
+  await expect(dialog.getByText(/The word for fill has no letter: a bare sign/)).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await dialog.getByLabel('The ground is too low').fill('RAISE');
+  await dialog.getByLabel('Side of tolerance').selectOption('back');
+  await expect(dialog.getByRole('img', { name: /^Front: H-B3 E; PEG 5\.918; RAISE 0\.332 to FLOOR/ })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Make it usual here' }).click();
+  await expect(page.getByRole('button', { name: 'Usual here' })).toBeDisabled();
+  await stored(page);
+
+  await part(page, 'Stakes').click();
+  await page.getByRole('button', { name: 'TH-D4 E', exact: true }).click();
+  await expect(page.getByRole('img', { name: /^Front: TH-D4 E; PEG 5\.\d{3}; RAISE 0\.\d{3} to FLOOR/ })).toBeVisible();
+  await expect(page.getByText(/^When it was set, the stake said: /)).toBeVisible();
+  await page.getByRole('button', { name: 'Write it' }).click();
+  await expect(page.getByText('TH-D4 E', { exact: true }).last()).toBeVisible();
+  await page.keyboard.press('Space');
+  // A peg has room for eight letters in a row.
+  await expect(page.getByRole('dialog').getByText('PEG', { exact: true })).toBeVisible();
+  await expect(page.getByRole('dialog').getByText(/^5\.\d{3}$/)).toBeVisible();
+  for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('All written')).toBeVisible();
+  await page.getByRole('dialog').getByLabel('Photo of TH-D4 E').setInputFiles({ name: 'lath.png', mimeType: 'image/png', buffer: PIXEL });
+  await expect(page.getByRole('img', { name: 'Photo of TH-D4 E' }).first()).toBeVisible();
+  await page.getByRole('dialog').getByLabel('Photo of TH-D4 E').setInputFiles({ name: 'lath.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture at all') });
+  await expect(page.getByText(/lath\.jpg is no picture that can be read/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByLabel('Language').selectOption({ label: 'Español' });
+  await expect(page.getByText(/MÁS ALTO que el punto \(clavo\)/)).toBeVisible();
+  await noSeriousFault(page);
+});
+
+/** The smallest picture that is one. */
+const PIXEL = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+
+test('a crew finds its stake on a phone, says that it is gone, and is told when its page is closed', async ({ page, browser, baseURL }) => {
+  await handOver(page, 'Crew page');
+  await expect(page.getByRole('heading', { name: 'No phone can open a page yet' })).toBeVisible();
+  await page.getByLabel('Address under which phones reach this server').fill('phone me');
+  await expect(page.getByText(/^Give an address such as/)).toBeVisible();
+  await page.getByLabel('Address under which phones reach this server').fill(`${baseURL!}/`);
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/is this machine alone: no phone can open it/)).toBeVisible();
+  await page.getByRole('button', { name: 'New page…' }).click();
+  await page.getByLabel('Crew', { exact: true }).fill('Formwork east');
+  await page.getByLabel('Whom it says to ask').fill('Mara, 555 0100');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  const address = await page.getByRole('link', { name: 'Open it' }).getAttribute('href');
+  await stored(page);
+
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'es-MX' })).newPage();
+  await phone.goto(address!);
+  await expect(phone.getByRole('button', { name: /TH-A1 W/ })).toBeVisible();
+  await phone.getByLabel('Número de la estaca').first().fill('th a1w');
+  await phone.keyboard.press('Enter');
+  await expect(phone.getByRole('heading', { level: 1, name: 'TH-A1 W' })).toBeVisible();
+  await expect(phone.getByText(/MÁS ALTO que el punto/)).toBeVisible();
+  await noSeriousFault(phone);
+  await phone.getByLabel('Idioma').selectOption('en');
+  await expect(phone.getByText('good to build from')).toBeVisible();
+  await phone.getByText('Tape it back: A1').click();
+  await expect(phone.getByText(/^Check first: from .* it is \d+\.\d{3} m, level/)).toBeVisible();
+  await phone.getByRole('button', { name: 'Something is wrong with this stake' }).click();
+  await phone.getByLabel('Your name').fill('Jo');
+  await phone.getByRole('button', { name: 'It is gone' }).click();
+  await expect(phone.getByText('Reported. Do not build from it until it is set again.')).toBeVisible();
+  await expect(phone.getByText(/DO NOT BUILD FROM THIS MARK/)).toBeVisible();
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
+  await phone.getByLabel('Number on the stake').first().fill('TH-Z9');
+  await phone.keyboard.press('Enter');
+  await expect(phone.getByText(/^No stake is called TH-Z9/)).toBeVisible();
+
+  await place(page, 'Today').click();
+  await expect(page.getByRole('region', { name: 'Handed over, and not as it was' }).getByText('TH-A1 W')).toBeVisible();
+  await expect(page.getByText(/^Said to be gone by Jo/)).toBeVisible();
+  await place(page, 'Hand over').click();
+  await expect(page.getByText(/TH-A1 W: somebody said that it is gone/)).toBeVisible();
+  await part(page, 'Crew page').click();
+  await page.getByRole('button', { name: 'It stands where it was' }).click();
+  await page.getByLabel('How do you know?').fill('it was TH-A1 S that Jo meant');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText(/No stake is said to be gone or hit/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close the page…' }).click();
+  await page.getByRole('button', { name: /^Close it now/ }).click();
+  await expect(page.getByText(/^closed /)).toBeVisible();
+  await phone.reload();
+  await expect(phone.getByText('This page has been closed. Ask the layout crew for a new link.')).toBeVisible();
+  await phone.context().close();
+});
+
+test('a sheet of a part goes to who asked for it, and what happens to its marks is told to whom', async ({ page }) => {
+  await handOver(page, 'Cut sheets');
+  await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
+  await page.getByLabel('Given to').fill('Ada, formwork');
+  await page.getByLabel('Only some of its marks').check();
+  await page.getByLabel('Name of this part').fill('east side');
+  for (const mark of ['TH-A1 S', 'TH-A1 W', 'TH-C4 NE', 'TH-C5 E', 'TH-C5 N'])
+    await page
+      .getByRole('list', { name: 'Marks of this part' })
+      .getByLabel(new RegExp(`^${mark}`))
+      .uncheck();
+  await page.getByRole('button', { name: 'Issue', exact: true }).click();
+  await expect(page.getByText(/Ticket hall hubs: east side · 4 marks/)).toBeVisible();
+  const pdf = await pdfText(
+    await download(page, () =>
+      page
+        .getByRole('button', { name: /^PDF of cut sheet/ })
+        .first()
+        .click(),
+    ),
+  );
+  expect(pdf).toContain('Ticket hall hubs: east side');
+  expect(pdf).toContain('given to Ada, formwork');
+  expect(pdf).toContain('How to read these marks');
+  const xlsx = await download(page, () =>
+    page
+      .getByRole('button', { name: /^XLSX of cut sheet/ })
+      .first()
+      .click(),
+  );
+  expect(
+    readFileSync(await xlsx.path())
+      .subarray(0, 2)
+      .toString(),
+  ).toBe('PK');
+  await stored(page);
+
+  await part(page, 'Stakes').click();
+  await page.getByRole('button', { name: 'TH-D4 N', exact: true }).click();
+  await page.getByRole('button', { name: 'Gone or hit…' }).click();
+  await page.getByLabel('What happened', { exact: true }).fill('the loader leaned on it');
+  await page.getByRole('button', { name: 'It was hit or moved' }).click();
+  await expect(page.getByRole('heading', { name: 'Said to have been hit or moved' })).toBeVisible();
+  await stored(page);
+  await place(page, 'Today').click();
+  await expect(page.getByText(/Ada, formwork has cut sheet \d+, revision 1 of Ticket hall hubs/)).toBeVisible();
+  await place(page, 'Hand over').click();
+  await expect(page.getByText(/^Tell Ada, formwork: TH-D4 N: said to have been hit or moved/)).toBeVisible();
+  const noticed = await pdfText(
+    await download(page, () =>
+      page
+        .getByRole('button', { name: /^PDF of cut sheet/ })
+        .first()
+        .click(),
+    ),
+  );
+  expect(noticed).toContain('Since this sheet was issued: TH-D4 N');
+});
+
+test('labels, cards and the sketch come as files that others read', async ({ page }) => {
+  await handOver(page, 'Stakes');
+  await page.getByLabel('Print TH-D1 E').check();
+  await page.getByRole('button', { name: 'Labels…' }).click();
+  await expect(page.getByRole('heading', { name: '1 label' })).toBeVisible();
+  await page.getByLabel('Labels', { exact: true }).selectOption('roll62');
+  expect(await pdfText(await download(page, () => page.getByRole('button', { name: 'Make the PDF' }).click()))).toContain('TH-D1 E');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Cards for the crew…' }).click();
+  await page.getByLabel('Español').check();
+  const cards = await pdfText(await download(page, () => page.getByRole('button', { name: 'Make the PDF' }).click()));
+  expect(cards).toContain('How to read TH-D1 E');
+  expect(cards).toContain('Cómo se lee TH-D1 E');
+  await page.keyboard.press('Escape');
+
+  await part(page, 'Sketch').click();
+  await page.getByLabel('Paper').selectOption('A3');
+  await expect(page.getByText('1 : 200', { exact: true })).toBeVisible();
+  expect(await pdfText(await download(page, () => page.getByRole('button', { name: 'PDF' }).click()))).toContain('TH-C4 NE');
+  const svg = await text(await download(page, () => page.getByRole('button', { name: 'SVG' }).click()));
+  expect(svg).toContain('@font-face{font-family:Barlow');
+  expect(svg).toContain('TH-C4 NE');
+  const png = readFileSync(await (await download(page, () => page.getByRole('button', { name: 'PNG' }).click())).path());
+  expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([Math.round(1190.55 * 3), Math.round(841.89 * 3)]);
+  expect(await text(await download(page, () => page.getByRole('button', { name: 'DXF' }).click()))).toContain('THING-TO-BUILD');
+});
+
+test('files for others have the columns that were chosen, and the whole site is the same when it comes back', async ({ page }) => {
+  await handOver(page, 'Files');
+  await page.getByRole('button', { name: 'Northing (m) earlier' }).click();
+  await page.getByRole('button', { name: 'Leave out Note' }).click();
+  await page.getByRole('button', { name: 'Add Standing' }).click();
+  const csv = await text(await download(page, () => page.getByRole('button', { name: 'CSV' }).click()));
+  expect(csv.split('\r\n')[0]).toBe('Point,Northing (m),Easting (m),Height (m),Group,Code,Standing');
+  expect(csv).toMatch(/^TH-A1 S,.*,marks,Ticket hall hubs,held$/m);
+  const xml = await text(await download(page, () => page.getByRole('button', { name: 'LandXML' }).click()));
+  expect(xml).toContain('<RawObservation setupID="setup-3"');
+  for (const [button, sign] of [
+    ['DXF', 'AC1009'],
+    ['GeoJSON', '"FeatureCollection"'],
+  ] as const)
+    expect(await text(await download(page, () => page.getByRole('button', { name: button }).click()))).toContain(sign);
+  const sights = await text(await download(page, () => page.getByRole('button', { name: 'Save', exact: true }).click()));
+  expect(sights.split('\n')[0]).toContain('idle-marker raw sights');
+  const archive = await download(page, () => page.getByRole('link', { name: 'Save the archive' }).click());
+  const path = await archive.path();
+
+  await page.goto('/');
+  await page.getByLabel('Archive of a site').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: readFileSync(path) });
+  await expect(page.getByText(`${DEMO} was here already, the same to the last entry.`)).toBeVisible();
+  await page.getByLabel('Archive of a site').setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('dear sirs') });
+  await expect(page.getByText(/^letter\.zip was not taken in\. .*Nothing was written\.$/)).toBeVisible();
+});
+
+test('the day is not finished while the closing proof is missing; its page comes as PDF and JSON', async ({ page }) => {
+  await page.goto('/');
+  await enter(page);
+  await place(page, 'Field book').click();
+  await part(page, 'Close the day').click();
+  await expect(page.getByRole('heading', { name: 'Not yet: something is missing' })).toBeVisible();
+  await expect(page.getByText('The closing proof of S3 is missing')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Close the day' })).toBeDisabled();
+  await page.getByRole('link', { name: 'Prove it now' }).click();
+  await prove(page, 'P2');
+  await stored(page);
+  await place(page, 'Field book').click();
+  await part(page, 'Close the day').click();
+  await expect(page.getByRole('heading', { name: 'You may pack up' })).toBeVisible();
+  await page.getByLabel('For who comes next').fill('The key is at the gate.');
+  await page.getByRole('button', { name: 'Close the day' }).click();
+  await expect(page.getByText(/^The day was ended at /)).toBeVisible();
+  await noSeriousFault(page);
+  await stored(page);
+
+  await part(page, 'Pages').click();
+  await expect(page.getByText(/For who comes next: The key is at the gate\./)).toBeVisible();
+  const pdf = await pdfText(await download(page, () => page.getByRole('button', { name: 'PDF', exact: true }).click()));
+  for (const said of ['Set-up S3', 'Sights, as read and reduced', 'Put right or taken back later', 'The key is at the gate.']) expect(pdf).toContain(said);
+  const book = JSON.parse(await text(await download(page, () => page.getByRole('button', { name: 'JSON', exact: true }).first().click()))) as {
+    setups: { name: string; sights: unknown[] }[];
+  };
+  expect(book.setups.map(({ name }) => name)).toEqual(['S1', 'S2', 'S3']);
+  expect(book.setups[2]!.sights.length).toBeGreaterThan(50);
+});
