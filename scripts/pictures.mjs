@@ -32,9 +32,6 @@ await page.getByLabel('Pace of the simulated site').selectOption('20');
 await page.getByRole('button', { name: 'Done' }).click();
 await place('Control').click();
 await shoot('control');
-await page.getByRole('button', { name: 'About K5' }).click();
-await shoot('mark-page');
-await page.getByRole('button', { name: 'Close' }).click();
 await place('Work').click();
 await shoot('work');
 
@@ -76,7 +73,6 @@ await shoot('stake');
 const atThePole = (name) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
 await atThePole('Columns').click();
 await page.getByRole('button', { name: 'A-3', exact: true }).click();
-await shoot('columns');
 await atThePole('As built').click();
 await page.getByRole('heading', { name: /^Group GB/ }).waitFor();
 await shoot('as-built');
@@ -118,7 +114,24 @@ const sheet = join(mkdtempSync(join(tmpdir(), 'idle-marker-')), 'sheet.pdf');
 await download.saveAs(sheet);
 execFileSync('pdftoppm', ['-r', '80', '-f', '1', '-l', '1', '-singlefile', '-png', sheet, `${folder}cut-sheet`]);
 
+const part = (name) => page.getByRole('navigation', { name: /What is handed over|Parts of the book/ }).getByRole('link', { name, exact: true });
+await part('Stakes').click();
+await page.getByRole('button', { name: 'TH-D4 E', exact: true }).click();
+await shoot('stakes');
+await part('Sketch').click();
+await shoot('sketch');
+await part('Crew page').click();
+await page.getByRole('button', { name: 'New page…' }).click();
+await page.getByRole('button', { name: 'Make it' }).click();
+const crew = new URL(await page.getByRole('link', { name: 'Open it' }).getAttribute('href'));
+const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+await phone.goto(`${base}${crew.pathname}/TH-D4%20E`);
+await phone.getByRole('heading', { level: 1 }).waitFor();
+await phone.screenshot({ path: `${folder}crew-phone.png` });
+await phone.close();
+
 await place('Field book').click();
+await part('Pages').click();
 await shoot('field-book');
 
 // Station, with the knocked mark being judged.
@@ -150,7 +163,6 @@ for (const spot of ['footing, north-east', 'sill of the gate']) {
   await page.getByRole('row', { name: new RegExp(`^${spot}`) }).waitFor({ timeout: 60_000 });
   await idle();
 }
-await shoot('heights');
 
 // A receiver on the same pole: proved on a known mark, then to a mark.
 await page.getByRole('link', { name: 'Mark with a receiver' }).click();

@@ -122,7 +122,7 @@ describe('the diary', () => {
     const story = new Story();
     const begin = story.facts.length;
     const occupation = story.occupy('S1');
-    const said = (type: 'note' | 'event', body: FactBody<'note'> | FactBody<'event'>, minutes: number) => story.say(type, body as never, minutes);
+    const said = (type: 'note' | 'event', body: FactBody<'note'> | FactBody<'event'>, minutes: number) => story.say(type, body, minutes);
     said('event', { occupation: occupation.id, kind: 'bump', note: '' }, 5);
     said('note', { text: 'x' }, 4);
     said('event', { occupation: occupation.id, kind: 'plant', note: '' }, 10);

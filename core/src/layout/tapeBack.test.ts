@@ -38,7 +38,7 @@ describe('two tapes', () => {
         ];
         const tapes = tapesTo(point, A, b);
         fc.pre(tapes !== null && (tapes.side === 'left' || tapes.side === 'right') && tapes.crossing > 0.05);
-        const { fromA, fromB, apart, side } = tapes!;
+        const { fromA, fromB, apart, side } = tapes;
         const along = (fromA ** 2 - fromB ** 2 + apart ** 2) / (2 * apart);
         const off = Math.sqrt(Math.max(0, fromA ** 2 - along ** 2)) * (side === 'right' ? 1 : -1);
         const [ue, un] = [b.e / apart, b.n / apart];

@@ -59,7 +59,7 @@ async function* filesOf(stream: AsyncIterable<Uint8Array>): AsyncGenerator<{ rea
     } catch {
       failure ??= refused('This is no ZIP file that can be read, or it is damaged.');
     }
-    if (failure) throw failure as Error;
+    if (failure) throw failure;
     yield* done.splice(0);
   }
   try {
@@ -67,7 +67,7 @@ async function* filesOf(stream: AsyncIterable<Uint8Array>): AsyncGenerator<{ rea
   } catch {
     failure ??= refused('This is no ZIP file that can be read, or it is damaged.');
   }
-  if (failure) throw failure as Error;
+  if (failure) throw failure;
   yield* done.splice(0);
   if (!any || open > 0) throw refused('The archive ends before all of it has come.');
 }
