@@ -55,6 +55,10 @@ function targetName(state: SiteState, target: FactBody<'sight'>['target']): stri
   }
 }
 
+/** A set-up, a control mark or a stake. */
+const photographed = (state: SiteState, id: string): string =>
+  state.occupations.find((each) => each.id === id)?.body.name ?? state.control.find((each) => each.id === id)?.revision.body.name ?? setName(state, id);
+
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {
   const unit = state.settings.lengthUnit;
   const stationStyle = { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) };
@@ -172,7 +176,7 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'photo':
       return {
         topic: 'control',
-        text: `Photo of ${state.occupations.find((each) => each.id === fact.body.mark)?.body.name ?? mark(fact.body.mark)}${fact.body.caption ? `: ${fact.body.caption}` : ''}`,
+        text: `${fact.body.written ? 'Photo of what was written at' : 'Photo of'} ${photographed(state, fact.body.mark)}${fact.body.caption ? `: ${fact.body.caption}` : ''}`,
       };
     case 'equipment': {
       const { what, retired, supersedes } = fact.body;

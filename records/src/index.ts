@@ -39,6 +39,7 @@ export { exportedLines, exportedPoints, exportedSetups, type ExportedPoint } fro
 export { dayBook, daysOf, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';
 export { activityTimes, dayOf, type Activity, type ActivityTime } from './diary.ts';
 export { closingOf, type Closing, type ClosingItem } from './closing.ts';
+export { controlCard, type ControlCard, type Tie } from './controlCard.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export {
   alternativesFor,

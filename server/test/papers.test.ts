@@ -161,6 +161,40 @@ describe('the sketch', () => {
   });
 });
 
+describe('control marks', () => {
+  it('have a card each, to find them and to set them again, and labels', async () => {
+    const mark = facts.find((fact): fact is Fact<'control'> => fact.type === 'control' && fact.body.name === 'K2')!;
+    const common = { at: NOW, by: who, timeZone: 'UTC' };
+    const post = (kind: string, options: object) =>
+      request(harness.app)
+        .post(`/api/v1/sites/${SITE}/papers/${kind}`)
+        .send({ ...common, ...options });
+    const card = await textOf((await post('controlCard', { mark: mark.body.mark }).expect(200)).body as Buffer);
+    for (const said of ['K2', 'Revision 1', 'Azimuth', 'standard deviations', 'Look whether the list has a newer revision']) expect(card).toContain(said);
+    const labels = await textOf((await post('controlLabels', { format: 'a4of24' }).expect(200)).body as Buffer);
+    for (const name of ['K1', 'K8', 'BM1']) expect(labels).toContain(name);
+    expect(labels).toContain(`height ${mark.body.z!.toFixed(3)} m`);
+    await post('controlCard', { mark: id() }).expect(409);
+  });
+});
+
+describe('the field book', () => {
+  it('comes as pages of a day and of a set-up', async () => {
+    const occupation = facts.filter((fact) => fact.type === 'occupation').at(-1)!;
+    const common = { at: NOW, by: who, timeZone: 'UTC' };
+    const post = (kind: string, options: object) =>
+      request(harness.app)
+        .post(`/api/v1/sites/${SITE}/papers/${kind}`)
+        .send({ ...common, ...options });
+    const setup = await textOf((await post('setup', { occupation: occupation.id }).expect(200)).body as Buffer);
+    for (const said of ['Set-up S3', 'Sights, as read and reduced', 'Proofs', 'Sketch']) expect(setup).toContain(said);
+    const day = await textOf((await post('day', { day: '2031-05-06' }).expect(200)).body as Buffer);
+    for (const said of ['Field book, 6 May 2031', 'Set-up S1', 'WITHDRAWN', 'Control not used', 'K5 plan: left out of S3']) expect(day).toContain(said);
+    expect((await post('day', { day: '6 May' }).expect(422)).body.field).toBe('/day');
+    await post('setup', { occupation: id() }).expect(409);
+  });
+});
+
 describe('progress', () => {
   it('is told line by line, with the file in the last one', async () => {
     const answer = await ask('labels', { format: 'a4of24' }).set('Accept', 'application/x-ndjson').buffer(true).parse(plainText).expect(200);
@@ -177,6 +211,12 @@ describe('progress', () => {
     ).toBe('%PDF-');
   });
 });
+const binary = (response: request.Response, done: (error: Error | null, bytes: Buffer) => void) => {
+  const parts: Buffer[] = [];
+  const stream = response as unknown as NodeJS.ReadableStream;
+  stream.on('data', (part: Buffer) => parts.push(part));
+  stream.on('end', () => done(null, Buffer.concat(parts)));
+};
 const plainText = (response: request.Response, done: (error: Error | null, text: string) => void) => {
   let text = '';
   const stream = response as unknown as NodeJS.ReadableStream;
@@ -214,6 +254,23 @@ describe('a sheet', () => {
       .join('');
     expect(xml).not.toMatch(/<f[ >]/);
     expect(JSON.stringify(sheets[1]!.data)).toContain('TH-A1 S: in doubt');
+  });
+
+  it('comes with its sketch, its control and the photos of its marks in one file', async () => {
+    const { id: sheet, sheet: content } = await issue();
+    const photo = id();
+    const bytes = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.from('a made-up photo')]);
+    await request(harness.app).put(`/api/v1/sites/${SITE}/images/${photo}`).set('Content-Type', 'image/jpeg').send(bytes).expect(201);
+    const body = { mark: content.rows[0]!.mark, image: photo, mediaType: 'image/jpeg', bytes: bytes.length, caption: '', written: true };
+    const fact = { ...device(who)('photo', body), at: NOW };
+    await request(harness.app).put(`/api/v1/sites/${SITE}/facts/${fact.id}`).send(fact).expect(201);
+    const { unzipSync, strFromU8 } = await import('fflate');
+    const answer = await request(harness.app).get(`/api/v1/sites/${SITE}/sheets/${sheet}/zip`).buffer(true).parse(binary).expect(200);
+    const files = unzipSync(new Uint8Array(answer.body as Buffer));
+    const name = `cut-sheet-${content.number}-revision-${content.revision}`;
+    expect(Object.keys(files).sort()).toEqual(['control.csv', `${name}.csv`, `${name}.pdf`, `${name}.xlsx`, 'photos/th-a1-s-1.jpg', 'sketch.pdf']);
+    expect(strFromU8(files['control.csv']!)).toContain('K1');
+    expect(await textOf(Buffer.from(files['sketch.pdf']!))).toContain('TH-A1 S');
   });
 
   it('of a part has its own number and revisions, and refuses marks of other packages', async () => {

@@ -1,6 +1,8 @@
 /** The API's description, made from the schemas that the bodies are checked by. */
 import { closed, FACT_BODIES, FactEnvelope, LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, Type, Uuid, type FactType, type TSchema } from '@idle-marker/contract';
 import { ControlImportSchema } from '../control/routes.ts';
+import { CrewLinkSchema, CrewReportSchema } from '../crew/routes.ts';
+import { PaperSchemas } from '../papers/routes.ts';
 import { ReportOptionsSchema } from '../http/reportOptions.ts';
 import { IssueSchema } from '../sheets/routes.ts';
 
@@ -23,6 +25,7 @@ const json = (description: string, schema: Json): Json => ({ description, conten
 const inPath = (name: string): Json => ({ name, in: 'path', required: true, schema: plain(Uuid) });
 const site = inPath('site');
 const id = inPath('id');
+const token = { name: 'token', in: 'path', required: true, schema: { type: 'string', pattern: '^[A-Za-z0-9_-]{22}$' } };
 const reportParameters = Object.entries(ReportOptionsSchema.properties).map(([name, schema]) => ({ name, in: 'query', required: true, schema: plain(schema) }));
 const refusals = {
   '400': problem('The body is not JSON, or an id in the address is no UUID'),
@@ -180,18 +183,95 @@ export function openApiDocument(): Json {
           responses: { '200': json('Issued before', { type: 'object' }), '201': json('Issued, with its number', { type: 'object' }), ...refusals },
         },
       },
-      '/sites/{site}/sheets/{id}/pdf': {
-        get: {
-          operationId: 'sheetPdf',
+      ...Object.fromEntries(
+        (
+          [
+            ['pdf', 'application/pdf', 'The sheet as PDF, with what happened to its marks since'],
+            ['csv', 'text/csv', 'The sheet’s rows as CSV'],
+            ['xlsx', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'The sheet as a workbook'],
+            ['zip', 'application/zip', 'The sheet with its sketch, control and photos'],
+          ] as const
+        ).map(([ending, mediaType, description]) => [
+          `/sites/{site}/sheets/{id}/${ending}`,
+          {
+            get: {
+              operationId: `sheet${ending.charAt(0).toUpperCase()}${ending.slice(1)}`,
+              parameters: [site, id],
+              responses: { '200': { description, content: { [mediaType]: {}, 'application/x-ndjson': {} } }, '404': problem('No such sheet') },
+            },
+          },
+        ]),
+      ),
+      ...Object.fromEntries(
+        Object.entries(PaperSchemas).map(([kind, schema]) => [
+          `/sites/{site}/papers/${kind}`,
+          {
+            post: {
+              operationId: `${kind}Paper`,
+              parameters: [site],
+              requestBody: { required: true, content: { 'application/json': { schema: plain(schema) } } },
+              responses: {
+                '200': { description: 'The paper as PDF, or lines of JSON with its progress', content: { 'application/pdf': {}, 'application/x-ndjson': {} } },
+                ...refusals,
+              },
+            },
+          },
+        ]),
+      ),
+      '/sites/{site}/crew-links': {
+        get: { operationId: 'listCrewLinks', parameters: [site], responses: { '200': json('The links of crews', { type: 'object' }), ...refusals } },
+      },
+      '/sites/{site}/crew-links/{id}': {
+        put: {
+          operationId: 'makeCrewLink',
           parameters: [site, id],
-          responses: { '200': { description: 'The sheet as PDF', content: { 'application/pdf': {} } }, '404': problem('No such sheet') },
+          requestBody: { required: true, content: { 'application/json': { schema: plain(CrewLinkSchema) } } },
+          responses: { '200': json('Made before', { type: 'object' }), '201': json('Made, with its token', { type: 'object' }), ...refusals },
+        },
+        delete: {
+          operationId: 'endCrewLink',
+          parameters: [site, id],
+          responses: { '200': json('Ended', { type: 'object' }), '404': problem('No such link') },
         },
       },
-      '/sites/{site}/sheets/{id}/csv': {
+      '/crew/{token}': {
         get: {
-          operationId: 'sheetCsv',
-          parameters: [site, id],
-          responses: { '200': { description: 'The sheet’s rows as CSV', content: { 'text/csv': {} } }, '404': problem('No such sheet') },
+          operationId: 'readCrewPage',
+          parameters: [token],
+          responses: { '200': json('The marks of the link', { type: 'object' }), '410': problem('The link has ended') },
+        },
+      },
+      '/crew/{token}/reports/{id}': {
+        put: {
+          operationId: 'reportMark',
+          parameters: [token, id],
+          requestBody: { required: true, content: { 'application/json': { schema: plain(CrewReportSchema) } } },
+          responses: { '201': json('Kept', { type: 'object' }), '410': problem('The link has ended'), '429': problem('Too many in an hour'), ...refusals },
+        },
+      },
+      '/crew/{token}/images/{id}': {
+        get: {
+          operationId: 'readCrewImage',
+          parameters: [token, id],
+          responses: { '200': { description: 'A photo of a mark on the page', content: { 'image/*': {} } }, '404': problem('No such photo on this page') },
+        },
+      },
+      '/sites/{site}/archive': {
+        get: {
+          operationId: 'writeArchive',
+          parameters: [site],
+          responses: { '200': { description: 'The whole site', content: { 'application/zip': {} } }, '404': problem('No such site') },
+        },
+      },
+      '/archives': {
+        post: {
+          operationId: 'readArchive',
+          requestBody: { required: true, content: { 'application/zip': {} } },
+          responses: {
+            '201': json('Taken in', { type: 'object' }),
+            '409': problem('Kept here with other content'),
+            '422': problem('No archive, or one that was changed'),
+          },
         },
       },
       '/openapi.json': { get: { operationId: 'readDescription', responses: { '200': json('This document', { type: 'object' }) } } },

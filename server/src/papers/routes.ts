@@ -1,11 +1,13 @@
 /** Papers that are made from the marks as they stand now and kept by nobody: labels, cards for the crew, sketches. */
 import { Router } from 'express';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import type { TrustResult } from '@idle-marker/core';
-import { closed, Day, Instant, invalidAgainst, Type, Uuid, Words, type Static } from '@idle-marker/contract';
+import { formatLength, type TrustResult } from '@idle-marker/core';
+import { closed, Day, Instant, invalidAgainst, Type, Uuid, Words, type Fact, type Static } from '@idle-marker/contract';
 import { fileWord, PAPERS, type Paper } from '@idle-marker/paper';
-import { crewView, cutSheet, dayBook, memberName, setupBook, siteState, trustOf, type CrewMark, type SiteState } from '@idle-marker/records';
+import { controlCard, crewView, cutSheet, dayBook, memberName, setupBook, siteState, trustOf, type CrewMark, type SiteState } from '@idle-marker/records';
+import { CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { linksOf } from '../crew/links.ts';
+import { query } from '../database/query.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { ProblemError } from '../http/problems.ts';
@@ -14,7 +16,8 @@ import { isTimeZone, TimeZone } from '../http/timeZone.ts';
 import type { Progress } from '../pdf/pdfPage.ts';
 import { dayPdf, setupPdf } from './bookPdf.ts';
 import { cardsPdf } from './cardsPdf.ts';
-import { LABEL_ROLLS, LABEL_SHEETS, labelsPdf, type LabelFormat } from './labelsPdf.ts';
+import { controlCardPdf } from './controlCardPdf.ts';
+import { LABEL_ROLLS, LABEL_SHEETS, labelsPdf, type Label, type LabelFormat } from './labelsPdf.ts';
 import { sketchPdf } from './sketchPdf.ts';
 
 const Formats = Words(...(Object.keys({ ...LABEL_SHEETS, ...LABEL_ROLLS }) as LabelFormat[]));
@@ -45,6 +48,8 @@ export const PaperSchemas = {
   }),
   setup: closed({ ...Always, occupation: Uuid }),
   day: closed({ ...Always, day: Day }),
+  controlCard: closed({ ...Always, mark: Uuid }),
+  controlLabels: closed({ ...Always, format: Formats }),
 } as const;
 export type PaperKind = keyof typeof PaperSchemas;
 type Asked<K extends PaperKind> = Static<(typeof PaperSchemas)[K]>;
@@ -96,7 +101,66 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
       name: `field-book-${asked.day}.pdf`,
       make: (progress) => dayPdf(dayBook(state, trust, asked.day, asked.timeZone), bookAsked(state, asked.timeZone, progress)),
     }),
+  controlCard: async ({ em, site, state, by }, asked) => {
+    const card = controlCard(state, asked.mark);
+    if (!card) throw new ProblemError('MISSING_REFERENCE', 'This control mark has not arrived yet.', '/mark');
+    const photos = await printablePhotos(em, site, card.photos);
+    const { name, lengthUnit, angleUnit, axisOrder, siteZero, heightDatum } = state.settings;
+    const about = {
+      site: name,
+      unit: lengthUnit,
+      angleUnit,
+      axes: axisOrder,
+      siteZero,
+      datum: heightDatum,
+      timeZone: asked.timeZone,
+      at: asked.at,
+      by,
+      photos,
+    };
+    return { name: `control-${fileWord(card.mark.revision.body.name)}.pdf`, make: () => controlCardPdf(card, about) };
+  },
+  controlLabels: ({ state }, asked) => {
+    const { name, lengthUnit } = state.settings;
+    const unit = UNIT_ABBREVIATION[lengthUnit];
+    const marks = state.control.filter(({ revision }) => revision.body.condition !== 'lost');
+    if (marks.length === 0) throw new ProblemError('INVALID_INPUT', 'No control mark is listed, so there is nothing to print.');
+    const labels = marks.map(({ revision: { body }, revisions }): Label => {
+      const line = (text: string, ruled = false) => ({ text, ruled, unusual: false });
+      const height = body.z === null ? 'no height' : `height ${formatLength(body.z, lengthUnit, LENGTH_DECIMALS)} ${unit}`;
+      return {
+        name: body.name,
+        lines: [
+          line(body.name, true),
+          line(height),
+          line(`${CONTROL_KIND[body.kind]}${body.spot ? `: ${body.spot}` : ''}`),
+          line(`revision ${revisions.length}`),
+        ],
+        address: null,
+        about: `control of ${name}`,
+      };
+    });
+    return Promise.resolve({
+      name: `control-labels-${fileWord(name)}.pdf`,
+      make: (progress) => labelsPdf(labels, asked.format, `Labels of control: ${name}`, progress),
+    });
+  },
 };
+
+/** Photos that PDF can hold, the newest first; there is room for two. */
+async function printablePhotos(em: EntityManager, site: string, photos: readonly Fact<'photo'>[]) {
+  const found: { bytes: Buffer; caption: string }[] = [];
+  for (const { body } of [...photos].reverse()) {
+    if (found.length === MOST_PHOTOS) break;
+    const [image] = await query<{ bytes: Buffer }>(em, "select bytes from image where id = ? and site_id = ? and media_type in ('image/jpeg', 'image/png')", [
+      body.image,
+      site,
+    ]);
+    if (image) found.push({ bytes: image.bytes, caption: body.caption });
+  }
+  return found;
+}
+const MOST_PHOTOS = 2;
 
 const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress) => ({
   site: settings.name,

@@ -10,6 +10,7 @@ import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import type { Progress } from '../pdf/pdfPage.ts';
 import { issueSheet, numbered, readSheets, type IssueRequest } from './issue.ts';
+import { handoverPackage, type SheetSource } from './handoverPackage.ts';
 import { sheetCsv } from './sheetCsv.ts';
 import { sheetPdf } from './sheetPdf.ts';
 import { sheetXlsx } from './sheetXlsx.ts';
@@ -73,8 +74,8 @@ export function sheetRoutes(orm: MikroORM, clock: () => Date): Router {
     router.get(`/sites/:site/sheets/:id/${ending}`, async (request, response) => {
       const site = uuidOf(request, 'site');
       const sheet = await find(site, uuidOf(request, 'id'));
-      const notices = await noticesOf(orm, site, uuidOf(request, 'id'), clock());
-      await sendPaper(request, response, { name: fileName(sheet, ending), type, make: (progress) => WRITERS[ending](sheet, notices, progress) });
+      const source = await sourceOf(orm, site, uuidOf(request, 'id'), clock());
+      await sendPaper(request, response, { name: fileName(sheet, ending), type, make: (progress) => WRITERS[ending](sheet, source, progress) });
     });
   return router;
 }
@@ -83,21 +84,24 @@ const SHEET_TYPES = {
   pdf: 'application/pdf',
   csv: 'text/csv; charset=utf-8',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  zip: 'application/zip',
 } as const;
 type SheetEnding = keyof typeof SHEET_TYPES;
 
-const WRITERS: Readonly<Record<SheetEnding, (sheet: NumberedSheet, notices: readonly string[], progress: Progress) => Promise<Buffer | string>>> = {
-  pdf: (sheet, notices, progress) => sheetPdf(sheet, { notices, progress }),
+const WRITERS: Readonly<Record<SheetEnding, (sheet: NumberedSheet, source: SheetSource, progress: Progress) => Promise<Buffer | string>>> = {
+  pdf: (sheet, { notices }, progress) => sheetPdf(sheet, { notices, progress }),
   csv: (sheet) => Promise.resolve(sheetCsv(sheet)),
-  xlsx: (sheet, notices) => sheetXlsx(sheet, notices),
+  xlsx: (sheet, { notices }) => sheetXlsx(sheet, notices),
+  zip: handoverPackage,
 };
 
 /** What happened to the marks of a sheet after it was issued, as sentences for its head; the sheet itself stays as it was. */
-async function noticesOf(orm: MikroORM, site: string, sheet: string, now: Date): Promise<string[]> {
-  const facts = await readAllFacts(orm.em.fork(), site);
-  const state = siteState(facts);
+async function sourceOf(orm: MikroORM, site: string, sheet: string, now: Date): Promise<SheetSource> {
+  const em = orm.em.fork();
+  const state = siteState(await readAllFacts(em, site));
   const at = new Date(Math.max(now.getTime(), Date.parse(state.timeline.at(-1)!.at))).toISOString();
-  return sheetNotices(state, trustOf(state, at))
+  const notices = sheetNotices(state, trustOf(state, at))
     .filter((notice) => notice.sheet === sheet)
     .map((notice) => `Since this sheet was issued: ${sheetTroubleWords(notice.marks)}`);
+  return { em, site, state, notices };
 }

@@ -1,11 +1,20 @@
 import { DropdownMenu } from 'radix-ui';
 import { controlCsv, controlLandXml, type WrittenMark } from '@idle-marker/formats';
 import { now } from '../../ledger/clock.ts';
+import { PaperProgress } from '../../print/PaperProgress.tsx';
+import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { saveAs } from '../../ui/saveAs.ts';
 
 const ITEM = 'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-paper data-[highlighted]:underline';
+
+/** Labels to stand beside the marks: name, height, and which revision. */
+const LABELS = [
+  ['a4of24', 'Labels, A4 of 24 (PDF)'],
+  ['letterOf30', 'Labels, letter of 30 (PDF)'],
+  ['roll24', 'Labels, roll of 24 mm (PDF)'],
+] as const;
 
 /** The control list for the other trades, in the unit of the site. */
 export function ExportControl() {
@@ -17,28 +26,43 @@ export function ExportControl() {
     const [date, time] = now().toISOString().split('T');
     return { date: date!, time: time!.slice(0, 8) };
   };
+  const papers = usePaper();
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
   const report = `/api/v1/sites/${id}/control-report?${new URLSearchParams({ at: now().toISOString(), by: who, timeZone }).toString()}`;
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <Button>Export…</Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="z-30 border-[1.5px] border-ink bg-sheet shadow-xl">
-          <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}-control.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}>
-            As CSV
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}-control.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}>
-            As LandXML
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} asChild>
-            <a href={report} download>
-              Control report, one page (PDF)
-            </a>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <>
+      <PaperProgress papers={papers} />
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <Button>Export…</Button>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" className="z-30 border-[1.5px] border-ink bg-sheet shadow-xl">
+            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}-control.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}>
+              As CSV
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}-control.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}>
+              As LandXML
+            </DropdownMenu.Item>
+            {LABELS.map(([format, words]) => (
+              <DropdownMenu.Item
+                key={format}
+                className={ITEM}
+                onSelect={() =>
+                  void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/controlLabels`, body: { at: now().toISOString(), by: who, timeZone, format } })
+                }
+              >
+                {words}
+              </DropdownMenu.Item>
+            ))}
+            <DropdownMenu.Item className={ITEM} asChild>
+              <a href={report} download>
+                Control report, one page (PDF)
+              </a>
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </>
   );
 }

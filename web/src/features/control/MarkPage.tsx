@@ -1,13 +1,15 @@
 import { useState, type ReactNode } from 'react';
 import { alikeName, familyOf, isProvenControl, markHistory, markTrend, type ControlMark } from '@idle-marker/records';
 import { CONTROL_KIND, firmnessOf, FIRMNESS, TREND_PROPOSAL, VISIT } from '@idle-marker/words';
+import { PaperProgress } from '../../print/PaperProgress.tsx';
+import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { dayAndTime } from '../../ui/time.ts';
+import { dayAndTime, TIME_ZONE } from '../../ui/time.ts';
 import { TagLife } from './TagLife.tsx';
 import { MarkPhotos } from './MarkPhotos.tsx';
 import { useVisit, type VisitOutcome } from './useVisit.ts';
@@ -25,7 +27,8 @@ const figure = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ?
 
 /** All that is known of one control mark: what it is, what was found on the ground, how it has fitted, where it comes from. */
 export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
-  const { state, now } = useSite();
+  const { id, state, who, now } = useSite();
+  const papers = usePaper();
   const units = useUnits();
   const [noted, setNoted] = useState<string | null>(null);
   const { body } = mark.revision;
@@ -90,6 +93,17 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
       title={`Mark ${body.name}`}
       foot={
         <>
+          <Button
+            disabled={papers.progress !== null}
+            onClick={() =>
+              void papers.fetchPaper({
+                address: `/api/v1/sites/${id}/papers/controlCard`,
+                body: { at: now.toISOString(), by: who, timeZone: TIME_ZONE, mark: mark.id },
+              })
+            }
+          >
+            Card (PDF)
+          </Button>
           <Button onClick={onMoved}>Found moved…</Button>
           <Button look="primary" onClick={onRevise}>
             New revision…
@@ -97,6 +111,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
         </>
       }
     >
+      <PaperProgress papers={papers} />
       <div className="grid gap-x-8 gap-y-2 md:grid-cols-2">
         <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-1">
           {facts.map(([name, value]) => (

@@ -21,7 +21,8 @@ export interface IssuedSheet {
   readonly marks: readonly { readonly mark: string; readonly name: string }[];
 }
 
-const ENDINGS = ['pdf', 'xlsx', 'csv'] as const;
+/** The last one holds all of them, with the sketch, the control and the photos. */
+const ENDINGS = ['pdf', 'xlsx', 'csv', 'zip'] as const;
 
 /** Sheets as they were issued, the newest first, and what has happened to their marks since. */
 export function IssuedSheets({ sheets, away }: { readonly sheets: readonly IssuedSheet[] | null; readonly away: boolean }) {

@@ -1,0 +1,161 @@
+/** One page for one control mark: to find it, to know it, and to set it again when it is gone. */
+import { angleFromRadians, formatAngle, formatLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import { boardFor, north, scaleBar, scaleWords, type SceneItem } from '@idle-marker/paper';
+import type { ControlCard } from '@idle-marker/records';
+import { CONTROL_KIND, FIRMNESS, firmnessOf, LENGTH_DECIMALS, sheetClock, UNIT_ABBREVIATION, VISIT } from '@idle-marker/words';
+import { drawScene, finish, footPages, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write } from '../pdf/pdfPage.ts';
+
+export interface CardAsked {
+  readonly site: string;
+  readonly unit: LengthUnit;
+  readonly angleUnit: AngleUnit;
+  readonly axes: 'EN' | 'NE';
+  readonly siteZero: number | null;
+  readonly datum: string;
+  readonly timeZone: string;
+  readonly at: string;
+  readonly by: string;
+  /** Photos that can be printed, the newest first. */
+  readonly photos: readonly { readonly bytes: Buffer; readonly caption: string }[];
+}
+
+const PLAN_HEIGHT = 250;
+const PHOTO_HEIGHT = 170;
+
+export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promise<Buffer> {
+  const { body } = card.mark.revision;
+  const page = newDocument(`Control mark ${body.name}: ${asked.site}`);
+  const clock = sheetClock(asked.timeZone, null);
+  const unit = UNIT_ABBREVIATION[asked.unit];
+  const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS));
+  write(page, body.name, MARGIN, MARGIN, 'bold', 30, INKS.ink);
+  write(page, `Control mark · ${asked.site}`, MARGIN, MARGIN + 8, 'regular', 11, INKS.ink2, { width: widthOf(page), align: 'right' });
+  write(page, `Revision ${card.revision}, listed ${clock.day(card.listedAt)}`, MARGIN, MARGIN + 22, 'medium', 10, INKS.ink, {
+    width: widthOf(page),
+    align: 'right',
+  });
+  rule(page, MARGIN + 40, INKS.ink, 1.5);
+  const plan = [
+    ['East', length(body.e)],
+    ['North', length(body.n)],
+  ] as const;
+  const rows: readonly (readonly [string, string])[] = [
+    ...(asked.axes === 'EN' ? plan : [...plan].reverse()).map(([axis, text]) => [axis, `${text} ${unit}`] as const),
+    [
+      'Height',
+      body.z === null
+        ? 'none'
+        : `${length(body.z)} ${unit}${asked.siteZero === null ? '' : `, ${length(body.z - asked.siteZero)} against site zero`}${asked.datum ? `; counted from ${asked.datum}` : ''}`,
+    ],
+    ['How well', `plan ${body.sdHMm ?? '–'} mm, height ${body.sdZMm ?? '–'} mm (standard deviations)`],
+    ['What it is', `${CONTROL_KIND[body.kind]}${body.spot ? `; the point is ${body.spot}` : ''}; ${FIRMNESS[firmnessOf(body)]}`],
+    ['Condition', `${body.condition}${body.note ? `: ${body.note}` : ''}`],
+    ['Used for', [body.usePlan && 'plan', body.useHeight && 'height', body.forProof && 'proofs'].filter(Boolean).join(', ') || 'nothing'],
+    ['From', `${body.source || 'not noted'}${body.setBy ? `; set by ${body.setBy}` : ''}${body.setOn ? `, ${body.setOn}` : ''}`],
+    ['Last looked at', card.visits.length === 0 ? 'never noted' : `${VISIT[card.visits.at(-1)!.body.outcome]}, ${clock.day(card.visits.at(-1)!.at)}`],
+  ];
+  let y = MARGIN + 52;
+  for (const [name, text] of rows) {
+    write(page, name, MARGIN, y, 'medium', 10, INKS.ink2);
+    y += paragraph(page, text, MARGIN + 84, y, widthOf(page) - 84, 'regular', 10, INKS.ink) + 3;
+  }
+  y += 6;
+  if (body.e !== null && body.n !== null) {
+    const at = { e: body.e, n: body.n };
+    const frame = { x: MARGIN, y, w: widthOf(page), h: PLAN_HEIGHT };
+    const inner = { x: frame.x + 60, y: frame.y + 26, w: frame.w - 120, h: frame.h - 52 };
+    const board = boardFor([at, ...card.ties], inner, asked.unit);
+    const items: SceneItem[] = card.ties.flatMap((tie): SceneItem[] => {
+      const [x0, y0, x1, y1] = [board.x(at), board.y(at), board.x(tie), board.y(tie)];
+      const right = x1 >= x0;
+      return [
+        {
+          kind: 'path',
+          layer: 'dimensions',
+          points: [
+            [x0, y0],
+            [x1, y1],
+          ],
+          closed: false,
+          stroke: 'ink2',
+          width: 0.6,
+          dash: 3,
+        },
+        {
+          kind: 'path',
+          layer: 'marks',
+          points: square(x1, y1, 3),
+          closed: true,
+          stroke: 'ink',
+          width: 0.9,
+          ...(tie.what === 'mark' ? { fill: 'hub' as const } : { fill: 'paper' as const }),
+        },
+        {
+          kind: 'text',
+          layer: 'labels',
+          x: x1 + (right ? 6 : -6),
+          y: y1 + 3,
+          text: `${tie.name}  ${length(tie.distance)}`,
+          size: 8.5,
+          weight: 'medium',
+          ink: 'ink',
+          align: right ? 'start' : 'end',
+        },
+      ];
+    });
+    const name: SceneItem = {
+      kind: 'text',
+      layer: 'labels',
+      x: board.x(at),
+      y: board.y(at) - 9,
+      text: body.name,
+      size: 11,
+      weight: 'bold',
+      ink: 'ink',
+      align: 'middle',
+    };
+    const itself: SceneItem = { kind: 'path', layer: 'marks', points: square(board.x(at), board.y(at), 4), closed: true, stroke: 'ink', fill: 'ink', width: 1 };
+    drawScene(page, {
+      items: [...items, itself, name, ...north(MARGIN + frame.w - 12, y + 6), ...scaleBar(MARGIN + frame.w - 6, y + PLAN_HEIGHT - 6, board, asked.unit)],
+    });
+    page.rect(frame.x, frame.y, frame.w, frame.h).lineWidth(0.75).strokeColor(INKS.ink).stroke();
+    write(page, scaleWords(board.scale, asked.unit), MARGIN + 6, y + PLAN_HEIGHT - 14, 'regular', 8, INKS.ink2);
+    y += PLAN_HEIGHT + 8;
+    const tie = (text: string, x: number, width: number, right: boolean, bold = false) =>
+      write(page, text, x, y, bold ? 'bold' : 'regular', 9, INKS.ink, { width, align: right ? 'right' : 'left' });
+    const line = (cells: readonly [string, string, string, string], bold = false) => {
+      tie(cells[0], MARGIN, 160, false, bold);
+      tie(cells[1], MARGIN + 160, 90, true, bold);
+      tie(cells[2], MARGIN + 260, 110, true, bold);
+      tie(cells[3], MARGIN + 380, 90, true, bold);
+      y += 13;
+    };
+    line(['To', `Level, ${unit}`, 'Azimuth', `Rise, ${unit}`], true);
+    for (const each of card.ties)
+      line([
+        `${each.name}${each.what === 'mark' ? ' (a stake)' : ''}`,
+        length(each.distance),
+        asked.angleUnit === 'dms' ? formatAngle(each.azimuth, 'dms', 0) : angleFromRadians(each.azimuth, asked.angleUnit).toFixed(4),
+        length(each.rise),
+      ]);
+    if (card.ties.length === 0) y += paragraph(page, 'Nothing stands near enough to tie it to.', MARGIN, y, widthOf(page), 'regular', 9, INKS.ink2);
+    y += 6;
+  }
+  let x = MARGIN;
+  for (const { bytes, caption } of asked.photos) {
+    const width = (widthOf(page) - 10) / 2;
+    if (y + PHOTO_HEIGHT > page.page.height - MARGIN - 30) break;
+    page.image(bytes, x, y, { fit: [width, PHOTO_HEIGHT - 14] });
+    if (caption) write(page, caption, x, y + PHOTO_HEIGHT - 12, 'regular', 8, INKS.ink2);
+    x += width + 10;
+  }
+  footPages(page, `Printed ${clock.day(asked.at)} by ${asked.by}. Look whether the list has a newer revision before you use it.`, '');
+  return finish(page);
+}
+
+const square = (x: number, y: number, half: number): readonly (readonly [number, number])[] => [
+  [x - half, y - half],
+  [x + half, y - half],
+  [x + half, y + half],
+  [x - half, y + half],
+];

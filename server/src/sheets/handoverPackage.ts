@@ -1,0 +1,52 @@
+/** All that a contractor starts from in one file: the sheet, its sketch, the control that it hangs on, and the photos of its marks. */
+import { zipSync, type Zippable } from 'fflate';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { controlCsv } from '@idle-marker/formats';
+import { fileWord, SKETCH_OPTIONS } from '@idle-marker/paper';
+import type { NumberedSheet, SiteState } from '@idle-marker/records';
+import { query } from '../database/query.ts';
+import { sketchPdf } from '../papers/sketchPdf.ts';
+import type { Progress } from '../pdf/pdfPage.ts';
+import { sheetCsv } from './sheetCsv.ts';
+import { sheetPdf } from './sheetPdf.ts';
+import { sheetXlsx } from './sheetXlsx.ts';
+
+export interface SheetSource {
+  readonly em: EntityManager;
+  readonly site: string;
+  readonly state: SiteState;
+  readonly notices: readonly string[];
+}
+
+const ENDING: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
+/** More photos than this are looked at on the site itself. */
+const MOST_PHOTOS = 200;
+
+export async function handoverPackage(sheet: NumberedSheet, { em, site, state, notices }: SheetSource, progress: Progress): Promise<Buffer> {
+  const name = `cut-sheet-${sheet.number}-revision-${sheet.revision}`;
+  const text = (content: string) => new TextEncoder().encode(content);
+  const used = new Set(sheet.stations.flatMap((station) => station.marks));
+  const files: Zippable = {
+    [`${name}.pdf`]: await sheetPdf(sheet, { notices, progress }),
+    [`${name}.csv`]: text(sheetCsv(sheet)),
+    [`${name}.xlsx`]: await sheetXlsx(sheet, notices),
+    'sketch.pdf': await sketchPdf(sheet, { ...SKETCH_OPTIONS, paper: sheet.lengthUnit === 'metre' ? 'A3' : 'tabloid' }),
+    // As it stands now; the sheet says which of it was used.
+    'control.csv': text(
+      controlCsv(
+        state.control.map((mark) => mark.revision.body).filter((body) => used.has(body.name)),
+        sheet.lengthUnit,
+      ),
+    ),
+  };
+  const photos = sheet.rows.flatMap((row) => (state.photos.get(row.mark) ?? []).map((photo, i) => ({ photo, name: `${fileWord(row.name)}-${i + 1}` })));
+  for (const { photo, name: photoName } of photos.slice(0, MOST_PHOTOS)) {
+    const [image] = await query<{ mediaType: string; bytes: Buffer }>(em, 'select media_type as "mediaType", bytes from image where id = ? and site_id = ?', [
+      photo.body.image,
+      site,
+    ]);
+    // Pictures are compressed as they are.
+    if (image) files[`photos/${photoName}.${ENDING[image.mediaType] ?? 'bin'}`] = [image.bytes, { level: 0 }];
+  }
+  return Buffer.from(zipSync(files));
+}
