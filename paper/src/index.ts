@@ -27,4 +27,5 @@ export {
   type SketchResult,
 } from './sketch.ts';
 export { planScene, READING_HEIGHT, READING_WIDTH, sectionScene, type ReadingDrawn } from './readingScene.ts';
+export { placeLabel, Taken } from './labels.ts';
 export { fileWord } from './fileWord.ts';

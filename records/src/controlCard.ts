@@ -24,6 +24,9 @@ export interface ControlCard {
 }
 
 const MOST_TIES = 6;
+const MOST_STAKES = 2;
+/** Ties are so far from each other at least. */
+const APART: Metres = 5;
 /** Ties nearer than this are no help, and marks farther off than that are no ties. */
 const [NEAREST, FARTHEST]: readonly [Metres, Metres] = [0.5, 150];
 
@@ -49,7 +52,11 @@ export function controlCard(state: SiteState, id: string): ControlCard | null {
   });
   const byDistance = (ties: readonly Tie[]) => [...ties].sort((a, b) => a.distance - b.distance);
   // Other control lasts longer than stakes do.
-  const ties = [...byDistance(control).slice(0, MOST_TIES - 2), ...byDistance(set).slice(0, 2)];
+  const ties = byDistance(control).slice(0, MOST_TIES - MOST_STAKES);
+  for (const stake of byDistance(set)) {
+    // Two stakes of one corner tell no more than one of them.
+    if (ties.length < MOST_TIES && !ties.some((tie) => planDistance(tie, stake) < APART)) ties.push(stake);
+  }
   return {
     mark,
     revision: mark.revisions.length,

@@ -1,9 +1,9 @@
 /** One page for one control mark: to find it, to know it, and to set it again when it is gone. */
 import { angleFromRadians, formatAngle, formatLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
-import { boardFor, north, scaleBar, scaleWords, type SceneItem } from '@idle-marker/paper';
+import { boardFor, north, placeLabel, scaleBar, scaleWords, Taken, type SceneItem } from '@idle-marker/paper';
 import type { ControlCard } from '@idle-marker/records';
 import { CONTROL_KIND, FIRMNESS, firmnessOf, LENGTH_DECIMALS, sheetClock, UNIT_ABBREVIATION, VISIT } from '@idle-marker/words';
-import { drawScene, finish, footPages, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write } from '../pdf/pdfPage.ts';
+import { drawScene, finish, footPages, INKS, MARGIN, newDocument, paragraph, rule, widthOf, widthOfText, write } from '../pdf/pdfPage.ts';
 
 export interface CardAsked {
   readonly site: string;
@@ -20,6 +20,7 @@ export interface CardAsked {
 }
 
 const PLAN_HEIGHT = 250;
+const TIE_SIZE = 8.5;
 const PHOTO_HEIGHT = 170;
 
 export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promise<Buffer> {
@@ -65,15 +66,32 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
     const frame = { x: MARGIN, y, w: widthOf(page), h: PLAN_HEIGHT };
     const inner = { x: frame.x + 60, y: frame.y + 26, w: frame.w - 120, h: frame.h - 52 };
     const board = boardFor([at, ...card.ties], inner, asked.unit);
+    const taken = new Taken();
+    taken.add({ x: board.x(at) - 22, y: board.y(at) - 22, w: 44, h: 28 });
+    for (const tie of card.ties)
+      taken.addLine([
+        [board.x(at), board.y(at)],
+        [board.x(tie), board.y(tie)],
+      ]);
     const items: SceneItem[] = card.ties.flatMap((tie): SceneItem[] => {
-      const [x0, y0, x1, y1] = [board.x(at), board.y(at), board.x(tie), board.y(tie)];
-      const right = x1 >= x0;
+      const [x1, y1] = [board.x(tie), board.y(tie)];
+      const text = `${tie.name}  ${length(tie.distance)}`;
+      const placed = placeLabel(
+        x1,
+        y1,
+        widthOfText(page, text, 'medium', TIE_SIZE) + 2,
+        TIE_SIZE + 2,
+        taken,
+        frame,
+        Math.atan2(y1 - board.y(at), x1 - board.x(at)),
+      );
+      if (placed) taken.add(placed.box);
       return [
         {
           kind: 'path',
           layer: 'dimensions',
           points: [
-            [x0, y0],
+            [board.x(at), board.y(at)],
             [x1, y1],
           ],
           closed: false,
@@ -81,26 +99,22 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
           width: 0.6,
           dash: 3,
         },
-        {
-          kind: 'path',
-          layer: 'marks',
-          points: square(x1, y1, 3),
-          closed: true,
-          stroke: 'ink',
-          width: 0.9,
-          ...(tie.what === 'mark' ? { fill: 'hub' as const } : { fill: 'paper' as const }),
-        },
-        {
-          kind: 'text',
-          layer: 'labels',
-          x: x1 + (right ? 6 : -6),
-          y: y1 + 3,
-          text: `${tie.name}  ${length(tie.distance)}`,
-          size: 8.5,
-          weight: 'medium',
-          ink: 'ink',
-          align: right ? 'start' : 'end',
-        },
+        { kind: 'path', layer: 'marks', points: square(x1, y1, 3), closed: true, stroke: 'ink', width: 0.9, fill: tie.what === 'mark' ? 'hub' : 'paper' },
+        ...(placed
+          ? [
+              {
+                kind: 'text',
+                layer: 'labels',
+                x: placed.box.x + 1,
+                y: placed.box.y + TIE_SIZE,
+                text,
+                size: TIE_SIZE,
+                weight: 'medium',
+                ink: 'ink',
+                align: 'start',
+              } as const,
+            ]
+          : []),
       ];
     });
     const name: SceneItem = {
