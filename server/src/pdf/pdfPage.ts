@@ -46,17 +46,30 @@ const LEADING = 1.2;
 /** Width in points of a text in one line. */
 export const widthOfText = (page: Page, text: string, font: Font, size: number): number => widthOfPrinted(page, printable(text), font, size);
 
+/** Widths at a size of one point, by font and text: the fonts are the same in every paper, and widths grow with the size. */
+const widths = new Map<string, number>();
+const MOST_WIDTHS = 50_000;
+
 function widthOfPrinted(page: Page, line: string, font: Font, size: number): number {
-  return runsOf(line).reduce(
-    (sum, run) =>
-      sum +
-      page
-        .font(fontName(font, run.font))
-        .fontSize(size)
-        .widthOfString(run.text, run.turned ? { features: [] } : {}),
-    0,
-  );
+  const key = `${font} ${line}`;
+  let width = widths.get(key);
+  if (width === undefined) {
+    width = runsOf(line).reduce(
+      (sum, run) =>
+        sum +
+        page
+          .font(fontName(font, run.font))
+          .fontSize(MEASURED_AT)
+          .widthOfString(run.text, run.turned ? { features: [] } : {}) /
+          MEASURED_AT,
+      0,
+    );
+    if (widths.size >= MOST_WIDTHS) widths.clear();
+    widths.set(key, width);
+  }
+  return width * size;
 }
+const MEASURED_AT = 100;
 
 export const measureOn =
   (page: Page): Measure =>
