@@ -8,7 +8,7 @@ const MAY_USE = {
   formats: ['core'],
   words: ['core', 'formats'],
   contract: ['core', 'words'],
-  records: ['core', 'words', 'contract'],
+  records: ['core', 'words', 'contract', 'formats'],
   paper: ['core', 'words', 'contract', 'records', 'formats'],
   cli: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
   server: ['core', 'words', 'contract', 'formats', 'records', 'paper'],

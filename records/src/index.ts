@@ -35,7 +35,7 @@ export { sheetNotices, type SheetNotice, type SheetTrouble } from './sheetNotice
 export { crewView, type CrewAsked, type CrewMark, type CrewView } from './crewView.ts';
 export { pointsToFind, type PointToFind } from './tapeBack.ts';
 export { controlElsewhere, factsOfRaw, rawSightsOf, stationOfRaw, type OtherPlace, type SaidBody } from './rawSights.ts';
-export { exportedLines, exportedPoints, exportedSetups, type ExportedPoint } from './siteExport.ts';
+export { exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
 export { dayBook, daysOf, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';
 export { activityTimes, dayOf, type Activity, type ActivityTime } from './diary.ts';
 export { closingOf, type Closing, type ClosingItem } from './closing.ts';

@@ -1,41 +1,24 @@
 /** A site's points, lines and sights for other programs. */
-import { angleFromRadians, type Metres, type TrustResult } from '@idle-marker/core';
+import { angleFromRadians, type TrustResult } from '@idle-marker/core';
+import type { SitePoint } from '@idle-marker/formats';
 import { MEANING, STANDING } from '@idle-marker/words';
 import { readingOf } from './observations.ts';
 import { isOutline } from './packagePlans.ts';
 import { rawSightsOf } from './rawSights.ts';
 import { decidedSolution, markKey, type SiteState } from './state.ts';
 
-export interface ExportedPoint {
-  readonly name: string;
-  readonly group: 'control' | 'marks' | 'planned' | 'stations' | 'asBuilt';
-  readonly code: string;
-  readonly note: string;
-  readonly e: Metres;
-  readonly n: Metres;
-  readonly z: Metres | null;
-  readonly designZ: Metres | null;
-  readonly offset: Metres | null;
-  readonly cutFill: Metres | null;
-  readonly dEMm: number | null;
-  readonly dNMm: number | null;
-  readonly station: string;
-  readonly standing: string;
-  readonly at: string;
-}
-
 const NOTHING = { code: '', note: '', z: null, designZ: null, offset: null, cutFill: null, dEMm: null, dNMm: null, station: '', standing: '' } as const;
 
 /** Control with a place, marks as set, marks still to be set, stations and things measured; in that order, each by name within its kind. */
-export function exportedPoints(state: SiteState, trust: TrustResult): ExportedPoint[] {
+export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[] {
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
   const stationOf = (solution: string) => decidedSolution(state, solution)?.fact.body.name ?? '';
-  const control = state.control.flatMap(({ revision: { at, body } }): ExportedPoint[] =>
+  const control = state.control.flatMap(({ revision: { at, body } }): SitePoint[] =>
     body.e === null || body.n === null ? [] : [{ ...NOTHING, name: body.name, group: 'control', note: body.note, e: body.e, n: body.n, z: body.z, at }],
   );
   const work = state.packages.flatMap((each) => {
     const root = state.packageRoots.get(each.id)!;
-    return each.body.plans.map((plan): ExportedPoint => {
+    return each.body.plans.map((plan): SitePoint => {
       const mark = state.marks.get(markKey(root, plan.key));
       const to = `${plan.corner}, ${MEANING[plan.meaning]}`;
       const shared = { ...NOTHING, name: plan.name, code: each.body.name, note: to, designZ: plan.designZ, offset: plan.offset };
@@ -60,11 +43,11 @@ export function exportedPoints(state: SiteState, trust: TrustResult): ExportedPo
   });
   const stations = state.accepted
     .filter(({ withdrawn }) => !withdrawn)
-    .map(({ fact, decision }): ExportedPoint => {
+    .map(({ fact, decision }): SitePoint => {
       const { e, n, z } = fact.body.result;
       return { ...NOTHING, name: fact.body.name, group: 'stations', note: decision.body.verdict, e, n, z, at: decision.at };
     });
-  const asBuilt = state.asBuilt.map(({ at, body }): ExportedPoint => ({
+  const asBuilt = state.asBuilt.map(({ at, body }): SitePoint => ({
     ...NOTHING,
     name: body.name,
     group: 'asBuilt',

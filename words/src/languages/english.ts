@@ -1,3 +1,4 @@
+import { HEIGHT_REFERENCE, MEANING } from '../vocabulary.ts';
 import type { CrewWords } from './crewWords.ts';
 
 export const ENGLISH: CrewWords = {
@@ -12,21 +13,8 @@ export const ENGLISH: CrewWords = {
     design: 'design',
     station: 'station',
     centreline: 'centreline',
-    outsideFace: 'outside face',
-    insideFace: 'inside face',
-    wallCentre: 'centre of wall',
-    gridLine: 'grid line',
-    waterLine: 'water line',
-    centre: 'centre',
-    edge: 'edge',
-    finishedFloor: 'finished floor',
-    topOfWall: 'top of wall',
-    underside: 'underside',
-    invert: 'invert',
-    topOfKerb: 'top of kerb',
-    subgrade: 'subgrade',
-    surface: 'design surface',
-    string: 'line named on the stake',
+    ...MEANING,
+    ...HEIGHT_REFERENCE,
     face: 'face of kerb',
     back: 'back of kerb',
     flowLine: 'flow line',
