@@ -12,7 +12,7 @@ const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['design', /^New package…/],
   ['design', /^Change…/],
   ['station', /^Note an event…/],
-  ['station', /^A height was wrong…/],
+  ['station', /^An entry was wrong…/],
   ['station', /^Measure a control mark/],
   ['station', /^Close the station…/],
   ['mark', /^Signs and lights/],

@@ -55,6 +55,20 @@ function targetName(state: SiteState, target: FactBody<'sight'>['target']): stri
   }
 }
 
+function correctionSaid(body: FactBody<'correction'>, length: (metres: number) => string, station: (id: string) => string): string {
+  const sights = `${body.sights.length} ${body.sights.length === 1 ? 'sight' : 'sights'}`;
+  switch (body.what) {
+    case 'targetHeight':
+      return `target height of ${sights} corrected to ${length(body.value)}`;
+    case 'prismConstant':
+      return `prism constant of ${sights} corrected to ${formatSigned(body.value * 1000, 1)} mm`;
+    case 'station':
+      return `${sights} found to have been taken from ${station(body.station)}`;
+    case 'instrumentHeight':
+      return `instrument height corrected to ${length(body.value)}`;
+  }
+}
+
 /** A set-up, a control mark or a stake. */
 const photographed = (state: SiteState, id: string): string =>
   state.occupations.find((each) => each.id === id)?.body.name ?? state.control.find((each) => each.id === id)?.revision.body.name ?? setName(state, id);
@@ -167,7 +181,7 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'correction':
       return {
         topic: 'station',
-        text: `${occupation(fact.body.occupation)}: ${fact.body.what === 'targetHeight' ? `target height of ${fact.body.sights.length} sights` : 'instrument height'} corrected to ${length(fact.body.value)}: ${fact.body.reason}`,
+        text: `${occupation(fact.body.occupation)}: ${correctionSaid(fact.body, length, solution)}: ${fact.body.reason}`,
       };
     case 'visit': {
       const { outcome, labelRead, note } = fact.body;

@@ -1,28 +1,43 @@
 /**
- * A height that was entered wrongly, put right afterwards: a target height for a range of sights, or the height of the
- * instrument. What was read stays; every mark that it concerns is computed again, and both figures are kept.
+ * Something that was entered wrongly, put right afterwards: the target height or the prism constant of a range of sights, the
+ * station that they were taken from, or the height of the instrument. What was read stays; every mark that it concerns is
+ * computed again, and both figures are kept.
  */
 import { measurePoint, reduceReading, type Metres, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import { stationDraft } from './stationDraft.ts';
 import { pairedEffects } from './paired.ts';
-import type { AcceptedSolution, SiteState } from './state.ts';
+import { siteState, type AcceptedSolution, type SiteState } from './state.ts';
 
-export type Correction = Pick<FactBody<'correction'>, 'what' | 'occupation' | 'sights' | 'value'>;
+type Unreasoned<Body> = Body extends { readonly reason: string } ? Omit<Body, 'reason'> : never;
+export type Correction = Unreasoned<FactBody<'correction'>>;
 type Effect = FactBody<'finding'>['effects'][number];
 
 const MM = 1000;
 
+/** A height that was entered wrongly leaves the plan where it is. */
+const concernsPlan = ({ what }: Pick<Correction, 'what'>): boolean => what === 'prismConstant' || what === 'station';
+
+/** Sights that can be said to have been taken from another station: those that no station and no proof was made with. */
+export const canBeRehung = ({ body }: Fact<'sight'>): boolean => ['mark', 'driven', 'ground', 'spot', 'asBuilt'].includes(body.purpose);
+
+const uncorrected = new WeakMap<SiteState, SiteState>();
+
+/** The site as it was entered, without any correction. */
+function asEntered(state: SiteState): SiteState {
+  const known = uncorrected.get(state);
+  if (known) return known;
+  const entered = siteState(state.timeline.filter((fact) => fact.type !== 'correction'));
+  uncorrected.set(state, entered);
+  return entered;
+}
+
 /** The site as it would be with the correction in it. */
-function corrected(state: SiteState, { what, occupation, sights, value }: Correction): SiteState {
-  if (what === 'instrumentHeight') {
-    const occupations = state.occupations.map((each) => (each.id === occupation ? { ...each, body: { ...each.body, instrumentHeight: value } } : each));
-    return { ...state, occupations };
-  }
-  const chosen = new Set(sights);
-  const changed = new Map([...state.sights].map(([id, sight]) => [id, chosen.has(id) ? { ...sight, body: { ...sight.body, targetHeight: value } } : sight]));
-  return { ...state, sights: changed };
+function corrected(state: SiteState, correction: Correction): SiteState {
+  const last = state.timeline.at(-1)!;
+  const fact: Fact<'correction'> = { ...last, id: 'correction', seq: last.seq + 1, type: 'correction', body: { ...correction, reason: '' } };
+  return siteState([...state.timeline, fact]);
 }
 
 /** The station of a solution from the sights that it used, with the same uses; null when they give none any more. */
@@ -30,56 +45,131 @@ function solvedAgain(state: SiteState, solution: AcceptedSolution): Station | nu
   const occupation = state.occupations.find((each) => each.id === solution.occupation.id);
   if (!occupation) return null;
   const uses = new Map(solution.fact.body.uses.map((use) => [use.sight, use]));
+  // A station keeps the revisions that it used: what the list says today is another question.
+  const revisions = new Map(solution.fact.body.uses.map((use) => [use.control, use.revision]));
+  const control = state.control.map((each) => ({ ...each, revision: each.revisions.find(({ id }) => id === revisions.get(each.id)) ?? each.revision }));
   const unused = { plan: false, height: false };
   const flags = Object.fromEntries([...state.sights.keys()].map((id) => [id, uses.get(id) ?? unused]));
-  const outcome = stationDraft(state, occupation, flags, { freeScale: (solution.fact.body.result.scale ?? null) !== null }).outcome;
+  const outcome = stationDraft({ ...state, control }, occupation, flags, { freeScale: (solution.fact.body.result.scale ?? null) !== null }).outcome;
   if (!outcome?.ok) return null;
   const { result } = outcome.value;
   return { ...result, z: result.height?.z ?? null, sdTrunnionZ: result.height?.sdTrunnionZ ?? null };
 }
 
-/** The height at the foot of the target of a sight, from a station. */
-function heightFrom(state: SiteState, solution: AcceptedSolution, station: Station, sight: Fact<'sight'>): Metres | null {
+/** The foot of the target of a sight, from a station. */
+function footFrom(state: SiteState, solution: AcceptedSolution, station: Station, sight: Fact<'sight'>) {
   const occupation = state.occupations.find((each) => each.id === solution.occupation.id) ?? solution.occupation;
   const reduced = reduceReading(readingOf(sight.body), precisionOf(occupation.body), reductionFrom(state, solution));
-  return measurePoint(station, setupOf(occupation.body), reduced)?.z ?? null;
+  return measurePoint(station, setupOf(occupation.body), reduced);
 }
 
-/** Sights that the height of a mark comes from: the one it was set by, and the one to its driven hub. */
-function heightSight(state: SiteState, mark: Fact<'mark'>): Fact<'sight'> | null {
+/** The sight that the height of a mark comes from: the one to its driven hub, or the one it was set by. */
+function heightSight(state: SiteState, mark: Fact<'mark'>): string {
   const to = [...state.sights.values()].filter(
     ({ body }) => body.purpose === 'driven' && body.target.kind === 'plan' && body.target.package === mark.body.package && body.target.key === mark.body.key,
   );
-  return to.at(-1) ?? state.sights.get(mark.body.sight) ?? null;
+  return to.at(-1)?.id ?? mark.body.sight;
 }
 
-/** By how much the height of each mark set from the placing changes; null where that can't be told. Marks that stay are not listed. */
+interface Footing {
+  readonly state: SiteState;
+  readonly solution: AcceptedSolution;
+  /** Null where the sights give none. */
+  readonly station: Station | null;
+}
+
+interface Place {
+  readonly plan: { readonly e: Metres; readonly n: Metres } | null;
+  readonly height: Metres | null;
+}
+
+function placeOn({ state, solution, station }: Footing, mark: Fact<'mark'>, heightFrom: string): Place {
+  const from = (id: string) => {
+    const sight = state.sights.get(id);
+    return sight && station ? footFrom(state, solution, station, sight) : null;
+  };
+  return { plan: from(mark.body.sight), height: from(heightFrom)?.z ?? null };
+}
+
+const tenth = (metres: Metres): number => Math.round(metres * MM * 10) / 10;
+
+/** By how much one mark changes; nothing where it stays. */
+function effectOn(mark: Fact<'mark'>, parts: { readonly plan: boolean }, was: Place, is: Place): Effect[] {
+  const planMm = parts.plan && was.plan && is.plan ? tenth(Math.hypot(is.plan.e - was.plan.e, is.plan.n - was.plan.n)) : null;
+  const heightMm = was.height === null || is.height === null ? null : tenth(is.height - was.height);
+  const effect = { mark: mark.id, planMm, heightMm };
+  const stays = (planMm ?? 0) === 0 && (heightMm ?? 0) === 0;
+  return stays && !isUntold(mark, effect, parts) ? [] : [effect];
+}
+
+/** Whether a part that the mark needs could not be computed again. */
+export const isUntold = ({ body }: Fact<'mark'>, effect: Effect, parts: { readonly plan: boolean }): boolean =>
+  (parts.plan && body.needs.plan && effect.planMm === null) || (body.needs.height && effect.heightMm === null);
+
+/**
+ * By how much marks change against what they were set with once all corrections so far and this one are in, in plan (a
+ * distance) and in height (positive: higher than was thought), millimetres; null where that can't be told, and in plan where
+ * nothing that was corrected has to do with it. Told are the marks of the placing that it is for; those that stay are not listed.
+ */
 export function effectsOfCorrection(state: SiteState, correction: Correction): Effect[] {
+  const before = asEntered(state);
   const after = corrected(state, correction);
-  const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough');
-  const paired = state.paired.filter((each) => !each.withdrawn && each.occupation.id === correction.occupation);
-  const stations = state.accepted
+  const parts = partsOfCorrections(state, correction);
+  const now = new Map([...after.marks.values()].map((mark) => [mark.id, mark]));
+  const again = new Map<string, Footing>();
+  const footingOf = (id: string): Footing | null => {
+    const solution = after.accepted.find((each) => each.fact.id === id);
+    if (!solution) return null;
+    const known = again.get(id) ?? { state: after, solution, station: solvedAgain(after, solution) };
+    again.set(id, known);
+    return known;
+  };
+  const stations = before.accepted
     .filter((each) => !each.withdrawn && each.occupation.id === correction.occupation)
     .flatMap((solution) => {
-      const again = solvedAgain(after, solution);
-      const before = stationOfSolution(solution.fact.body.result);
-      return marks
-        .filter((mark) => mark.body.solution === solution.fact.id)
-        .flatMap((mark): Effect[] => {
-          const sight = heightSight(state, mark);
-          const then = sight && after.sights.get(sight.id);
-          const was = sight && heightFrom(state, solution, before, sight);
-          const is = then && again ? heightFrom(after, solution, again, then) : null;
-          if (was === null || is === null) return mark.body.needs.height ? [{ mark: mark.id, planMm: null, heightMm: null }] : [];
-          const heightMm = Math.round((is - was) * MM * 10) / 10;
-          return heightMm === 0 ? [] : [{ mark: mark.id, planMm: null, heightMm }];
+      const kept = { state: before, solution, station: stationOfSolution(solution.fact.body.result) };
+      return [...before.marks.values()]
+        .filter((mark) => mark.body.solution === solution.fact.id && mark.body.state !== 'rough' && now.has(mark.id))
+        .flatMap((mark) => {
+          const height = heightSight(before, mark);
+          const was = placeOn(kept, mark, height);
+          const footing = footingOf(now.get(mark.id)!.body.solution);
+          if (!footing) return effectOn(mark, parts, was, { plan: null, height: null });
+          const is = placeOn(footing, mark, height);
+          // A hub that was driven later, and from where it was kept to be, has its height from there.
+          const elsewhere = after.sights.get(height)?.body.occupation !== footing.solution.occupation.id;
+          return effectOn(mark, parts, was, elsewhere ? { ...is, height: was.height } : is);
         });
     });
-  return [...stations, ...paired.flatMap((each) => pairedEffects(state, after, each, null)).filter(({ heightMm }) => heightMm !== 0)];
+  const paired = before.paired.filter((each) => !each.withdrawn && each.occupation.id === correction.occupation);
+  // The plan of these comes from the receiver, whatever the prism.
+  const fromPairs = paired.flatMap((each) => pairedEffects(before, after, each, null)).filter(({ heightMm }) => heightMm !== 0);
+  return [...stations, ...fromPairs.map((effect) => (parts.plan ? { ...effect, planMm: 0 } : effect))];
 }
 
-/** Latest recomputed height of a mark as a change of what it was set with, millimetres; null when it was never recomputed. */
-export function recomputedHeight(state: SiteState, mark: string): number | null {
+/** The finding on the same placing that one more correction takes the place of; null for the first. */
+export function recomputedBefore(state: SiteState, occupation: string): Fact<'finding'> | null {
+  const here = new Set(state.accepted.filter((each) => each.occupation.id === occupation).map((each) => each.fact.id));
+  for (const each of state.paired) if (each.occupation.id === occupation) here.add(each.solution.id);
+  const marks = new Set(state.timeline.flatMap((fact) => (fact.type === 'mark' && here.has(fact.body.solution) ? [fact.id] : [])));
+  return state.findings.findLast(({ body }) => body.cause === 'recomputed' && body.effects.some(({ mark }) => marks.has(mark))) ?? null;
+}
+
+/** What one correction and those before it on its placing may change. */
+export const partsOfCorrections = (state: SiteState, correction: Correction): { readonly plan: boolean; readonly height: boolean } => ({
+  plan: [correction, ...state.corrections.map(({ body }) => body)].some((each) => each.occupation === correction.occupation && concernsPlan(each)),
+  height: true,
+});
+
+/** Things measured as they stand with sights that a correction is for: their figures stay as they were found. */
+export function measuredWith(state: SiteState, { what, occupation, sights }: Correction): Fact<'asBuilt'>[] {
+  const chosen = new Set(sights);
+  const ofOccupation = (id: string) => state.sights.get(id)?.body.occupation === occupation;
+  return state.asBuilt.filter(({ body }) => body.sights.some((id) => (what === 'instrumentHeight' ? ofOccupation(id) : chosen.has(id))));
+}
+
+/** How a mark was computed again last, as a change of what it was set with; null when it never was. */
+export function recomputed(state: SiteState, mark: string): Effect | null {
   const finding = state.findings.findLast((each) => each.body.cause === 'recomputed' && each.body.effects.some((effect) => effect.mark === mark));
-  return finding?.body.effects.find((effect) => effect.mark === mark)?.heightMm ?? null;
+  return finding?.body.effects.find((effect) => effect.mark === mark) ?? null;
 }

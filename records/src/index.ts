@@ -96,7 +96,7 @@ export {
 } from './keepClear.ts';
 export { pairTolerance, setPairs, type SetPair } from './setPairs.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
-export { effectsOfCorrection, recomputedHeight, type Correction } from './correcting.ts';
+export { canBeRehung, effectsOfCorrection, isUntold, measuredWith, partsOfCorrections, recomputed, recomputedBefore, type Correction } from './correcting.ts';
 export {
   axisOf,
   fitOf,

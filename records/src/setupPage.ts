@@ -47,8 +47,9 @@ export function factsOfOccupation(state: SiteState, occupation: string): AnyFact
       case 'solution':
       case 'event':
       case 'close':
-      case 'correction':
         return fact.body.occupation === occupation;
+      case 'correction':
+        return fact.body.occupation === occupation || (fact.body.what === 'station' && solutions.has(fact.body.station));
       case 'decision':
       case 'proof':
       case 'mark':

@@ -71,6 +71,8 @@ export interface SiteState {
   readonly packageRoots: ReadonlyMap<string, string>;
   /** Marks in force by `markKey`. */
   readonly marks: ReadonlyMap<string, Fact<'mark'>>;
+  /** The station that marks were really set from, by the fact of the mark, where it was corrected afterwards. */
+  readonly rehung: ReadonlyMap<string, string>;
   /** Things as they were measured, in force, in the order of the site. */
   readonly asBuilt: readonly Fact<'asBuilt'>[];
   /** What was done for safety and for the equipment. */
@@ -104,6 +106,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
   const settings = standing('site').at(-1)?.body;
   if (!settings) throw new NoSiteError('no fact of type site');
   const corrections = standing('correction');
+  const rehung = stationsCorrected(of('mark'), corrections);
   const occupations = correctedOccupations(standing('occupation'), corrections);
   const pairings = standing('pairing');
   const all = decided(of('solution'), standing('decision'), occupations, withdrawn);
@@ -113,7 +116,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     members: standing('member'),
     control: controlMarks(standing('control')),
     occupations,
-    sights: correctedSights(of('sight'), corrections),
+    sights: correctedSights(of('sight'), corrections, of('solution')),
     accepted: solutions.filter((each) => each.decision.body.verdict !== 'refused'),
     refused: solutions.filter((each) => each.decision.body.verdict === 'refused'),
     paired: all.flatMap(({ fact, ...rest }) => {
@@ -162,7 +165,11 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     ),
     packages: latestPackages(standing('package')),
     packageRoots: packageRoots(of('package')),
-    marks: marksInForce(standing('mark'), standing('package')),
+    marks: marksInForce(
+      standing('mark').map((mark) => (rehung.has(mark.id) ? { ...mark, body: { ...mark.body, solution: rehung.get(mark.id)! } } : mark)),
+      standing('package'),
+    ),
+    rehung,
     asBuilt: notSuperseded(standing('asBuilt')),
     care: standing('care'),
     reports: reportsInForce(standing('report'), standing('resight')),
@@ -223,17 +230,49 @@ function inForceByName<T extends { readonly body: { readonly retired: boolean } 
   return [...latest.values()].filter((each) => !each.body.retired).sort((one, other) => compareNames(nameOf(one), nameOf(other)));
 }
 
+/** What a correction puts in the place of what was entered with a sight. */
+function correctedEntry(body: FactBody<'correction'>, occupationOf: (solution: string) => string | undefined): Partial<FactBody<'sight'>> {
+  switch (body.what) {
+    case 'targetHeight':
+      return { targetHeight: body.value };
+    case 'prismConstant':
+      return { prismConstantMm: Math.round(body.value * 1e5) / 100 };
+    case 'station': {
+      const occupation = occupationOf(body.station);
+      return occupation === undefined ? {} : { occupation };
+    }
+    case 'instrumentHeight':
+      return {};
+  }
+}
+
 /** What was entered with a sight is put right by a later entry; what was read stays as it was read. */
-function correctedSights(sights: readonly Fact<'sight'>[], corrections: readonly Fact<'correction'>[]): Map<string, Fact<'sight'>> {
+function correctedSights(
+  sights: readonly Fact<'sight'>[],
+  corrections: readonly Fact<'correction'>[],
+  solutions: readonly Fact<'solution'>[],
+): Map<string, Fact<'sight'>> {
   const found = new Map(sights.map((sight) => [sight.id, sight]));
+  const occupations = new Map(solutions.map((solution) => [solution.id, solution.body.occupation]));
   for (const { body } of corrections) {
-    if (body.what !== 'targetHeight') continue;
+    const entry = correctedEntry(body, (solution) => occupations.get(solution));
     for (const id of body.sights) {
       const sight = found.get(id);
-      if (sight) found.set(id, { ...sight, body: { ...sight.body, targetHeight: body.value } });
+      if (sight) found.set(id, { ...sight, body: { ...sight.body, ...entry } });
     }
   }
   return found;
+}
+
+/** Marks whose sights were taken from another station than they were kept with: that one, by the fact of the mark. */
+function stationsCorrected(marks: readonly Fact<'mark'>[], corrections: readonly Fact<'correction'>[]): Map<string, string> {
+  const stations = new Map(corrections.flatMap(({ body }) => (body.what === 'station' ? body.sights.map((sight) => [sight, body.station] as const) : [])));
+  return new Map(
+    marks.flatMap((mark) => {
+      const station = stations.get(mark.body.sight);
+      return station === undefined ? [] : [[mark.id, station] as const];
+    }),
+  );
 }
 
 function correctedOccupations(occupations: readonly Fact<'occupation'>[], corrections: readonly Fact<'correction'>[]): Fact<'occupation'>[] {

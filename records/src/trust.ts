@@ -11,6 +11,7 @@ export function trustRecords(state: SiteState): TrustRecord[] {
       ...state.paired.map((each) => [each.solution.id, each] as const),
     ]),
     directionsOf: new Map<string, string[]>(),
+    rehung: state.rehung,
   };
   for (const { id, body } of state.directions) context.directionsOf.set(body.solution, [...(context.directionsOf.get(body.solution) ?? []), id]);
   return state.timeline.flatMap((fact) => recordsOf(fact, context));
@@ -22,12 +23,13 @@ interface Context {
   readonly decided: ReadonlyMap<string, Decided>;
   /** Fixed directions first taken with each solution. */
   readonly directionsOf: Map<string, string[]>;
+  readonly rehung: SiteState['rehung'];
 }
 
 const MM = 1e-3;
 const stamp = ({ id, at, device, seq }: AnyFact) => ({ id, at, device, seq });
 
-function recordsOf(fact: AnyFact, { decided: decisions, directionsOf }: Context): TrustRecord[] {
+function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung }: Context): TrustRecord[] {
   switch (fact.type) {
     case 'control':
       return [{ type: 'controlRevision', ...stamp(fact), control: fact.body.mark, condition: fact.body.condition }];
@@ -80,8 +82,8 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf }: Context)
       return [{ type: 'finding', ...stamp(fact), cause, revision, plan, height, effects: moves, supersedes }];
     }
     case 'mark': {
-      const { solution, needs, measured, supersedes } = fact.body;
-      return [{ type: 'mark', ...stamp(fact), solution, class: fact.body.class, needs, measured, supersedes }];
+      const { needs, measured, supersedes } = fact.body;
+      return [{ type: 'mark', ...stamp(fact), solution: rehung.get(fact.id) ?? fact.body.solution, class: fact.body.class, needs, measured, supersedes }];
     }
     case 'withdrawal':
       return [{ type: 'withdrawal', ...stamp(fact), record: fact.body.record, occupation: fact.body.occupation }];

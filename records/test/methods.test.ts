@@ -2,14 +2,20 @@ import { describe, expect, it } from '@jest/globals';
 import type { FactBody } from '@idle-marker/contract';
 import {
   broughtFrom,
+  bookLine,
+  canBeRehung,
   effectsOfCorrection,
+  factsOfOccupation,
+  measuredWith,
+  partsOfCorrections,
+  recomputed,
+  recomputedBefore,
   groupSights,
   heightDraft,
   isGroundOf,
   measuredMark,
   placeForControl,
   ownControlBody,
-  recomputedHeight,
   siteLines,
   solutionBody,
   stationDraft,
@@ -214,7 +220,7 @@ describe('heights alone', () => {
   });
 });
 
-describe('a height that was entered wrongly', () => {
+describe('an entry that was wrong', () => {
   const slipped = () => {
     const story = new Story().control();
     const work = story.work();
@@ -222,8 +228,8 @@ describe('a height that was entered wrongly', () => {
     const marks = [0, 1].map((i) => story.set(solution, work, i));
     return { story, solution, marks };
   };
-  const correction = (sights: readonly string[], occupation: string, value: number): FactBody<'correction'> => ({
-    what: 'targetHeight',
+  const correction = (sights: readonly string[], occupation: string, value: number) => ({
+    what: 'targetHeight' as const,
     occupation,
     sights: [...sights],
     value,
@@ -259,8 +265,8 @@ describe('a height that was entered wrongly', () => {
     expect(story.state.sights.get(marks[0]!.body.sight)!.body.targetHeight).toBe(1.6);
     const raw = story.facts.find((fact) => fact.id === marks[0]!.body.sight) as { body: FactBody<'sight'> };
     expect(raw.body.targetHeight).toBe(1.5);
-    expect(recomputedHeight(story.state, marks[0]!.id)).toBe(-100);
-    expect(recomputedHeight(story.state, marks[1]!.id)).toBeNull();
+    expect(recomputed(story.state, marks[0]!.id)).toMatchObject({ planMm: null, heightMm: -100 });
+    expect(recomputed(story.state, marks[1]!.id)).toBeNull();
     const standing = story.trust().marks.find((mark) => mark.id === marks[0]!.id)!;
     expect(standing.height).toMatchObject({ standing: 'inDoubt', because: ['RECOMPUTED'] });
   });
@@ -283,5 +289,96 @@ describe('a height that was entered wrongly', () => {
     expect(effects[0]!.heightMm).toBeCloseTo(100, 0);
     other.say('correction', { ...of(over.id), reason: 'measured to the wrong dot' });
     expect(other.state.occupations[0]!.body.instrumentHeight).toBe(1.7);
+  });
+
+  it('corrected once more, counts against what the marks were set with, and takes the place of the finding before', () => {
+    const { story, solution, marks } = slipped();
+    const { id } = solution.occupation;
+    const keep = (body: ReturnType<typeof correction>) => {
+      const effects = effectsOfCorrection(story.state, body);
+      const supersedes = recomputedBefore(story.state, id)?.id ?? null;
+      story.say('correction', body);
+      return story.say('finding', { cause: 'recomputed', revision: null, ...partsOfCorrections(story.state, body), effects, reason: 'x', supersedes });
+    };
+    const first = keep(correction([marks[0]!.body.sight], id, 1.6));
+    const second = keep(correction([marks[0]!.body.sight], id, 1.502));
+    expect(second.body.supersedes).toBe(first.id);
+    expect(second.body.effects).toEqual([{ mark: marks[0]!.id, planMm: null, heightMm: -2 }]);
+    expect(story.trust().marks.find((mark) => mark.id === marks[0]!.id)!.notes).toContain('RECOMPUTED_WITHIN');
+    expect(keep(correction([marks[0]!.body.sight], id, 1.5)).body.effects).toEqual([]);
+    expect(story.trust().marks.find((mark) => mark.id === marks[0]!.id)!.notes).not.toContain('RECOMPUTED_WITHIN');
+  });
+
+  it('of the target at the marks moves them along their sights, and the plan is put in doubt', () => {
+    const { story, solution, marks } = slipped();
+    const body = {
+      what: 'prismConstant' as const,
+      occupation: solution.occupation.id,
+      sights: [marks[0]!.body.sight],
+      value: -0.03,
+      reason: 'the small prism',
+    };
+    const effects = effectsOfCorrection(story.state, body);
+    expect(effects.map((effect) => effect.mark)).toEqual([marks[0]!.id]);
+    expect(effects[0]!.planMm).toBeCloseTo(30, 0);
+    expect(Math.abs(effects[0]!.heightMm!)).toBeLessThan(5);
+    story.say('correction', body);
+    story.say('finding', { cause: 'recomputed', revision: null, ...partsOfCorrections(story.state, body), effects, reason: 'x', supersedes: null });
+    expect(story.state.sights.get(marks[0]!.body.sight)!.body.prismConstantMm).toBe(-30);
+    const standing = story.trust().marks.find((mark) => mark.id === marks[0]!.id)!;
+    expect(standing.plan).toMatchObject({ standing: 'inDoubt', because: ['RECOMPUTED'] });
+    expect(recomputed(story.state, marks[0]!.id)!.planMm).toBeCloseTo(30, 0);
+  });
+
+  it('of the target at all marks of the station cannot be told from the place alone: the fit shows it', () => {
+    const { story, solution } = slipped();
+    const sights = [...story.state.sights.keys()];
+    const effects = effectsOfCorrection(story.state, { what: 'prismConstant', occupation: solution.occupation.id, sights, value: -0.03 });
+    // Control all round holds the station where it is; the marks come 30 mm nearer.
+    for (const effect of effects) expect(effect.planMm!).toBeGreaterThan(15);
+  });
+
+  it('of the station: marks are where that one puts them, and hang on its evidence', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const first = story.station('S1');
+    const sound = story.set(first, work, 1);
+    const { e, n, z } = story.standsAt;
+    // The legs were hit: everything read from then on is read from elsewhere.
+    story.stand({ e: e + 0.05, n: n - 0.03, z: z + 0.02 });
+    const off = story.set(first, work, 0);
+    const second = story.station('S2');
+    const body = {
+      what: 'station' as const,
+      occupation: first.occupation.id,
+      sights: [off.body.sight],
+      station: second.fact.id,
+      reason: 'the legs were hit before',
+    };
+    expect([...story.state.sights.values()].filter(canBeRehung).map((sight) => sight.id)).toEqual([sound.body.sight, off.body.sight]);
+    const effects = effectsOfCorrection(story.state, body);
+    expect(effects).toHaveLength(1);
+    expect(effects[0]!.mark).toBe(off.id);
+    expect(effects[0]!.planMm!).toBeCloseTo(Math.hypot(50, 30), 0);
+    expect(effects[0]!.heightMm!).toBeCloseTo(20, 0);
+    story.say('correction', body);
+    expect([...story.state.marks.values()].map((mark) => mark.body.solution)).toEqual([first.fact.id, second.fact.id]);
+    expect(story.state.sights.get(off.body.sight)!.body.occupation).toBe(second.occupation.id);
+    expect(story.facts.find((fact) => fact.id === off.id)).toMatchObject({ body: { solution: first.fact.id } });
+    story.prove(second, 'P1');
+    const standing = (id: string) => story.trust().marks.find((mark) => mark.id === id)!.plan.standing;
+    expect(standing(off.id)).toBe('held');
+    expect(standing(sound.id)).not.toBe('held');
+    for (const station of [first, second]) expect(factsOfOccupation(story.state, station.occupation.id).some((fact) => fact.type === 'correction')).toBe(true);
+    expect(bookLine(story.state, story.state.corrections[0]!).text).toBe('S1: 1 sight found to have been taken from S2: the legs were hit before');
+  });
+
+  it('leaves what was measured as it stands, and names it', () => {
+    const { story, solution } = slipped();
+    const measured = story.measure(solution, PLACES.P1, { name: 'Kerb 1' });
+    const about = { occupation: solution.occupation.id, value: 1.6 };
+    expect(measuredWith(story.state, { what: 'targetHeight', ...about, sights: measured.body.sights })).toEqual([measured]);
+    expect(measuredWith(story.state, { what: 'instrumentHeight', ...about, sights: [] })).toEqual([measured]);
+    expect(measuredWith(story.state, { what: 'targetHeight', ...about, sights: [newId()] })).toEqual([]);
   });
 });

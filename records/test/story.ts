@@ -301,6 +301,10 @@ export class Story {
     return this.say('sight', sightBody(occupation, purpose, target, this.#read(place), { targetHeight: HT + slip, legs: true }, tracking));
   }
 
+  get standsAt(): Place {
+    return this.#stand;
+  }
+
   /** Moves the instrument: later readings are taken from elsewhere. */
   stand(place: Place): this {
     this.#stand = place;

@@ -11,7 +11,7 @@ import { MarkHeights } from '../src/features/mark/MarkHeights.tsx';
 import { DriftCard } from '../src/features/prove/DriftCard.tsx';
 import { OutsideCard } from '../src/features/prove/OutsideCard.tsx';
 import { AcceptDialog } from '../src/features/station/AcceptDialog.tsx';
-import { CorrectHeights } from '../src/features/station/CorrectHeights.tsx';
+import { CorrectEntries } from '../src/features/station/CorrectEntries.tsx';
 import { HelpButton } from '../src/features/station/HelpButton.tsx';
 import { LineSights } from '../src/features/station/LineSights.tsx';
 import { ConcernCard } from '../src/features/today/ConcernCard.tsx';
@@ -34,13 +34,13 @@ function day() {
 describe('a height that was entered wrongly', () => {
   it('shows every mark that it concerns before it is said, and says both', async () => {
     const { story, solution, mark } = day();
-    const { user } = show(story, <CorrectHeights solution={solution} onClose={nothing} />);
+    const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
     await user.type(screen.getByLabelText('Right value, m'), '1.6');
-    expect(screen.getByText('No mark set from here changes its height.')).toBeTruthy();
+    expect(screen.getByText('Every mark set from here stays where it was thought to be.')).toBeTruthy();
     expect(screen.getByText(/cancels: the station comes out as much too high/)).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('From the sight'), mark.body.sight);
     const concerned = within(screen.getByRole('region', { name: 'Marks concerned' }));
-    expect(concerned.getByText('1 mark changes in height:')).toBeTruthy();
+    expect(concerned.getByText('1 mark is elsewhere than was thought:')).toBeTruthy();
     expect(concerned.getByText(/100 mm.*out/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Correct it' }));
     expect(screen.getByText(/Say how you know/)).toBeTruthy();
@@ -50,6 +50,44 @@ describe('a height that was entered wrongly', () => {
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[0]).toMatchObject({ type: 'correction', body: { what: 'targetHeight', sights: [mark.body.sight], value: 1.6 } });
     expect(said()[1]).toMatchObject({ type: 'finding', body: { cause: 'recomputed', effects: [{ mark: mark.id, heightMm: -100 }] } });
+  });
+
+  it('is the station: only marks can be given to another, and that one is named', async () => {
+    const { story, solution, mark } = day();
+    const alone = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
+    await alone.user.selectOptions(screen.getByLabelText('What was wrong'), 'Station of a range of sights');
+    expect(screen.getByText('No other station was accepted here: accept the right one first.')).toBeTruthy();
+    alone.unmount();
+    story.stand({ ...story.standsAt, e: story.standsAt.e + 0.05 });
+    const second = story.station('S2');
+    const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
+    await user.selectOptions(screen.getByLabelText('What was wrong'), 'Station of a range of sights');
+    expect(within(screen.getByLabelText<HTMLSelectElement>('From the sight')).getAllByRole('option')).toHaveLength(1);
+    expect(screen.getByText(/50 mm in plan.*out/)).toBeTruthy();
+    await user.type(screen.getByLabelText('How you know (needed)'), 'the legs were hit');
+    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(said()[0]).toMatchObject({ type: 'correction', body: { what: 'station', sights: [mark.body.sight], station: second.fact.id } });
+    expect(said()[1]).toMatchObject({ type: 'finding', body: { plan: true, height: true, effects: [{ mark: mark.id }] } });
+  });
+
+  it('is the target: one of the library, or its constant', async () => {
+    const { story, solution, mark } = day();
+    const what = { kind: 'target' as const, name: 'Small 7', form: 'small' as const, constantMm: -17.5, ownHeight: 0.1 };
+    story.say('equipment', { item: newId(), what, retired: false, supersedes: null });
+    const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
+    await user.selectOptions(screen.getByLabelText('What was wrong'), 'Target of a range of sights');
+    await user.selectOptions(screen.getByLabelText('From the sight'), mark.body.sight);
+    expect(screen.getByText(/1[78] mm in plan/)).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('It was'), 'another, with the constant');
+    await user.type(screen.getByLabelText('Right constant, mm'), '−900');
+    expect(screen.getByText('Give the constant, between −500 and 500 mm.')).toBeTruthy();
+    await user.clear(screen.getByLabelText('Right constant, mm'));
+    await user.type(screen.getByLabelText('Right constant, mm'), '-30');
+    await user.type(screen.getByLabelText('How you know (needed)'), 'looked at it');
+    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(said()[0]).toMatchObject({ type: 'correction', body: { what: 'prismConstant', value: -0.03 } });
   });
 
   it('stands beside the one on the stake', () => {

@@ -81,6 +81,7 @@ export function referencesOf(fact: AnyFact): string[] {
       break;
     case 'correction':
       refs.push(fact.body.occupation, ...fact.body.sights);
+      if (fact.body.what === 'station') refs.push(fact.body.station);
       break;
     case 'event':
     case 'close':

@@ -1,4 +1,5 @@
 /** Placing the instrument, sighting, solving, deciding. */
+import type { Static } from '../../schema.ts';
 import { AngleUnitName, closed, Instant, LengthUnitName, Name, NullableUuid, SdMm, Text, Type, Uuid, Words } from '../parts.ts';
 
 export const OccupationBody = closed({
@@ -158,15 +159,44 @@ export const DecisionBody = closed({
   reason: Text,
 });
 
-/** Target heights of sights, or the instrument height of a set-up, that were entered wrongly. */
-export const CorrectionBody = closed({
-  what: Words('targetHeight', 'instrumentHeight'),
+const Reason = Type.String({ minLength: 1, maxLength: 500 });
+const SomeSights = Type.Array(Uuid, { minItems: 1, maxItems: 5000 });
+const EnteredValue = closed({
+  what: Words('targetHeight'),
   occupation: Uuid,
-  /** The sights that it is for; none when it is the instrument's height. */
-  sights: Type.Array(Uuid, { maxItems: 5000 }),
+  sights: SomeSights,
   value: Type.Number({ minimum: -5, maximum: 20 }),
-  reason: Type.String({ minLength: 1, maxLength: 500 }),
+  reason: Reason,
 });
+const EnteredHeight = closed({
+  what: Words('instrumentHeight'),
+  occupation: Uuid,
+  sights: Type.Array(Uuid, { maxItems: 0 }),
+  value: Type.Number({ minimum: 0, maximum: 10 }),
+  reason: Reason,
+});
+const EnteredConstant = closed({
+  what: Words('prismConstant'),
+  occupation: Uuid,
+  sights: SomeSights,
+  /** Metres, added to what was read. */
+  value: Type.Number({ minimum: -0.5, maximum: 0.5 }),
+  reason: Reason,
+});
+const EnteredStation = closed({
+  what: Words('station'),
+  /** Where the sights were kept. */
+  occupation: Uuid,
+  sights: SomeSights,
+  /** The accepted solution that the instrument really stood by. */
+  station: Uuid,
+  reason: Reason,
+});
+
+/** What was entered wrongly with sights or with a placing, and what is right. */
+export const CorrectionBody = Type.Unsafe<
+  Static<typeof EnteredValue> | Static<typeof EnteredHeight> | Static<typeof EnteredConstant> | Static<typeof EnteredStation>
+>({ type: 'object', oneOf: [EnteredValue, EnteredHeight, EnteredConstant, EnteredStation] });
 
 export const EventBody = closed({
   occupation: Uuid,

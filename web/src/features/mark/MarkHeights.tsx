@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import type { Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { recomputedHeight, type RoundStop } from '@idle-marker/records';
-import { gradeWords, HEIGHT_REFERENCE } from '@idle-marker/words';
+import { recomputed, type RoundStop } from '@idle-marker/records';
+import { gradeWords, HEIGHT_REFERENCE, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Figure } from '../../ui/Figure.tsx';
@@ -26,7 +26,7 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
   const { settings } = state;
   const units = useUnits();
   const { plan, mark } = stop;
-  const recomputed = stands && mark ? recomputedHeight(state, mark.id) : null;
+  const since = stands && mark ? recomputed(state, mark.id) : null;
   const hubZ = stands ? (mark?.body.hubZ ?? null) : null;
   const from = hubZ ?? groundZ;
   const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
@@ -37,8 +37,15 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
           <dt className="text-[13px] text-ink2">{hubZ === null ? 'Ground here' : 'Hub'}</dt>
           <dd>
             <Figure metres={from} className="figures text-[22px] font-medium" />
-            {hubZ !== null && recomputed !== null && (
-              <span className="block text-[13px] text-ochre">recomputed: {units.length(hubZ + recomputed / 1000)}; the stake says what was found first</span>
+            {hubZ !== null && since && since.heightMm !== null && since.heightMm !== 0 && (
+              <span className="block text-[13px] text-ochre">
+                recomputed: {units.length(hubZ + since.heightMm / 1000)}; the stake says what was found first
+              </span>
+            )}
+            {since && since.planMm !== null && since.planMm !== 0 && (
+              <span className="block text-[13px] text-ochre">
+                recomputed: {smallLength(since.planMm / 1000, units.lengthUnit)} from where it was found when it was set
+              </span>
             )}
           </dd>
         </div>

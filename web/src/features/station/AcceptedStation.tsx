@@ -18,7 +18,7 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
-import { CorrectHeights } from './CorrectHeights.tsx';
+import { CorrectEntries } from './CorrectEntries.tsx';
 import { OwnControl } from './OwnControl.tsx';
 import { Promise95 } from './Promise95.tsx';
 
@@ -194,16 +194,16 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             </dl>
             <Promise95 solution={solution} />
             {correctedSince && (
-              <Card tone="ochre" title="A height was corrected after it was accepted" actions={<Button onClick={onSightMore}>Take it up again</Button>}>
-                Marks that it concerns were computed again. The station itself is still the one that was accepted: take it up again to accept it with the
-                corrected heights.
+              <Card tone="ochre" title="An entry was corrected after it was accepted" actions={<Button onClick={onSightMore}>Take it up again</Button>}>
+                Marks that it concerns were computed again. The station itself is still the one that was accepted: take it up again to accept it with what is
+                right.
               </Card>
             )}
             <h2 className="mt-5 mb-2 text-[15px]">Carry on from here</h2>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setCarrying(true)}>Measure a control mark of one’s own…</Button>
               {!ground && <Button onClick={() => void keepGround()}>Mark the ground under it, to look back to</Button>}
-              <Button onClick={() => setCorrecting(true)}>A height was wrong…</Button>
+              <Button onClick={() => setCorrecting(true)}>An entry was wrong…</Button>
             </div>
             {ground && (
               <p className="mt-1 text-[13px] text-ink2">The ground under it is listed as {ground.revision.body.name}: leave a target there when you move on.</p>
@@ -217,7 +217,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
           </Slip>
         }
       />
-      {correcting && <CorrectHeights solution={solution} onClose={() => setCorrecting(false)} />}
+      {correcting && <CorrectEntries solution={solution} onClose={() => setCorrecting(false)} />}
       {carrying && <OwnControl solution={solution} onClose={() => setCarrying(false)} />}
       <Dialog
         open={event !== null}
