@@ -11,7 +11,7 @@ const project = (room, environment = 'node', extra = {}) => ({
   testMatch: ['<rootDir>/{src,test}/**/*.test.{ts,tsx}'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
-  moduleNameMapper: { '\\.css$': `${import.meta.dirname}/scripts/empty-module.mjs` },
+  moduleNameMapper: { '\\.(css|woff2)(\\?url)?$': `${import.meta.dirname}/scripts/empty-module.mjs` },
   ...extra,
 });
 

@@ -13,6 +13,7 @@ export {
   type RowIssue,
 } from './control/controlCsv.ts';
 export { readControlList } from './control/controlList.ts';
+export { looksLikeXml } from './control/controlLandXml.ts';
 export { controlCsv, controlLandXml, type WrittenMark } from './control/writeControl.ts';
 export { compareControl, FOOT_RATIO, sameName, TWIN_DISTANCE, type ListedMark, type ListRemark } from './control/compareControl.ts';
 export { readDxf, readRawDxf, type Progress } from './design/dxf.ts';
@@ -49,3 +50,4 @@ export { columnTitle, POINT_COLUMNS, pointsCsv, type PointColumn } from './expor
 export { dxfText, layerName, siteDxf, type DxfEntity, type DxfLayer } from './export/dxfText.ts';
 export { siteGeoJson } from './export/siteGeoJson.ts';
 export { siteLandXml, type SurveySetup, type SurveySight } from './export/siteLandXml.ts';
+export { readLandXmlSurvey, type SurveyPointRead, type SurveyRead, type SurveySetupRead, type SurveySightRead } from './landXml/landXmlSurvey.ts';

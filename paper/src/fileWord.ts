@@ -2,6 +2,7 @@
 export const fileWord = (name: string): string =>
   name
     .normalize('NFD')
+    .replace(/\p{M}+/gu, '')
     .replace(/[^A-Za-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
     .slice(0, 60)

@@ -12,20 +12,10 @@ export {
 } from './scene.ts';
 export { sceneSvg } from './svg.ts';
 export { sceneDxf, type DxfMark } from './dxf.ts';
-export {
-  boardFor,
-  fitted,
-  north,
-  PAPERS,
-  planItems,
-  scaleBar,
-  scaleWords,
-  SKETCH_OPTIONS,
-  sketchScene,
-  type Paper,
-  type SketchOptions,
-  type SketchResult,
-} from './sketch.ts';
+export { boardFor, north, PAPERS, scaleBar, scaleWords, type Paper } from './board.ts';
+export { fitted } from './fitted.ts';
+export { planItems, SKETCH_OPTIONS, sketchScene, sketchSteps, type Drawn, type SketchOptions, type SketchResult } from './sketch.ts';
 export { planScene, READING_HEIGHT, READING_WIDTH, sectionScene, type ReadingDrawn } from './readingScene.ts';
+export { tapeScene, type TapeDrawn } from './tapeScene.ts';
 export { placeLabel, Taken } from './labels.ts';
 export { fileWord } from './fileWord.ts';

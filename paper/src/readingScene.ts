@@ -3,7 +3,8 @@ import { planDistance, type LengthUnit, type PlanPoint, type StakeReading } from
 import { filled, heightThing, offsetThing, readLength, type CrewWords } from '@idle-marker/words';
 import { placeLabel, Taken, type Box } from './labels.ts';
 import { box, path, text, type Measure, type Scene, type SceneItem } from './scene.ts';
-import { fitted, north } from './sketch.ts';
+import { north } from './board.ts';
+import { fitted } from './fitted.ts';
 
 export const READING_WIDTH = 300;
 export const READING_HEIGHT = 190;

@@ -63,6 +63,10 @@ export interface Scene {
 /** Width in points of a text in one line: whoever writes the scene knows its fonts. */
 export type Measure = (text: string, size: number, weight: Weight) => number;
 
+/** Letters of a plan, points: names, and the figures beside them. */
+export const LABEL = 8;
+export const SMALL = 6.8;
+
 export const POINTS_PER_METRE = 72 / 0.0254;
 
 export const path = (layer: Layer, points: ScenePath['points'], rest: Partial<Omit<ScenePath, 'kind' | 'layer' | 'points'>> = {}): ScenePath => ({

@@ -2,20 +2,14 @@
  * The sketch that goes with a cut sheet: the thing, its marks with offsets and heights, dimensions between them, north, scale
  * and legend, to a round scale on a sheet of paper.
  */
-import { lengthFromMetres, planDistance, type LengthUnit, type Metres, type PlanPoint, type Standing } from '@idle-marker/core';
+import type { PlanPoint, Standing } from '@idle-marker/core';
 import type { CutSheet } from '@idle-marker/records';
 import { cutFillWords, STANDING, UNIT_ABBREVIATION, writtenLength } from '@idle-marker/words';
+import { boardFor, north, PAPERS, scaleBar, scaleWords, type Board, type Paper } from './board.ts';
+import { dimensionsOf, drawDimension } from './dimensions.ts';
+import { fitted } from './fitted.ts';
 import { placeLabel, Taken, type Box } from './labels.ts';
-import { box, path, POINTS_PER_METRE, text, type Measure, type Scene, type SceneItem } from './scene.ts';
-
-/** Width and height upright, points. */
-export const PAPERS = {
-  A4: [595.28, 841.89],
-  A3: [841.89, 1190.55],
-  letter: [612, 792],
-  tabloid: [792, 1224],
-} as const;
-export type Paper = keyof typeof PAPERS;
+import { box, LABEL, path, SMALL, text, type Measure, type Scene, type SceneItem } from './scene.ts';
 
 export interface SketchOptions {
   readonly paper: Paper;
@@ -32,82 +26,7 @@ export const SKETCH_OPTIONS: SketchOptions = { paper: 'A4', upright: false, dime
 const MARGIN = 34;
 const HEAD = 44;
 const FOOT = 46;
-const LABEL = 8;
-const SMALL = 6.8;
-/** So many points of paper have to lie between two marks for their distance to be written. */
-const SHORTEST_DIMENSION = 46;
-const MOST_DIAGONALS = 4;
-/** Scales that people have rulers for. */
-const SCALES = [10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_000, 20_000, 50_000, 100_000];
-
 type Row = CutSheet['rows'][number];
-
-/** What a scale is written as: 1 : 200, or for feet so many to the inch. */
-export const scaleWords = (scale: number, unit: LengthUnit): string =>
-  unit === 'metre' ? `1 : ${scale}` : `1 in = ${Number((scale / 12).toFixed(1))} ft (1 : ${scale})`;
-
-/** Feet have scales of so many feet to the inch. */
-const scalesOf = (unit: LengthUnit): readonly number[] =>
-  unit === 'metre' ? SCALES : [1, 2, 4, 5, 8, 10, 20, 30, 40, 50, 60, 100, 200, 400, 500, 1000, 2000].map((feet) => feet * 12);
-
-interface Board {
-  readonly frame: Box;
-  readonly x: (point: PlanPoint) => number;
-  readonly y: (point: PlanPoint) => number;
-  /** One to so many. */
-  readonly scale: number;
-  readonly ground: NonNullable<Scene['ground']>;
-}
-
-/** Fits the ground to a frame at the largest round scale. */
-export function boardFor(points: readonly PlanPoint[], frame: Box, unit: LengthUnit): Board {
-  const east = points.map((point) => point.e);
-  const north = points.map((point) => point.n);
-  const least = (values: readonly number[]) => values.reduce((a, b) => Math.min(a, b), Infinity);
-  const most = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b), -Infinity);
-  const [minE, maxE, minN, maxN] = [least(east), most(east), least(north), most(north)];
-  const wanted = Math.max((maxE - minE) / frame.w, (maxN - minN) / frame.h, 1e-6) * POINTS_PER_METRE;
-  const scales = scalesOf(unit);
-  const scale = scales.find((each) => each >= wanted) ?? Math.ceil(wanted / 100_000) * 100_000;
-  const perPoint = scale / POINTS_PER_METRE;
-  const e = (minE + maxE) / 2 - (frame.x + frame.w / 2) * perPoint;
-  const n = (minN + maxN) / 2 + (frame.y + frame.h / 2) * perPoint;
-  return { frame, scale, ground: { e, n, perPoint }, x: (point) => (point.e - e) / perPoint, y: (point) => (n - point.n) / perPoint };
-}
-
-/**
- * Dimensions that are worth drawing: the shortest lines that join all marks (Prim, Shortest connection networks), and a few
- * long ones across, no two of them from one mark.
- */
-export function dimensionsOf(rows: readonly Row[]): { readonly near: readonly (readonly [Row, Row])[]; readonly across: readonly (readonly [Row, Row])[] } {
-  const near: (readonly [Row, Row])[] = [];
-  const far: { readonly pair: readonly [Row, Row]; readonly distance: Metres }[] = [];
-  // Of each mark that is not joined yet: the joined one that is nearest.
-  const open = new Map(rows.slice(1).map((row) => [row, { to: rows[0]!, distance: planDistance(row.place, rows[0]!.place) }]));
-  while (open.size > 0) {
-    const [next, { to }] = [...open].reduce((a, b) => (b[1].distance < a[1].distance ? b : a));
-    open.delete(next);
-    near.push([to, next]);
-    for (const [row, best] of open) {
-      const distance = planDistance(row.place, next.place);
-      if (distance < best.distance) open.set(row, { to: next, distance });
-    }
-  }
-  for (const [i, row] of rows.entries()) {
-    const farthest = rows
-      .slice(i + 1)
-      .reduce<Row | null>((a, b) => (a === null || planDistance(row.place, b.place) > planDistance(row.place, a.place) ? b : a), null);
-    if (farthest) far.push({ pair: [row, farthest], distance: planDistance(row.place, farthest.place) });
-  }
-  const across: (readonly [Row, Row])[] = [];
-  const used = new Set<Row>();
-  for (const { pair } of far.sort((a, b) => b.distance - a.distance)) {
-    if (across.length >= MOST_DIAGONALS || pair.some((row) => used.has(row)) || near.some(([a, b]) => pair.includes(a) && pair.includes(b))) continue;
-    pair.forEach((row) => used.add(row));
-    across.push(pair);
-  }
-  return { near, across };
-}
 
 export interface SketchResult {
   readonly scene: Scene;
@@ -115,8 +34,19 @@ export interface SketchResult {
   readonly unlabelled: readonly string[];
 }
 
-/** The marks and the thing they stand for, in a frame. */
-export function planItems(sheet: CutSheet, board: Board, options: SketchOptions, measure: Measure): { items: SceneItem[]; unlabelled: string[] } {
+/** How much of a drawing is placed. */
+export interface Drawn {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** The marks and the thing they stand for, in a frame: one label or dimension at each step. */
+function* planSteps(
+  sheet: CutSheet,
+  board: Board,
+  options: SketchOptions,
+  measure: Measure,
+): Generator<Drawn, { readonly items: SceneItem[]; readonly unlabelled: string[] }> {
   const { frame, x, y } = board;
   const items: SceneItem[] = [];
   const taken = new Taken();
@@ -131,18 +61,32 @@ export function planItems(sheet: CutSheet, board: Board, options: SketchOptions,
     taken.add({ x: px - 4, y: py - 4, w: 8, h: 8 });
   }
   for (const row of sheet.rows) {
-    if (row.offset > 0) {
-      items.push(path('offsets', [at(row.place), at(row.design)], { stroke: 'ink2', width: 0.7, dash: 2 }));
-      taken.addLine([at(row.place), at(row.design)]);
-    }
-    items.push(...markSymbol(x(row.place), y(row.place), row.standing));
+    if (row.offset <= 0) continue;
+    items.push(path('offsets', [at(row.place), at(row.design)], { stroke: 'ink2', width: 0.7, dash: 2 }));
+    taken.addLine([at(row.place), at(row.design)]);
   }
-  const unlabelled: string[] = [];
-  for (const row of sheet.rows) if (!labelMark(items, row, sheet, board, options, taken, measure)) unlabelled.push(row.name);
-  for (const { closed, points } of sheet.shapes) if (closed) for (const corner of points) labelCorner(items, corner, points, board, taken, measure);
+  for (const row of sheet.rows) items.push(...markSymbol(x(row.place), y(row.place), row.standing));
+  const corners = sheet.shapes.flatMap(({ closed, points }) => (closed ? points.map((corner) => ({ corner, points })) : []));
   const { near, across } = dimensionsOf(options.dimensions || options.diagonals ? sheet.rows : []);
-  if (options.dimensions) for (const [a, b] of near) dimension(items, a, b, sheet.lengthUnit, board, taken, measure, 'near');
-  if (options.diagonals) for (const [a, b] of across) dimension(items, a, b, sheet.lengthUnit, board, taken, measure, 'across');
+  const dimensions = [
+    ...(options.dimensions ? near.map((pair) => ({ pair, kind: 'near' as const })) : []),
+    ...(options.diagonals ? across.map((pair) => ({ pair, kind: 'across' as const })) : []),
+  ];
+  const of = sheet.rows.length + corners.length + dimensions.length;
+  let done = 0;
+  const unlabelled: string[] = [];
+  for (const row of sheet.rows) {
+    if (!labelMark(items, row, sheet, board, options, taken, measure)) unlabelled.push(row.name);
+    yield { done: ++done, of };
+  }
+  for (const { corner, points } of corners) {
+    labelCorner(items, corner, points, board, taken, measure);
+    yield { done: ++done, of };
+  }
+  for (const { pair, kind } of dimensions) {
+    drawDimension(items, pair, sheet.lengthUnit, board, taken, measure, kind);
+    yield { done: ++done, of };
+  }
   return { items: items.filter((item) => item.kind === 'text' || item.points.every(([px, py]) => withinFrame(px, py, frame))), unlabelled };
 }
 
@@ -213,98 +157,6 @@ function labelCorner(
   items.push(text('labels', placed.box.x, placed.box.y + LABEL * 0.9, corner.name, LABEL, { weight: 'medium', ink: 'pencil' }));
 }
 
-/** The level distance between two marks as set, written along the line between them. */
-function dimension(
-  items: SceneItem[],
-  a: Row,
-  b: Row,
-  unit: LengthUnit,
-  { frame, x, y }: Board,
-  taken: Taken,
-  measure: Measure,
-  kind: 'near' | 'across',
-): void {
-  const [ax, ay, bx, by] = [x(a.place), y(a.place), x(b.place), y(b.place)];
-  const drawn = Math.hypot(bx - ax, by - ay);
-  if (drawn < SHORTEST_DIMENSION) return;
-  const words = writtenLength(planDistance(a.place, b.place), unit, 'finest');
-  const w = measure(words, SMALL, 'regular');
-  const slope = (Math.atan2(by - ay, bx - ax) * 180) / Math.PI;
-  const turn = slope > 90 ? slope - 180 : slope <= -90 ? slope + 180 : slope;
-  for (const part of kind === 'near' ? [0.5, 0.35, 0.65] : [0.5, 0.42, 0.58, 0.33, 0.67, 0.25, 0.75]) {
-    const [mx, my] = [ax + (bx - ax) * part, ay + (by - ay) * part];
-    const [cos, sin] = [Math.abs(Math.cos((turn * Math.PI) / 180)), Math.abs(Math.sin((turn * Math.PI) / 180))];
-    const [bw, bh] = [w * cos + SMALL * sin + 2, w * sin + SMALL * cos + 2];
-    const around = { x: mx - bw / 2, y: my - bh / 2, w: bw, h: bh };
-    const inside = around.x >= frame.x && around.y >= frame.y && around.x + bw <= frame.x + frame.w && around.y + bh <= frame.y + frame.h;
-    if (!inside || !taken.isFree(around)) continue;
-    taken.add(around);
-    const [ux, uy] = [(bx - ax) / drawn, (by - ay) / drawn];
-    const gap = w / 2 + 3;
-    const [before, after] = [drawn * part - gap, drawn * part + gap];
-    const line = (from: number, to: number) =>
-      path(
-        'dimensions',
-        [
-          [ax + ux * from, ay + uy * from],
-          [ax + ux * to, ay + uy * to],
-        ],
-        { stroke: 'ink2', width: 0.35, ...(kind === 'across' ? { dash: 5 } : {}) },
-      );
-    taken.addLine([
-      [ax, ay],
-      [mx - ux * gap, my - uy * gap],
-    ]);
-    taken.addLine([
-      [mx + ux * gap, my + uy * gap],
-      [bx, by],
-    ]);
-    if (before > 8) items.push(line(5, before));
-    if (drawn - after > 8) items.push(line(after, drawn - 5));
-    items.push(
-      text('dimensions', mx - Math.sin((turn * Math.PI) / 180) * -SMALL * 0.34, my + Math.cos((turn * Math.PI) / 180) * SMALL * 0.34, words, SMALL, {
-        align: 'middle',
-        ink: 'ink2',
-        turn,
-      }),
-    );
-    return;
-  }
-}
-
-export function north(x: number, y: number): SceneItem[] {
-  return [
-    path('frame', [
-      [x, y + 28],
-      [x, y],
-    ]),
-    path(
-      'frame',
-      [
-        [x - 4, y + 8],
-        [x, y],
-        [x + 4, y + 8],
-      ],
-      { closed: true, fill: 'ink' },
-    ),
-    text('frame', x, y + 38, 'N', LABEL, { weight: 'bold', align: 'middle' }),
-  ];
-}
-
-const ROUND = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
-export function scaleBar(right: number, y: number, { scale }: Pick<Board, 'scale'>, unit: LengthUnit): SceneItem[] {
-  const perPoint = lengthFromMetres(scale / POINTS_PER_METRE, unit);
-  const length = ROUND.find((each) => each / perPoint >= 56) ?? ROUND.at(-1)!;
-  const w = length / perPoint;
-  const x = right - w;
-  return [
-    path('frame', box(x, y - 3, w / 2, 3), { closed: true, fill: 'ink', width: 0.5 }),
-    path('frame', box(x + w / 2, y - 3, w / 2, 3), { closed: true, fill: 'paper', width: 0.5 }),
-    text('frame', x, y - 6, '0', SMALL, { align: 'middle' }),
-    text('frame', right, y - 6, `${length} ${UNIT_ABBREVIATION[unit]}`, SMALL, { align: 'end' }),
-  ];
-}
-
 /** What the symbols mean, in one line. */
 function legend(x: number, y: number, sheet: CutSheet, measure: Measure): SceneItem[] {
   const items: SceneItem[] = [];
@@ -348,12 +200,24 @@ function legend(x: number, y: number, sheet: CutSheet, measure: Measure): SceneI
   return items;
 }
 
-/** The whole page. */
-export function sketchScene(
-  sheet: CutSheet & { readonly number?: number; readonly revision?: number },
-  options: SketchOptions,
-  measure: Measure,
-): SketchResult {
+type NumberedSheet = CutSheet & { readonly number?: number; readonly revision?: number };
+
+/** The whole page at once. */
+export const sketchScene = (sheet: NumberedSheet, options: SketchOptions, measure: Measure): SketchResult => toEnd(sketchSteps(sheet, options, measure));
+
+/** The marks alone, in a frame of a page that holds more. */
+export const planItems = (sheet: CutSheet, board: Board, options: SketchOptions, measure: Measure): readonly SceneItem[] =>
+  toEnd(planSteps(sheet, board, options, measure)).items;
+
+function toEnd<T>(steps: Generator<Drawn, T>): T {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The whole page, a small piece at each step: who draws for a person rests between them. */
+export function* sketchSteps(sheet: NumberedSheet, options: SketchOptions, measure: Measure): Generator<Drawn, SketchResult> {
   const [short, long] = PAPERS[options.paper];
   const [width, height] = options.upright ? [short, long] : [long, short];
   const frame: Box = { x: MARGIN + 8, y: MARGIN + HEAD + 8, w: width - 2 * MARGIN - 16, h: height - 2 * MARGIN - HEAD - FOOT - 16 };
@@ -361,7 +225,7 @@ export function sketchScene(
   const inner = { x: frame.x + 46, y: frame.y + 26, w: frame.w - 92, h: frame.h - 52 };
   const points = [...sheet.shapes.flatMap((shape) => shape.points), ...sheet.rows.map((row) => row.place)];
   const board = { ...boardFor(points.length > 0 ? points : [{ e: 0, n: 0 }], inner, sheet.lengthUnit), frame };
-  const { items, unlabelled } = planItems(sheet, board, options, measure);
+  const { items, unlabelled } = yield* planSteps(sheet, board, options, measure);
   const title = sheet.number === undefined ? sheet.package : `Cut sheet ${sheet.number}, revision ${sheet.revision}: ${sheet.package}`;
   const bottom = height - MARGIN;
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
@@ -406,13 +270,4 @@ export function sketchScene(
       ],
     },
   };
-}
-
-/** Cut at the end where it would run out of its room, and said to be cut. */
-export function fitted(words: string, width: number, size: number, measure: Measure, weight: 'regular' | 'bold' = 'regular'): string {
-  if (measure(words, size, weight) <= width) return words;
-  let letters = [...words];
-  while (letters.length > 1 && measure(`${letters.join('')}…`, size, weight) > width)
-    letters = letters.slice(0, Math.max(1, Math.floor(letters.length * 0.95) - 1));
-  return `${letters.join('').trimEnd()}…`;
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from '@jest/globals';
 import DxfParser from 'dxf-parser';
 import fc from 'fast-check';
 import { SaxesParser } from 'saxes';
-import { planDistance, type StakeReading } from '@idle-marker/core';
+import { planDistance, tapedPairs, type StakeReading } from '@idle-marker/core';
 import { cutSheet, type CutSheet } from '@idle-marker/records';
 import { crewWords, LANGUAGES } from '@idle-marker/words';
 import {
@@ -16,6 +16,8 @@ import {
   sectionScene,
   SKETCH_OPTIONS,
   sketchScene,
+  sketchSteps,
+  tapeScene,
   type Measure,
   type Paper,
   type Scene,
@@ -51,6 +53,22 @@ const textsOf = (scene: Scene): SceneText[] => scene.items.filter((item): item i
 
 describe('a sketch', () => {
   const sheet = hall();
+
+  it('is drawn a little at a time, and comes out the same', () => {
+    const steps = sketchSteps(sheet, SKETCH_OPTIONS, measure);
+    const told: number[] = [];
+    for (;;) {
+      const step = steps.next();
+      if (step.done) {
+        expect(step.value).toEqual(sketchScene(sheet, SKETCH_OPTIONS, measure));
+        break;
+      }
+      told.push(step.value.done / step.value.of);
+    }
+    expect(told.length).toBeGreaterThan(sheet.rows.length);
+    expect(told).toEqual([...told].sort((a, b) => a - b));
+    expect(told.at(-1)).toBe(1);
+  });
 
   it('names every mark once, and no label lies on another, on any paper either way up', () => {
     for (const paper of Object.keys(PAPERS) as Paper[])
@@ -215,6 +233,38 @@ describe('how a stake is read', () => {
 
 describe('a file’s name', () => {
   it('is of letters that every system takes', () => {
-    expect(['Ticket hall: Nord-Süd', '../../etc/passwd', '你好', ' = '].map(fileWord)).toEqual(['ticket-hall-nord-su-d', 'etc-passwd', 'marks', 'marks']);
+    expect(['Ticket hall: Nord-Süd', '../../etc/passwd', '你好', ' = '].map(fileWord)).toEqual(['ticket-hall-nord-sud', 'etc-passwd', 'marks', 'marks']);
+  });
+});
+
+describe('two tapes', () => {
+  const place = fc.record({ e: fc.double({ min: -12, max: 12, noNaN: true }), n: fc.double({ min: -12, max: 12, noNaN: true }) });
+  it('are drawn where they lie, with every figure once and none on another', () => {
+    fc.assert(
+      fc.property(place, place, place, fc.constantFrom('metre' as const, 'usSurveyFoot' as const), (first, second, at, unit) => {
+        const point = { ...at, name: 'B3' };
+        const [pair] = tapedPairs(point, [
+          { ...first, name: 'H-1 W' },
+          { ...second, name: 'H-12 N' },
+        ]);
+        fc.pre(pair !== undefined);
+        const scene = tapeScene({ point, pair: pair, title: 'Two tapes to B3', unit, measure });
+        const texts = textsOf(scene);
+        for (const name of ['B3', 'H-1 W', 'H-12 N']) expect(texts.filter(({ text }) => text === name)).toHaveLength(1);
+        expect(overlapping(texts)).toEqual([]);
+        for (const box of texts.map(boxOf)) {
+          expect(box.x).toBeGreaterThanOrEqual(0);
+          expect(box.x + box.w).toBeLessThanOrEqual(scene.width);
+        }
+        const tapes = scene.items.filter((item) => item.kind === 'path' && item.layer === 'offsets');
+        const { perPoint } = scene.ground!;
+        expect(
+          tapes.map((tape) =>
+            tape.kind === 'path' ? Math.hypot(tape.points[0]![0] - tape.points[1]![0], tape.points[0]![1] - tape.points[1]![1]) * perPoint : 0,
+          ),
+        ).toEqual([expect.closeTo(pair.tapes.fromA, 6), expect.closeTo(pair.tapes.fromB, 6)]);
+      }),
+      { numRuns: 200 },
+    );
   });
 });

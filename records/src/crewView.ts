@@ -1,6 +1,6 @@
 /** What the crew's page shows: the marks of some packages, each with how it is read, as they stand now. */
-import type { LengthUnit, PlanPoint, Standing, StakeReading, TrustResult } from '@idle-marker/core';
-import type { FactBody } from '@idle-marker/contract';
+import { planDistance, type LengthUnit, type Standing, type StakeReading, type TrustResult } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
 import { conventionFor } from './conventions.ts';
 import { isForPlan } from './packagePlans.ts';
 import { stakeReading } from './stakeReading.ts';
@@ -32,7 +32,7 @@ export interface CrewView {
   readonly who: string;
   readonly at: string;
   readonly marks: readonly CrewMark[];
-  readonly points: readonly (PointToFind & { readonly package: string; readonly point: PlanPoint })[];
+  readonly points: readonly (PointToFind & { readonly package: string })[];
 }
 
 export interface CrewAsked {
@@ -44,9 +44,9 @@ export interface CrewAsked {
   readonly at: string;
 }
 
-export function crewView(state: SiteState, trust: TrustResult, { label, roots, who, at }: CrewAsked): CrewView {
+/** The marks of packages that are set, by name, each with how it is read. */
+export function crewMarks(state: SiteState, trust: TrustResult, packages: readonly Fact<'package'>[]): CrewMark[] {
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
-  const packages = state.packages.filter((work) => roots === null || roots.includes(state.packageRoots.get(work.id)!));
   const marks = packages.flatMap((work) => {
     const root = state.packageRoots.get(work.id)!;
     return work.body.plans.flatMap((plan): CrewMark[] => {
@@ -71,6 +71,11 @@ export function crewView(state: SiteState, trust: TrustResult, { label, roots, w
       ];
     });
   });
+  return marks.sort((a, b) => compareNames(a.name, b.name));
+}
+
+export function crewView(state: SiteState, trust: TrustResult, { label, roots, who, at }: CrewAsked): CrewView {
+  const packages = state.packages.filter((work) => roots === null || roots.includes(state.packageRoots.get(work.id)!));
   return {
     site: state.settings.name,
     unit: state.settings.lengthUnit,
@@ -79,7 +84,13 @@ export function crewView(state: SiteState, trust: TrustResult, { label, roots, w
     languages: [...new Set(packages.flatMap((work) => conventionFor(state, work.body).convention.languages))],
     who,
     at,
-    marks: marks.sort((a, b) => compareNames(a.name, b.name)),
+    marks: crewMarks(state, trust, packages),
     points: packages.flatMap((work) => pointsToFind(state, trust, work).map((point) => ({ ...point, package: work.body.name }))),
   };
 }
+
+const SAME_POINT = 0.001;
+
+/** The point that a mark leads to. Two things of a package may each have a corner A, so its place has to be the same too. */
+export const pointOfMark = ({ points }: CrewView, { package: work, reading }: CrewMark): CrewView['points'][number] | null =>
+  points.find((each) => each.package === work && each.corner === reading.to && planDistance(each.point, reading.design) < SAME_POINT) ?? null;

@@ -32,9 +32,10 @@ export { conventionFor, conventionsOf, offsetAsSet, pointOf, stakeContent, stake
 export { stakeReading } from './stakeReading.ts';
 export { restakeList, type Restake } from './restake.ts';
 export { sheetNotices, type SheetNotice, type SheetTrouble } from './sheetNotices.ts';
-export { crewView, type CrewAsked, type CrewMark, type CrewView } from './crewView.ts';
+export { crewMarks, crewView, pointOfMark, type CrewAsked, type CrewMark, type CrewView } from './crewView.ts';
 export { pointsToFind, type PointToFind } from './tapeBack.ts';
 export { controlElsewhere, factsOfRaw, rawSightsOf, stationOfRaw, type OtherPlace, type SaidBody } from './rawSights.ts';
+export { instrumentAssumed, rawOfSurvey } from './surveyFile.ts';
 export { exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
 export { dayBook, daysOf, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';
 export { activityTimes, dayOf, type Activity, type ActivityTime } from './diary.ts';

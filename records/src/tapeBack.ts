@@ -1,5 +1,5 @@
 /** What a point of a package can be found again from: its marks that stand and are not in doubt. */
-import { tapedPairs, type PlanPoint, type Recovery, type Standing, type TapedPair, type TrustResult } from '@idle-marker/core';
+import { planDistance, type PlanPoint, type Recovery, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { compareNames, markKey, type SiteState } from './state.ts';
 
@@ -7,26 +7,26 @@ export interface PointToFind {
   readonly corner: string;
   readonly item: string;
   readonly point: PlanPoint;
-  /** The best pairs first. */
-  readonly pairs: readonly TapedPair[];
+  /** Marks that stand within reach of a tape, the nearest first. */
+  readonly marks: readonly Recovery[];
   /** Marks of it that are not to be measured from, and why not. */
   readonly gone: readonly { readonly name: string; readonly why: 'destroyed' | 'moved' | 'inDoubt' | 'notSet' }[];
 }
 
 /** Farther than this nobody holds a tape level. */
 const REACH = 30;
-/** So many pairs are worth being offered for a point. */
-const MOST_PAIRS = 30;
+/** Of more marks than these nobody would choose the far ones. */
+const MOST_MARKS = 12;
 
 export function pointsToFind(state: SiteState, trust: TrustResult, work: Fact<'package'>): PointToFind[] {
   const root = state.packageRoots.get(work.id)!;
   const standings = new Map<string, Standing>(trust.marks.map((mark) => [mark.id, mark.standing]));
-  const standingMarks: (Recovery & { readonly item: string; readonly corner: string })[] = [];
+  const standingMarks: Recovery[] = [];
   const lost = new Map<string, PointToFind['gone'][number]>();
   for (const plan of work.body.plans) {
     const mark = state.marks.get(markKey(root, plan.key));
     const why = whyNot(state, standings, mark);
-    if (why === null) standingMarks.push({ name: plan.name, e: mark!.body.place.e, n: mark!.body.place.n, item: plan.item, corner: plan.corner });
+    if (why === null) standingMarks.push({ name: plan.name, e: mark!.body.place.e, n: mark!.body.place.n });
     else lost.set(plan.name, { name: plan.name, why });
   }
   const points = new Map<string, { corner: string; item: string; point: PlanPoint; names: string[] }>();
@@ -41,12 +41,13 @@ export function pointsToFind(state: SiteState, trust: TrustResult, work: Fact<'p
       corner,
       item,
       point,
-      // A mark that stands on the point itself is no way back to it.
-      pairs: tapedPairs(
-        point,
-        standingMarks.filter((mark) => Math.hypot(mark.e - point.e, mark.n - point.n) > REACH_OF_A_MARK),
-        REACH,
-      ).slice(0, MOST_PAIRS),
+      marks: standingMarks
+        .map((mark) => ({ mark, away: planDistance(mark, point) }))
+        // A mark that stands on the point itself is no way back to it.
+        .filter(({ away }) => away > REACH_OF_A_MARK && away <= REACH)
+        .sort((a, b) => a.away - b.away)
+        .slice(0, MOST_MARKS)
+        .map(({ mark: { name, e, n } }) => ({ name, e, n })),
       gone: names.flatMap((name) => lost.get(name) ?? []),
     }))
     .sort((a, b) => compareNames(a.item, b.item) || compareNames(a.corner, b.corner));

@@ -11,6 +11,7 @@ import {
   isOpen,
   isPerson,
   offsetAsSet,
+  pointOfMark,
   pointsToFind,
   progressOf,
   restakeList,
@@ -19,7 +20,7 @@ import {
   stakeReading,
   type CutSheet,
 } from '../src/index.ts';
-import { Story } from './story.ts';
+import { HALL, Story } from './story.ts';
 
 /** A hall with all its hubs set and proven. */
 function hall(change: Partial<FactBody<'package'>> = {}) {
@@ -199,14 +200,23 @@ describe('points taped back', () => {
     const before = pointsToFind(story.state, story.trust(), work);
     const first = before.find(({ corner }) => corner === work.body.plans[0]!.corner)!;
     expect(first.gone).toEqual([]);
-    for (const { a, b, tapes } of first.pairs) {
-      expect(tapes.fromA).toBeCloseTo(planDistance(a, first.point), 9);
-      expect(tapes.fromB).toBeCloseTo(planDistance(b, first.point), 9);
-    }
+    const away = first.marks.map((mark) => planDistance(mark, first.point));
+    expect(away).toEqual([...away].sort((a, b) => a - b));
+    expect(first.marks.map(({ name }) => name)).toContain(marks[0]!.body.name);
     story.say('report', { mark: marks[0]!.id, kind: 'destroyed', who: '', text: '' });
     const after = pointsToFind(story.state, story.trust(), work).find(({ corner }) => corner === first.corner)!;
     expect(after.gone).toEqual([{ name: marks[0]!.body.name, why: 'destroyed' }]);
-    expect(after.pairs.some(({ a, b }) => a.name === marks[0]!.body.name || b.name === marks[0]!.body.name)).toBe(false);
-    expect(after.pairs.length).toBeGreaterThan(0);
+    expect(after.marks.map(({ name }) => name)).not.toContain(marks[0]!.body.name);
+    expect(after.marks.length).toBeGreaterThan(1);
+  });
+  it('are told apart by place where two things have a corner of the same name', () => {
+    const story = new Story().control();
+    const far = { ...HALL, name: 'Annexe', corners: HALL.corners.map((corner) => ({ ...corner, e: corner.e + 24 })) };
+    const work = story.work({ items: [HALL, far] });
+    const solution = story.station('S1');
+    work.body.plans.forEach((_plan, i) => story.set(solution, work, i));
+    const view = crewView(story.state, story.trust(), { label: 'x', roots: null, who: 'Mara', at: story.instant() });
+    for (const mark of view.marks) expect(pointOfMark(view, mark)!.point).toMatchObject(mark.reading.design);
+    expect(new Set(view.marks.map((mark) => pointOfMark(view, mark)!.item))).toEqual(new Set(['Hall', 'Annexe']));
   });
 });

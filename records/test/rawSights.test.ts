@@ -2,13 +2,15 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { rawSightsText, readRawSights, resectionJson, type RawSights } from '@idle-marker/contract';
-import { rawSightsFaultWords } from '@idle-marker/words';
+import { readLandXmlSurvey, siteLandXml } from '@idle-marker/formats';
+import { landXmlFaultWords, rawSightsFaultWords } from '@idle-marker/words';
 import {
   controlElsewhere,
   exportedLines,
   exportedPoints,
   exportedSetups,
   factsOfRaw,
+  rawOfSurvey,
   rawSightsOf,
   siteState,
   stationDraft,
@@ -105,5 +107,70 @@ describe('what is handed to other programs', () => {
     expect(setup!.sights).toHaveLength([...story.state.sights.values()].length);
     expect(setup!.place).toMatchObject({ e: expect.closeTo(4030, 1) });
     expect(siteState(story.facts).accepted).toHaveLength(1);
+  });
+});
+
+describe('observations of a LandXML file', () => {
+  const survey = (text: string) => {
+    const found = readLandXmlSurvey(text);
+    if (!found.ok) throw new Error(landXmlFaultWords(found.error));
+    return found.value;
+  };
+  const about = { site: 'Quay', date: '2031-05-06', time: '08:00:00' };
+
+  it('that this application wrote give the same station within the digits of the file, on another site', () => {
+    for (const unit of ['metre', 'usSurveyFoot'] as const) {
+      const { story, solution } = morning();
+      const file = survey(siteLandXml(exportedPoints(story.state, story.trust()), exportedSetups(story.state), unit, about));
+      const other = new Story({ combinedScaleFactor: 0.9998712 });
+      const raw = read(rawSightsText(rawOfSurvey(other.state, file, file.setups[0]!, '2031-05-06T08:00:00.000Z')));
+      expect(raw.sights.map(({ purpose }) => purpose)).toEqual(['station', 'station', 'station', 'station', 'proof', 'spot']);
+      expect(raw.sights[0]!.read.keyed).toBeNull();
+      for (const { type, id, body } of factsOfRaw(other.state, raw, newId)) other.say(type, body, 1, id);
+      const { outcome } = stationDraft(other.state, other.state.occupations[0]!, {});
+      if (!outcome?.ok) throw new Error('no station');
+      const { e, n, z } = solution.fact.body.result;
+      expect([outcome.value.result.e, outcome.value.result.n]).toEqual([expect.closeTo(e, 3), expect.closeTo(n, 3)]);
+      expect(outcome.value.result.height!.z).toBeCloseTo(z!, 3);
+    }
+  });
+  it('of another program: in gon, with the marks of this site', () => {
+    const story = new Story().control();
+    const file = survey(`<?xml version="1.0"?><LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2" version="1.2">
+      <Units><Metric linearUnit="meter" angularUnit="grads"/></Units>
+      <Survey><InstrumentSetup id="1" stationName="A" instrumentHeight="1.6"/>
+      <ObservationGroup id="g" setupID="1"><RawObservation horizAngle="-10.5" zenithAngle="100.25" slopeDistance="30.125" targetHeight="1.5" directFace="1"><TargetPoint name="K1"/></RawObservation>
+      <RawObservation setupID="1" horizAngle="399.9999" zenithAngle="300.1" directFace="false" purpose="sideshot"><TargetPoint name="tree"/></RawObservation></ObservationGroup></Survey></LandXML>`);
+    const [setup] = file.setups;
+    const raw = rawOfSurvey(story.state, file, setup!, '2031-05-06T08:00:00.000Z');
+    expect(readRawSights(rawSightsText(raw)).ok).toBe(true);
+    expect(raw.control.map(({ name }) => name)).toEqual(['K1']);
+    expect(raw.sights).toMatchObject([
+      {
+        purpose: 'station',
+        face: 1,
+        read: { circle: 389.5, zenith: 100.25, slope: 30.125, angleUnit: 'gon', angleDecimals: 1, lengthDecimals: 3 },
+        target: { kind: 'control' },
+      },
+      { purpose: 'spot', face: 2, read: { slope: null }, target: { kind: 'other', name: 'tree' } },
+    ]);
+  });
+  it('are refused by the element and what is wrong with it', () => {
+    const wrong = (inside: string, units = '<Units><Metric linearUnit="meter"/></Units>') => {
+      const found = readLandXmlSurvey(`<LandXML version="1.2">${units}<Survey>${inside}</Survey></LandXML>`);
+      return found.ok ? '' : landXmlFaultWords(found.error);
+    };
+    const setup = '<InstrumentSetup id="1" stationName="A" instrumentHeight="1.6"/>';
+    const sight = (attributes: string, target = '<TargetPoint name="K1"/>') => `${setup}<RawObservation setupID="1" ${attributes}>${target}</RawObservation>`;
+    expect(wrong(sight('horizAngle="ten" zenithAngle="90"'))).toContain('RawObservation 1 (line 1 of the file) has “ten” where a number is needed');
+    expect(wrong(sight('horizAngle="10"'))).toContain('has no zenithAngle');
+    expect(wrong(sight('horizAngle="10" zenithAngle="90"', ''))).toContain('has no TargetPoint');
+    expect(wrong('<RawObservation setupID="9" horizAngle="1" zenithAngle="90"/>')).toContain('has setupID “9”, which is not known here');
+    expect(wrong(setup + setup)).toContain('has the id 1, which another InstrumentSetup has already');
+    expect(wrong(setup, '')).toContain('no Units');
+    expect(wrong(setup, '<Units><Metric linearUnit="meter" angularUnit="mils"/></Units>')).toContain('has angularUnit “mils”');
+    expect(readLandXmlSurvey('<!DOCTYPE x [<!ENTITY a "b">]><LandXML/>')).toMatchObject({ ok: false, error: { code: 'XML_DOCTYPE' } });
+    expect(readLandXmlSurvey('<kml/>')).toMatchObject({ ok: false, error: { code: 'XML_OTHER_ROOT' } });
+    expect(readLandXmlSurvey('<LandXML><Units>')).toMatchObject({ ok: false, error: { code: 'XML_BROKEN' } });
   });
 });

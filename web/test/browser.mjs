@@ -13,12 +13,18 @@ globalThis.ResizeObserver ??= class {
 globalThis.Element.prototype.scrollTo ??= () => undefined;
 globalThis.Element.prototype.scrollIntoView ??= () => undefined;
 globalThis.Element.prototype.hasPointerCapture ??= () => false;
-globalThis.Blob.prototype.arrayBuffer ??= function arrayBuffer() {
-  return new Promise((resolve, reject) => {
-    const reader = new globalThis.FileReader();
-    reader.onload = () => resolve(reader.result);
-    reader.onerror = () => reject(reader.error);
-    reader.readAsArrayBuffer(this);
-  });
-};
+/** jsdom has files without a way to read them. */
+const readBy = (how) =>
+  function read() {
+    return new Promise((resolve, reject) => {
+      const reader = new globalThis.FileReader();
+      reader.onload = () => resolve(reader.result);
+      reader.onerror = () => reject(reader.error);
+      reader[how](this);
+    });
+  };
+globalThis.Blob.prototype.arrayBuffer ??= readBy('readAsArrayBuffer');
+globalThis.Blob.prototype.text ??= readBy('readAsText');
+/** It would say at every call that it draws nothing. */
+globalThis.HTMLCanvasElement.prototype.getContext = () => null;
 globalThis.document.fonts ??= { ready: Promise.resolve() };

@@ -94,6 +94,8 @@ export function landXmlFaultWords(fault: LandXmlFault): string {
       return `${placeWords(fault.at)} ${profileFaultWords(fault.fault, String)}. ${NOTHING}`;
     case 'XML_CORNER_TWICE':
       return `${placeWords(fault.at)} has the id ${fault.id}, which another point of the surface has already: ids must not be used twice. ${NOTHING}`;
+    case 'XML_SETUP_TWICE':
+      return `${placeWords(fault.at)} has the id ${fault.id}, which another InstrumentSetup has already: ids must not be used twice. ${NOTHING}`;
     case 'XML_CORNER_UNKNOWN':
       return `${placeWords(fault.at)}, a face, names the point ${fault.id}, and no P of the surface has that id. ${NOTHING}`;
   }

@@ -39,6 +39,7 @@ export interface ReadingAsked {
 /** The sentences in the order in which they are followed: warnings, steps, notes. */
 export function readingSentences(reading: StakeReading, { words, unit, standing, who }: ReadingAsked): ReadingSentence[] {
   const { reading: form } = words;
+  const colour = (typed: string): string => form.colours[typed.trim().toLowerCase()] ?? (typed || '–');
   const point = words.point[reading.point];
   const said = (kind: ReadingSentence['kind'], template: string, facts: Readonly<Record<string, string>> = {}): ReadingSentence => ({
     kind,
@@ -65,7 +66,7 @@ export function readingSentences(reading: StakeReading, { words, unit, standing,
     );
   if (reading.carrier === 'lath') sentences.push(said('note', form.facing[reading.facing]));
   if (reading.colours && (reading.colours.ribbon || reading.colours.paint))
-    sentences.push(said('note', form.ribbon, { ribbon: reading.colours.ribbon || '–', paint: reading.colours.paint || '–' }));
+    sentences.push(said('note', form.ribbon, { ribbon: colour(reading.colours.ribbon), paint: colour(reading.colours.paint) }));
   return sentences;
 }
 

@@ -49,12 +49,11 @@ export interface TapedPair {
   readonly good: boolean;
 }
 
-/** All pairs within reach of a tape, the best first: a line to pull a string along, then the squarest crossing. */
-export function tapedPairs(point: PlanPoint, recoveries: readonly Recovery[], reach: Metres): TapedPair[] {
-  const near = recoveries.filter((each) => planDistance(each, point) <= reach);
+/** All pairs of marks that a point can be taped from, the best first: a line to pull a string along, then the squarest crossing. */
+export function tapedPairs(point: PlanPoint, recoveries: readonly Recovery[]): TapedPair[] {
   const pairs: TapedPair[] = [];
-  for (const [i, a] of near.entries())
-    for (const b of near.slice(i + 1)) {
+  for (const [i, a] of recoveries.entries())
+    for (const b of recoveries.slice(i + 1)) {
       const tapes = tapesTo(point, a, b);
       if (tapes) pairs.push({ a, b, tapes, good: isLine(tapes) || tapes.crossing >= FLATTEST });
     }

@@ -29,6 +29,7 @@ export type LandXmlFault =
   | { readonly code: 'XML_ALIGNMENT'; readonly at: XmlPlace; readonly fault: AlignmentError }
   | { readonly code: 'XML_PROFILE'; readonly at: XmlPlace; readonly fault: ProfileError }
   | { readonly code: 'XML_CORNER_TWICE'; readonly at: XmlPlace; readonly id: string }
+  | { readonly code: 'XML_SETUP_TWICE'; readonly at: XmlPlace; readonly id: string }
   | { readonly code: 'XML_CORNER_UNKNOWN'; readonly at: XmlPlace; readonly id: string };
 
 /** It was read, but should be looked at. Sizes in metres. */

@@ -4,7 +4,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { formatLength, type TrustResult } from '@idle-marker/core';
 import { closed, Day, Instant, invalidAgainst, Type, Uuid, Words, type Fact, type Static } from '@idle-marker/contract';
 import { fileWord, PAPERS, type Paper } from '@idle-marker/paper';
-import { controlCard, crewView, cutSheet, dayBook, memberName, setupBook, siteState, trustOf, type CrewMark, type SiteState } from '@idle-marker/records';
+import { controlCard, crewMarks, cutSheet, dayBook, memberName, setupBook, siteState, trustOf, type CrewMark, type SiteState } from '@idle-marker/records';
 import { CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { linksOf } from '../crew/links.ts';
 import { query } from '../database/query.ts';
@@ -171,12 +171,11 @@ const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress
 });
 
 /** The marks of a package that are set, all or those that are asked for. */
-function marksOf({ state, trust, by }: Source, asked: { readonly package: string; readonly keys?: readonly string[]; readonly at: string }) {
+function marksOf({ state, trust }: Source, asked: { readonly package: string; readonly keys?: readonly string[] }) {
   const work = state.packages.find((each) => each.id === asked.package);
   if (!work) throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place.', '/package');
   const names = asked.keys && new Set(work.body.plans.filter((plan) => asked.keys!.includes(plan.key)).map((plan) => plan.name));
-  const view = crewView(state, trust, { label: '', roots: [state.packageRoots.get(work.id)!], who: by, at: asked.at });
-  const marks = view.marks.filter((mark) => !names || names.has(mark.name));
+  const marks = crewMarks(state, trust, [work]).filter((mark) => !names || names.has(mark.name));
   if (marks.length === 0) throw new ProblemError('INVALID_INPUT', 'None of these marks is set yet, so there is nothing to print.', '/keys');
   return { work, marks, title: `${work.body.name} · ${state.settings.name}` };
 }

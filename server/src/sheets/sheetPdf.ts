@@ -129,7 +129,7 @@ function drawSmallSketch(page: Page, sheet: NumberedSheet, y: number): void {
   if (points.length === 0) return;
   const board = { ...boardFor(points, inner, sheet.lengthUnit), frame };
   const few = { ...SKETCH_OPTIONS, heights: false, offsets: false, diagonals: false };
-  drawScene(page, { items: planItems(sheet, board, few, measureOn(page)).items });
+  drawScene(page, { items: planItems(sheet, board, few, measureOn(page)) });
   drawScene(page, { items: [...north(MARGIN + frame.w - 10, y + 4), ...scaleBar(MARGIN + frame.w - 4, y + SKETCH_HEIGHT - 4, board, sheet.lengthUnit)] });
   write(page, scaleWords(board.scale, sheet.lengthUnit), MARGIN, y + SKETCH_HEIGHT - 12, 'regular', 7.5, INKS.ink2);
 }

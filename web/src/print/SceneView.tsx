@@ -1,4 +1,5 @@
-import type { Ink, Measure, Scene, SceneItem, Weight } from '@idle-marker/paper';
+import { memo, useMemo } from 'react';
+import type { Ink, Measure, Scene, SceneItem, ScenePath, SceneText, Weight } from '@idle-marker/paper';
 
 /** The inks of paper as the roles of the screen's theme. */
 const ROLE: Readonly<Record<Ink, string>> = {
@@ -38,39 +39,59 @@ export const measureOnScreen: Measure = (text, size, weight) => {
 };
 
 /** A drawing on the screen, in the colours of its theme. */
-export function SceneView({ scene, className = '' }: { readonly scene: Scene; readonly className?: string }) {
+export const SceneView = memo(function SceneView({ scene, className = '' }: { readonly scene: Scene; readonly className?: string }) {
+  const pieces = useMemo(() => piecesOf(scene.items), [scene]);
   return (
     <svg viewBox={`0 0 ${scene.width} ${scene.height}`} className={className} role="img" aria-label={scene.title} fontFamily="Barlow, sans-serif">
-      {scene.items.map((item, i) => (
-        <Item key={i} item={item} />
-      ))}
+      {pieces.map((piece, i) => (piece.kind === 'text' ? <Words key={i} {...piece} /> : <Strokes key={i} paths={piece.paths} />))}
     </svg>
   );
+});
+
+type Piece = SceneText | { readonly kind: 'paths'; readonly paths: readonly [ScenePath, ...ScenePath[]] };
+
+const styleOf = ({ closed, fill, opacity, stroke, width, dash }: ScenePath): string => [closed, fill, opacity, stroke, width, dash].join(' ');
+
+/** Paths in a row that look the same are one element: a browser lays out a few of them faster than many hundreds. */
+function piecesOf(items: readonly SceneItem[]): Piece[] {
+  const pieces: (SceneText | { kind: 'paths'; paths: [ScenePath, ...ScenePath[]] })[] = [];
+  for (const item of items) {
+    const last = pieces.at(-1);
+    if (item.kind === 'text') pieces.push(item);
+    // What shines through would do so twice where two of them overlap, but not within one element.
+    else if (last?.kind === 'paths' && item.opacity === undefined && styleOf(last.paths[0]) === styleOf(item)) last.paths.push(item);
+    else pieces.push({ kind: 'paths', paths: [item] });
+  }
+  return pieces;
 }
 
-function Item({ item }: { readonly item: SceneItem }) {
-  if (item.kind === 'text')
-    return (
-      <text
-        x={item.x}
-        y={item.y}
-        fontSize={item.size}
-        fontWeight={WEIGHT[item.weight]}
-        fill={ROLE[item.ink]}
-        textAnchor={ANCHOR[item.align]}
-        transform={item.turn ? `rotate(${item.turn} ${item.x} ${item.y})` : undefined}
-      >
-        {item.text}
-      </text>
-    );
+const Words = ({ x, y, text, size, weight, ink, align, turn }: SceneText) => (
+  <text
+    x={x}
+    y={y}
+    fontSize={size}
+    fontWeight={WEIGHT[weight]}
+    fill={ROLE[ink]}
+    textAnchor={ANCHOR[align]}
+    transform={turn ? `rotate(${turn} ${x} ${y})` : undefined}
+  >
+    {text}
+  </text>
+);
+
+function Strokes({ paths }: { readonly paths: readonly [ScenePath, ...ScenePath[]] }) {
+  const [{ fill, opacity, stroke, width, dash }] = paths;
+  const d = paths.map(
+    ({ points, closed }) => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('') + (closed ? 'Z' : ''),
+  );
   return (
     <path
-      d={item.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('') + (item.closed ? 'Z' : '')}
-      fill={item.fill ? ROLE[item.fill] : 'none'}
-      fillOpacity={item.opacity}
-      stroke={item.stroke ? ROLE[item.stroke] : 'none'}
-      strokeWidth={item.width}
-      strokeDasharray={item.dash ? `${item.dash} ${item.dash}` : undefined}
+      d={d.join('')}
+      fill={fill ? ROLE[fill] : 'none'}
+      fillOpacity={opacity}
+      stroke={stroke ? ROLE[stroke] : 'none'}
+      strokeWidth={width}
+      strokeDasharray={dash ? `${dash} ${dash}` : undefined}
     />
   );
 }

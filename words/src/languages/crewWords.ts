@@ -60,6 +60,8 @@ export interface CrewWords {
     readonly tolerance: string;
     readonly facing: Readonly<Record<StakeConvention['facing'], string>>;
     readonly ribbon: string;
+    /** Colours as the shipped conventions and most people name them in English; others stay as they were typed. */
+    readonly colours: Readonly<Record<string, string>>;
     readonly section: string;
     readonly plan: string;
     readonly level: string;
@@ -68,6 +70,7 @@ export interface CrewWords {
   };
   /** A point taped back from two marks. */
   readonly tape: {
+    readonly title: string;
     readonly from: string;
     readonly flat: string;
     readonly check: string;

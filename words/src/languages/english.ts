@@ -71,6 +71,7 @@ export const ENGLISH: CrewWords = {
       alongRoad: 'The writing faces along the road.',
     },
     ribbon: 'Ribbon: {ribbon}. Paint: {paint}.',
+    colours: {},
     section: 'From the side',
     plan: 'From above, north up',
     level: 'level',
@@ -78,6 +79,7 @@ export const ENGLISH: CrewWords = {
     ground: 'ground',
   },
   tape: {
+    title: 'Two tapes to {point}',
     from: 'From these two marks',
     flat: 'flat crossing,',
     check: 'Check first: from {a} to {b} it is {apart}, level. If not, one of them has moved: take two others.',

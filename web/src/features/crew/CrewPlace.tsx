@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { CrewMark, CrewView } from '@idle-marker/records';
+import { pointOfMark, type CrewMark, type CrewView } from '@idle-marker/records';
 import { crewWords, filled, LANGUAGES, type CrewWords } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -165,7 +165,7 @@ const isBad = ({ standing }: CrewMark): boolean => standing === 'inDoubt' || sta
 
 function Stake({ token, view, mark, words }: { readonly token: string; readonly view: CrewView; readonly mark: CrewMark; readonly words: CrewWords }) {
   const { page } = words;
-  const point = view.points.find((each) => each.package === mark.package && each.corner === mark.reading.to) ?? null;
+  const point = pointOfMark(view, mark);
   const written = mark.written ? (['front', 'back', 'left', 'right'] as const).filter((side) => mark.written![side].length > 0) : [];
   return (
     <article aria-label={mark.name} className="border-[1.5px] border-ink bg-sheet p-4">
@@ -192,7 +192,7 @@ function Stake({ token, view, mark, words }: { readonly token: string; readonly 
           loading="lazy"
         />
       ))}
-      {point && (point.pairs.length > 0 || point.gone.length > 0) && (
+      {point && (point.marks.length > 1 || point.gone.length > 0) && (
         <details className="mt-4 border-t border-rule pt-2">
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
             {page.tape}: {point.corner}

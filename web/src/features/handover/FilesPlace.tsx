@@ -114,7 +114,10 @@ export function Place() {
         <div className="flex flex-col gap-4">
           <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Raw sights">
             <h2 className="text-xl">Raw sights</h2>
-            <p className="text-ink2">One placing of the instrument, with everything that its station can be computed from again, to the last digit.</p>
+            <p className="text-ink2">
+              One placing of the instrument, with everything that its station can be computed from again, to the last digit. Sights are taken in from such a
+              file, or from the survey of a LandXML file.
+            </p>
             {occupation ? (
               <div className="mt-2 flex flex-wrap items-end gap-2">
                 <Choice

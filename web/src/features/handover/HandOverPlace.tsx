@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { cutSheet, memberName, type CutSheet, uncheckedMarks } from '@idle-marker/records';
@@ -13,6 +13,7 @@ import { Choice } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, TIME_ZONE } from '../../ui/time.ts';
+import { useLongList } from '../../ui/LongList.tsx';
 import { CutFill } from '../mark/CutFill.tsx';
 import { LINK } from '../../ui/link.ts';
 import { HandOverWays } from './HandOverWays.tsx';
@@ -122,49 +123,59 @@ export function Place() {
 }
 
 function SheetTable({ sheet }: { sheet: CutSheet }) {
-  const units = useUnits();
+  const { shown, rest } = useLongList(sheet.rows, 'marks');
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the sheet">
-      <table className={`${TABLE} min-w-[680px] max-md:min-w-[840px]`}>
-        <thead>
-          <tr>
-            <th className={TH_WORD}>Mark</th>
-            <th className={TH_WORD}>Offset to</th>
-            <th className={TH}>Offset</th>
-            <th className={TH}>Hub</th>
-            <th className={`${TH} first-letter:uppercase`}>{HEIGHT_REFERENCE[sheet.heightReference]}</th>
-            <th className={TH_WORD}>Cut / fill</th>
-            <th className={TH}>E / N off, mm</th>
-            <th className={TH_WORD}>Station</th>
-            <th className={TH_WORD}>Proof before / after</th>
-            <th className={TH_WORD}>Standing</th>
-          </tr>
-        </thead>
-        <tbody>
-          {sheet.rows.map((row) => (
-            <tr key={row.mark}>
-              <td className={`${TD_WORD} font-semibold whitespace-nowrap`}>{row.name}</td>
-              <td className={TD_WORD}>
-                {row.corner}, {MEANING[row.meaning]}
-              </td>
-              <td className={TD}>{writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}</td>
-              <td className={TD}>{units.length(row.hubZ)}</td>
-              <td className={TD}>{units.length(row.designZ)}</td>
-              <td className={TD_WORD}>
-                <CutFill cutFill={row.cutFill} small rounding={row.reading?.rounding.height ?? sheet.rounding} />
-              </td>
-              <td className={TD}>
-                {formatSigned(row.dEMm, 0)} / {formatSigned(row.dNMm, 0)}
-              </td>
-              <td className={TD_WORD}>{row.station}</td>
-              <td className={`${TD_WORD} whitespace-nowrap`}>
-                {row.proofBefore ? clockTime(row.proofBefore) : 'none'} / {row.proofAfter ? clockTime(row.proofAfter) : 'none'}
-              </td>
-              <td className={`${TD_WORD} ${row.standing === 'held' ? 'text-good' : 'text-ochre'}`}>{STANDING[row.standing]}</td>
+    <>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the sheet">
+        <table className={`${TABLE} min-w-[680px] max-md:min-w-[840px]`}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>Mark</th>
+              <th className={TH_WORD}>Offset to</th>
+              <th className={TH}>Offset</th>
+              <th className={TH}>Hub</th>
+              <th className={`${TH} first-letter:uppercase`}>{HEIGHT_REFERENCE[sheet.heightReference]}</th>
+              <th className={TH_WORD}>Cut / fill</th>
+              <th className={TH}>E / N off, mm</th>
+              <th className={TH_WORD}>Station</th>
+              <th className={TH_WORD}>Proof before / after</th>
+              <th className={TH_WORD}>Standing</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+          </thead>
+          <tbody>
+            {shown.map((row) => (
+              <SheetRow key={row.mark} row={row} sheet={sheet} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {rest}
+    </>
   );
 }
+
+const SheetRow = memo(function SheetRow({ row, sheet }: { readonly row: CutSheet['rows'][number]; readonly sheet: CutSheet }) {
+  const units = useUnits();
+  return (
+    <tr>
+      <td className={`${TD_WORD} font-semibold whitespace-nowrap`}>{row.name}</td>
+      <td className={TD_WORD}>
+        {row.corner}, {MEANING[row.meaning]}
+      </td>
+      <td className={TD}>{writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}</td>
+      <td className={TD}>{units.length(row.hubZ)}</td>
+      <td className={TD}>{units.length(row.designZ)}</td>
+      <td className={TD_WORD}>
+        <CutFill cutFill={row.cutFill} small rounding={row.reading?.rounding.height ?? sheet.rounding} />
+      </td>
+      <td className={TD}>
+        {formatSigned(row.dEMm, 0)} / {formatSigned(row.dNMm, 0)}
+      </td>
+      <td className={TD_WORD}>{row.station}</td>
+      <td className={`${TD_WORD} whitespace-nowrap`}>
+        {row.proofBefore ? clockTime(row.proofBefore) : 'none'} / {row.proofAfter ? clockTime(row.proofAfter) : 'none'}
+      </td>
+      <td className={`${TD_WORD} ${row.standing === 'held' ? 'text-good' : 'text-ochre'}`}>{STANDING[row.standing]}</td>
+    </tr>
+  );
+});

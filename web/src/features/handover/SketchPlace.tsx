@@ -1,11 +1,12 @@
-import { useMemo, useState } from 'react';
-import { fileWord, sceneDxf, sceneSvg, SKETCH_OPTIONS, sketchScene, type SketchOptions } from '@idle-marker/paper';
+import { useCallback, useMemo, useState } from 'react';
+import { fileWord, sceneDxf, sceneSvg, SKETCH_OPTIONS, sketchSteps, type SketchOptions } from '@idle-marker/paper';
 import { cutSheet, memberName } from '@idle-marker/records';
 import { now } from '../../ledger/clock.ts';
 import { PAPER_NAMES, pngOf, svgStyle } from '../../print/files.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { measureOnScreen, SceneView } from '../../print/SceneView.tsx';
 import { usePaper } from '../../print/usePaper.ts';
+import { useSteps } from '../../print/useSteps.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -33,28 +34,32 @@ export function Place() {
     () => work && cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE }, null),
     [work, state, trust, who, instant],
   );
-  const sketch = useMemo(() => sheet && sketchScene(sheet, options, measureOnScreen), [sheet, options]);
-  if (!work || !sheet || !sketch)
+  const begin = useCallback(() => sketchSteps(sheet!, options, measureOnScreen), [sheet, options]);
+  const { result: sketch, progress } = useSteps(sheet ? begin : null);
+  if (!work || !sheet)
     return (
       <EmptyTo title="Nothing to draw yet" place="design" label="Make a work package">
         A sketch is made from the marks of a work package.
       </EmptyTo>
     );
   const name = `sketch-${fileWord(work.body.name)}`;
+  const asSvg = async () => {
+    if (sketch) saveAs(`${name}.svg`, 'image/svg+xml', sceneSvg(sketch.scene, await svgStyle()));
+  };
   const asPng = async () => {
     setTrouble(null);
+    if (!sketch) return;
     try {
       saveAs(`${name}.png`, 'image/png', await pngOf(sceneSvg(sketch.scene, await svgStyle()), sketch.scene));
     } catch {
       setTrouble('This browser can’t make a picture of it: take the PDF or the SVG.');
     }
   };
-  const dxf = () =>
-    sceneDxf(
-      sketch.scene,
-      state.settings.lengthUnit,
-      sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ })),
-    );
+  const asDxf = () => {
+    const marks = sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ }));
+    if (sketch) saveAs(`${name}.dxf`, 'application/dxf', sceneDxf(sketch.scene, state.settings.lengthUnit, marks));
+  };
+  const drawing = progress !== null;
   return (
     <div className="flex h-full flex-col">
       <HandOverWays />
@@ -92,22 +97,19 @@ export function Place() {
             PDF
           </Button>
           <div className="flex gap-2">
-            <Button
-              className="flex-1 px-2"
-              onClick={() => void svgStyle().then((style) => saveAs(`${name}.svg`, 'image/svg+xml', sceneSvg(sketch.scene, style)))}
-            >
+            <Button className="flex-1 px-2" disabled={drawing} onClick={() => void asSvg()}>
               SVG
             </Button>
-            <Button className="flex-1 px-2" onClick={() => void asPng()}>
+            <Button className="flex-1 px-2" disabled={drawing} onClick={() => void asPng()}>
               PNG
             </Button>
-            <Button className="flex-1 px-2" onClick={() => saveAs(`${name}.dxf`, 'application/dxf', dxf())}>
+            <Button className="flex-1 px-2" disabled={drawing} onClick={asDxf}>
               DXF
             </Button>
           </div>
           <PaperProgress papers={papers} />
           {trouble && <p className="font-medium text-brick">{trouble}</p>}
-          {sketch.unlabelled.length > 0 && (
+          {sketch && sketch.unlabelled.length > 0 && (
             <p className="text-[13px] text-ochre">
               No room to name {sketch.unlabelled.length} {sketch.unlabelled.length === 1 ? 'mark' : 'marks'}: take larger paper, or show less.
             </p>
@@ -116,11 +118,12 @@ export function Place() {
             <p className="text-[13px] text-brick">Not drawn, since withheld: {sheet.withheld.map((each) => each.name).join(', ')}.</p>
           )}
         </section>
-        <div className="min-h-[300px] min-w-0 flex-1 border-[1.5px] border-ink bg-sheet">
+        <div className="relative min-h-[300px] min-w-0 flex-1 border-[1.5px] border-ink bg-sheet" aria-busy={drawing}>
+          {progress !== null && <progress aria-label="Drawing the sketch" className="absolute top-0 right-0 left-0 w-full" value={progress} />}
           {sheet.rows.length === 0 ? (
             <p className="p-6 text-ink2">No mark of this package is set yet.</p>
           ) : (
-            <SceneView scene={sketch.scene} className="mx-auto h-full max-h-full w-full" />
+            sketch && <SceneView scene={sketch.scene} className={`mx-auto h-full max-h-full w-full ${drawing ? 'opacity-50' : ''}`} />
           )}
         </div>
       </div>

@@ -1,16 +1,20 @@
-import { useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { compareNames, roundOf, type RoundStop } from '@idle-marker/records';
 import { STANDING } from '@idle-marker/words';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Choice } from '../../ui/Field.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
+import { useLongList } from '../../ui/LongList.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
 import { PrintDialog } from './PrintDialog.tsx';
 import { StakeSlip } from './StakeSlip.tsx';
 import { useWork } from './useWork.ts';
+
+/** From so many on a list wants to be searched. */
+const MANY = 20;
 
 /** What stands on each stake of a package: written from the mark as it was set, to be copied, printed and read. */
 export function Place() {
@@ -28,6 +32,23 @@ export function Place() {
         : [],
     [state, trust, work],
   );
+  const [wanted, setWanted] = useState('');
+  const found = useMemo(() => {
+    const letters = wanted.trim().toLowerCase();
+    return letters === '' ? stops : stops.filter(({ plan }) => plan.name.toLowerCase().includes(letters));
+  }, [stops, wanted]);
+  const { shown, rest } = useLongList(found, 'stakes');
+  const id = work?.id ?? '';
+  const choose = useCallback((key: string) => setSearch({ package: id, mark: key }, { replace: true }), [setSearch, id]);
+  const toggle = useCallback(
+    (key: string) =>
+      setTicked((before) => {
+        const next = new Set(before);
+        if (!next.delete(key)) next.add(key);
+        return next;
+      }),
+    [],
+  );
   if (!work)
     return (
       <EmptyTo title="No stakes yet" place="design" label="Make a work package">
@@ -35,12 +56,6 @@ export function Place() {
       </EmptyTo>
     );
   const chosen = stops.find(({ plan }) => plan.key === search.get('mark')) ?? stops[0] ?? null;
-  const choose = (key: string) => setSearch({ package: work.id, mark: key }, { replace: true });
-  const toggle = (key: string) => {
-    const next = new Set(ticked);
-    if (!next.delete(key)) next.add(key);
-    setTicked(next);
-  };
   const keys = stops.filter(({ plan }) => ticked.has(plan.key)).map(({ plan }) => plan.key);
   return (
     <div className="flex h-full flex-col">
@@ -67,6 +82,14 @@ export function Place() {
             </Button>
             <span className="self-center text-[13px] text-ink2">{keys.length === 0 ? 'of all of them' : `of the ${keys.length} ticked`}</span>
           </div>
+          {stops.length > MANY && (
+            <Field
+              label="Find a stake"
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+              error={found.length === 0 ? 'No stake has that in its name.' : null}
+            />
+          )}
           {stops.length === 0 ? (
             <p className="text-ink2">No mark of this package is set yet.</p>
           ) : (
@@ -81,47 +104,20 @@ export function Place() {
                 </tr>
               </thead>
               <tbody>
-                {stops.map(({ plan, standing, report, outdated }) => (
-                  <tr key={plan.key} className={chosen?.plan.key === plan.key ? 'bg-ochre-tint' : ''}>
-                    <td className={TD_WORD}>
-                      <label className="flex min-h-11 min-w-11 cursor-pointer items-center justify-center">
-                        <input
-                          type="checkbox"
-                          className="h-5 w-5 accent-(--spruce)"
-                          aria-label={`Print ${plan.name}`}
-                          checked={ticked.has(plan.key)}
-                          onChange={() => toggle(plan.key)}
-                        />
-                      </label>
-                    </td>
-                    <td className={TD_WORD}>
-                      <button
-                        type="button"
-                        className="min-h-11 w-full text-left font-semibold"
-                        aria-current={chosen?.plan.key === plan.key ? 'true' : undefined}
-                        onClick={() => choose(plan.key)}
-                      >
-                        {plan.name}
-                      </button>
-                    </td>
-                    <td
-                      className={`${TD_WORD} ${standing === 'inDoubt' || report ? 'text-brick' : standing === 'held' && !outdated ? 'text-good' : 'text-ochre'}`}
-                    >
-                      {report
-                        ? report.body.kind === 'destroyed'
-                          ? 'said to be gone'
-                          : 'said to be hit'
-                        : outdated
-                          ? 'plan changed'
-                          : standing
-                            ? STANDING[standing]
-                            : ''}
-                    </td>
-                  </tr>
+                {shown.map((stop) => (
+                  <StakeRow
+                    key={stop.plan.key}
+                    stop={stop}
+                    isChosen={chosen?.plan.key === stop.plan.key}
+                    isTicked={ticked.has(stop.plan.key)}
+                    onChoose={choose}
+                    onTick={toggle}
+                  />
                 ))}
               </tbody>
             </table>
           )}
+          {rest}
         </section>
         {chosen && <StakeSlip key={`${work.id} ${chosen.plan.key}`} work={work} stop={chosen} />}
       </div>
@@ -129,3 +125,36 @@ export function Place() {
     </div>
   );
 }
+
+interface StakeRowProps {
+  readonly stop: RoundStop;
+  readonly isChosen: boolean;
+  readonly isTicked: boolean;
+  onChoose(key: string): void;
+  onTick(key: string): void;
+}
+
+const StakeRow = memo(function StakeRow({ stop: { plan, standing, report, outdated }, isChosen, isTicked, onChoose, onTick }: StakeRowProps) {
+  return (
+    <tr className={isChosen ? 'bg-ochre-tint' : ''}>
+      <td className={TD_WORD}>
+        <label className="flex min-h-11 min-w-11 cursor-pointer items-center justify-center">
+          <input type="checkbox" className="h-5 w-5 accent-(--spruce)" aria-label={`Print ${plan.name}`} checked={isTicked} onChange={() => onTick(plan.key)} />
+        </label>
+      </td>
+      <td className={TD_WORD}>
+        <button
+          type="button"
+          className="min-h-11 w-full text-left font-semibold"
+          aria-current={isChosen ? 'true' : undefined}
+          onClick={() => onChoose(plan.key)}
+        >
+          {plan.name}
+        </button>
+      </td>
+      <td className={`${TD_WORD} ${standing === 'inDoubt' || report ? 'text-brick' : standing === 'held' && !outdated ? 'text-good' : 'text-ochre'}`}>
+        {report ? (report.body.kind === 'destroyed' ? 'said to be gone' : 'said to be hit') : outdated ? 'plan changed' : standing ? STANDING[standing] : ''}
+      </td>
+    </tr>
+  );
+});

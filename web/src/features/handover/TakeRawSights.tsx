@@ -1,40 +1,71 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { LARGEST_UPLOAD_BYTES, readRawSights, type RawSights } from '@idle-marker/contract';
-import { controlElsewhere, factsOfRaw, stationOfRaw } from '@idle-marker/records';
-import { rawSightsFaultWords, smallLength } from '@idle-marker/words';
+import { LARGEST_UPLOAD_BYTES, rawSightsText, readRawSights, type RawSights } from '@idle-marker/contract';
+import { looksLikeXml, readLandXmlSurvey } from '@idle-marker/formats';
+import { controlElsewhere, factsOfRaw, instrumentAssumed, rawOfSurvey, stationOfRaw } from '@idle-marker/records';
+import { landXmlFaultWords, rawSightsFaultWords, smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
+import { Choice } from '../../ui/Field.tsx';
+import { dayAndTime } from '../../ui/time.ts';
 
-/** Takes a file of raw sights in as a set-up of this site; the station is looked at and accepted as any other. */
+/** What a file holds, ready to be taken in: one placing, or of several the one that is chosen. */
+interface Found {
+  readonly setups: readonly RawSights[];
+  /** The instrument that a file without precision is reckoned with; null where the file says how good its own is. */
+  readonly assumed: string | null;
+}
+
+/** Takes a file of raw sights, or the observations of a LandXML file, in as a set-up of this site; the station is looked at and accepted as any other. */
 export function TakeRawSights() {
-  const { occupation, state } = useSite();
+  const { occupation, state, now: instant } = useSite();
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [raw, setRaw] = useState<RawSights | null>(null);
+  const [found, setFound] = useState<Found | null>(null);
   const take = async (file: File) => {
     setTrouble(null);
     if (file.size > LARGEST_UPLOAD_BYTES) {
       setTrouble(`${file.name} is too large for the sights of one placing. Nothing was taken.`);
       return;
     }
-    const read = readRawSights(await file.text());
+    const text = await file.text();
+    if (looksLikeXml(text)) {
+      takeSurvey(file.name, text);
+      return;
+    }
+    const read = readRawSights(text);
     if (!read.ok) setTrouble(`${file.name} was not taken. ${rawSightsFaultWords(read.error)}`);
     else if (read.value.header.combinedScaleFactor !== state.settings.combinedScaleFactor)
       setTrouble(
         `${file.name} was not taken: its grid distances are ${read.value.header.combinedScaleFactor} of ground distances, those of this site ${state.settings.combinedScaleFactor}. Its station would come out another one here.`,
       );
-    else setRaw(read.value);
+    else setFound({ setups: [read.value], assumed: null });
+  };
+  const takeSurvey = (fileName: string, text: string) => {
+    const survey = readLandXmlSurvey(text);
+    if (!survey.ok) {
+      setTrouble(`${fileName} was not taken. ${landXmlFaultWords(survey.error)}`);
+      return;
+    }
+    const read = survey.value.setups
+      .filter((setup) => setup.sights.length > 0)
+      .map((setup) => ({ name: setup.name, raw: readRawSights(rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString()))) }));
+    const wrong = read.find(({ raw }) => !raw.ok);
+    if (read.length === 0)
+      setTrouble(`${fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.`);
+    else if (wrong && !wrong.raw.ok && wrong.raw.error.code === 'RAW_BAD_LINE')
+      setTrouble(`${fileName} was not taken. Among what was read from ${wrong.name}, ${wrong.raw.error.field} is not possible: ${wrong.raw.error.message}.`);
+    else setFound({ setups: read.flatMap(({ raw }) => (raw.ok ? [raw.value] : [])), assumed: instrumentAssumed(state).name });
   };
   return (
     <div className="mt-3 border-t border-rule pt-3">
       <input
         ref={input}
         type="file"
-        accept=".jsonl,application/x-ndjson"
+        accept=".jsonl,.xml,.landxml,application/x-ndjson,application/xml"
         className="sr-only"
         tabIndex={-1}
         aria-label="File of raw sights"
@@ -53,13 +84,15 @@ export function TakeRawSights() {
           {trouble}
         </p>
       )}
-      {raw && <TakeDialog raw={raw} onClose={() => setRaw(null)} />}
+      {found && <TakeDialog found={found} onClose={() => setFound(null)} />}
     </div>
   );
 }
 
-function TakeDialog({ raw, onClose }: { readonly raw: RawSights; onClose(): void }) {
+function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void }) {
   const { id, state, say } = useSite();
+  const [chosen, setChosen] = useState('0');
+  const raw = found.setups[Number(chosen)]!;
   const units = useUnits();
   const navigate = useNavigate();
   const solved = stationOfRaw(raw);
@@ -84,10 +117,25 @@ function TakeDialog({ raw, onClose }: { readonly raw: RawSights; onClose(): void
         </>
       }
     >
+      {found.setups.length > 1 && (
+        <Choice
+          className="mb-3"
+          label="The file holds several placings: which one"
+          value={chosen}
+          options={found.setups.map(({ setup, sights }, i) => [String(i), `${setup.name}, ${dayAndTime(setup.at)}, ${sights.length} sights`] as const)}
+          onChange={setChosen}
+        />
+      )}
       <p>
         {raw.setup.instrument.name}, {units.length(raw.setup.instrumentHeight)} {units.unit} high; taken by {raw.setup.by}. They become a set-up of this site,
         to be looked at and accepted under Station.
       </p>
+      {found.assumed !== null && (
+        <p className="mt-2">
+          The file does not say how precise the instrument is, nor how the targets were carried: they are reckoned as good as those of {found.assumed}, and
+          distances as put right for prism and air.
+        </p>
+      )}
       {solved?.ok && (
         <p className="mt-2">
           Its station computed again: {units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(solved.value[axis])}`).join(', ')}, height{' '}

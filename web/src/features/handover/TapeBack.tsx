@@ -1,7 +1,9 @@
-import { useState } from 'react';
-import { RADIANS_PER_DEGREE, type LengthUnit } from '@idle-marker/core';
+import { useMemo, useState } from 'react';
+import { RADIANS_PER_DEGREE, tapedPairs, type LengthUnit } from '@idle-marker/core';
 import type { PointToFind } from '@idle-marker/records';
-import { tapeBackWords, type CrewWords } from '@idle-marker/words';
+import { filled, tapeBackWords, type CrewWords } from '@idle-marker/words';
+import { tapeScene } from '@idle-marker/paper';
+import { measureOnScreen, SceneView } from '../../print/SceneView.tsx';
 import { Choice } from '../../ui/Field.tsx';
 
 interface TapeBackProps {
@@ -13,7 +15,13 @@ interface TapeBackProps {
 /** A point found again from any two of the marks that are left. */
 export function TapeBack({ point, unit, words }: TapeBackProps) {
   const [chosen, setChosen] = useState('0');
-  const pair = point.pairs[Number(chosen)] ?? point.pairs[0] ?? null;
+  const pairs = useMemo(() => tapedPairs(point.point, point.marks), [point]);
+  const pair = pairs[Number(chosen)] ?? pairs[0] ?? null;
+  const title = filled(words.tape.title, { point: point.corner });
+  const scene = useMemo(
+    () => pair && tapeScene({ point: { ...point.point, name: point.corner }, pair, title, unit, measure: measureOnScreen }),
+    [point, pair, title, unit],
+  );
   return (
     <div lang={words.code}>
       {point.gone.length > 0 && (
@@ -25,13 +33,14 @@ export function TapeBack({ point, unit, words }: TapeBackProps) {
         <>
           <Choice
             label={words.tape.from}
-            value={String(point.pairs.indexOf(pair))}
-            options={point.pairs.map(({ a, b, good, tapes }, i) => [
+            value={String(pairs.indexOf(pair))}
+            options={pairs.map(({ a, b, good, tapes }, i) => [
               String(i),
               `${a.name} + ${b.name}${good ? '' : ` (${words.tape.flat} ${Math.round(tapes.crossing / RADIANS_PER_DEGREE)}°)`}`,
             ])}
             onChange={setChosen}
           />
+          {scene && <SceneView scene={scene} className="mt-2 h-auto w-full max-w-[480px] border border-rule bg-sheet" />}
           <ol className="mt-2 list-decimal pl-6 text-[17px] leading-snug">
             {tapeBackWords(pair, point.corner, unit, words).map((line) => (
               <li key={line} className="mb-1.5">

@@ -22,7 +22,7 @@ export function Place() {
       </EmptyTo>
     );
   const idOf = (point: (typeof points)[number]) => `${point.item}\n${point.corner}`;
-  const point = points.find((each) => idOf(each) === chosen) ?? points.find((each) => each.pairs.length > 0) ?? points[0] ?? null;
+  const point = points.find((each) => idOf(each) === chosen) ?? points.find((each) => each.marks.length > 1) ?? points[0] ?? null;
   return (
     <div className="flex h-full flex-col">
       <HandOverWays />
