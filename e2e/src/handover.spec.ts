@@ -147,7 +147,7 @@ test('a sheet of a part goes to who asked for it, and what happens to its marks 
   );
   expect(pdf).toContain('Ticket hall hubs: east side');
   expect(pdf).toContain('given to Ada, formwork');
-  expect(pdf).toContain('How to read these marks');
+  expect(pdf).toContain('How to read ');
   const xlsx = await download(page, () =>
     page
       .getByRole('button', { name: /^XLSX of cut sheet/ })

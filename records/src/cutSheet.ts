@@ -106,6 +106,8 @@ export interface CutSheet {
   readonly remarks?: string;
   /** The convention that its stakes are written by. */
   readonly convention?: string;
+  /** Languages that the crew reads; English on sheets of before it was kept. */
+  readonly languages?: readonly string[];
 }
 
 export interface NumberedSheet extends CutSheet {
@@ -129,6 +131,7 @@ interface Asked {
 /** Collects the sheet. Marks in doubt are withheld. */
 export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, previous: CutSheet | null): CutSheet {
   const { settings } = state;
+  const { convention } = conventionFor(state, asked.package.body);
   const body = asked.package.body;
   const tolerance = settings.classes.find((each) => each.id === body.class);
   const root = state.packageRoots.get(asked.package.id)!;
@@ -188,7 +191,8 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     bothHeights: (asked.bothHeights ?? false) && settings.siteZero !== null,
     validUntil: asked.validUntil ?? null,
     remarks: asked.remarks ?? '',
-    convention: conventionFor(state, body).convention.name,
+    convention: convention.name,
+    languages: convention.languages,
   };
 }
 

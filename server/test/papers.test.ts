@@ -298,6 +298,16 @@ describe('a sheet', () => {
     expect((await request(harness.app).get(path).expect(200)).body).toEqual(before);
   });
 
+  it('tells how its marks are read in every language of the crew, and in English on sheets of before that', async () => {
+    const { sheet } = await issue();
+    expect(sheet.languages).toEqual(['en']);
+    const both = await textOf(await sheetPdf({ ...sheet, languages: ['es', 'en'] }));
+    expect(both.indexOf('Cómo se lee')).toBeGreaterThan(0);
+    expect(both.indexOf('How to read')).toBeGreaterThan(both.indexOf('Cómo se lee'));
+    const { languages: _languages, ...before } = sheet;
+    expect(await textOf(await sheetPdf(before))).toContain('How to read');
+  });
+
   it('of five hundred marks is small, with text to be selected on every page and a sketch', async () => {
     const { sheet } = await issue();
     const rows = Array.from({ length: 500 }, (_, i) => {

@@ -9,6 +9,7 @@ import { Place as HandOver } from '../src/features/handover/HandOverPlace.tsx';
 import { Place as Sketch } from '../src/features/handover/SketchPlace.tsx';
 import { Place as Stakes } from '../src/features/handover/StakesPlace.tsx';
 import { Place as Tape } from '../src/features/handover/TapePlace.tsx';
+import { Place as Writing } from '../src/features/handover/WritingPlace.tsx';
 import { TakeRawSights } from '../src/features/handover/TakeRawSights.tsx';
 import { begin, said, show, Story } from './page.tsx';
 
@@ -123,5 +124,20 @@ describe('sights of a file', () => {
     );
     await waitFor(async () => expect(await tried('hello', 'x.jsonl')).toContain('no file of raw sights'));
     expect(said()).toEqual([]);
+  });
+});
+
+describe('how stakes are written', () => {
+  it('has signs that no keyboard has, put in where one typed last', async () => {
+    const { user } = show(new Story(), <Writing />);
+    await user.click(screen.getByRole('button', { name: 'Adapt a copy…' }));
+    const dialog = within(screen.getByRole('dialog'));
+    const cut = dialog.getByLabelText<HTMLInputElement>('The ground is too high');
+    await user.clear(cut);
+    await user.type(cut, 'C ');
+    await user.click(dialog.getByRole('button', { name: '▼, cut, down to' }));
+    expect(cut.value).toBe('C ▼');
+    await user.click(dialog.getByRole('button', { name: 'Keep' }));
+    await waitFor(() => expect(said()[0]).toMatchObject({ type: 'convention', body: { rules: { cut: 'C ▼' } } }));
   });
 });

@@ -17,6 +17,7 @@ import type { CutSheetRow, NumberedSheet } from '@idle-marker/records';
 import {
   CAUTIONS,
   crewWords,
+  filled,
   cutFillWords,
   heldBy,
   LENGTH_DECIMALS,
@@ -214,7 +215,7 @@ async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (r
   heads();
   for (const [i, row] of sheet.rows.entries()) {
     const text = (column: Column) => column.text(row, sheet.lengthUnit, clock, sheet);
-    const note = noteOf(row);
+    const note = noteOf(row, languagesOf(sheet));
     const needed = rowHeight(page, text) + (note ? heightOf(page, note, widthOf(page) - 20, 'regular', ROW_SIZE) : 0);
     if (y + needed > bottomOf(page)) {
       page.addPage({ size: 'A4', margin: MARGIN });
@@ -232,10 +233,12 @@ async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (r
 }
 
 /** What the stake says beyond the columns: an angle, what changes there, what is unusual. */
-function noteOf({ reading, stakeText, written }: CutSheetRow): string {
+function noteOf({ reading, stakeText, written }: CutSheetRow, languages: readonly string[]): string {
   const unusual =
     reading && reading.unusual.length > 0
-      ? readingSentences(reading, { words: crewWords('en'), unit: 'metre', standing: 'held', who: '' }).filter(({ kind }) => kind === 'warning')
+      ? languages.flatMap((code) =>
+          readingSentences(reading, { words: crewWords(code), unit: 'metre', standing: 'held', who: '' }).filter(({ kind }) => kind === 'warning'),
+        )
       : [];
   const beyond = written ? [...written.left, ...written.right].map(({ text }) => text) : [];
   const angle = stakeText.filter((line) => /^(OFF BOTH LINES|BACK:|AHEAD:)/.test(line));
@@ -267,26 +270,36 @@ function drawRow(page: Page, y: number, text: (column: Column) => string, font: 
   return height;
 }
 
+const languagesOf = ({ languages }: NumberedSheet): readonly string[] => (languages && languages.length > 0 ? languages : ['en']);
+
 /** How to read the hubs, drawn and in words from one of them, and the cautions. */
 function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
   const example = sheet.rows.find((row) => row.reading && row.cutFill !== null)?.reading ?? sheet.rows.find((row) => row.reading)?.reading ?? null;
-  const scale = 0.82;
-  const needed = example ? READING_HEIGHT * scale + 66 : 60;
   let y = top + 12;
-  if (y + needed > bottomOf(page)) {
+  const roomFor = (needed: number) => {
+    if (y + needed <= bottomOf(page)) return;
     page.addPage({ size: 'A4', margin: MARGIN });
     y = MARGIN;
+  };
+  for (const code of example ? languagesOf(sheet) : []) {
+    roomFor(READING_HEIGHT * READING_SCALE + 66);
+    y += drawReading(page, sheet, example!, code, y) + 8;
   }
-  if (example) {
-    const asked = { words: crewWords('en'), unit: sheet.lengthUnit, measure: measureOn(page) };
-    write(page, `How to read these marks: ${example.name} for one`, MARGIN, y, 'bold', 10, INKS.ink);
-    drawScene(page, sectionScene(example, asked), MARGIN, y + 14, scale);
-    drawScene(page, planScene(example, asked), MARGIN + READING_WIDTH * scale + 20, y + 14, scale);
-    y += READING_HEIGHT * scale + 20;
-    const steps = readingSentences(example, { ...asked, standing: 'held', who: sheet.issuedBy }).filter(({ kind }) => kind !== 'note');
-    y += paragraph(page, steps.map(({ text }) => text).join(' '), MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 5;
-  }
+  roomFor(40);
   paragraph(page, CAUTIONS.join(' '), MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2);
+}
+
+const READING_SCALE = 0.82;
+
+/** One mark in one language, and the height that it took. */
+function drawReading(page: Page, sheet: NumberedSheet, reading: NonNullable<CutSheetRow['reading']>, code: string, top: number): number {
+  const asked = { words: crewWords(code), unit: sheet.lengthUnit, measure: measureOn(page) };
+  write(page, filled(asked.words.reading.title, { name: reading.name }), MARGIN, top, 'bold', 10, INKS.ink);
+  drawScene(page, sectionScene(reading, asked), MARGIN, top + 14, READING_SCALE);
+  drawScene(page, planScene(reading, asked), MARGIN + READING_WIDTH * READING_SCALE + 20, top + 14, READING_SCALE);
+  const drawn = READING_HEIGHT * READING_SCALE + 20;
+  const steps = readingSentences(reading, { ...asked, standing: 'held', who: sheet.issuedBy }).filter(({ kind }) => kind !== 'note');
+  return drawn + paragraph(page, steps.map(({ text }) => text).join(' '), MARGIN, top + drawn, widthOf(page), 'regular', 8.5, INKS.ink);
 }
 
 function numberPages(page: Page, sheet: NumberedSheet): void {

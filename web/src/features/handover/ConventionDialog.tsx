@@ -10,6 +10,7 @@ import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { ConventionPreview } from './ConventionPreview.tsx';
 import { FacingPicture } from './FacingPicture.tsx';
+import { WithSigns } from './Signs.tsx';
 import { conventionOfDraft, draftOfConvention, faultsOf, hasSizes, movePart, sizeError, type ConventionDraft, type PartPlace } from './conventionDraft.ts';
 
 const SIDES = [
@@ -88,61 +89,63 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
       <Group title="What stands where">
         <PartsTable parts={draft.parts} onChange={(parts) => change({ parts })} />
       </Group>
-      <Group title="Cut, fill and figures">
-        <div className="grid gap-3 sm:grid-cols-3">
-          {(
-            [
-              ['cut', 'The ground is too high'],
-              ['fill', 'The ground is too low'],
-              ['onGrade', 'Neither'],
-            ] as const
-          ).map(([which, label]) => (
-            <Field key={which} label={label} value={draft[which]} maxLength={24} onChange={(event) => change({ [which]: event.target.value })} />
-          ))}
-          <Choice
-            label="Offsets are written"
-            value={draft.rounding.offset}
-            options={ROUNDING(state.settings.lengthUnit)}
-            onChange={(offset) => change({ rounding: { ...draft.rounding, offset } })}
-          />
-          <Choice
-            label="Heights are written"
-            value={draft.rounding.height}
-            options={ROUNDING(state.settings.lengthUnit)}
-            onChange={(height) => change({ rounding: { ...draft.rounding, height } })}
-          />
-          <Choice
-            label="The offset"
-            value={draft.offsetFigure}
-            options={[
-              ['asSet', 'as it was set'],
-              ['plannedWithin', 'as planned, while it is within tolerance'],
-            ]}
-            onChange={(offsetFigure) => change({ offsetFigure })}
-          />
-        </div>
-        <Tick label="The unit stands behind each figure" checked={draft.showUnit} onChange={(showUnit) => change({ showUnit })} />
-      </Group>
-      <Group title="Short forms">
-        <Tick label="Short forms are used where there are any" checked={draft.abbreviate} onChange={(abbreviate) => change({ abbreviate })} />
-        {draft.abbreviate && (
-          <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
-            {STAKE_TERMS.map((term) => {
-              const others = otherReadings(draft.shorts[term]);
-              return (
-                <Field
-                  key={term}
-                  label={crewWords('en').term[term]}
-                  value={draft.shorts[term]}
-                  maxLength={24}
-                  onChange={(event) => change({ shorts: { ...draft.shorts, [term]: event.target.value } })}
-                  error={others.length > 1 ? `Also read as ${others.filter((each) => each !== crewWords('en').term[term]).join(' or ')}.` : null}
-                />
-              );
-            })}
+      <WithSigns>
+        <Group title="Cut, fill and figures">
+          <div className="grid gap-3 sm:grid-cols-3">
+            {(
+              [
+                ['cut', 'The ground is too high'],
+                ['fill', 'The ground is too low'],
+                ['onGrade', 'Neither'],
+              ] as const
+            ).map(([which, label]) => (
+              <Field key={which} label={label} value={draft[which]} maxLength={24} onChange={(event) => change({ [which]: event.target.value })} />
+            ))}
+            <Choice
+              label="Offsets are written"
+              value={draft.rounding.offset}
+              options={ROUNDING(state.settings.lengthUnit)}
+              onChange={(offset) => change({ rounding: { ...draft.rounding, offset } })}
+            />
+            <Choice
+              label="Heights are written"
+              value={draft.rounding.height}
+              options={ROUNDING(state.settings.lengthUnit)}
+              onChange={(height) => change({ rounding: { ...draft.rounding, height } })}
+            />
+            <Choice
+              label="The offset"
+              value={draft.offsetFigure}
+              options={[
+                ['asSet', 'as it was set'],
+                ['plannedWithin', 'as planned, while it is within tolerance'],
+              ]}
+              onChange={(offsetFigure) => change({ offsetFigure })}
+            />
           </div>
-        )}
-      </Group>
+          <Tick label="The unit stands behind each figure" checked={draft.showUnit} onChange={(showUnit) => change({ showUnit })} />
+        </Group>
+        <Group title="Short forms">
+          <Tick label="Short forms are used where there are any" checked={draft.abbreviate} onChange={(abbreviate) => change({ abbreviate })} />
+          {draft.abbreviate && (
+            <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
+              {STAKE_TERMS.map((term) => {
+                const others = otherReadings(draft.shorts[term]);
+                return (
+                  <Field
+                    key={term}
+                    label={crewWords('en').term[term]}
+                    value={draft.shorts[term]}
+                    maxLength={24}
+                    onChange={(event) => change({ shorts: { ...draft.shorts, [term]: event.target.value } })}
+                    error={others.length > 1 ? `Also read as ${others.filter((each) => each !== crewWords('en').term[term]).join(' or ')}.` : null}
+                  />
+                );
+              })}
+            </div>
+          )}
+        </Group>
+      </WithSigns>
       <Group title="What is usual here">
         <p className="text-[13px] text-ink2">Anything else is boxed on the stake and said to the crew. With none ticked nothing is unusual.</p>
         <div className="grid gap-4 sm:grid-cols-2">
