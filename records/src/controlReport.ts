@@ -38,6 +38,19 @@ export interface ReportPair {
   readonly station: string;
 }
 
+/** Which list somebody has: it counts up by one whenever a mark is added, revised or taken back. */
+export interface ControlListVersion {
+  readonly version: number;
+  /** Of the last change; null for an empty list. */
+  readonly at: string | null;
+}
+
+export function controlListVersion({ timeline }: SiteState): ControlListVersion {
+  const entries = new Set(timeline.flatMap((fact) => (fact.type === 'control' ? [fact.id] : [])));
+  const changes = timeline.filter((fact) => entries.has(fact.id) || (fact.type === 'withdrawal' && fact.body.record !== null && entries.has(fact.body.record)));
+  return { version: changes.length, at: changes.at(-1)?.at ?? null };
+}
+
 export interface ControlReport {
   readonly site: Pick<FactBody<'site'>, 'name' | 'lengthUnit' | 'coordinateSystem' | 'heightDatum' | 'siteZero' | 'combinedScaleFactor' | 'axisOrder'>;
   readonly surveyor: string;
@@ -47,6 +60,7 @@ export interface ControlReport {
   /** Pairs that do not fit, the worst first. */
   readonly pairs: readonly ReportPair[];
   readonly concerns: readonly Concern[];
+  readonly list: ControlListVersion;
   /** Control of one's own that no second station has proven. */
   readonly unproven: readonly string[];
   readonly usable: number;
@@ -95,6 +109,7 @@ export function controlReport(state: SiteState, at: string, by: string): Control
     at,
     rows: state.control.map((mark) => rowOf(state, mark)).sort((a, b) => badFirst(a) - badFirst(b) || compareNames(a.name, b.name)),
     pairs: pairs.map(({ from, to, dDistance, dHeight, station }) => ({ from: nameOf(from), to: nameOf(to), dDistance, dHeight, station })),
+    list: controlListVersion(state),
     concerns: controlConcerns(state, new Date(at)),
     unproven: state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.revision.body.name),
     usable: state.control.filter(({ revision: { body } }) => body.condition !== 'lost' && body.usePlan && !body.forProof).length,

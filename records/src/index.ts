@@ -39,6 +39,7 @@ export { instrumentAssumed, rawOfSurvey } from './surveyFile.ts';
 export { exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
 export { dayBook, daysOf, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';
 export { activityTimes, dayOf, type Activity, type ActivityTime } from './diary.ts';
+export { shiftHandover, type ShiftHandover } from './shift.ts';
 export { closingOf, type Closing, type ClosingItem } from './closing.ts';
 export { controlCard, type ControlCard, type Tie } from './controlCard.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
@@ -118,7 +119,7 @@ export { fewOf, placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } 
 export { heightDraft, type HeightDraft, type HeightSpot } from './heightStation.ts';
 export { dayDrift, type DayDrift } from './drift.ts';
 export { controlConcerns, type Concern } from './lookAfter.ts';
-export { controlReport, type ControlReport, type ReportPair, type ReportRow } from './controlReport.ts';
+export { controlListVersion, controlReport, type ControlReport, type ReportPair, type ReportRow } from './controlReport.ts';
 export { againstFirst, besideLine, type FirstLook } from './firstLook.ts';
 export { lastTest, type LastTest } from './lastTest.ts';
 export { mayDecide, roleOf, ROLES, type Role } from './roles.ts';

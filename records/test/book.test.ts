@@ -2,7 +2,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { FactBody } from '@idle-marker/contract';
 import { closingWords } from '@idle-marker/words';
-import { activityTimes, bookLine, closingOf, dayBook, dayOf, daysOf, setupBook } from '../src/index.ts';
+import { activityTimes, bookLine, closingOf, controlListVersion, dayBook, dayOf, daysOf, setupBook, shiftHandover } from '../src/index.ts';
 import { Story } from './story.ts';
 
 const UTC = 'UTC';
@@ -135,5 +135,52 @@ describe('the diary', () => {
   it('knows the day by the clock of the place', () => {
     expect(dayOf('2031-05-06T23:30:00.000Z', 'UTC')).toBe('2031-05-06');
     expect(dayOf('2031-05-06T23:30:00.000Z', 'Pacific/Auckland')).toBe('2031-05-07');
+  });
+});
+
+describe('for who comes next', () => {
+  it('there is where the instrument stood, what control last proved good for, and what is left', () => {
+    const { story, solution, work } = morning();
+    const before = shiftHandover(story.state, story.trust());
+    expect(before.stood).toMatchObject({
+      name: 'S1',
+      isStanding: true,
+      verdict: 'accepted',
+      marks: ['K1', 'K2', 'K3', 'K4'],
+      place: { e: solution.fact.body.result.e },
+    });
+    const last = (name: string) => shiftHandover(story.state, story.trust()).control.find((mark) => mark.name === name)!.last;
+    expect(last('K1')).toMatchObject({ as: 'used' });
+    expect(last('P2')).toBeNull();
+    const proof = story.prove(solution, 'P2');
+    expect(last('P2')).toEqual({ as: 'proved', at: proof.at });
+    story.prove(solution, 'P2', { e: 0.2 });
+    // A proof that failed says nothing good.
+    expect(last('P2')).toEqual({ as: 'proved', at: proof.at });
+    const visit = story.say('visit', { mark: story.markId('K1'), outcome: 'found', labelRead: false, note: '' });
+    expect(last('K1')).toEqual({ as: 'found', at: visit.at });
+    story.say('dayEnd', { day: '2031-05-06', note: 'the fence is new', unfinished: '' });
+    story.say('close', { occupation: solution.occupation.id, note: '' });
+    const after = shiftHandover(story.state, story.trust());
+    expect(after.stood!.isStanding).toBe(false);
+    expect(after.note).toMatchObject({ text: 'the fence is new', by: 'Mara Lindqvist' });
+    expect(after.packages).toMatchObject([{ name: work.body.name, marks: 8, set: 1 }]);
+    expect(shiftHandover(new Story().state, new Story().trust()).stood).toBeNull();
+  });
+});
+
+describe('the control list', () => {
+  it('has a version that counts up with every change of it', () => {
+    const story = new Story();
+    expect(controlListVersion(story.state)).toEqual({ version: 0, at: null });
+    story.control(['K1', 'K2']);
+    expect(controlListVersion(story.state).version).toBe(2);
+    const { revision } = story.state.control[0]!;
+    const change = story.say('control', { ...revision.body, condition: 'doubtful', supersedes: revision.id });
+    expect(controlListVersion(story.state)).toEqual({ version: 3, at: change.at });
+    story.say('note', { text: 'x' });
+    expect(controlListVersion(story.state).version).toBe(3);
+    story.say('withdrawal', { record: change.id, occupation: null, reason: 'it was another' });
+    expect(controlListVersion(story.state).version).toBe(4);
   });
 });

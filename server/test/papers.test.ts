@@ -190,6 +190,8 @@ describe('the field book', () => {
     for (const said of ['Set-up S3', 'Sights, as read and reduced', 'Proofs', 'Sketch']) expect(setup).toContain(said);
     const day = await textOf((await post('day', { day: '2031-05-06' }).expect(200)).body as Buffer);
     for (const said of ['Field book, 6 May 2031', 'Set-up S1', 'WITHDRAWN', 'Control not used', 'K5 plan: left out of S3']) expect(day).toContain(said);
+    const shift = await textOf((await post('shift', {}).expect(200)).body as Buffer);
+    for (const said of ['For who comes next', 'S3, set up', 'Open', 'Control', 'proved good', 'Work', 'Ticket hall hubs']) expect(shift).toContain(said);
     expect((await post('day', { day: '6 May' }).expect(422)).body.field).toBe('/day');
     await post('setup', { occupation: id() }).expect(409);
   });
@@ -268,8 +270,9 @@ describe('a sheet', () => {
     const answer = await request(harness.app).get(`/api/v1/sites/${SITE}/sheets/${sheet}/zip`).buffer(true).parse(binary).expect(200);
     const files = unzipSync(new Uint8Array(answer.body as Buffer));
     const name = `cut-sheet-${content.number}-revision-${content.revision}`;
-    expect(Object.keys(files).sort()).toEqual(['control.csv', `${name}.csv`, `${name}.pdf`, `${name}.xlsx`, 'photos/th-a1-s-1.jpg', 'sketch.pdf']);
-    expect(strFromU8(files['control.csv']!)).toContain('K1');
+    const control = Object.keys(files).find((file) => /^control-v\d+\.csv$/.test(file))!;
+    expect(Object.keys(files).sort()).toEqual([control, `${name}.csv`, `${name}.pdf`, `${name}.xlsx`, 'photos/th-a1-s-1.jpg', 'sketch.pdf']);
+    expect(strFromU8(files[control]!)).toContain('K1');
     expect(await textOf(Buffer.from(files['sketch.pdf']!))).toContain('TH-A1 S');
   });
 

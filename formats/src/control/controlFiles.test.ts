@@ -4,7 +4,7 @@ import { readControlList } from './controlList.ts';
 import { controlCsv, controlLandXml, type WrittenMark } from './writeControl.ts';
 
 const OPTIONS = { unit: 'metre', xIsNorth: false } as const;
-const STAMP = { date: '2031-05-06', time: '08:00:00' };
+const STAMP = { date: '2031-05-06', time: '08:00:00', version: 12 };
 const land = (inside: string, units = '<Units><Metric linearUnit="meter"/></Units>') =>
   `<?xml version="1.0"?><LandXML version="1.2">${units}${inside}</LandXML>`;
 const read = (text: string) => {

@@ -36,8 +36,12 @@ export function controlCsv(marks: readonly WrittenMark[], unit: LengthUnit): str
   );
 }
 
-/** LandXML 1.2 with the marks that have a place; a height alone has no form there. `date`: YYYY-MM-DD, `time`: HH:MM:SS. */
-export function controlLandXml(marks: readonly WrittenMark[], unit: LengthUnit, stamp: { readonly date: string; readonly time: string }): string {
+/** LandXML 1.2, with the version of the list, and with the marks that have a place; a height alone has no form there. `date`: YYYY-MM-DD, `time`: HH:MM:SS. */
+export function controlLandXml(
+  marks: readonly WrittenMark[],
+  unit: LengthUnit,
+  stamp: { readonly date: string; readonly time: string; readonly version: number },
+): string {
   const points = marks
     .filter((mark) => mark.e !== null && mark.n !== null)
     .map((mark) => {
@@ -48,7 +52,7 @@ export function controlLandXml(marks: readonly WrittenMark[], unit: LengthUnit, 
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2" version="1.2" date="${stamp.date}" time="${stamp.time}">`,
     `  <Units>${unitsElement(unit)}</Units>`,
-    '  <CgPoints name="control">',
+    `  <CgPoints name="control" desc="list version ${stamp.version}">`,
     ...points,
     '  </CgPoints>',
     '</LandXML>',

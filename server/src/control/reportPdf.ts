@@ -86,7 +86,7 @@ function drawHead(page: Page, report: ControlReport, when: string): number {
   const right = (text: string, y: number, bold = false) =>
     write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
   right(`${when}, by ${report.by}`, MARGIN + 2, true);
-  right(`${report.rows.length} marks listed, ${report.usable} usable in plan`, MARGIN + 15);
+  right(`List version ${report.list.version}: ${report.rows.length} marks, ${report.usable} usable in plan`, MARGIN + 15);
   right(report.surveyor ? `Set by ${report.surveyor}` : 'Who set the control is not noted', MARGIN + 27);
   const zero =
     site.siteZero === null

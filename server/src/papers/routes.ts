@@ -4,7 +4,20 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { formatLength, type TrustResult } from '@idle-marker/core';
 import { closed, Day, Instant, invalidAgainst, Type, Uuid, Words, type Fact, type Static } from '@idle-marker/contract';
 import { fileWord, PAPERS, type Paper } from '@idle-marker/paper';
-import { controlCard, crewMarks, cutSheet, dayBook, memberName, setupBook, siteState, trustOf, type CrewMark, type SiteState } from '@idle-marker/records';
+import {
+  controlCard,
+  crewMarks,
+  cutSheet,
+  dayBook,
+  dayOf,
+  memberName,
+  setupBook,
+  shiftHandover,
+  siteState,
+  trustOf,
+  type CrewMark,
+  type SiteState,
+} from '@idle-marker/records';
 import { CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { linksOf } from '../crew/links.ts';
 import { query } from '../database/query.ts';
@@ -18,6 +31,7 @@ import { dayPdf, setupPdf } from './bookPdf.ts';
 import { cardsPdf } from './cardsPdf.ts';
 import { controlCardPdf } from './controlCardPdf.ts';
 import { LABEL_ROLLS, LABEL_SHEETS, labelsPdf, type Label, type LabelFormat } from './labelsPdf.ts';
+import { shiftPdf } from './shiftPdf.ts';
 import { sketchPdf } from './sketchPdf.ts';
 
 const Formats = Words(...(Object.keys({ ...LABEL_SHEETS, ...LABEL_ROLLS }) as LabelFormat[]));
@@ -48,6 +62,7 @@ export const PaperSchemas = {
   }),
   setup: closed({ ...Always, occupation: Uuid }),
   day: closed({ ...Always, day: Day }),
+  shift: closed(Always),
   controlCard: closed({ ...Always, mark: Uuid }),
   controlLabels: closed({ ...Always, format: Formats }),
 } as const;
@@ -100,6 +115,11 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
     Promise.resolve({
       name: `field-book-${asked.day}.pdf`,
       make: (progress) => dayPdf(dayBook(state, trust, asked.day, asked.timeZone), bookAsked(state, asked.timeZone, progress)),
+    }),
+  shift: ({ state, trust, by }, asked) =>
+    Promise.resolve({
+      name: `for-who-comes-next-${dayOf(asked.at, asked.timeZone)}.pdf`,
+      make: (progress) => shiftPdf(shiftHandover(state, trust), { ...bookAsked(state, asked.timeZone, progress), at: asked.at, by }),
     }),
   controlCard: async ({ em, site, state, by }, asked) => {
     const card = controlCard(state, asked.mark);

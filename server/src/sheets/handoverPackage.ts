@@ -3,7 +3,7 @@ import { zipSync, type Zippable } from 'fflate';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { controlCsv } from '@idle-marker/formats';
 import { fileWord, SKETCH_OPTIONS } from '@idle-marker/paper';
-import type { NumberedSheet, SiteState } from '@idle-marker/records';
+import { controlListVersion, type NumberedSheet, type SiteState } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { sketchPdf } from '../papers/sketchPdf.ts';
 import type { Progress } from '../pdf/pdfPage.ts';
@@ -32,7 +32,7 @@ export async function handoverPackage(sheet: NumberedSheet, { em, site, state, n
     [`${name}.xlsx`]: await sheetXlsx(sheet, notices),
     'sketch.pdf': await sketchPdf(sheet, { ...SKETCH_OPTIONS, paper: sheet.lengthUnit === 'metre' ? 'A3' : 'tabloid' }),
     // As it stands now; the sheet says which of it was used.
-    'control.csv': text(
+    [`control-v${controlListVersion(state).version}.csv`]: text(
       controlCsv(
         state.control.map((mark) => mark.revision.body).filter((body) => used.has(body.name)),
         sheet.lengthUnit,

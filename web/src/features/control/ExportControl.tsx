@@ -1,5 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
 import { controlCsv, controlLandXml, type WrittenMark } from '@idle-marker/formats';
+import { fileWord } from '@idle-marker/paper';
+import { controlListVersion } from '@idle-marker/records';
 import { now } from '../../ledger/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -21,10 +23,11 @@ export function ExportControl() {
   const { id, state, who } = useSite();
   const { lengthUnit, name } = state.settings;
   const marks = (): WrittenMark[] => state.control.map((mark) => mark.revision.body);
-  const file = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+  const { version } = controlListVersion(state);
+  const file = `${fileWord(name)}-control-v${version}`;
   const stamp = () => {
     const [date, time] = now().toISOString().split('T');
-    return { date: date!, time: time!.slice(0, 8) };
+    return { date: date!, time: time!.slice(0, 8), version };
   };
   const papers = usePaper();
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
@@ -38,10 +41,11 @@ export function ExportControl() {
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" className="z-30 border-[1.5px] border-ink bg-sheet shadow-xl">
-            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}-control.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}>
+            <DropdownMenu.Label className="border-b border-rule px-4 py-2 text-[13px] text-ink2">List version {version}</DropdownMenu.Label>
+            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}>
               As CSV
             </DropdownMenu.Item>
-            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}-control.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}>
+            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}>
               As LandXML
             </DropdownMenu.Item>
             {LABELS.map(([format, words]) => (

@@ -3,7 +3,10 @@ import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { closingOf, dayOf, memberName, type ClosingItem } from '@idle-marker/records';
 import { closingWords } from '@idle-marker/words';
+import { now as clock } from '../../ledger/clock.ts';
 import { useLedger } from '../../ledger/useLedger.ts';
+import { PaperProgress } from '../../print/PaperProgress.tsx';
+import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -28,7 +31,8 @@ const WHERE: Readonly<Record<ClosingItem['code'], readonly [string, string] | nu
 
 /** May I pack up? What is missing, what is open, and what whoever comes next has to know. */
 export function Place() {
-  const { state, trust, say, now } = useSite();
+  const { id, state, trust, who, say, now } = useSite();
+  const papers = usePaper();
   const ledger = useLedger();
   const closing = useMemo(() => closingOf(state, trust, ledger.waiting), [state, trust, ledger.waiting]);
   const [note, setNote] = useState('');
@@ -83,7 +87,17 @@ export function Place() {
                 autoFocus
               />
             )}
+            <PaperProgress papers={papers} />
             <div className="mt-3 flex flex-wrap justify-end gap-2">
+              <Button
+                className="mr-auto"
+                disabled={papers.progress !== null}
+                onClick={() =>
+                  void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/shift`, body: { at: clock().toISOString(), by: who, timeZone: TIME_ZONE } })
+                }
+              >
+                Page for who comes next (PDF)
+              </Button>
               {isMissing && !leaving && <Button onClick={() => setLeaving(true)}>Leave it unfinished…</Button>}
               {leaving ? (
                 <Button look="danger" disabled={unfinished.trim() === ''} onClick={() => void end()}>
