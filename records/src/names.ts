@@ -17,6 +17,14 @@ export function alikeName(name: string, taken: readonly string[]): string | null
   return taken.find((other) => looks(other) === wanted) ?? null;
 }
 
+/** A name like `name` that none of the others looks like. */
+export function freeName(name: string, taken: readonly string[]): string {
+  for (let i = 2; ; i++) {
+    const wanted = `${name.slice(0, 76)}-${i}`;
+    if (alikeName(wanted, taken) === null) return wanted;
+  }
+}
+
 /** Names of a list that look like one before them, with that one: one pass, however long the list. */
 export function alikePairs(names: readonly string[]): (readonly [number, string])[] {
   const seen = new Map<string, string>();

@@ -4,6 +4,8 @@ import {
   alternativesFor,
   bookLine,
   controlSources,
+  CONTROL_PACE,
+  controlTime,
   cutSheet,
   factsOfOccupation,
   isForPlan,
@@ -402,5 +404,17 @@ describe('figures of the day', () => {
     expect(lines.some((line) => line.startsWith('S1 proved on P1: plan good'))).toBe(true);
     expect(lines.some((line) => /^S1 solved from K1, K2, K3, K4: E 4\s030\.000 m/.test(line))).toBe(true);
     expect(lines.every((line) => line.length > 3)).toBe(true);
+  });
+
+  it('tell how long the control of a first day takes, less what is done', () => {
+    const story = new Story().control(['K1', 'K2', 'K3', 'K4']);
+    const all = controlTime(story.state);
+    expect(all).toEqual({ marks: 4, toFind: 4, stands: 2, minutes: 4 * CONTROL_PACE.find + 2 * (CONTROL_PACE.setUp + 4 * CONTROL_PACE.sight) });
+    story.say('visit', { mark: story.markId('K1'), outcome: 'found', labelRead: true, note: '' });
+    expect(controlTime(story.state).minutes).toBe(all.minutes - CONTROL_PACE.find);
+    story.station('S1');
+    expect(controlTime(story.state)).toMatchObject({ toFind: 3, stands: 1 });
+    story.station('S2');
+    expect(controlTime(story.state)).toMatchObject({ stands: 0, minutes: 3 * CONTROL_PACE.find });
   });
 });

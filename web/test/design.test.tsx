@@ -99,6 +99,17 @@ describe('a grid', () => {
     expect(said()[0]).toMatchObject({ body: { name: 'GRID', source: 'ticket-hall.dxf', letters: { spacings: [7.2, 7.2, 7.2] } } });
   });
 
+  it('takes marks that suit who builds from them, and says why', async () => {
+    const { user } = show(new Story().control(['K1', 'K2']), <EditPackage work={null} onClose={nothing} />);
+    await user.click(screen.getByRole('button', { name: 'Laser' }));
+    expect(screen.getByLabelText<HTMLInputElement>('What it is used for').value).toBe('setting up a laser for heights');
+    expect(screen.getByLabelText<HTMLSelectElement>('What kind of mark').value).toBe('nail');
+    expect(screen.getByText(/few heights and firm ones/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Dig' }));
+    expect(screen.getByLabelText<HTMLSelectElement>('Figures are written').value).toBe('hundredth');
+    expect(screen.getByRole('button', { name: 'Dig' }).getAttribute('aria-pressed')).toBe('true');
+  });
+
   it('finds a point again from two taped distances, or where lines meet', async () => {
     const { user } = show(new Story().control(['K1', 'K2']), <EditPackage work={null} onClose={nothing} />);
     await user.click(screen.getByRole('button', { name: 'Put a point in words…' }));

@@ -111,6 +111,32 @@ describe('a control mark', () => {
     expect(said()).toEqual([]);
   });
 
+  it('whose name is taken: new figures, the mean of both, or another mark, and none is lost', async () => {
+    const story = new Story().control(['K1', 'K2', 'K3', 'K4'], { kind: 'plate' });
+    story.station('S1');
+    const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
+    await user.type(screen.getByLabelText('Name'), 'K1');
+    await user.type(screen.getByLabelText('Easting, m'), '3950.010');
+    await user.type(screen.getByLabelText('Northing, m'), '7960');
+    await user.type(screen.getByLabelText('Height, m'), '5.104');
+    expect(screen.getByText('K1 is there already: 10 mm away from what you give, 4 mm lower')).toBeTruthy();
+    expect(screen.getByText(/^1 station used it\./)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Another mark: K1-2' }));
+    expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('K1-2');
+    expect(screen.queryByText(/is there already/)).toBeNull();
+    await user.clear(screen.getByLabelText('Name'));
+    await user.type(screen.getByLabelText('Name'), 'K1');
+    await user.click(screen.getByRole('button', { name: 'Mean of both' }));
+    expect(screen.getByRole('dialog', { name: 'K1: new revision' })).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('Easting, m').value).toBe('3950.005');
+    await user.type(screen.getByLabelText('Source, or what was changed (needed)'), 'taken twice');
+    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    const [known] = story.state.control;
+    await waitFor(() =>
+      expect(said()).toMatchObject([{ type: 'control', body: { mark: known!.id, kind: 'plate', e: 3950.005, z: 5.102, supersedes: known!.revision.id } }]),
+    );
+  });
+
   it('that stands next to another is pointed out, and is kept when that is wanted', async () => {
     const story = new Story().control(['K1']);
     const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);

@@ -243,6 +243,8 @@ describe('on the way', () => {
     story.say('visit', { mark: story.markId('K1'), outcome: 'found', labelRead: true, note: '' });
     show(story, <FirstDayCard />);
     expect(screen.getByText(/1 of 6 found/)).toBeTruthy();
+    // Five to find, and two stands from which all six are sighted.
+    expect(screen.getByText('2 h')).toBeTruthy();
     story.station('S1');
     expect(show(story, <FirstDayCard />).container.textContent).toBe('');
   });

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { formatSigned, planDistance } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { TWIN_DISTANCE } from '@idle-marker/formats';
-import { alikeName, type ControlMark } from '@idle-marker/records';
+import { alikeName, freeName, type ControlMark } from '@idle-marker/records';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
+import { NameTaken, type GivenPlace } from './NameTaken.tsx';
 
 type Body = FactBody<'control'>;
 
@@ -42,11 +43,27 @@ const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
 
 /** Adds a mark, or writes a new revision of one; the older ones stay readable. */
 export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClose(): void }) {
+  const [meant, setMeant] = useState<{ readonly mark: ControlMark | null; readonly place: GivenPlace | null }>({ mark, place: null });
+  return <ControlForm key={meant.mark?.id ?? ''} {...meant} onMeant={(known, place) => setMeant({ mark: known, place })} onClose={onClose} />;
+}
+
+interface ControlFormProps {
+  /** The one that gets a new revision; null for a mark of its own. */
+  readonly mark: ControlMark | null;
+  /** New figures that were typed before it was known which mark is meant. */
+  readonly place: GivenPlace | null;
+  /** The name that was typed is that of a mark that is there, and it is meant. */
+  onMeant(known: ControlMark, place: GivenPlace): void;
+  onClose(): void;
+}
+
+function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps) {
   const { state, say } = useSite();
   const units = useUnits();
   const before = mark?.revision.body;
+  const first = typed ?? before ?? null;
   const [name, setName] = useState(before?.name ?? '');
-  const [places, setPlaces] = useState({ e: units.edit(before?.e ?? null), n: units.edit(before?.n ?? null), z: units.edit(before?.z ?? null) });
+  const [places, setPlaces] = useState({ e: units.edit(first?.e ?? null), n: units.edit(first?.n ?? null), z: units.edit(first?.z ?? null) });
   const [sdH, setSdH] = useState(String(before?.sdHMm ?? 2));
   const [sdZ, setSdZ] = useState(String(before?.sdZMm ?? 2));
   const [kind, setKind] = useState<Body['kind']>(before?.kind ?? 'pin');
@@ -81,6 +98,7 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
     name,
     others.map((each) => each.revision.body.name),
   );
+  const known = mark === null && alike !== null ? (others.find((each) => each.revision.body.name === alike) ?? null) : null;
   const errors = {
     name:
       name.trim() === ''
@@ -259,7 +277,19 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
           </div>
         </details>
       </form>
-      {twin && (
+      {known && (
+        <NameTaken
+          known={known}
+          place={place}
+          free={freeName(
+            known.revision.body.name,
+            others.map((each) => each.revision.body.name),
+          )}
+          onRevise={(next) => onMeant(known, next)}
+          onRename={setName}
+        />
+      )}
+      {twin && twin !== known && (
         <p className="mt-3 border-l-4 border-ochre pl-3">
           Less than 1 m from {twin.revision.body.name}: probably one mark listed twice. Keep it only if both really stand there.
         </p>

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
+import { NextTradeButtons } from './NextTradeButtons.tsx';
 import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from './PackageHead.tsx';
 import { PackageWritingFields, usePackageWriting } from './PackageWriting.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
@@ -147,6 +148,13 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           maxLength={300}
           placeholder="plumbing the steel above"
           onChange={(event) => setUse(event.target.value)}
+        />
+        <NextTradeButtons
+          use={use}
+          onTake={(trade) => {
+            setUse(trade.use);
+            writing.change({ markKind: trade.markKind, rounding: trade.rounding });
+          }}
         />
         <Choice
           label="Cut and fill also to"

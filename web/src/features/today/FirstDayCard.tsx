@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { stationSights } from '@idle-marker/records';
+import { CONTROL_PACE, controlTime, stationSights } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
 
@@ -17,11 +17,24 @@ export function FirstDayCard() {
     [most >= ENOUGH_MARKS, 'Sight four or more from one stand', 'station', 'Station'],
     [state.accepted.length > 0, 'Compare pair by pair, and accept what holds', 'control', 'Pair by pair'],
   ];
+  const { minutes, marks, toFind, stands } = controlTime(state);
   if (here.length === 0 || state.accepted.length > 0) return null;
   return (
     <section className="border-[1.5px] border-ink bg-sheet p-[18px]" aria-label="First day on this site">
       <h2 className="mb-1 text-xl">First day on this site</h2>
       <p className="text-ink2">Everything later hangs on the control: time for it comes back all through the job.</p>
+      {minutes > 0 && (
+        <p>
+          About <strong>{hoursWords(minutes)}</strong> for {marks} marks:{' '}
+          {[
+            toFind > 0 && `${toFind} to find at ${CONTROL_PACE.find} min each`,
+            stands > 0 && `${stands} ${stands === 1 ? 'stand' : 'stands'} of ${CONTROL_PACE.setUp} min, ${CONTROL_PACE.sight} min a mark in both faces`,
+          ]
+            .filter(Boolean)
+            .join('; ')}
+          . On a large site half a working day is not too much.
+        </p>
+      )}
       <ol>
         {steps.map(([done, words, to, where]) => (
           <li key={words} className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-1">
@@ -40,4 +53,11 @@ export function FirstDayCard() {
       </p>
     </section>
   );
+}
+
+/** To the next quarter of an hour: nobody plans finer. */
+function hoursWords(minutes: number): string {
+  const quarters = Math.max(1, Math.ceil(minutes / 15));
+  const [hours, rest] = [Math.floor(quarters / 4), (quarters % 4) * 15];
+  return [hours > 0 && `${hours} h`, rest > 0 && `${rest} min`].filter(Boolean).join(' ');
 }

@@ -1,0 +1,25 @@
+import { NEXT_TRADES, type NextTrade } from '@idle-marker/words';
+import { Button } from '../../ui/Button.tsx';
+
+interface NextTradeButtonsProps {
+  readonly use: string;
+  readonly onTake: (trade: NextTrade) => void;
+}
+
+/** Who builds from the marks: fills in the use and the kind of mark that suits it, and says why. All of it can be changed after. */
+export function NextTradeButtons({ use, onTake }: NextTradeButtonsProps) {
+  const taken = NEXT_TRADES.find((trade) => trade.use === use.trim());
+  return (
+    <div role="group" aria-label="Who builds from them" className="sm:col-span-2">
+      <p className="text-[13px] text-ink2">Who builds from them: fills in the use, and marks that suit it</p>
+      <div className="flex flex-wrap gap-2">
+        {NEXT_TRADES.map((trade) => (
+          <Button key={trade.id} look="quiet" aria-pressed={trade === taken} className={trade === taken ? 'underline' : ''} onClick={() => onTake(trade)}>
+            {trade.name}
+          </Button>
+        ))}
+      </div>
+      {taken && <p className="text-[13px] text-ochre">{taken.advice}</p>}
+    </div>
+  );
+}
