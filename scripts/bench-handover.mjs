@@ -84,7 +84,7 @@ await timed(
   'Sketch drawn',
   async () => {
     await page.getByRole('link', { name: 'Sketch' }).click();
-    await page.getByRole('img', { name: 'Pads' }).waitFor();
+    await page.getByRole('img', { name: /^Pads/ }).waitFor();
   },
   ASKED,
 );

@@ -24,6 +24,12 @@ export const scaleWords = (scale: number, unit: LengthUnit): string =>
 const scalesOf = (unit: LengthUnit): readonly number[] =>
   unit === 'metre' ? SCALES : [1, 2, 4, 5, 8, 10, 20, 30, 40, 50, 60, 100, 200, 400, 500, 1000, 2000].map((feet) => feet * 12);
 
+/** Round scales that show less ground than `scale` does, the nearest first. */
+export const finerScales = (scale: number, unit: LengthUnit): number[] =>
+  scalesOf(unit)
+    .filter((each) => each < scale)
+    .reverse();
+
 export interface Board {
   readonly frame: Box;
   readonly x: (point: PlanPoint) => number;
@@ -43,9 +49,14 @@ export function boardFor(points: readonly PlanPoint[], frame: Box, unit: LengthU
   const wanted = Math.max((maxE - minE) / frame.w, (maxN - minN) / frame.h, 1e-6) * POINTS_PER_METRE;
   const scales = scalesOf(unit);
   const scale = scales.find((each) => each >= wanted) ?? Math.ceil(wanted / 100_000) * 100_000;
+  return boardAt({ e: (minE + maxE) / 2, n: (minN + maxN) / 2 }, scale, frame);
+}
+
+/** The ground around a place, which comes to the middle of the frame. */
+export function boardAt(centre: PlanPoint, scale: number, frame: Box): Board {
   const perPoint = scale / POINTS_PER_METRE;
-  const e = (minE + maxE) / 2 - (frame.x + frame.w / 2) * perPoint;
-  const n = (minN + maxN) / 2 + (frame.y + frame.h / 2) * perPoint;
+  const e = centre.e - (frame.x + frame.w / 2) * perPoint;
+  const n = centre.n + (frame.y + frame.h / 2) * perPoint;
   return { frame, scale, ground: { e, n, perPoint }, x: (point) => (point.e - e) / perPoint, y: (point) => (n - point.n) / perPoint };
 }
 

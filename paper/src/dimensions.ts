@@ -11,6 +11,8 @@ type Row = CutSheet['rows'][number];
 /** So many points of paper have to lie between two marks for their distance to be written. */
 const SHORTEST_DIMENSION = 46;
 const MOST_DIAGONALS = 4;
+/** How finely the way of a line is looked at, points. */
+const STEP = 2;
 
 /**
  * Dimensions that are worth drawing: the shortest lines that join all marks (Prim, Shortest connection networks), and a few
@@ -52,7 +54,7 @@ export function drawDimension(
   [a, b]: readonly [Row, Row],
   unit: LengthUnit,
   { frame, x, y }: Board,
-  taken: Taken,
+  { taken, words: labels }: { readonly taken: Taken; readonly words: Taken },
   measure: Measure,
   kind: 'near' | 'across',
 ): void {
@@ -83,16 +85,24 @@ export function drawDimension(
         ],
         { stroke: 'ink2', width: 0.35, ...(kind === 'across' ? { dash: 5 } : {}) },
       );
-    taken.addLine([
-      [ax, ay],
-      [mx - ux * gap, my - uy * gap],
-    ]);
-    taken.addLine([
-      [mx + ux * gap, my + uy * gap],
-      [bx, by],
-    ]);
-    if (before > 8) items.push(line(5, before));
-    if (drawn - after > 8) items.push(line(after, drawn - 5));
+    // From the figure outward, and no farther than the next name: a line through it would strike it out.
+    const reach = (from: number, end: number): number => {
+      const step = from < end ? STEP : -STEP;
+      let at = from;
+      while ((end - at) * step > STEP * STEP && labels.isFree({ x: ax + ux * (at + step) - 1, y: ay + uy * (at + step) - 1, w: 2, h: 2 })) at += step;
+      return (end - at) * step > STEP * STEP ? at : end;
+    };
+    const [first, last] = [reach(before, 5), reach(after, drawn - 5)];
+    for (const [from, to] of [
+      [first, before],
+      [after, last],
+    ] as const) {
+      if (to - from <= 3) continue;
+      const drawnLine = line(from, to);
+      items.push(drawnLine);
+      taken.addLine(drawnLine.points);
+    }
+    labels.add(around);
     items.push(
       text('dimensions', mx - Math.sin((turn * Math.PI) / 180) * -SMALL * 0.34, my + Math.cos((turn * Math.PI) / 180) * SMALL * 0.34, words, SMALL, {
         align: 'middle',

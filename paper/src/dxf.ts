@@ -21,13 +21,23 @@ export interface DxfMark {
   readonly z: number | null;
 }
 
+/** The sketch in ground coordinates; of several pages the thing from the key, and everything else from the pages themselves. */
+export function sketchDxf(pages: readonly [Scene, ...Scene[]], unit: LengthUnit, marks: readonly DxfMark[]): string {
+  const [first, ...parts] = pages;
+  if (parts.length === 0) return sceneDxf([first], unit, marks);
+  const only = (scene: Scene, wanted: (layer: Layer) => boolean): Scene => ({ ...scene, items: scene.items.filter(({ layer }) => wanted(layer)) });
+  const rest = parts.map((part) => only(part, (layer) => layer !== 'thing' && layer !== 'frame'));
+  return sceneDxf([only(first, (layer) => layer === 'thing'), ...rest], unit, marks);
+}
+
+const NO_GROUND: NonNullable<Scene['ground']> = { e: 0, n: 0, perPoint: 1 / POINTS_PER_METRE };
+
 /** @param marks written as points with their heights, for whoever measures in the drawing */
-export function sceneDxf(scene: Scene, unit: LengthUnit, marks: readonly DxfMark[]): string {
-  const ground = scene.ground ?? { e: 0, n: 0, perPoint: 1 / POINTS_PER_METRE };
+export function sceneDxf(scenes: readonly Scene[], unit: LengthUnit, marks: readonly DxfMark[]): string {
   const length = (metres: number) => lengthFromMetres(metres, unit);
-  const x = (px: number) => length(ground.e + px * ground.perPoint);
-  const y = (py: number) => length(ground.n - py * ground.perPoint);
-  const entityOf = (item: SceneItem): DxfEntity => {
+  const entityOf = (item: SceneItem, ground: NonNullable<Scene['ground']>): DxfEntity => {
+    const x = (px: number) => length(ground.e + px * ground.perPoint);
+    const y = (py: number) => length(ground.n - py * ground.perPoint);
     const layer = LAYER[item.layer].name;
     return item.kind === 'text'
       ? {
@@ -49,5 +59,6 @@ export function sceneDxf(scene: Scene, unit: LengthUnit, marks: readonly DxfMark
     y: length(mark.n),
     z: mark.z === null ? 0 : length(mark.z),
   }));
-  return dxfText([...scene.items.map(entityOf), ...points], Object.values(LAYER), unit);
+  const items = scenes.flatMap((scene) => scene.items.map((item) => entityOf(item, scene.ground ?? NO_GROUND)));
+  return dxfText([...items, ...points], Object.values(LAYER), unit);
 }

@@ -11,10 +11,11 @@ export {
   type Weight,
 } from './scene.ts';
 export { sceneSvg } from './svg.ts';
-export { sceneDxf, type DxfMark } from './dxf.ts';
+export { sceneDxf, sketchDxf, type DxfMark } from './dxf.ts';
 export { boardFor, north, PAPERS, scaleBar, scaleWords, type Paper } from './board.ts';
 export { fitted } from './fitted.ts';
-export { planItems, SKETCH_OPTIONS, sketchScene, sketchSteps, type Drawn, type SketchOptions, type SketchResult } from './sketch.ts';
+export { planItems, sketchScene, sketchSteps, type SketchResult } from './sketch.ts';
+export { SKETCH_OPTIONS, type SketchOptions } from './sketchOptions.ts';
 export { planScene, READING_HEIGHT, READING_WIDTH, sectionScene, type ReadingDrawn } from './readingScene.ts';
 export { tapeScene, type TapeDrawn } from './tapeScene.ts';
 export { placeLabel, Taken } from './labels.ts';

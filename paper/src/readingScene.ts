@@ -235,7 +235,7 @@ export function planScene(reading: StakeReading, { words, unit, measure }: Readi
   const label = (cx: number, cy: number, words: string, away: number, rest: Parameters<typeof text>[5]) => {
     const shown = fitted(words, frame.w * 0.62, SIZE, measure);
     const w = measure(shown, SIZE, rest?.weight ?? 'regular') + 2;
-    const placed = placeLabel(cx, cy, w, SIZE + 2, taken, frame, away);
+    const placed = placeLabel(cx, cy, w, SIZE + 2, { taken, frame, away });
     if (!placed) return;
     taken.add(placed.box);
     items.push(text('labels', placed.box.x + 1, placed.box.y + SIZE, shown, SIZE, rest));

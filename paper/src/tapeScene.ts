@@ -1,13 +1,15 @@
 /** Two tapes from two marks to a point, drawn as they lie on the ground, north up. */
 import { formatLength, type LengthUnit, type PlanPoint, type TapedPair } from '@idle-marker/core';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
-import { boardFor, north } from './board.ts';
+import { north as northArrow } from './board.ts';
 import { placeLabel, Taken } from './labels.ts';
 import { box, path, text, type Measure, type Scene, type SceneItem } from './scene.ts';
 
 const WIDTH = 300;
 const HEIGHT = 190;
 const SIZE = 11;
+/** Room for names beside and above what is drawn. */
+const [SIDE, OVER] = [62, 34];
 /** Of the arc that a tape is swung along, to either side of the point, radians. */
 const SWING = 0.12;
 
@@ -22,14 +24,14 @@ export interface TapeDrawn {
 
 export function tapeScene({ point, pair: { a, b, tapes }, title, unit, measure }: TapeDrawn): Scene {
   const frame = { x: 8, y: 8, w: WIDTH - 16, h: HEIGHT - 16 };
-  const board = boardFor([a, b, point], { x: 58, y: 34, w: WIDTH - 116, h: HEIGHT - 68 }, unit);
-  const at = (place: PlanPoint) => [board.x(place), board.y(place)] as const;
+  const ground = groundFor([a, b, point]);
+  const at = (place: PlanPoint) => [(place.e - ground.e) / ground.perPoint, (ground.n - place.n) / ground.perPoint] as const;
   const [pa, pb, pp] = [at(a), at(b), at(point)];
   const taken = new Taken();
   const items: SceneItem[] = [];
   const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
   const written = (words: string, [x, y]: readonly [number, number], size: number, weight: 'regular' | 'bold', ink: 'ink' | 'ink2' | 'pencil') => {
-    const placed = placeLabel(x, y, measure(words, size, weight) + 2, size + 2, taken, frame);
+    const placed = placeLabel(x, y, measure(words, size, weight) + 2, size + 2, { taken, frame });
     if (!placed) return;
     taken.add(placed.box);
     items.push(text('labels', placed.box.x + 1, placed.box.y + size * 0.9, words, size, { weight, ink }));
@@ -78,7 +80,15 @@ export function tapeScene({ point, pair: { a, b, tapes }, title, unit, measure }
   written(length(tapes.fromA), middle(pa, pp), SIZE, 'regular', 'ink');
   written(length(tapes.fromB), middle(pb, pp), SIZE, 'regular', 'ink');
   written(length(tapes.apart), middle(pa, pb), SIZE - 1, 'regular', 'ink2');
-  return { title, width: WIDTH, height: HEIGHT, items: [...items, ...north(WIDTH - 14, 8)], ground: board.ground };
+  return { title, width: WIDTH, height: HEIGHT, items: [...items, ...northArrow(WIDTH - 14, 8)], ground };
+}
+
+/** As large as the drawing takes them: nobody measures on it, so the scale need not be round. */
+function groundFor(places: readonly PlanPoint[]): NonNullable<Scene['ground']> {
+  const [east, north] = [places.map(({ e }) => e), places.map(({ n }) => n)];
+  const [minE, maxE, minN, maxN] = [Math.min(...east), Math.max(...east), Math.min(...north), Math.max(...north)];
+  const perPoint = Math.max((maxE - minE) / (WIDTH - 2 * SIDE), (maxN - minN) / (HEIGHT - 2 * OVER));
+  return { e: (minE + maxE) / 2 - (WIDTH / 2) * perPoint, n: (minN + maxN) / 2 + (HEIGHT / 2) * perPoint, perPoint };
 }
 
 /** A piece of the circle that the end of a tape runs along. */

@@ -15,12 +15,14 @@ import {
   sceneSvg,
   sectionScene,
   SKETCH_OPTIONS,
+  sketchDxf,
   sketchScene,
   sketchSteps,
   tapeScene,
   type Measure,
   type Paper,
   type Scene,
+  type ScenePath,
   type SceneText,
 } from '../src/index.ts';
 import { Story } from '../../records/test/story.ts';
@@ -63,7 +65,7 @@ describe('a sketch', () => {
         expect(step.value).toEqual(sketchScene(sheet, SKETCH_OPTIONS, measure));
         break;
       }
-      told.push(step.value.done / step.value.of);
+      told.push(step.value);
     }
     expect(told.length).toBeGreaterThan(sheet.rows.length);
     expect(told).toEqual([...told].sort((a, b) => a - b));
@@ -73,7 +75,10 @@ describe('a sketch', () => {
   it('names every mark once, and no label lies on another, on any paper either way up', () => {
     for (const paper of Object.keys(PAPERS) as Paper[])
       for (const upright of [true, false]) {
-        const { scene, unlabelled } = sketchScene(sheet, { ...SKETCH_OPTIONS, paper, upright }, measure);
+        const {
+          pages: [scene],
+          unlabelled,
+        } = sketchScene(sheet, { ...SKETCH_OPTIONS, paper, upright }, measure);
         expect(unlabelled).toEqual([]);
         const texts = textsOf(scene);
         for (const { name } of sheet.rows) expect([name, texts.filter(({ text }) => text === name).length]).toEqual([name, 1]);
@@ -88,7 +93,9 @@ describe('a sketch', () => {
   });
 
   it('is to the scale that it says, which is a round one, with north up', () => {
-    const { scene } = sketchScene(sheet, SKETCH_OPTIONS, measure);
+    const {
+      pages: [scene],
+    } = sketchScene(sheet, SKETCH_OPTIONS, measure);
     const said = textsOf(scene).find(({ text }) => text.startsWith('1 : '))!;
     const scale = Number(said.text.slice(4));
     expect([50, 100, 200, 250, 500]).toContain(scale);
@@ -103,7 +110,9 @@ describe('a sketch', () => {
   });
 
   it('writes distances between marks as they were set', () => {
-    const { scene } = sketchScene(sheet, { ...SKETCH_OPTIONS, paper: 'A3' }, measure);
+    const {
+      pages: [scene],
+    } = sketchScene(sheet, { ...SKETCH_OPTIONS, paper: 'A3' }, measure);
     const written = textsOf(scene)
       .filter(({ layer }) => layer === 'dimensions')
       .map(({ text }) => Number(text));
@@ -111,28 +120,90 @@ describe('a sketch', () => {
     const distances = sheet.rows.flatMap((a, i) => sheet.rows.slice(i + 1).map((b) => planDistance(a.place, b.place)));
     for (const each of written) expect(distances.some((distance) => Math.abs(distance - each) <= 0.0005)).toBe(true);
     expect(
-      textsOf(sketchScene(sheet, { ...SKETCH_OPTIONS, dimensions: false, diagonals: false }, measure).scene).some(({ layer }) => layer === 'dimensions'),
+      textsOf(sketchScene(sheet, { ...SKETCH_OPTIONS, dimensions: false, diagonals: false }, measure).pages[0]).some(({ layer }) => layer === 'dimensions'),
     ).toBe(false);
   });
 
-  it('of hundreds of marks that crowd says which it could not name, and still draws them', () => {
-    const crowd = Array.from({ length: 400 }, (_, i) => {
+  const crowdOf = (count: number, apart: number) =>
+    Array.from({ length: count }, (_, i) => {
       const row = sheet.rows[0]!;
-      const place = { e: 4000 + (i % 20) * 0.4, n: 8000 + Math.floor(i / 20) * 0.4 };
-      return { ...row, name: `CROWDED-${i}`, place, design: place, offset: 0 };
+      const place = { e: 4000 + (i % 20) * apart, n: 8000 + Math.floor(i / 20) * apart };
+      return { ...row, name: `CROWDED-${i}`, place, design: { e: place.e + 0.3, n: place.n }, offset: 0.3 };
     });
-    const { scene, unlabelled } = sketchScene({ ...sheet, shapes: [], rows: crowd }, { ...SKETCH_OPTIONS, heights: false }, measure);
-    const texts = textsOf(scene).filter(({ text }) => /^CROWDED-\d+$/.test(text));
-    expect(texts.length + unlabelled.length).toBe(400);
-    expect(overlapping(texts)).toEqual([]);
-    expect(textsOf(scene).some(({ text }) => text.startsWith('No room to name: CROWDED-'))).toBe(unlabelled.length > 0);
-    expect(scene.items.filter((item) => item.kind === 'path' && item.layer === 'marks')).toHaveLength(400);
+  /** Leaders, and lines of distances. */
+  const leadersOf = (scene: Scene) =>
+    scene.items.filter((item): item is ScenePath => item.kind === 'path' && (item.layer === 'labels' || item.layer === 'dimensions'));
+
+  it('of hundreds of marks is a key and parts at a larger scale, on which each is named once and no leader runs through a name', () => {
+    const rows = crowdOf(400, 2.5);
+    const corners = [
+      { e: 3990, n: 7990, name: 'A' },
+      { e: 4060, n: 7990, name: 'B' },
+      { e: 4060, n: 8060, name: 'C' },
+      { e: 3990, n: 8060, name: 'D' },
+    ];
+    const { pages, unlabelled } = sketchScene({ ...sheet, shapes: [{ closed: true, points: corners }], rows }, SKETCH_OPTIONS, measure);
+    const [key, ...parts] = pages;
+    expect(parts.length).toBeGreaterThan(3);
+    expect(unlabelled.length).toBeLessThanOrEqual(8);
+    const names = parts.flatMap((part) => textsOf(part).filter(({ layer, text }) => layer === 'labels' && text.startsWith('CROWDED-')));
+    expect([...names.map(({ text }) => text), ...unlabelled].sort()).toEqual(rows.map(({ name }) => name).sort());
+    expect(
+      textsOf(key)
+        .filter(({ text }) => /^\d+$/.test(text))
+        .map(({ text }) => Number(text))
+        .filter((text) => text <= parts.length && text > 0).length,
+    ).toBeGreaterThanOrEqual(parts.length);
+    for (const part of parts) {
+      const { e, n, perPoint } = part.ground!;
+      expect(perPoint).toBe(parts[0]!.ground!.perPoint);
+      expect(perPoint).toBeLessThan(key.ground!.perPoint);
+      const labels = textsOf(part).filter(({ layer }) => layer === 'labels');
+      expect(overlapping(labels)).toEqual([]);
+      for (const { points } of leadersOf(part))
+        for (let share = 0.1; share < 0.85; share += 0.05) {
+          const [x, y] = [0, 1].map((axis) => points[0]![axis]! + (points[1]![axis]! - points[0]![axis]!) * share) as [number, number];
+          expect(
+            labels
+              .filter((label) => {
+                const box = boxOf(label);
+                return x > box.x + 1 && x < box.x + box.w - 1 && y > box.y + 1 && y < box.y + box.h - 1;
+              })
+              .map(({ text }) => text),
+          ).toEqual([]);
+        }
+      // The outline leads off each part, and ends at its frame.
+      for (const item of part.items) {
+        if (item.kind !== 'path') continue;
+        for (const [x, y] of item.points) expect([x >= 0 && x <= part.width && y >= 0 && y <= part.height, e, n]).toEqual([true, e, n]);
+      }
+    }
+    const drawn = new DxfParser().parseSync(
+      sketchDxf(
+        pages,
+        'metre',
+        rows.map((row) => ({ name: row.name, ...row.place, z: null })),
+      ),
+    )!;
+    const texts = drawn.entities.filter(({ type }) => type === 'TEXT') as unknown as { text: string }[];
+    expect(texts.filter(({ text }) => text.startsWith('CROWDED-'))).toHaveLength(names.length);
+    expect(drawn.entities.filter(({ type, layer }) => type === 'POLYLINE' && layer === 'THING-TO-BUILD')).toHaveLength(1);
+    expect(drawn.entities.some(({ layer }) => layer === 'FRAME')).toBe(false);
+  });
+
+  it('whose marks stand too close for any page says which it could not name, and still draws them', () => {
+    const { pages, unlabelled } = sketchScene({ ...sheet, shapes: [], rows: crowdOf(400, 0.04) }, { ...SKETCH_OPTIONS, heights: false }, measure);
+    const last = pages.at(-1)!;
+    expect(unlabelled.length).toBeGreaterThan(0);
+    expect(textsOf(last).some(({ text }) => text.startsWith('No room to name: CROWDED-'))).toBe(true);
+    expect(overlapping(textsOf(last).filter(({ layer }) => layer === 'labels'))).toEqual([]);
+    expect(pages[0].items.filter((item) => item.kind === 'path' && item.layer === 'marks')).toHaveLength(400);
   });
 
   it('as SVG is well formed, whatever the names are', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'binary', minLength: 1, maxLength: 30 }), (name) => {
-        const svg = sceneSvg(sketchScene({ ...sheet, package: `<${name}>&"` }, SKETCH_OPTIONS, measure).scene);
+        const svg = sceneSvg(sketchScene({ ...sheet, package: `<${name}>&"` }, SKETCH_OPTIONS, measure).pages[0]);
         let title = '';
         const parser = new SaxesParser();
         parser.on('error', (error) => {
@@ -151,9 +222,11 @@ describe('a sketch', () => {
       ['metre', 1],
       ['foot', 1 / 0.3048],
     ] as const) {
-      const { scene } = sketchScene({ ...sheet, lengthUnit: unit }, SKETCH_OPTIONS, measure);
+      const {
+        pages: [scene],
+      } = sketchScene({ ...sheet, lengthUnit: unit }, SKETCH_OPTIONS, measure);
       const marks = sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ }));
-      const read = new DxfParser().parseSync(sceneDxf(scene, unit, marks))!;
+      const read = new DxfParser().parseSync(sceneDxf([scene], unit, marks))!;
       expect(read.header['$INSUNITS']).toBe(unit === 'metre' ? 6 : 2);
       expect(Object.keys(read.tables.layer.layers)).toEqual(['THING-TO-BUILD', 'OFFSETS', 'MARKS', 'LABELS', 'DIMENSIONS', 'FRAME']);
       const points = read.entities.filter(({ type }) => type === 'POINT') as unknown as { position: { x: number; y: number; z: number } }[];

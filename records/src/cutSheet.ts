@@ -184,7 +184,8 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     rows,
     withheld,
     notSet: plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
-    shapes: body.items.flatMap(shapesOf),
+    // What nothing on the sheet leads to would only make the drawing smaller.
+    shapes: body.items.filter((item) => rows.length === 0 || rows.some((row) => row.item === item.name)).flatMap(shapesOf),
     changes: changesSince(previous, rows, withheld),
     selection: asked.selection?.name ?? null,
     givenTo: asked.givenTo ?? null,

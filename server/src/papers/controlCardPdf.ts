@@ -76,15 +76,11 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
     const items: SceneItem[] = card.ties.flatMap((tie): SceneItem[] => {
       const [x1, y1] = [board.x(tie), board.y(tie)];
       const text = `${tie.name}  ${length(tie.distance)}`;
-      const placed = placeLabel(
-        x1,
-        y1,
-        widthOfText(page, text, 'medium', TIE_SIZE) + 2,
-        TIE_SIZE + 2,
+      const placed = placeLabel(x1, y1, widthOfText(page, text, 'medium', TIE_SIZE) + 2, TIE_SIZE + 2, {
         taken,
         frame,
-        Math.atan2(y1 - board.y(at), x1 - board.x(at)),
-      );
+        away: Math.atan2(y1 - board.y(at), x1 - board.x(at)),
+      });
       if (placed) taken.add(placed.box);
       return [
         {

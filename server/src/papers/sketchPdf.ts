@@ -5,6 +5,10 @@ import { drawScene, finish, measureOn, newDocument } from '../pdf/pdfPage.ts';
 
 export async function sketchPdf(sheet: CutSheet & { readonly number?: number; readonly revision?: number }, options: SketchOptions): Promise<Buffer> {
   const page = newDocument(`Sketch: ${sheet.package}`, { size: options.paper, upright: options.upright });
-  drawScene(page, sketchScene(sheet, options, measureOn(page)).scene);
+  const { pages } = sketchScene(sheet, options, measureOn(page));
+  for (const [i, scene] of pages.entries()) {
+    if (i > 0) page.addPage();
+    drawScene(page, scene);
+  }
   return finish(page);
 }

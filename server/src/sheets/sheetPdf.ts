@@ -115,8 +115,10 @@ export async function sheetPdf(sheet: NumberedSheet, { notices = [], progress = 
   y = await drawTable(page, sheet, y, (row) => progress(1 + row, steps));
   drawFoot(page, sheet, y);
   if (!onFirst && sheet.rows.length > 0) {
-    page.addPage({ size: 'A4', layout: 'landscape', margin: MARGIN });
-    drawScene(page, sketchScene(sheet, SKETCH_OPTIONS, measureOn(page)).scene);
+    for (const scene of sketchScene(sheet, SKETCH_OPTIONS, measureOn(page)).pages) {
+      page.addPage({ size: 'A4', layout: 'landscape', margin: MARGIN });
+      drawScene(page, scene);
+    }
   }
   numberPages(page, sheet);
   await progress(steps, steps);

@@ -1,5 +1,4 @@
 import { useEffect, useState } from 'react';
-import type { Drawn } from '@idle-marker/paper';
 
 /** What is computed at once before the page gets a turn, milliseconds. */
 const SLICE_MS = 12;
@@ -11,8 +10,8 @@ export interface Stepped<T> {
   readonly progress: number | null;
 }
 
-/** Runs what takes long a little at a time, so that the page goes on answering. New steps take the place of those in work. */
-export function useSteps<T>(begin: (() => Generator<Drawn, T>) | null): Stepped<T> {
+/** Runs what takes long, in steps that tell how much is done from 0 to 1, a little at a time, so that the page goes on answering. New steps take the place of those in work. */
+export function useSteps<T>(begin: (() => Generator<number, T>) | null): Stepped<T> {
   const [stepped, setStepped] = useState<Stepped<T>>({ result: null, progress: begin ? 0 : null });
   useEffect(() => {
     if (!begin) return;
@@ -27,7 +26,7 @@ export function useSteps<T>(begin: (() => Generator<Drawn, T>) | null): Stepped<
           return;
         }
         if (performance.now() < until) continue;
-        const progress = step.value.of > 0 ? step.value.done / step.value.of : 0;
+        const progress = step.value;
         setStepped(({ result }) => ({ result, progress }));
         timer = setTimeout(slice);
         return;

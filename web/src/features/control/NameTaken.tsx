@@ -22,6 +22,7 @@ interface NameTakenProps {
   onRename(name: string): void;
 }
 
+const NEAR: Metres = 0.1;
 const mean = (one: Metres | null, other: Metres | null): Metres | null => (one === null || other === null ? null : (one + other) / 2);
 
 /** The name is taken: what may be meant, and what each does to what hangs on the older figures. Those are never lost. */
@@ -32,6 +33,8 @@ export function NameTaken({ known, place, free, onRevise, onRename }: NameTakenP
   const away =
     place.e !== null && place.n !== null && body.e !== null && body.n !== null ? planDistance({ e: place.e, n: place.n }, { e: body.e, n: body.n }) : null;
   const rise = place.z !== null && body.z !== null ? place.z - body.z : null;
+  // Farther apart than this they are no two measurements of one thing.
+  const isNear = (away !== null || rise !== null) && (away ?? 0) <= NEAR && Math.abs(rise ?? 0) <= NEAR;
   const middle = { e: mean(place.e, body.e) ?? body.e, n: mean(place.n, body.n) ?? body.n, z: mean(place.z, body.z) ?? body.z };
   const unit = state.settings.lengthUnit;
   const differs = [
@@ -49,7 +52,7 @@ export function NameTaken({ known, place, free, onRevise, onRename }: NameTakenP
           <Button onClick={() => onRevise(place)}>New figures of {body.name}</Button>
           <span className="text-[15px]">the old ones were temporary, or wrong: a new revision, used from now on</span>
         </li>
-        {(away !== null || rise !== null) && (
+        {isNear && (
           <li className="flex flex-wrap items-center gap-x-3">
             <Button onClick={() => onRevise(middle)}>Mean of both</Button>
             <span className="text-[15px]">both are as good: a new revision between them</span>

@@ -141,6 +141,13 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           help={round !== null ? `No round length: crews keep ${units.length(round)} in mind and on the tape.` : undefined}
         />
         <Choice label="Cut and fill to" value={heightReference} options={REFERENCES} onChange={setHeightReference} />
+        <NextTradeButtons
+          use={use}
+          onTake={(trade) => {
+            setUse(trade.use);
+            writing.change({ markKind: trade.markKind, rounding: trade.rounding });
+          }}
+        />
         <PackageWritingFields writing={writing} />
         <Field
           label="What it is used for"
@@ -148,13 +155,6 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           maxLength={300}
           placeholder="plumbing the steel above"
           onChange={(event) => setUse(event.target.value)}
-        />
-        <NextTradeButtons
-          use={use}
-          onTake={(trade) => {
-            setUse(trade.use);
-            writing.change({ markKind: trade.markKind, rounding: trade.rounding });
-          }}
         />
         <Choice
           label="Cut and fill also to"

@@ -10,7 +10,7 @@ interface NextTradeButtonsProps {
 export function NextTradeButtons({ use, onTake }: NextTradeButtonsProps) {
   const taken = NEXT_TRADES.find((trade) => trade.use === use.trim());
   return (
-    <div role="group" aria-label="Who builds from them" className="sm:col-span-2">
+    <div role="group" aria-label="Who builds from them" className="sm:col-span-3">
       <p className="text-[13px] text-ink2">Who builds from them: fills in the use, and marks that suit it</p>
       <div className="flex flex-wrap gap-2">
         {NEXT_TRADES.map((trade) => (

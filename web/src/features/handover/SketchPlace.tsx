@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useState } from 'react';
-import { fileWord, sceneDxf, sceneSvg, SKETCH_OPTIONS, sketchSteps, type SketchOptions } from '@idle-marker/paper';
+import { fileWord, sketchDxf, sceneSvg, SKETCH_OPTIONS, sketchSteps, type SketchOptions } from '@idle-marker/paper';
 import { cutSheet, memberName } from '@idle-marker/records';
 import { now } from '../../ledger/clock.ts';
 import { PAPER_NAMES, pngOf, svgStyle } from '../../print/files.ts';
@@ -29,6 +29,7 @@ export function Place() {
   const [work, setWork] = useWork();
   const [options, setOptions] = useState<SketchOptions>({ ...SKETCH_OPTIONS, paper: state.settings.lengthUnit === 'metre' ? 'A4' : 'letter' });
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [shown, setShown] = useState(0);
   const papers = usePaper();
   const sheet = useMemo(
     () => work && cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE }, null),
@@ -42,24 +43,28 @@ export function Place() {
         A sketch is made from the marks of a work package.
       </EmptyTo>
     );
+  const pages = sketch?.pages ?? [];
+  const at = Math.min(shown, pages.length - 1);
+  const scene = pages[at] ?? null;
   const name = `sketch-${fileWord(work.body.name)}`;
+  const pageName = pages.length > 1 ? `${name}-${at + 1}` : name;
   const asSvg = async () => {
-    if (sketch) saveAs(`${name}.svg`, 'image/svg+xml', sceneSvg(sketch.scene, await svgStyle()));
+    if (scene) saveAs(`${pageName}.svg`, 'image/svg+xml', sceneSvg(scene, await svgStyle()));
   };
   const asPng = async () => {
     setTrouble(null);
-    if (!sketch) return;
+    if (!scene) return;
     try {
-      saveAs(`${name}.png`, 'image/png', await pngOf(sceneSvg(sketch.scene, await svgStyle()), sketch.scene));
+      saveAs(`${pageName}.png`, 'image/png', await pngOf(sceneSvg(scene, await svgStyle()), scene));
     } catch {
       setTrouble('This browser can’t make a picture of it: take the PDF or the SVG.');
     }
   };
   const asDxf = () => {
     const marks = sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ }));
-    if (sketch) saveAs(`${name}.dxf`, 'application/dxf', sceneDxf(sketch.scene, state.settings.lengthUnit, marks));
+    if (sketch) saveAs(`${name}.dxf`, 'application/dxf', sketchDxf(sketch.pages, state.settings.lengthUnit, marks));
   };
-  const drawing = progress !== null;
+  const drawing = progress !== null || !sketch;
   return (
     <div className="flex h-full flex-col">
       <HandOverWays />
@@ -109,6 +114,24 @@ export function Place() {
           </div>
           <PaperProgress papers={papers} />
           {trouble && <p className="font-medium text-brick">{trouble}</p>}
+          {pages.length > 1 && (
+            <div role="group" aria-label="Pages of the sketch">
+              <p className="text-[13px] text-ink2">
+                One page has no room for all names: a key, and {pages.length - 1} parts of it. The PDF and the DXF have all of them.
+              </p>
+              <div className="mt-1 flex items-center gap-1">
+                <Button look="quiet" disabled={at === 0} aria-label="Page before" onClick={() => setShown(at - 1)}>
+                  ‹
+                </Button>
+                <span className="figures">
+                  {at + 1} of {pages.length}
+                </span>
+                <Button look="quiet" disabled={at === pages.length - 1} aria-label="Next page" onClick={() => setShown(at + 1)}>
+                  ›
+                </Button>
+              </div>
+            </div>
+          )}
           {sketch && sketch.unlabelled.length > 0 && (
             <p className="text-[13px] text-ochre">
               No room to name {sketch.unlabelled.length} {sketch.unlabelled.length === 1 ? 'mark' : 'marks'}: take larger paper, or show less.
@@ -123,7 +146,7 @@ export function Place() {
           {sheet.rows.length === 0 ? (
             <p className="p-6 text-ink2">No mark of this package is set yet.</p>
           ) : (
-            sketch && <SceneView scene={sketch.scene} className={`mx-auto h-full max-h-full w-full ${drawing ? 'opacity-50' : ''}`} />
+            scene && <SceneView scene={scene} className={`mx-auto h-full max-h-full w-full ${drawing ? 'opacity-50' : ''}`} />
           )}
         </div>
       </div>

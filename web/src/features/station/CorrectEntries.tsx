@@ -21,6 +21,8 @@ import { clockTime } from '../../ui/time.ts';
 import { chosenOf, SightRange, useChosenSights } from './SightRange.tsx';
 
 const SHOWN = 40;
+/** So many names are read in a sentence. */
+const NAMED = 6;
 const MM = 1000;
 const OTHER = 'other';
 
@@ -220,8 +222,13 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
           {errors.untold && <p className="font-medium text-brick">{errors.untold}</p>}
           {measured.length > 0 && (
             <p className="mt-1 text-ochre">
-              As measured with these sights, and not computed again: {measured.map(({ body }) => body.name).join(', ')}. Measure{' '}
-              {measured.length === 1 ? 'it' : 'them'} again before the report is handed on.
+              Measured with these sights as it stands, and not computed again:{' '}
+              {measured
+                .slice(0, NAMED)
+                .map(({ body }) => body.name)
+                .join(', ')}
+              {measured.length > NAMED && ` and ${measured.length - NAMED} more`}. Measure {measured.length === 1 ? 'it' : 'them'} again before a report goes
+              out.
             </p>
           )}
         </section>
