@@ -109,57 +109,61 @@ export const isUntold = ({ body }: Fact<'mark'>, effect: Effect, parts: { readon
 /**
  * By how much marks change against what they were set with once all corrections so far and this one are in, in plan (a
  * distance) and in height (positive: higher than was thought), millimetres; null where that can't be told, and in plan where
- * nothing that was corrected has to do with it. Told are the marks of the placing that it is for; those that stay are not listed.
+ * nothing that was corrected has to do with it. Told are the marks that were set from the placing, those that hang on it since,
+ * and those of the finding that this one takes the place of; marks that stay are not listed.
  */
 export function effectsOfCorrection(state: SiteState, correction: Correction): Effect[] {
   const before = asEntered(state);
   const after = corrected(state, correction);
   const parts = partsOfCorrections(state, correction);
-  const now = new Map([...after.marks.values()].map((mark) => [mark.id, mark]));
-  const again = new Map<string, Footing>();
-  const footingOf = (id: string): Footing | null => {
-    const solution = after.accepted.find((each) => each.fact.id === id);
+  const told = new Set(recomputedBefore(state, correction.occupation)?.body.effects.map((effect) => effect.mark));
+  const footings = new Map<string, Footing>();
+  const footingOf = (of: SiteState, id: string): Footing | null => {
+    const known = footings.get(`${of === before} ${id}`);
+    if (known) return known;
+    const solution = of.accepted.find((each) => each.fact.id === id);
     if (!solution) return null;
-    const known = again.get(id) ?? { state: after, solution, station: solvedAgain(after, solution) };
-    again.set(id, known);
-    return known;
+    const station = of === before ? stationOfSolution(solution.fact.body.result) : solvedAgain(after, solution);
+    const footing = { state: of, solution, station };
+    footings.set(`${of === before} ${id}`, footing);
+    return footing;
   };
-  const stations = before.accepted
-    .filter((each) => !each.withdrawn && each.occupation.id === correction.occupation)
-    .flatMap((solution) => {
-      const kept = { state: before, solution, station: stationOfSolution(solution.fact.body.result) };
-      return [...before.marks.values()]
-        .filter((mark) => mark.body.solution === solution.fact.id && mark.body.state !== 'rough' && now.has(mark.id))
-        .flatMap((mark) => {
-          const height = heightSight(before, mark);
-          const was = placeOn(kept, mark, height);
-          const footing = footingOf(now.get(mark.id)!.body.solution);
-          if (!footing) return effectOn(mark, parts, was, { plan: null, height: null });
-          const is = placeOn(footing, mark, height);
-          // A hub that was driven later, and from where it was kept to be, has its height from there.
-          const elsewhere = after.sights.get(height)?.body.occupation !== footing.solution.occupation.id;
-          return effectOn(mark, parts, was, elsewhere ? { ...is, height: was.height } : is);
-        });
-    });
+  const now = new Map([...after.marks.values()].map((mark) => [mark.id, mark]));
+  const stations = [...before.marks.values()].flatMap((mark) => {
+    const set = footingOf(before, mark.body.solution);
+    const hangs = now.get(mark.id);
+    if (!set || set.solution.withdrawn || !hangs || mark.body.state === 'rough') return [];
+    const since = footingOf(after, hangs.body.solution);
+    const concerned = [set, since].some((footing) => footing?.solution.occupation.id === correction.occupation);
+    if (!concerned && !told.has(mark.id)) return [];
+    const height = heightSight(before, mark);
+    const was = placeOn(set, mark, height);
+    const is = since ? placeOn(since, mark, height) : { plan: null, height: null };
+    // A hub that was driven later, and from where it was kept to be, has its height from there.
+    const elsewhere = since !== null && after.sights.get(height)?.body.occupation !== since.solution.occupation.id;
+    return effectOn(mark, parts, was, elsewhere ? { ...is, height: was.height } : is);
+  });
   const paired = before.paired.filter((each) => !each.withdrawn && each.occupation.id === correction.occupation);
   // The plan of these comes from the receiver, whatever the prism.
   const fromPairs = paired.flatMap((each) => pairedEffects(before, after, each, null)).filter(({ heightMm }) => heightMm !== 0);
   return [...stations, ...fromPairs.map((effect) => (parts.plan ? { ...effect, planMm: 0 } : effect))];
 }
 
-/** The finding on the same placing that one more correction takes the place of; null for the first. */
+/** The finding on marks of the same placing that one more correction takes the place of; null for the first. */
 export function recomputedBefore(state: SiteState, occupation: string): Fact<'finding'> | null {
   const here = new Set(state.accepted.filter((each) => each.occupation.id === occupation).map((each) => each.fact.id));
   for (const each of state.paired) if (each.occupation.id === occupation) here.add(each.solution.id);
-  const marks = new Set(state.timeline.flatMap((fact) => (fact.type === 'mark' && here.has(fact.body.solution) ? [fact.id] : [])));
+  const set = state.timeline.flatMap((fact) => (fact.type === 'mark' && here.has(fact.body.solution) ? [fact.id] : []));
+  const hanging = [...state.marks.values()].filter((mark) => here.has(mark.body.solution)).map((mark) => mark.id);
+  const marks = new Set([...set, ...hanging]);
   return state.findings.findLast(({ body }) => body.cause === 'recomputed' && body.effects.some(({ mark }) => marks.has(mark))) ?? null;
 }
 
-/** What one correction and those before it on its placing may change. */
-export const partsOfCorrections = (state: SiteState, correction: Correction): { readonly plan: boolean; readonly height: boolean } => ({
-  plan: [correction, ...state.corrections.map(({ body }) => body)].some((each) => each.occupation === correction.occupation && concernsPlan(each)),
-  height: true,
-});
+/** What one correction and those that were recomputed before it may change. */
+export function partsOfCorrections(state: SiteState, correction: Correction): { readonly plan: boolean; readonly height: boolean } {
+  const before = recomputedBefore(state, correction.occupation)?.body.plan ?? false;
+  return { plan: before || concernsPlan(correction), height: true };
+}
 
 /** Things measured as they stand with sights that a correction is for: their figures stay as they were found. */
 export function measuredWith(state: SiteState, { what, occupation, sights }: Correction): Fact<'asBuilt'>[] {

@@ -373,6 +373,33 @@ describe('an entry that was wrong', () => {
     expect(bookLine(story.state, story.state.corrections[0]!).text).toBe('S1: 1 sight found to have been taken from S2: the legs were hit before');
   });
 
+  it('of marks that hang on another station since counts them there, and keeps what was told of the others', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const first = story.station('S1');
+    const other = story.set(first, work, 1);
+    story.stand({ ...story.standsAt, e: story.standsAt.e + 0.02 });
+    const off = story.set(first, work, 0);
+    const second = story.station('S2');
+    const keep = (body: Parameters<typeof effectsOfCorrection>[1]) => {
+      const effects = effectsOfCorrection(story.state, body);
+      const supersedes = recomputedBefore(story.state, body.occupation)?.id ?? null;
+      const parts = partsOfCorrections(story.state, body);
+      story.say('correction', { ...body, reason: 'x' });
+      return story.say('finding', { cause: 'recomputed', revision: null, ...parts, effects, reason: 'x', supersedes });
+    };
+    const rose = keep({ what: 'targetHeight', occupation: first.occupation.id, sights: [other.body.sight], value: 1.6 });
+    const rehung = keep({ what: 'station', occupation: first.occupation.id, sights: [off.body.sight], station: second.fact.id });
+    const last = keep({ what: 'targetHeight', occupation: second.occupation.id, sights: [off.body.sight], value: 1.52 });
+    expect([rehung.body.supersedes, last.body.supersedes]).toEqual([rose.id, rehung.id]);
+    const told = new Map(last.body.effects.map((effect) => [effect.mark, effect]));
+    expect(told.get(off.id)!.heightMm).toBeCloseTo(-20, 0);
+    expect(told.get(off.id)!.planMm).toBeCloseTo(20, 0);
+    // The one from before is told again, so that nothing is lost with the finding that it stood in.
+    expect(told.get(other.id)!.heightMm).toBeCloseTo(-100, 0);
+    expect(last.body.plan).toBe(true);
+  });
+
   it('leaves what was measured as it stands, and names it', () => {
     const { story, solution } = slipped();
     const measured = story.measure(solution, PLACES.P1, { name: 'Kerb 1' });

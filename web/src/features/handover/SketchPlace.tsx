@@ -13,6 +13,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
 import { saveAs } from '../../ui/saveAs.ts';
 import { TIME_ZONE } from '../../ui/time.ts';
+import { useSame } from '../../ui/useSame.ts';
 import { HandOverWays } from './HandOverWays.tsx';
 import { useWork } from './useWork.ts';
 
@@ -31,10 +32,12 @@ export function Place() {
   const [trouble, setTrouble] = useState<string | null>(null);
   const [shown, setShown] = useState(0);
   const papers = usePaper();
-  const sheet = useMemo(
+  const latest = useMemo(
     () => work && cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE }, null),
     [work, state, trust, who, instant],
   );
+  // Time goes on, and the sketch with it only when something on it is another.
+  const sheet = useSame(latest, JSON.stringify({ ...latest, issuedAt: '' }));
   const begin = useCallback(() => sketchSteps(sheet!, options, measureOnScreen), [sheet, options]);
   const { result: sketch, progress } = useSteps(sheet ? begin : null);
   if (!work || !sheet)

@@ -56,9 +56,11 @@ export function TakeRawSights() {
     const wrong = read.find(({ raw }) => !raw.ok);
     if (read.length === 0)
       setTrouble(`${fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.`);
-    else if (wrong && !wrong.raw.ok && wrong.raw.error.code === 'RAW_BAD_LINE')
-      setTrouble(`${fileName} was not taken. Among what was read from ${wrong.name}, ${wrong.raw.error.field} is not possible: ${wrong.raw.error.message}.`);
-    else setFound({ setups: read.flatMap(({ raw }) => (raw.ok ? [raw.value] : [])), assumed: instrumentAssumed(state).name });
+    else if (wrong && !wrong.raw.ok) {
+      const { error } = wrong.raw;
+      const what = error.code === 'RAW_BAD_LINE' ? `${error.field} is not possible: ${error.message}` : 'there is more than one placing can hold';
+      setTrouble(`${fileName} was not taken. Among what was read from ${wrong.name}, ${what}.`);
+    } else setFound({ setups: read.flatMap(({ raw }) => (raw.ok ? [raw.value] : [])), assumed: instrumentAssumed(state).name });
   };
   return (
     <div className="mt-3 border-t border-rule pt-3">
