@@ -1,6 +1,9 @@
 /** What is handed over, through the real interface: stakes and their convention, labels, the crew's page, sketch, files, the end of the day. */
 import { readFileSync } from 'node:fs';
+import { mkdir, rm, stat, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import type { Download, Page } from '@playwright/test';
+import { largePhoto } from './largePhoto.ts';
 import { pdfPieces, textOf } from './pdfText.ts';
 import { DEMO, enter, expect, noSeriousFault, place, prove, stored, test } from './site.ts';
 
@@ -61,6 +64,17 @@ test('a convention is adapted with a preview, made usual, and written on the sta
     .getByLabel('Photo of TH-D4 E')
     .setInputFiles({ name: 'lath.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture at all') });
   await expect(page.getByText(/lath\.jpg is no picture that can be read/).first()).toBeVisible();
+  // By its path: what is handed over as bytes may be 50 MB at most.
+  const photo = join(test.info().outputDir, 'lath.png');
+  await mkdir(test.info().outputDir, { recursive: true });
+  await writeFile(photo, largePhoto(4500));
+  expect((await stat(photo)).size).toBeGreaterThan(60e6);
+  await page.getByRole('dialog').getByLabel('Photo of TH-D4 E').setInputFiles(photo);
+  const picture = page.getByRole('dialog').getByRole('img', { name: 'Photo of TH-D4 E' }).nth(1);
+  await expect(picture).toBeVisible({ timeout: 30_000 });
+  expect(await picture.evaluate((image: HTMLImageElement) => Math.max(image.naturalWidth, image.naturalHeight))).toBe(1600);
+  await stored(page);
+  await rm(photo);
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByLabel('Language').selectOption({ label: 'Español' });
   await expect(page.getByText(/MÁS ALTO que el punto \(clavo\)/)).toBeVisible();

@@ -68,8 +68,7 @@ export { expect };
  */
 export async function noSeriousFault(page: Page, rules: readonly string[] = []): Promise<void> {
   const axe = new AxeBuilder({ page });
-  const dialog = page.getByRole('dialog');
-  if (await dialog.isVisible()) axe.include('[role=dialog]');
+  if ((await page.getByRole('dialog').count()) > 0) axe.include('[role=dialog]');
   const { violations } = await (rules.length > 0 ? axe.withRules([...rules]) : axe).analyze();
   const serious = violations.filter((each) => each.impact === 'serious' || each.impact === 'critical');
   expect(
