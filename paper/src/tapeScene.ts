@@ -3,7 +3,7 @@ import { formatLength, type LengthUnit, type PlanPoint, type TapedPair } from '@
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { north as northArrow } from './board.ts';
 import { placeLabel, Taken } from './labels.ts';
-import { box, path, text, type Measure, type Scene, type SceneItem } from './scene.ts';
+import { box, path, text, type Measure, type Scene, type SceneItem, type ScenePath } from './scene.ts';
 
 const WIDTH = 300;
 const HEIGHT = 190;
@@ -42,7 +42,11 @@ export function tapeScene({ point, pair: { a, b, tapes }, title, unit, measure }
     path('offsets', [pa, pp], { width: 1.3 }),
     path('offsets', [pb, pp], { width: 1.3 }),
   );
-  for (const from of [pa, pb]) items.push(swing(from, pp));
+  for (const from of [pa, pb]) {
+    const arc = swing(from, pp);
+    items.push(arc);
+    taken.addLine(arc.points);
+  }
   for (const line of [
     [pa, pb],
     [pa, pp],
@@ -92,7 +96,7 @@ function groundFor(places: readonly PlanPoint[]): NonNullable<Scene['ground']> {
 }
 
 /** A piece of the circle that the end of a tape runs along. */
-function swing([fx, fy]: readonly [number, number], [x, y]: readonly [number, number]): SceneItem {
+function swing([fx, fy]: readonly [number, number], [x, y]: readonly [number, number]): ScenePath {
   const radius = Math.hypot(x - fx, y - fy);
   const middle = Math.atan2(y - fy, x - fx);
   const half = Math.min(SWING * 2, Math.max(SWING, 14 / Math.max(radius, 1)));

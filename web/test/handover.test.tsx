@@ -49,6 +49,7 @@ describe('a long list', () => {
       .map((button) => button.textContent)
       .filter((name) => name.startsWith('P-'));
     expect(names).toEqual(['P-3A S', 'P-3A W']);
+    expect(screen.getByRole('heading', { name: 'P-3A S' })).toBeTruthy();
     await user.type(screen.getByLabelText('Find a stake'), 'x');
     expect(screen.getByText('No stake has that in its name.')).toBeTruthy();
   });

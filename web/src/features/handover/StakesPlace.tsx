@@ -55,7 +55,9 @@ export function Place() {
         What is written on a stake comes from the mark as it was set.
       </EmptyTo>
     );
-  const chosen = stops.find(({ plan }) => plan.key === search.get('mark')) ?? stops[0] ?? null;
+  const asked = stops.find(({ plan }) => plan.key === search.get('mark')) ?? null;
+  // Who looks for another one sees it, and not the one from before.
+  const chosen = asked && found.includes(asked) ? asked : (found[0] ?? asked ?? stops[0] ?? null);
   const keys = stops.filter(({ plan }) => ticked.has(plan.key)).map(({ plan }) => plan.key);
   return (
     <div className="flex h-full flex-col">
