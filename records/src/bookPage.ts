@@ -6,6 +6,7 @@ import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core'
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import { STANDING } from '@idle-marker/words';
 import { bookLine } from './bookLine.ts';
+import { judgedThen, type JudgedThen } from './judgedThen.ts';
 import { memberName } from './cutSheet.ts';
 import { activityTimes, dayOf, type ActivityTime } from './diary.ts';
 import { precisionOf, readingOf, reductionOf } from './observations.ts';
@@ -60,6 +61,8 @@ export interface BookDecision {
   readonly station: string;
   readonly verdict: FactBody<'decision'>['verdict'];
   readonly reason: string;
+  /** What the judgement said at that moment; null where there was none. */
+  readonly judged: JudgedThen | null;
   readonly withdrawn: string | null;
 }
 
@@ -88,6 +91,8 @@ export interface SetupBook {
     readonly sdHMm: number | null;
     readonly sdZMm: number | null;
     readonly source: string;
+    /** Counted from 1, the oldest. */
+    readonly revision: number;
     readonly listedAt: string;
   }[];
   readonly station: {
@@ -109,7 +114,8 @@ export interface SetupBook {
   readonly marks: readonly BookMark[];
   readonly corrections: readonly BookCorrection[];
   readonly remarks: readonly BookCorrection[];
-  readonly photos: readonly { readonly at: string; readonly image: string; readonly caption: string }[];
+  /** Of the placing, and of the marks that were set from it. */
+  readonly photos: readonly { readonly at: string; readonly of: string; readonly image: string; readonly caption: string }[];
 }
 
 /** The first fact of an id as it was kept, whatever came later. */
@@ -142,7 +148,7 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
       .map((mark) => {
         const revision = mark.revisions.find((each) => each.id === revisions.get(mark.id)) ?? mark.revision;
         const { name, e, n, z, sdHMm, sdZMm, source } = revision.body;
-        return { name, e, n, z, sdHMm, sdZMm, source, listedAt: revision.at };
+        return { name, e, n, z, sdHMm, sdZMm, source, revision: mark.revisions.length - mark.revisions.indexOf(revision), listedAt: revision.at };
       }),
     station: result &&
       page.solution && {
@@ -163,7 +169,9 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
     marks: page.marks.map((mark) => markOf(state, trust, mark)),
     corrections: facts.filter((fact) => fact.type === 'correction' || fact.type === 'withdrawal').map(said),
     remarks: page.remarks.map(said),
-    photos: (state.photos.get(occupation.id) ?? []).map(({ at, body }) => ({ at, image: body.image, caption: body.caption })),
+    photos: [{ id: occupation.id, name: occupation.body.name }, ...page.marks.map((mark) => ({ id: mark.id, name: mark.body.name }))].flatMap(({ id, name }) =>
+      (state.photos.get(id) ?? []).map(({ at, body }) => ({ at, of: name, image: body.image, caption: body.caption })),
+    ),
   };
 }
 
@@ -176,6 +184,7 @@ function decisionOf(state: SiteState, fact: Fact<'decision'>): BookDecision {
     station: solution?.body.name ?? 'unknown',
     verdict: fact.body.verdict,
     reason: fact.body.reason,
+    judged: judgedThen(state, fact),
     withdrawn: withdrawal?.body.reason ?? null,
   };
 }

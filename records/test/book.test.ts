@@ -71,7 +71,8 @@ describe('a page of the book', () => {
     }
     expect(book.control.map(({ name }) => name)).toEqual(expect.arrayContaining(['K1', 'K2', 'P1']));
     expect(book.fits.length).toBeGreaterThan(2);
-    expect(book.decisions).toMatchObject([{ station: 'S1', verdict: 'accepted' }]);
+    expect(book.decisions).toMatchObject([{ station: 'S1', verdict: 'accepted', judged: { verdict: 'checked' } }]);
+    expect(book.control.map(({ revision }) => revision)).toEqual(book.control.map(() => 1));
     expect(book.proofs).toMatchObject([{ on: 'P1', plan: 'good' }]);
     expect(book.marks).toHaveLength(1);
     expect(JSON.stringify(JSON.parse(JSON.stringify(book)))).toBe(JSON.stringify(book));
@@ -88,6 +89,25 @@ describe('a page of the book', () => {
     expect(book.sights[1]).toMatchObject({ withdrawn: 'wrong mark' });
     expect(book).toMatchObject({ instrumentHeight: 1.7, instrumentHeightWas: solution.occupation.body.instrumentHeight });
     expect(book.corrections.map(({ text }) => text).join('; ')).toMatch(/pole was up.*taped again/);
+  });
+  it('has what the judgement said when it was decided on, whatever came later, and the photos of its marks', () => {
+    const story = new Story().control();
+    const occupation = story.occupy('S1');
+    story.sight(occupation, 'K1', 'station', { e: 0.05 });
+    for (const name of ['K2', 'K3', 'K4'] as const) story.sight(occupation, name);
+    const solution = story.decide(occupation, 'provisional', {}, 'no time');
+    const mark = story.set(solution, story.work(), 0);
+    story.say('photo', { mark: mark.id, image: '55555555-5555-4555-8555-555555555555', mediaType: 'image/jpeg', bytes: 9, caption: 'front', written: true });
+    const book = () => setupBook(story.state, story.trust(), story.state.occupations[0]!);
+    const [decision] = book().decisions;
+    expect(decision!.judged!.verdict).not.toBe('checked');
+    expect(decision!.judged!.because.join(' ')).toContain('K1');
+    expect(decision).toMatchObject({ verdict: 'provisional', reason: 'no time' });
+    const [k1] = story.state.control;
+    story.say('control', { ...k1!.revision.body, e: k1!.revision.body.e! + 0.05, supersedes: k1!.revision.id });
+    expect(book().decisions[0]!.judged).toEqual(decision!.judged);
+    expect(book().control.find(({ name }) => name === 'K1')!.revision).toBe(1);
+    expect(book().photos).toMatchObject([{ of: mark.body.name, caption: 'front' }]);
   });
   it('of a day has its people, set-ups, sheets, what control was not used and why, and everything else', () => {
     const { story, work, mark } = morning();

@@ -9,6 +9,7 @@ import request from 'supertest';
 import type { AnyFact, Fact } from '@idle-marker/contract';
 import type { NumberedSheet } from '@idle-marker/records';
 import { loadDemo } from '../src/demo/loadDemo.ts';
+import { canBePrinted } from '../src/images/printable.ts';
 import { labelsPdf, type Label, type LabelFormat } from '../src/papers/labelsPdf.ts';
 import { missingLetters, printable, runsOf } from '../src/pdf/letters.ts';
 import { sheetPdf } from '../src/sheets/sheetPdf.ts';
@@ -190,10 +191,48 @@ describe('the field book', () => {
     for (const said of ['Set-up S3', 'Sights, as read and reduced', 'Proofs', 'Sketch']) expect(setup).toContain(said);
     const day = await textOf((await post('day', { day: '2031-05-06' }).expect(200)).body as Buffer);
     for (const said of ['Field book, 6 May 2031', 'Set-up S1', 'WITHDRAWN', 'Control not used', 'K5 plan: left out of S3']) expect(day).toContain(said);
+    expect(setup).toContain('Judged as ');
     const shift = await textOf((await post('shift', {}).expect(200)).body as Buffer);
     for (const said of ['For who comes next', 'S3, set up', 'Open', 'Control', 'proved good', 'Work', 'Ticket hall hubs']) expect(shift).toContain(said);
     expect((await post('day', { day: '6 May' }).expect(422)).body.field).toBe('/day');
     await post('setup', { occupation: id() }).expect(409);
+  });
+});
+
+describe('photos', () => {
+  const whole = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  it('that were cut short on their way are found out before they come to a page', () => {
+    expect(canBePrinted(whole)).toBe(true);
+    for (let end = 0; end < whole.length; end += 3) expect([end, canBePrinted(whole.subarray(0, end))]).toEqual([end, false]);
+    const broken = Buffer.from(whole);
+    broken[45]! ^= 0xff;
+    expect(canBePrinted(broken)).toBe(false);
+    const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 4, 0, 0, 0xff, 0xc0, 0, 11, 8, 0, 2, 0, 3, 1, 1, 0x11, 0]);
+    expect([canBePrinted(jpeg), canBePrinted(jpeg.subarray(0, 12)), canBePrinted(Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0x61]))]).toEqual([true, false, false]);
+  });
+  it('stand on the page of the set-up, and one that is no whole picture has its words there', async () => {
+    const mark = facts.find((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.body.state === 'confirmed')!;
+    const solution = facts.find((fact): fact is Fact<'solution'> => fact.type === 'solution' && fact.id === mark.body.solution)!;
+    for (const [bytes, mediaType, caption] of [
+      [whole, 'image/png', 'front of the lath'],
+      [Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.from('cut short')]), 'image/jpeg', 'back of the lath'],
+    ] as const) {
+      const image = id();
+      await request(harness.app).put(`/api/v1/sites/${SITE}/images/${image}`).set('Content-Type', mediaType).send(bytes).expect(201);
+      const fact = { ...device(who)('photo', { mark: mark.id, image, mediaType, bytes: bytes.length, caption, written: true }), at: NOW };
+      await request(harness.app).put(`/api/v1/sites/${SITE}/facts/${fact.id}`).send(fact).expect(201);
+    }
+    const answer = await request(harness.app)
+      .post(`/api/v1/sites/${SITE}/papers/setup`)
+      .send({ at: NOW, by: who, timeZone: 'UTC', occupation: solution.body.occupation })
+      .expect(200);
+    const text = await textOf(answer.body as Buffer);
+    for (const said of ['front of the lath', 'back of the lath', 'kept, but not in a form that is printed']) expect(text).toContain(said);
+    const document = await opened(answer.body as Buffer);
+    const images = await Promise.all(
+      Array.from({ length: document.numPages }, async (_, i) => (await (await document.getPage(i + 1)).getOperatorList()).fnArray),
+    );
+    expect(images.flat().filter((operator) => operator === OPS.paintImageXObject).length).toBe(1);
   });
 });
 

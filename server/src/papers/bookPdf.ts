@@ -61,6 +61,7 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
   return finish(page);
 }
 
+const JUDGED = { checked: 'Judged as checked', unchecked: 'Judged as unchecked', refused: 'Judged as not to be used' } as const;
 const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
 
 async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number> {
@@ -105,13 +106,15 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     ],
     ['Left out', book.leftOut.join(', ') || 'nothing'],
   ]);
-  for (const decision of book.decisions)
+  for (const decision of book.decisions) {
     y = line(
       pen,
       y,
       `${clock.time(decision.at)}  ${decision.station} ${VERDICT[decision.verdict]} by ${decision.by}${decision.reason ? `: ${decision.reason}` : ''}${decision.withdrawn === null ? '' : `; WITHDRAWN: ${decision.withdrawn}`}`,
       decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick,
     );
+    if (decision.judged) y = line(pen, y, `${JUDGED[decision.judged.verdict]}: ${decision.judged.because.join(' ')}`, INKS.ink2);
+  }
   for (const { at, text } of book.putOff) y = line(pen, y, `${clock.time(at)}  ${text}`, INKS.brick);
   if (book.control.length > 0) {
     y = heading(pen, y, 'Control, as it was used, and how it fitted');
@@ -130,7 +133,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         { title: 'sd plan / height, mm', width: 54, right: true, text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}` },
         { title: `Measured − listed, ${smallUnit(unit).name}: E / N / height`, width: 106, right: true, text: ({ name }) => fitText(fits.get(name), small) },
         { title: 'Used in', width: 56, text: ({ name }) => usedText(fits.get(name)) },
-        { title: 'Source, listed', width: 103, text: ({ source, listedAt }) => `${source}, ${clock.day(listedAt)}` },
+        { title: 'Revision, source, listed', width: 103, text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}` },
       ],
       book.control,
     );
@@ -203,22 +206,35 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     y = heading(pen, y, 'Remarks');
     for (const { at, by, text } of book.remarks) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
   }
+  if (book.photos.length > 0) y = drawPhotos(pen, book.photos, heading(pen, y, 'Photos'));
   y = room(page, y + 10, SKETCH_HEIGHT);
   page
     .rect(MARGIN, y, widthOf(page), SKETCH_HEIGHT - 10)
     .lineWidth(0.75)
     .strokeColor(INKS.ink)
     .stroke();
-  write(
-    page,
-    book.photos.length > 0 ? `Sketch. ${book.photos.length} ${book.photos.length === 1 ? 'photo is' : 'photos are'} kept with this set-up.` : 'Sketch',
-    MARGIN + 6,
-    y + 5,
-    'regular',
-    8,
-    INKS.ink2,
-  );
+  write(page, 'Sketch', MARGIN + 6, y + 5, 'regular', 8, INKS.ink2);
   return y + SKETCH_HEIGHT;
+}
+
+const PHOTO = { width: 160, height: 120, gap: 10, foot: 24 } as const;
+
+/** Three in a row, each with what it shows and when; one that PDF can't hold has its words alone. */
+function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], top: number): number {
+  let y = top;
+  for (const [i, photo] of taken.entries()) {
+    const column = i % 3;
+    if (column === 0) y = room(page, i === 0 ? y : y + PHOTO.height + PHOTO.foot, PHOTO.height + PHOTO.foot);
+    const x = MARGIN + column * (PHOTO.width + PHOTO.gap);
+    const bytes = photos?.get(photo.image);
+    if (bytes) page.image(bytes, x, y, { fit: [PHOTO.width, PHOTO.height] });
+    else write(page, 'kept, but not in a form that is printed', x, y + 4, 'regular', 7.5, INKS.ink2, { width: PHOTO.width, lineBreak: true });
+    write(page, `${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`, x, y + PHOTO.height + 2, 'regular', 7.5, INKS.ink2, {
+      width: PHOTO.width,
+      lineBreak: true,
+    });
+  }
+  return y + PHOTO.height + PHOTO.foot;
 }
 
 const angleText = (value: number, { angleDecimals }: SetupBook['sights'][number]['read']): string => value.toFixed(Math.max(angleDecimals, 4));

@@ -9,6 +9,8 @@ export interface BookAsked {
   readonly axes: 'EN' | 'NE';
   readonly timeZone: string;
   readonly progress: Progress;
+  /** Photos that PDF can hold, by image; the others are named alone. */
+  readonly photos?: ReadonlyMap<string, Buffer>;
 }
 
 export const SIZE = 8.5;

@@ -16,6 +16,7 @@ import {
   siteState,
   trustOf,
   type CrewMark,
+  type SetupBook,
   type SiteState,
 } from '@idle-marker/records';
 import { CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
@@ -25,6 +26,7 @@ import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { ProblemError } from '../http/problems.ts';
 import { sendPaper } from '../http/sendPaper.ts';
+import { canBePrinted } from '../images/printable.ts';
 import { isTimeZone, TimeZone } from '../http/timeZone.ts';
 import type { Progress } from '../pdf/pdfPage.ts';
 import { dayPdf, setupPdf } from './bookPdf.ts';
@@ -103,19 +105,21 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
     const order = { package: work, issuedBy: source.by, issuedAt: asked.at, timeZone: asked.timeZone, selection };
     return Promise.resolve({ name: `sketch-${fileWord(work.body.name)}.pdf`, make: () => sketchPdf(cutSheet(source.state, source.trust, order, null), asked) });
   },
-  setup: ({ state, trust }, asked) => {
+  setup: async ({ em, site, state, trust }, asked) => {
     const occupation = state.occupations.find((each) => each.id === asked.occupation);
     if (!occupation) throw new ProblemError('MISSING_REFERENCE', 'This set-up has not arrived yet.', '/occupation');
-    return Promise.resolve({
+    const book = setupBook(state, trust, occupation);
+    const photos = await photosOf(em, site, [book]);
+    return {
       name: `set-up-${fileWord(occupation.body.name)}.pdf`,
-      make: (progress) => setupPdf(setupBook(state, trust, occupation), bookAsked(state, asked.timeZone, progress)),
-    });
+      make: (progress) => setupPdf(book, { ...bookAsked(state, asked.timeZone, progress), photos }),
+    };
   },
-  day: ({ state, trust }, asked) =>
-    Promise.resolve({
-      name: `field-book-${asked.day}.pdf`,
-      make: (progress) => dayPdf(dayBook(state, trust, asked.day, asked.timeZone), bookAsked(state, asked.timeZone, progress)),
-    }),
+  day: async ({ em, site, state, trust }, asked) => {
+    const book = dayBook(state, trust, asked.day, asked.timeZone);
+    const photos = await photosOf(em, site, book.setups);
+    return { name: `field-book-${asked.day}.pdf`, make: (progress) => dayPdf(book, { ...bookAsked(state, asked.timeZone, progress), photos }) };
+  },
   shift: ({ state, trust, by }, asked) =>
     Promise.resolve({
       name: `for-who-comes-next-${dayOf(asked.at, asked.timeZone)}.pdf`,
@@ -176,11 +180,26 @@ async function printablePhotos(em: EntityManager, site: string, photos: readonly
       body.image,
       site,
     ]);
-    if (image) found.push({ bytes: image.bytes, caption: body.caption });
+    if (image && canBePrinted(image.bytes)) found.push({ bytes: image.bytes, caption: body.caption });
   }
   return found;
 }
 const MOST_PHOTOS = 2;
+
+/** A day has hundreds at most; more would be no page any more. */
+const MOST_BOOK_PHOTOS = 60;
+
+/** Photos of some pages of the book that PDF can hold, by image. */
+async function photosOf(em: EntityManager, site: string, books: readonly SetupBook[]): Promise<Map<string, Buffer>> {
+  const wanted = books.flatMap((book) => book.photos.map(({ image }) => image)).slice(0, MOST_BOOK_PHOTOS);
+  if (wanted.length === 0) return new Map();
+  const rows = await query<{ id: string; bytes: Buffer }>(
+    em,
+    "select id, bytes from image where id = any(?::uuid[]) and site_id = ? and media_type in ('image/jpeg', 'image/png')",
+    [wanted, site],
+  );
+  return new Map(rows.flatMap(({ id, bytes }) => (canBePrinted(bytes) ? [[id, bytes] as const] : [])));
+}
 
 const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress) => ({
   site: settings.name,

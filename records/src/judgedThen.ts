@@ -1,0 +1,44 @@
+/** What the judgement said of a station when somebody decided on it: from what was known then, and nothing since. */
+import { inOrder } from '@idle-marker/core';
+import type { Fact } from '@idle-marker/contract';
+import { reasonWords } from '@idle-marker/words';
+import { stationDraft } from './stationDraft.ts';
+import { siteState, type SiteState } from './state.ts';
+
+export interface JudgedThen {
+  readonly verdict: 'checked' | 'unchecked' | 'refused';
+  /** Why, the weightiest first. */
+  readonly because: readonly string[];
+}
+
+/** A decision stands for good, and so does what was known when it was made. */
+const known = new WeakMap<Fact<'decision'>, JudgedThen | null>();
+
+/** Null where nothing was solved: heights alone, and what the sights of then give no station for. */
+export function judgedThen(state: SiteState, decision: Fact<'decision'>): JudgedThen | null {
+  const before = known.get(decision);
+  if (before !== undefined) return before;
+  const judged = judge(state, decision);
+  known.set(decision, judged);
+  return judged;
+}
+
+function judge({ timeline }: SiteState, decision: Fact<'decision'>): JudgedThen | null {
+  const solution = timeline.find((fact): fact is Fact<'solution'> => fact.type === 'solution' && fact.id === decision.body.solution);
+  if (!solution || solution.body.method === 'paired' || solution.body.method === 'heightOnly') return null;
+  const then = siteState(timeline.filter((fact) => inOrder(fact, decision) <= 0));
+  const occupation = then.occupations.find((each) => each.id === solution.body.occupation);
+  if (!occupation) return null;
+  const uses = new Map(solution.body.uses.map((use) => [use.sight, use]));
+  const flags = Object.fromEntries([...then.sights.keys()].map((id) => [id, uses.get(id) ?? { plan: false, height: false }]));
+  const { outcome, contradiction } = stationDraft(then, occupation, flags, { freeScale: (solution.body.result.scale ?? null) !== null });
+  const judgement = outcome?.ok ? outcome.value.judgement : contradiction;
+  if (!judgement) return null;
+  const names = new Map(then.control.map((mark) => [mark.id, mark.revision.body.name]));
+  const naming = { nameOf: (mark: string) => names.get(mark) ?? 'an unknown mark', unit: then.settings.lengthUnit };
+  const because = judgement.because.map((reason) => {
+    const { title, text } = reasonWords(reason, naming);
+    return text ? `${title}. ${text}` : title;
+  });
+  return { verdict: judgement.verdict, because };
+}
