@@ -280,3 +280,40 @@ test('the day is not finished while the closing proof is missing; its page comes
   expect(book.setups.map(({ name }) => name)).toEqual(['S1', 'S2', 'S3']);
   expect(book.setups[2]!.sights.length).toBeGreaterThan(50);
 });
+
+test('an entry that was wrong is put right with every mark that it moves; the next person gets a page, and tapes are drawn', async ({ page }) => {
+  await page.goto('/');
+  await enter(page);
+  await place(page, 'Station').click();
+  await page.getByRole('button', { name: 'An entry was wrong…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What was wrong').selectOption({ label: 'Target of a range of sights' });
+  await dialog.getByLabel('It was').selectOption({ label: 'another, with the constant' });
+  await dialog.getByLabel('Right constant, mm').fill('-30');
+  const from = dialog.getByLabel('From the sight');
+  // Every shot to the mark, from the first look to its driven hub.
+  const shots = from.locator('option', { hasText: 'TH-A1 W' });
+  const [first, last] = [await shots.first().getAttribute('value'), await shots.last().getAttribute('value')];
+  await from.selectOption(first);
+  await dialog.getByLabel('To the sight').selectOption(last);
+  await expect(dialog.getByText(/elsewhere than was thought:$/)).toBeVisible();
+  await expect(dialog.getByRole('listitem').filter({ hasText: 'TH-A1 W' })).toContainText(/\d+ mm in plan.*: out/);
+  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await expect(dialog.getByText('Say how you know: it goes into the book.')).toBeVisible();
+  await dialog.getByLabel('How you know (needed)').fill('the small prism was on the pole');
+  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText('An entry was corrected after it was accepted')).toBeVisible();
+  await stored(page);
+  await place(page, 'Field book').click();
+  await expect(page.getByText(/S3: prism constant of \d+ sights? corrected to −30\.0 mm: the small prism was on the pole/)).toBeVisible();
+  await part(page, 'Close the day').click();
+  const next = await pdfText(await download(page, () => page.getByRole('button', { name: 'Page for who comes next (PDF)' }).click()));
+  for (const said of ['For who comes next', 'The key is at the gate.', 'TH-A1 W', 'proved good']) expect(next).toContain(said);
+
+  await place(page, 'Hand over').click();
+  await part(page, 'Tape it back').click();
+  await page.getByLabel('Point').selectOption({ label: 'D1 of Ticket hall outline' });
+  await expect(page.getByRole('img', { name: 'Two tapes to D1' })).toBeVisible();
+  await expect(page.getByText(/^Check first: from /)).toBeVisible();
+});
