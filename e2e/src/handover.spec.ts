@@ -316,4 +316,25 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   await page.getByLabel('Point').selectOption({ label: 'D1 of Ticket hall outline' });
   await expect(page.getByRole('img', { name: 'Two tapes to D1' })).toBeVisible();
   await expect(page.getByText(/^Check first: from /)).toBeVisible();
+
+  await part(page, 'Files').click();
+  const xml = await text(await download(page, () => page.getByRole('button', { name: 'LandXML' }).click()));
+  const sights = await text(await download(page, () => page.getByRole('button', { name: 'Save', exact: true }).click()));
+  await place(page, 'Station').click();
+  await page.getByRole('button', { name: 'Close the station…' }).click();
+  await page.getByRole('button', { name: 'Close it' }).click();
+  await place(page, 'Hand over').click();
+  await part(page, 'Files').click();
+  const file = page.getByLabel('File of raw sights');
+  await file.setInputFiles({ name: 'cut.sights.jsonl', mimeType: 'application/x-ndjson', buffer: Buffer.from(sights.replace('"face":1', '"face":3')) });
+  await expect(page.getByText(/^cut\.sights\.jsonl was not taken\. Line \d+, /)).toBeVisible();
+  await file.setInputFiles({ name: 's3.sights.jsonl', mimeType: 'application/x-ndjson', buffer: Buffer.from(sights) });
+  await expect(page.getByRole('dialog', { name: /sights from S3 of / })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await file.setInputFiles({ name: 'morning.xml', mimeType: 'application/xml', buffer: Buffer.from(xml) });
+  await page.getByLabel('The file holds several placings: which one').selectOption({ index: 2 });
+  await expect(page.getByText(/does not say how precise the instrument is/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take them in' }).click();
+  await expect(page).toHaveURL(/\/station$/);
+  await stored(page);
 });

@@ -5,6 +5,7 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
 import { archiveRoutes } from './archive/routes.ts';
+import { rawSightsRoutes } from './sites/rawSightsRoutes.ts';
 import { asBuiltRoutes } from './asBuilt/routes.ts';
 import { crewLinkRoutes, crewRoutes } from './crew/routes.ts';
 import { controlRoutes } from './control/routes.ts';
@@ -49,7 +50,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   });
   const api = express.Router();
   // The upload routes take their own bodies, with their own limit.
-  api.use(controlRoutes(orm), imageRoutes(orm), sourceRoutes(orm), archiveRoutes(orm));
+  api.use(controlRoutes(orm), imageRoutes(orm), sourceRoutes(orm), archiveRoutes(orm), rawSightsRoutes());
   api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
   api.get('/clock', (_request, response) => {
     response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });

@@ -6,7 +6,7 @@ import { cleanup, configure, render, type RenderResult } from '@testing-library/
 import { userEvent, type UserEvent } from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
-import { digestOfBytes, type AnyFact, type Fact } from '@idle-marker/contract';
+import { digestOfBytes, readRawSights, type AnyFact, type Fact } from '@idle-marker/contract';
 import { newId, Story } from '../../records/test/story.ts';
 import { keepBeside } from '../src/ledger/beside.ts';
 import { openSite } from '../src/ledger/ledger.ts';
@@ -31,6 +31,7 @@ export class Server {
   readonly fetch = (input: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const url = typeof input === 'string' ? input : input instanceof URL ? input.href : input.url;
     if (this.away) return Promise.reject(new TypeError('no server'));
+    if (url.endsWith('/raw-sights')) return Promise.resolve(answer(readRawSights(init?.body as string)));
     if (url.endsWith('/api/v1/sites')) return Promise.resolve(answer({ sites: this.elsewhere.map(({ id, name }) => ({ id, name, lastAt: null })) }));
     const other = this.elsewhere.find(({ id }) => url.includes(`/sites/${id}/facts`));
     if (other) return Promise.resolve(answer({ facts: other.facts, cursor: other.facts.length, more: false, ledger: 'two' }));

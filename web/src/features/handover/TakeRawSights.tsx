@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { LARGEST_UPLOAD_BYTES, rawSightsText, readRawSights, type RawSights } from '@idle-marker/contract';
+import { LARGEST_UPLOAD_BYTES, rawSightsText, type RawSights, type readRawSights } from '@idle-marker/contract';
 import { looksLikeXml, readLandXmlSurvey } from '@idle-marker/formats';
 import { controlElsewhere, factsOfRaw, instrumentAssumed, rawOfSurvey, stationOfRaw } from '@idle-marker/records';
 import { landXmlFaultWords, rawSightsFaultWords, smallLength } from '@idle-marker/words';
@@ -11,6 +11,13 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
+
+/** What is in a file of raw sights, or what is wrong with it: the server looks, the page may not run such checks. */
+async function checked(text: string): Promise<ReturnType<typeof readRawSights>> {
+  const response = await fetch('/api/v1/raw-sights', { method: 'POST', headers: { 'Content-Type': 'text/plain; charset=utf-8' }, body: text });
+  if (!response.ok) throw new Error('refused');
+  return (await response.json()) as ReturnType<typeof readRawSights>;
+}
 
 /** What a file holds, ready to be taken in: one placing, or of several the one that is chosen. */
 interface Found {
@@ -33,10 +40,10 @@ export function TakeRawSights() {
     }
     const text = await file.text();
     if (looksLikeXml(text)) {
-      takeSurvey(file.name, text);
+      await takeSurvey(file.name, text);
       return;
     }
-    const read = readRawSights(text);
+    const read = await checked(text);
     if (!read.ok) setTrouble(`${file.name} was not taken. ${rawSightsFaultWords(read.error)}`);
     else if (read.value.header.combinedScaleFactor !== state.settings.combinedScaleFactor)
       setTrouble(
@@ -44,15 +51,17 @@ export function TakeRawSights() {
       );
     else setFound({ setups: [read.value], assumed: null });
   };
-  const takeSurvey = (fileName: string, text: string) => {
+  const takeSurvey = async (fileName: string, text: string) => {
     const survey = readLandXmlSurvey(text);
     if (!survey.ok) {
       setTrouble(`${fileName} was not taken. ${landXmlFaultWords(survey.error)}`);
       return;
     }
-    const read = survey.value.setups
-      .filter((setup) => setup.sights.length > 0)
-      .map((setup) => ({ name: setup.name, raw: readRawSights(rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString()))) }));
+    const read = await Promise.all(
+      survey.value.setups
+        .filter((setup) => setup.sights.length > 0)
+        .map(async (setup) => ({ name: setup.name, raw: await checked(rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString()))) })),
+    );
     const wrong = read.find(({ raw }) => !raw.ok);
     if (read.length === 0)
       setTrouble(`${fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.`);
@@ -73,7 +82,7 @@ export function TakeRawSights() {
         aria-label="File of raw sights"
         onChange={(event) => {
           const [file] = event.target.files ?? [];
-          if (file) void take(file);
+          if (file) void take(file).catch(() => setTrouble(`${file.name} was not taken: the server does not answer. Try again when it is back.`));
           event.target.value = '';
         }}
       />
