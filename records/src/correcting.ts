@@ -6,7 +6,7 @@
 import { measurePoint, reduceReading, type Metres, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
-import { stationDraft } from './stationDraft.ts';
+import { controlAsUsed, draftAsUsed } from './stationDraft.ts';
 import { pairedEffects } from './paired.ts';
 import { siteState, type AcceptedSolution, type SiteState } from './state.ts';
 
@@ -44,13 +44,8 @@ function corrected(state: SiteState, correction: Correction): SiteState {
 function solvedAgain(state: SiteState, solution: AcceptedSolution): Station | null {
   const occupation = state.occupations.find((each) => each.id === solution.occupation.id);
   if (!occupation) return null;
-  const uses = new Map(solution.fact.body.uses.map((use) => [use.sight, use]));
-  // A station keeps the revisions that it used: what the list says today is another question.
-  const revisions = new Map(solution.fact.body.uses.map((use) => [use.control, use.revision]));
-  const control = state.control.map((each) => ({ ...each, revision: each.revisions.find(({ id }) => id === revisions.get(each.id)) ?? each.revision }));
-  const unused = { plan: false, height: false };
-  const flags = Object.fromEntries([...state.sights.keys()].map((id) => [id, uses.get(id) ?? unused]));
-  const outcome = stationDraft({ ...state, control }, occupation, flags, { freeScale: (solution.fact.body.result.scale ?? null) !== null }).outcome;
+  const { body } = solution.fact;
+  const { outcome } = draftAsUsed({ ...state, control: controlAsUsed(state, body) }, occupation, body);
   if (!outcome?.ok) return null;
   const { result } = outcome.value;
   return { ...result, z: result.height?.z ?? null, sdTrunnionZ: result.height?.sdTrunnionZ ?? null };

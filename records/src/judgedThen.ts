@@ -2,7 +2,7 @@
 import { inOrder } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { reasonWords } from '@idle-marker/words';
-import { stationDraft } from './stationDraft.ts';
+import { draftAsUsed } from './stationDraft.ts';
 import { siteState, type SiteState } from './state.ts';
 
 export interface JudgedThen {
@@ -29,9 +29,7 @@ function judge({ timeline }: SiteState, decision: Fact<'decision'>): JudgedThen 
   const then = siteState(timeline.filter((fact) => inOrder(fact, decision) <= 0));
   const occupation = then.occupations.find((each) => each.id === solution.body.occupation);
   if (!occupation) return null;
-  const uses = new Map(solution.body.uses.map((use) => [use.sight, use]));
-  const flags = Object.fromEntries([...then.sights.keys()].map((id) => [id, uses.get(id) ?? { plan: false, height: false }]));
-  const { outcome, contradiction } = stationDraft(then, occupation, flags, { freeScale: (solution.body.result.scale ?? null) !== null });
+  const { outcome, contradiction } = draftAsUsed(then, occupation, solution.body);
   const judgement = outcome?.ok ? outcome.value.judgement : contradiction;
   if (!judgement) return null;
   const names = new Map(then.control.map((mark) => [mark.id, mark.revision.body.name]));

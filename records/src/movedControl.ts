@@ -3,6 +3,7 @@ import { measurePoint, reduceReading, resection, stationOfResection, type Statio
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { groupSights, pointsOf, precisionOf, readingOf, reductionFrom, reductionOf, setupOf, stationOfSolution } from './observations.ts';
 import { pairedEffects } from './paired.ts';
+import { controlAsUsed } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 type Effect = FactBody<'finding'>['effects'][number];
@@ -26,16 +27,13 @@ export function stationWithout(state: SiteState, solution: AcceptedSolution, mar
     };
   };
   const groups = groupSights(sights, flagsOf);
-  // Stations keep the revision they used: what the list says today is another question.
-  const revisions = new Map(uses.map((use) => [use.control, use.revision]));
-  const used = state.control.map((each) => ({ ...each, revision: each.revisions.find((revision) => revision.id === revisions.get(each.id)) ?? each.revision }));
   const solved = resection(
     {
       instrument: precisionOf(solution.occupation.body),
       setup: setupOf(solution.occupation.body),
       reduction: reductionOf(state.settings),
       freeScale: (solution.fact.body.result.scale ?? null) !== null,
-      points: pointsOf(used, new Set(groups.map((group) => group.mark))),
+      points: pointsOf(controlAsUsed(state, solution.fact.body), new Set(groups.map((group) => group.mark))),
       observations: groups.map((group) => group.observation),
     },
     { leaveOneOut: false },

@@ -16,7 +16,7 @@ import {
   type SolvedStation,
   type StationError,
 } from '@idle-marker/core';
-import type { Fact } from '@idle-marker/contract';
+import type { Fact, FactBody } from '@idle-marker/contract';
 import { controlPointOf, groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
 import { withForward } from './carriedForward.ts';
 import { lineName, siteLines } from './siteLines.ts';
@@ -146,4 +146,17 @@ export function overOf(state: SiteState, { body }: Fact<'occupation'>): Pick<Kno
     },
     setup: { ...setupOf(body), instrumentCentringSd: over.centringSdMm / 1000 },
   };
+}
+
+/** The control with the revisions that a solution used: what the list says today is another question. */
+export function controlAsUsed({ control }: SiteState, { uses }: FactBody<'solution'>): SiteState['control'] {
+  const revisions = new Map(uses.map((use) => [use.control, use.revision]));
+  return control.map((each) => ({ ...each, revision: each.revisions.find(({ id }) => id === revisions.get(each.id)) ?? each.revision }));
+}
+
+/** The station of a solution from the same sights with the same uses, and nothing else. */
+export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, { uses, result }: FactBody<'solution'>): StationDraft {
+  const used = new Map(uses.map((use) => [use.sight, use]));
+  const flags = Object.fromEntries([...state.sights.keys()].map((id) => [id, used.get(id) ?? { plan: false, height: false }]));
+  return stationDraft(state, occupation, flags, { freeScale: (result.scale ?? null) !== null });
 }

@@ -4,9 +4,8 @@
  */
 import { SaxesParser } from 'saxes';
 import { fail, lengthToMetres, ok, type LengthUnit, type Result } from '@idle-marker/core';
+import { LENGTH_WORDS, localName } from '../landXml/xmlNames.ts';
 import { MOST_CONTROL_ROWS, type ControlList, type ControlRow, type FileIssue, type RowIssue } from './controlCsv.ts';
-
-const UNITS: Readonly<Record<string, LengthUnit>> = { meter: 'metre', metre: 'metre', foot: 'foot', ussurveyfoot: 'usSurveyFoot' };
 
 /** Whether a text is XML rather than a table. */
 export const looksLikeXml = (text: string): boolean => /^\uFEFF?\s*</.test(text);
@@ -53,8 +52,6 @@ function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUn
   };
 }
 
-const localName = (name: string): string => name.replace(/^.*:/, '');
-
 /** Reads all points; `unit` holds where the file names none. */
 export function readControlLandXml(text: string, options: { readonly unit: LengthUnit }): Result<ControlList, FileIssue> {
   const parser = new SaxesParser();
@@ -72,7 +69,7 @@ export function readControlLandXml(text: string, options: { readonly unit: Lengt
     state.root ??= local;
     if (local === 'Metric' || local === 'Imperial') {
       const word = attribute('linearUnit');
-      state.unit = UNITS[word.toLowerCase()] ?? null;
+      state.unit = LENGTH_WORDS[word.toLowerCase()] ?? null;
       if (word !== '' && state.unit === null) state.unknownUnit = word;
     }
     // A reference to a point elsewhere in the file is no point of its own.

@@ -25,6 +25,7 @@ import { pathsOf } from './drawnPaths.ts';
 import type { LandXmlDesign, ReadAlignment, ReadCrossSection, ReadProfile } from './landXmlDesign.ts';
 import { Refused, type LandXmlFault, type LandXmlWarning, type XmlPlace } from './landXmlFault.ts';
 import { plainNumber, plainNumbers } from './numbers.ts';
+import { localName } from './xmlNames.ts';
 
 const METRIC: Readonly<Record<string, DrawingUnit>> = {
   meter: unitOfLength('metre'),
@@ -572,8 +573,6 @@ export class LandXmlReader {
     }
   }
 }
-
-const localName = (name: string): string => name.slice(name.indexOf(':') + 1);
 
 const isSamePlace = (a: PlaceText, b: PlaceText | undefined): boolean =>
   b !== undefined && 'place' in a && 'place' in b && Math.hypot(a.place.e - b.place.e, a.place.n - b.place.n) < 1e-6;

@@ -6,6 +6,7 @@ import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { fail, lengthToMetres, ok, type AngleUnit, type LengthUnit, type Metres, type Result } from '@idle-marker/core';
 import { Refused, type LandXmlFault, type XmlPlace } from './landXmlFault.ts';
 import { plainNumber, plainNumbers } from './numbers.ts';
+import { LENGTH_WORDS, localName } from './xmlNames.ts';
 
 export interface SurveyRead {
   readonly linearUnit: LengthUnit;
@@ -48,7 +49,6 @@ export interface SurveySightRead {
   readonly lengthDecimals: number;
 }
 
-const LENGTHS: Readonly<Record<string, LengthUnit>> = { meter: 'metre', metre: 'metre', foot: 'foot', ussurveyfoot: 'usSurveyFoot' };
 /** Angles as they are kept, and what one of the file's is of them. */
 const ANGLES: Readonly<Record<string, { readonly unit: AngleUnit; readonly factor: number }>> = {
   'decimal degrees': { unit: 'degree', factor: 1 },
@@ -58,7 +58,6 @@ const ANGLES: Readonly<Record<string, { readonly unit: AngleUnit; readonly facto
 };
 const MOST_DECIMALS = { angle: 10, length: 6 };
 
-const localName = (name: string): string => name.replace(/^.*:/, '');
 const decimalsOf = (text: string, most: number): number => Math.min(most, (/\.(\d+)$/.exec(text.trim())?.[1] ?? '').length);
 /** Instants of the file that can be understood; others say nothing. */
 const instantOf = (text: string): string | null => {
@@ -167,7 +166,7 @@ class SurveyReader {
 
   #units(given: Record<string, string>): void {
     const [length, angle] = [given['linearUnit'] ?? '', given['angularUnit'] ?? ''];
-    this.linearUnit = LENGTHS[length.toLowerCase()] ?? null;
+    this.linearUnit = LENGTH_WORDS[length.toLowerCase()] ?? null;
     if (this.linearUnit === null) throw new Refused({ code: 'XML_UNIT_UNKNOWN', text: length, line: this.parser.line });
     if (angle === '') return;
     const known = ANGLES[angle.toLowerCase()];
