@@ -6,8 +6,8 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { pino } from 'pino';
 import readXlsxFile from 'read-excel-file/node';
 import request from 'supertest';
-import type { AnyFact, Fact } from '@idle-marker/contract';
-import type { NumberedSheet } from '@idle-marker/records';
+import { LARGEST_UPLOAD_BYTES, rawSightsText, type AnyFact, type Fact, type RawSights } from '@idle-marker/contract';
+import { rawSightsOf, siteState, type NumberedSheet } from '@idle-marker/records';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { canBePrinted } from '../src/images/printable.ts';
 import { labelsPdf, type Label, type LabelFormat } from '../src/papers/labelsPdf.ts';
@@ -233,6 +233,19 @@ describe('photos', () => {
       Array.from({ length: document.numPages }, async (_, i) => (await (await document.getPage(i + 1)).getOperatorList()).fnArray),
     );
     expect(images.flat().filter((operator) => operator === OPS.paintImageXObject).length).toBe(1);
+  });
+});
+
+describe('a file of raw sights', () => {
+  const check = (text: string) => request(harness.app).post('/api/v1/raw-sights').set('Content-Type', 'text/plain').send(text);
+  it('is read, or refused with its line, and nothing is kept', async () => {
+    const state = siteState((await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[]);
+    const text = rawSightsText(rawSightsOf(state, state.occupations[0]!));
+    const { body } = await check(text).expect(200);
+    expect(rawSightsText((body as { value: RawSights }).value)).toBe(text);
+    expect((await check(text.replace('"face":1', '"face":3')).expect(200)).body).toMatchObject({ ok: false, error: { code: 'RAW_BAD_LINE' } });
+    expect((await check('').expect(200)).body).toMatchObject({ ok: false });
+    await check('x'.repeat(LARGEST_UPLOAD_BYTES + 1)).expect(413);
   });
 });
 

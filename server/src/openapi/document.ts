@@ -274,6 +274,13 @@ export function openApiDocument(): Json {
           },
         },
       },
+      '/raw-sights': {
+        post: {
+          operationId: 'checkRawSights',
+          requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
+          responses: { '200': json('What is in the file, or what is wrong with it; nothing is kept', { type: 'object' }), ...refusals },
+        },
+      },
       '/openapi.json': { get: { operationId: 'readDescription', responses: { '200': json('This document', { type: 'object' }) } } },
     },
     components: { schemas: { Problem: plain(closed(ProblemSchema.properties)), ...facts } },
