@@ -101,7 +101,12 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'es-MX' })).newPage();
   await phone.goto(address!);
   await expect(phone.getByRole('button', { name: /TH-A1 W/ })).toBeVisible();
-  await phone.getByLabel('Número de la estaca').first().fill('th a1w');
+  await phone.getByLabel('Número de la estaca').fill('a1');
+  await phone.keyboard.press('Enter');
+  await expect(phone.getByText(/^Estas llevan a1 en su número/)).toBeVisible();
+  await phone.getByRole('button', { name: /^TH-A1 S/ }).click();
+  await expect(phone.getByRole('heading', { level: 1, name: 'TH-A1 S' })).toBeVisible();
+  await phone.getByLabel('Número de la estaca').fill('th a1w');
   await phone.keyboard.press('Enter');
   await expect(phone.getByRole('heading', { level: 1, name: 'TH-A1 W' })).toBeVisible();
   await expect(phone.getByText(/MÁS ALTO que el punto/)).toBeVisible();
@@ -116,7 +121,7 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await expect(phone.getByText('Reported. Do not build from it until it is set again.')).toBeVisible();
   await expect(phone.getByText(/DO NOT BUILD FROM THIS MARK/)).toBeVisible();
   expect(await phone.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
-  await phone.getByLabel('Number on the stake').first().fill('TH-Z9');
+  await phone.getByLabel('Number on the stake').fill('TH-Z9');
   await phone.keyboard.press('Enter');
   await expect(phone.getByText(/^No stake is called TH-Z9/)).toBeVisible();
 

@@ -9,6 +9,7 @@ import { Place as FieldBook } from '../src/features/fieldbook/FieldBookPlace.tsx
 import { CandidateTable } from '../src/features/prove/CandidateTable.tsx';
 import { ProofTable } from '../src/features/prove/ProofTable.tsx';
 import { EditSite } from '../src/features/sites/EditSite.tsx';
+import { ClockBehind } from '../src/frame/ClockBehind.tsx';
 import { draftOf, EMPTY_SITE, siteBody, siteErrors } from '../src/features/sites/siteDraft.ts';
 import { DoubtCard } from '../src/features/today/DoubtCard.tsx';
 import { nextStep } from '../src/features/today/nextStep.ts';
@@ -21,12 +22,34 @@ import { EMPTY_SCENE, joinScenes, sceneExtent } from '../src/plan/scene.ts';
 import { useSite, type OpenSite } from '../src/site/SiteContext.tsx';
 import { unitsOf } from '../src/site/useUnits.ts';
 import { SITE } from '../../records/test/story.ts';
-import { begin, said, show, SITE_ID, Story } from './page.tsx';
+import { begin, jest, said, show, SITE_ID, Story } from './page.tsx';
 
 beforeEach(begin);
 
 const METRES = unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' });
 const FEET = unitsOf({ lengthUnit: 'usSurveyFoot', angleUnit: 'degree', axisOrder: 'NE' });
+
+describe('a clock that is behind the last entry', () => {
+  it('is said to be, since what is entered then would stand before it', () => {
+    const story = new Story();
+    story.say('note', { text: 'the last one' });
+    const last = Date.parse(story.state.timeline.at(-1)!.at);
+    const clock = jest.spyOn(Date, 'now');
+    try {
+      clock.mockReturnValue(last - 50_000);
+      const { unmount } = show(story, <ClockBehind />);
+      expect(screen.queryByRole('alert')).toBeNull();
+      unmount();
+      clock.mockReturnValue(last - 120_000);
+      show(story, <ClockBehind />);
+      expect(screen.getByRole('alert').textContent).toMatch(
+        /^The clock of this device says 6 May \d\d:\d\d, but the last entry .* Set the clock right first\.$/,
+      );
+    } finally {
+      clock.mockRestore();
+    }
+  });
+});
 
 describe('corners as text', () => {
   it('are written and read in the order and the unit of the site', () => {

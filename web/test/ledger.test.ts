@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
+import { notBefore } from '../src/ledger/clock.ts';
 import { dismissRefused, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
 import { forgetFacts, keptCursor, waiting } from '../src/ledger/storage.ts';
 import { begin, server, SITE_ID } from './page.tsx';
@@ -23,6 +24,22 @@ describe('the outbox', () => {
     expect(second!.device).toBe(first!.device);
     await waitFor(() => expect(server.stored.map((fact) => fact.id)).toEqual([first!.id, second!.id]));
     await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, awaySince: null }));
+  });
+
+  it('never stamps before what is known, unless a clock is far off', async () => {
+    const [own] = await say(SITE_ID, MARA, [note('mine')]);
+    const others = new Date(Date.parse(own!.at) + 40_000).toISOString();
+    server.stored.push({ ...own!, id: '22222222-2222-4222-8222-222222222223', device: 'a clock 40 s ahead', at: others } as never);
+    tryNow();
+    await waitFor(() => expect(snapshot().facts.some((fact) => fact.at === others)).toBe(true));
+    const [after] = await say(SITE_ID, MARA, [note('after it')]);
+    expect(after!.at).toBe(others);
+    await waitFor(() => expect(snapshot().waiting).toBe(0));
+    const instant = new Date('2031-04-06T07:00:00.000Z');
+    expect(notBefore(null, instant)).toBe(instant.toISOString());
+    expect(notBefore('2031-04-06T06:59:00.000Z', instant)).toBe(instant.toISOString());
+    expect(notBefore('2031-04-06T07:01:00.000Z', instant)).toBe('2031-04-06T07:01:00.000Z');
+    expect(notBefore('2031-04-06T07:01:00.001Z', instant)).toBe(instant.toISOString());
   });
 
   it('keeps a group whole, in one order', async () => {

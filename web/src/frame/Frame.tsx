@@ -6,6 +6,7 @@ import { useSite } from '../site/SiteContext.tsx';
 import { useKey } from '../ui/useKey.ts';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import { openUsualLink, resumeStation } from '../link/linkStore.ts';
+import { ClockBehind } from './ClockBehind.tsx';
 import { FindOrDo } from './FindOrDo.tsx';
 import { Footing } from './Footing.tsx';
 import { Saved } from './Saved.tsx';
@@ -76,8 +77,11 @@ export function Frame() {
           </div>
         ))}
       </nav>
-      <main id="place" className="min-h-0 min-w-0 overflow-hidden max-md:row-start-2">
-        <Outlet />
+      <main id="place" className="flex min-h-0 min-w-0 flex-col overflow-hidden max-md:row-start-2">
+        <ClockBehind />
+        <div className="min-h-0 flex-1">
+          <Outlet />
+        </div>
       </main>
       <Footing />
     </div>

@@ -3,7 +3,7 @@
  * in the order they were made; the server may be away as long as it likes.
  */
 import type { AnyFact, Problem, StoredFact } from '@idle-marker/contract';
-import { now } from './clock.ts';
+import { notBefore, now } from './clock.ts';
 import * as storage from './storage.ts';
 import { newId } from './uuid.ts';
 
@@ -27,6 +27,8 @@ const SOON_MS = 300;
 let state = EMPTY;
 const listeners = new Set<() => void>();
 const known = new Map<string, AnyFact>();
+/** Instant of the latest entry of the open site. */
+let latest: string | null = null;
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -44,7 +46,10 @@ export const snapshot = (): LedgerState => state;
 function take(facts: readonly AnyFact[]): void {
   const fresh = facts.filter((fact) => !known.has(fact.id));
   if (fresh.length === 0) return;
-  for (const fact of fresh) known.set(fact.id, fact);
+  for (const fact of fresh) {
+    known.set(fact.id, fact);
+    if (latest === null || Date.parse(fact.at) > Date.parse(latest)) latest = fact.at;
+  }
   change({ facts: [...known.values()] });
 }
 
@@ -53,6 +58,7 @@ export async function openSite(site: string): Promise<void> {
   if (state.site === site) return;
   clearTimeout(timer);
   known.clear();
+  latest = null;
   state = { ...EMPTY, site, awaySince: state.awaySince };
   const kept = await storage.keptFacts(site);
   const outbox = await storage.waiting();
@@ -152,6 +158,7 @@ async function startOver(site: string, ledger: string): Promise<void> {
   await storage.writeLedger(site, ledger);
   if (state.site !== site) return;
   known.clear();
+  latest = null;
   change({ facts: [] });
   take((await storage.waiting()).filter((entry) => entry.site === site).map((entry) => entry.fact));
 }
@@ -168,7 +175,7 @@ export interface Said {
 
 /** Keeps facts made here, shows them, and sends them on their way. Resolves when they are safe in the browser. */
 export async function say(site: string, by: string, facts: readonly Said[]): Promise<AnyFact[]> {
-  const at = now().toISOString();
+  const at = notBefore(state.site === site ? latest : null);
   const stamped = await storage.post(
     site,
     facts.map(({ type, body, id }) => ({ id: id ?? newId(), type, at, by, body })),

@@ -11,7 +11,7 @@ import {
   type PairedSolution,
   type SiteState,
 } from '@idle-marker/records';
-import { now } from '../ledger/clock.ts';
+import { CLOCKS_AGREE_MS, now } from '../ledger/clock.ts';
 import { openSite, say, type Said } from '../ledger/ledger.ts';
 import { sendBeside } from '../ledger/beside.ts';
 import { useLedger } from '../ledger/useLedger.ts';
@@ -29,6 +29,8 @@ export interface OpenSite {
   readonly who: string;
   /** Instant of the last judgement, renewed twice a minute. */
   readonly now: Date;
+  /** Instant of the last entry, where this device's clock is that far behind it that what is said now would be put before it. */
+  readonly clockBehind: string | null;
   say(...facts: Said[]): Promise<AnyFact[]>;
 }
 
@@ -70,7 +72,8 @@ export function SiteProvider({ id, state, who, children }: { id: string; state: 
   }, [id, instant]);
   const value = useMemo((): OpenSite => {
     // A fact made since the clock was last read must not lie in the future of the judgement.
-    const latest = new Date(Math.max(instant.getTime(), Date.parse(state.timeline.at(-1)!.at)));
+    const last = state.timeline.at(-1)!.at;
+    const latest = new Date(Math.max(instant.getTime(), Date.parse(last)));
     const trust = trustOf(state, latest.toISOString());
     const occupation = currentOccupation(state);
     return {
@@ -82,6 +85,7 @@ export function SiteProvider({ id, state, who, children }: { id: string; state: 
       paired: pairedInForce(state, occupation),
       who,
       now: latest,
+      clockBehind: latest.getTime() - instant.getTime() > CLOCKS_AGREE_MS ? last : null,
       say: (...facts) => say(id, who, facts),
     };
   }, [id, state, who, instant]);

@@ -86,8 +86,10 @@ export interface CrewWords {
   /** The crew's page. */
   readonly page: {
     readonly find: string;
+    readonly show: string;
     readonly scan: string;
     readonly nothingFound: string;
+    readonly near: string;
     readonly several: string;
     readonly all: string;
     readonly what: string;
@@ -97,7 +99,6 @@ export interface CrewWords {
     readonly reported: string;
     readonly remark: string;
     readonly yourName: string;
-    readonly send: string;
     readonly cancel: string;
     readonly askFirst: string;
     readonly tape: string;

@@ -94,8 +94,10 @@ export const ENGLISH: CrewWords = {
   },
   page: {
     find: 'Number on the stake',
+    show: 'Show the stake',
     scan: 'Or point the camera of the phone at the square code on the label.',
     nothingFound: 'No stake is called {name}. Look at the lath again; letters and figures count, blanks do not.',
+    near: 'These have {name} in their number. Take the one that is on your lath:',
     several: 'More than one stake is called {name}. Which one is it?',
     all: 'All stakes',
     what: 'What is wrong with it?',
@@ -105,7 +107,6 @@ export const ENGLISH: CrewWords = {
     reported: 'Reported. Do not build from it until it is set again.',
     remark: 'What happened, if you know',
     yourName: 'Your name',
-    send: 'Report',
     cancel: 'Back',
     askFirst: 'Ask {who}.',
     tape: 'Tape it back',

@@ -128,8 +128,10 @@ export const SPANISH: CrewWords = {
   },
   page: {
     find: 'Número de la estaca',
+    show: 'Mostrar la estaca',
     scan: 'O apunte la cámara del teléfono al código cuadrado de la etiqueta.',
     nothingFound: 'Ninguna estaca se llama {name}. Mire otra vez el listón; cuentan letras y números, no los espacios.',
+    near: 'Estas llevan {name} en su número. Elija la que está en su listón:',
     several: 'Más de una estaca se llama {name}. ¿Cuál es?',
     all: 'Todas las estacas',
     what: '¿Qué le pasa?',
@@ -139,7 +141,6 @@ export const SPANISH: CrewWords = {
     reported: 'Avisado. No construya con ella hasta que se coloque otra vez.',
     remark: 'Qué pasó, si lo sabe',
     yourName: 'Su nombre',
-    send: 'Avisar',
     cancel: 'Volver',
     askFirst: 'Pregunte a {who}.',
     tape: 'Recuperarla con cinta',

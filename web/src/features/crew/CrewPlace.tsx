@@ -94,7 +94,12 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
     setWhich(null);
     void navigate(`/crew/${token}/${encodeURIComponent(name)}`);
   };
+  const show = ({ name, id }: CrewMark) => {
+    go(name);
+    setWhich(id);
+  };
   const found = asked === '' ? [] : view.marks.filter((mark) => plain(mark.name) === plain(asked));
+  const near = asked === '' || found.length > 0 ? [] : view.marks.filter((mark) => plain(mark.name).includes(plain(asked)));
   const mark = found.find((each) => each.id === which) ?? (found.length === 1 ? found[0]! : null);
   return (
     <>
@@ -114,7 +119,7 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
           autoComplete="off"
           onChange={(event) => setText(event.target.value)}
         />
-        <Button type="submit" look="primary" disabled={text.trim() === ''} aria-label={page.find}>
+        <Button type="submit" look="primary" disabled={text.trim() === ''} aria-label={page.show}>
           →
         </Button>
       </form>
@@ -123,16 +128,8 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
           {filled(page.nothingFound, { name: asked })}
         </p>
       )}
-      {found.length > 1 && !mark && (
-        <div>
-          <p className="font-medium">{filled(page.several, { name: asked })}</p>
-          {found.map((each) => (
-            <Button key={each.id} className="mt-2 w-full justify-start" onClick={() => setWhich(each.id)}>
-              {each.name} · {each.package}
-            </Button>
-          ))}
-        </div>
-      )}
+      {near.length > 0 && <Which said={filled(page.near, { name: asked })} marks={near.slice(0, MOST_NEAR)} onChoose={show} />}
+      {found.length > 1 && !mark && <Which said={filled(page.several, { name: asked })} marks={found} onChoose={show} />}
       {mark ? <Stake key={mark.id} token={token} view={view} mark={mark} words={words} /> : <p className="text-[15px] text-ink2">{page.scan}</p>}
       <details open={asked === ''}>
         <summary className="min-h-11 cursor-pointer py-2 font-semibold">
@@ -143,10 +140,7 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
             <li key={each.id}>
               <button
                 type="button"
-                onClick={() => {
-                  go(each.name);
-                  setWhich(each.id);
-                }}
+                onClick={() => show(each)}
                 className={`min-h-11 w-full rounded-sm border-[1.5px] bg-sheet px-2 py-1 text-left ${isBad(each) ? 'border-brick text-brick' : 'border-ink'}`}
               >
                 <span className="block truncate font-semibold">{each.name}</span>
@@ -158,6 +152,22 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
       </details>
       <p className="text-[13px] text-ink2">{filled(page.asOf, { time: dayAndTime(view.at) })}</p>
     </>
+  );
+}
+
+/** More than these are better found in the list of all. */
+const MOST_NEAR = 12;
+
+function Which({ said, marks, onChoose }: { readonly said: string; readonly marks: readonly CrewMark[]; readonly onChoose: (mark: CrewMark) => void }) {
+  return (
+    <div>
+      <p className="font-medium">{said}</p>
+      {marks.map((each) => (
+        <Button key={each.id} className="mt-2 w-full justify-start" onClick={() => onChoose(each)}>
+          {each.name} · {each.package}
+        </Button>
+      ))}
+    </div>
   );
 }
 

@@ -59,8 +59,11 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
   return (
     <Dialog
       open
-      wide
       onClose={onClose}
+      beside={{
+        title: 'As it would be written',
+        content: readable ? <ConventionPreview convention={conventionOfDraft(draft)} /> : <p className="text-ochre">Give the lath its sizes first.</p>,
+      }}
       title={isNew ? `A copy of “${from.convention.name}”` : `Change “${from.convention.name}”`}
       foot={
         <>
@@ -233,9 +236,6 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
             onChange={(on) => change({ languages: on ? [...draft.languages, code] : draft.languages.filter((each) => each !== code) })}
           />
         ))}
-      </Group>
-      <Group title="As it would be written">
-        {readable ? <ConventionPreview convention={conventionOfDraft(draft)} /> : <p className="text-ochre">Give the lath its sizes first.</p>}
       </Group>
     </Dialog>
   );

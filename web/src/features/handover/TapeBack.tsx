@@ -40,14 +40,16 @@ export function TapeBack({ point, unit, words }: TapeBackProps) {
             ])}
             onChange={setChosen}
           />
-          {scene && <SceneView scene={scene} className="mt-2 h-auto w-full max-w-[480px] border border-rule bg-sheet" />}
-          <ol className="mt-2 list-decimal pl-6 text-[17px] leading-snug">
-            {tapeBackWords(pair, point.corner, unit, words).map((line) => (
-              <li key={line} className="mb-1.5">
-                {line}
-              </li>
-            ))}
-          </ol>
+          <div className="mt-3 grid gap-x-6 gap-y-2 lg:grid-cols-[480px_1fr]">
+            {scene && <SceneView scene={scene} className="h-auto w-full max-w-[480px] border border-rule bg-sheet" />}
+            <ol className="list-decimal pl-6 text-[17px] leading-snug">
+              {tapeBackWords(pair, point.corner, unit, words).map((line) => (
+                <li key={line} className="mb-1.5">
+                  {line}
+                </li>
+              ))}
+            </ol>
+          </div>
         </>
       )}
     </div>

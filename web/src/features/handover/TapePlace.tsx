@@ -27,7 +27,7 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
-        <section className="max-w-3xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Tape it back">
+        <section className="max-w-5xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Tape it back">
           <h1 className="text-2xl">Tape it back</h1>
           <p className="text-ink2">
             From any two marks that are left, the distances that give a point again. Distances are level, from the marks as they were set.

@@ -1,0 +1,15 @@
+import { useSite } from '../site/SiteContext.tsx';
+import { now } from '../ledger/clock.ts';
+import { dayAndTime } from '../ui/time.ts';
+
+/** The order of entries decides what stands: a device whose clock is behind the last one would write into the past. */
+export function ClockBehind() {
+  const { clockBehind } = useSite();
+  if (clockBehind === null) return null;
+  return (
+    <p className="border-b border-ink bg-brick px-5 py-2 font-medium text-sheet" role="alert">
+      The clock of this device says {dayAndTime(now().toISOString())}, but the last entry of this site is of {dayAndTime(clockBehind)}. What you enter now would
+      stand before it and may not count. Set the clock right first.
+    </p>
+  );
+}
