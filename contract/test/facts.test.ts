@@ -302,6 +302,14 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
       body: { item: a, what: { kind: 'target', name: 'Round prism', form: 'round', constantMm: 0, ownHeight: 0 }, retired: false, supersedes: b },
       refs: [b],
     },
+    writing: {
+      body: {
+        mark: a,
+        stakeText: ['1.002 m OS'],
+        written: { convention: 'kerbFace', point: 'nail', front: [{ text: '1.002 m OS', ruled: true, unusual: false }], back: [], left: [], right: [] },
+      },
+      refs: [a],
+    },
     report: { body: { mark: a, kind: 'destroyed', who: 'Jo, formwork', text: 'the loader went over it' }, refs: [a] },
     convention: {
       body: { convention: a, rules: { ...SHIPPED_CONVENTIONS.kerbFace, name: 'As the kerb crew wants it' }, retired: false, supersedes: b },

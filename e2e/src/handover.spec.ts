@@ -48,7 +48,7 @@ test('a convention is adapted with a preview, made usual, and written on the sta
   await part(page, 'Stakes').click();
   await page.getByRole('button', { name: 'TH-D4 E', exact: true }).click();
   await expect(page.getByRole('img', { name: /^Front: TH-D4 E; PEG 5\.\d{3}; RAISE 0\.\d{3} to FLOOR/ })).toBeVisible();
-  await expect(page.getByText(/^When it was set, the stake said: /)).toBeVisible();
+  await expect(page.getByText(/^What stands on it: .* m offset/)).toBeVisible();
   await page.getByRole('button', { name: 'Write it' }).click();
   await expect(page.getByText('TH-D4 E', { exact: true }).last()).toBeVisible();
   await page.keyboard.press('Space');
@@ -76,6 +76,17 @@ test('a convention is adapted with a preview, made usual, and written on the sta
   await stored(page);
   await rm(photo);
   await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText(/written anew \d\d:\d\d by Mara Lindqvist/)).toBeVisible();
+  await expect(page.getByText(/^What stands on it: /)).toBeHidden();
+  await page.getByRole('button', { name: 'Written anew…' }).click();
+  await expect(
+    page
+      .getByRole('dialog')
+      .getByText(/^before: /)
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('TH-D4 E', { exact: true })).toBeHidden();
+  await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
   await page.getByLabel('Language').selectOption({ label: 'Español' });
   await expect(page.getByText(/MÁS ALTO que el punto \(clavo\)/)).toBeVisible();
 });

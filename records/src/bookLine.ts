@@ -93,6 +93,8 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
         topic: 'mark',
         text: `${setName(state, fact.body.mark)} is said to be ${fact.body.kind === 'destroyed' ? 'gone' : 'hit or moved'}${fact.body.who ? `, by ${fact.body.who}` : ''}${fact.body.text ? `: ${fact.body.text}` : ''}`,
       };
+    case 'writing':
+      return { topic: 'mark', text: `The stake of ${setName(state, fact.body.mark)} is written anew: ${fact.body.stakeText.join(' · ')}` };
     case 'dayEnd':
       return {
         topic: 'note',

@@ -92,3 +92,9 @@ export const stakeStyle = (state: SiteState, work: FactBody<'package'>): StakeSt
 /** The stake of a mark as it would be written now. */
 export const stakeOf = (state: SiteState, work: FactBody<'package'>, plan: Plan, set: AsSet | null): WrittenStake =>
   writtenStake(stakeContent(state, work, plan, set), stakeStyle(state, work));
+
+/** The same for a mark that is set, from what it was set as. */
+export function stakeAsSet(state: SiteState, work: FactBody<'package'>, plan: Plan, { at, by, body: { place, hubZ, within } }: Fact<'mark'>): WrittenStake {
+  const setter = state.members.find((member) => member.id === by)?.body.name ?? '';
+  return stakeOf(state, work, plan, { place, hubZ, within, day: at.slice(0, 10), by: setter });
+}

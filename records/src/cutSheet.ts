@@ -94,7 +94,7 @@ export interface CutSheet {
   readonly notSet: readonly string[];
   readonly shapes: readonly { readonly closed: boolean; readonly points: readonly (PlanPoint & { readonly name: string })[] }[];
   /** Changes since the revision before; empty in revision 1. */
-  readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' | 'figures' }[];
+  readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' | 'figures' | 'writtenAnew' }[];
   /** Which part of the package it is, where it is not all of it. */
   readonly selection?: string | null;
   /** Who has it, where that is not just the crew. */
@@ -272,16 +272,19 @@ function controlName(state: SiteState, revision: string): string {
 
 function changesSince(previous: CutSheet | null, rows: readonly CutSheetRow[], withheld: CutSheet['withheld']): CutSheet['changes'] {
   if (!previous) return [];
-  const before = new Map(previous.rows.map((row) => [row.name, row.mark]));
-  const figures = new Map(previous.rows.map((row) => [row.name, figuresOf(row)]));
+  const before = new Map(previous.rows.map((row) => [row.name, row]));
   const after = new Map(rows.map((row) => [row.name, row.mark]));
   const kept = new Set(withheld.map((each) => each.name));
   return [
     ...rows.filter((row) => !before.has(row.name)).map((row) => ({ name: row.name, change: 'added' as const })),
-    ...rows.filter((row) => before.has(row.name) && before.get(row.name) !== row.mark).map((row) => ({ name: row.name, change: 'setAgain' as const })),
+    ...rows.filter((row) => before.has(row.name) && before.get(row.name)!.mark !== row.mark).map((row) => ({ name: row.name, change: 'setAgain' as const })),
     ...rows
-      .filter((row) => before.get(row.name) === row.mark && figures.get(row.name) !== figuresOf(row))
+      .filter((row) => before.get(row.name)?.mark === row.mark && figuresOf(before.get(row.name)!) !== figuresOf(row))
       .map((row) => ({ name: row.name, change: 'figures' as const })),
+    ...rows
+      .filter((row) => before.get(row.name)?.mark === row.mark && figuresOf(before.get(row.name)!) === figuresOf(row))
+      .filter((row) => before.get(row.name)!.stakeText.join('\n') !== row.stakeText.join('\n'))
+      .map((row) => ({ name: row.name, change: 'writtenAnew' as const })),
     ...previous.rows
       .filter((row) => !after.has(row.name))
       .map((row) => ({ name: row.name, change: kept.has(row.name) ? ('withheld' as const) : ('removed' as const) })),

@@ -43,6 +43,7 @@ function activityOf(fact: AnyFact): Activity {
     case 'asBuilt':
     case 'obstruction':
     case 'care':
+    case 'writing':
       return 'marking';
     case 'control':
     case 'visit':

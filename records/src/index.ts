@@ -28,7 +28,18 @@ export {
   type SightGroup,
   type UseFlags,
 } from './observations.ts';
-export { conventionFor, conventionsOf, offsetAsSet, pointOf, stakeContent, stakeOf, stakeStyle, type AsSet, type NamedConvention } from './conventions.ts';
+export {
+  conventionFor,
+  conventionsOf,
+  offsetAsSet,
+  pointOf,
+  stakeAsSet,
+  stakeContent,
+  stakeOf,
+  stakeStyle,
+  type AsSet,
+  type NamedConvention,
+} from './conventions.ts';
 export { stakeReading } from './stakeReading.ts';
 export { restakeList, type Restake } from './restake.ts';
 export { sheetNotices, type SheetNotice, type SheetTrouble } from './sheetNotices.ts';
@@ -62,7 +73,7 @@ export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJud
 export { placeAtGround, stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';
-export { markBody, sightBody, type CarriedPole, solutionBody, stationMark, toleranceOf, type MarkSetting, type ShotPlace } from './recording.ts';
+export { markBody, sightBody, type CarriedPole, solutionBody, stationMark, toleranceOf, writingBody, type MarkSetting, type ShotPlace } from './recording.ts';
 export { paceOf, type Pace } from './pace.ts';
 export { isOverdue, proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';

@@ -1,8 +1,8 @@
 /** Bodies of the facts that a morning's work makes: the same whoever makes them. */
 import { CORE_VERSION, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type ResectionResult, type SitePoint, type StakeSide } from '@idle-marker/core';
 import { digestOf, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
-import { stakeTextOf } from '@idle-marker/words';
-import { conventionFor, offsetAsSet, pointOf, stakeOf } from './conventions.ts';
+import { stakeTextOf, type WrittenStake } from '@idle-marker/words';
+import { conventionFor, offsetAsSet, pointOf, stakeAsSet, stakeOf } from './conventions.ts';
 import type { UseFlags } from './observations.ts';
 import type { SiteState } from './state.ts';
 import type { StationDraft } from './stationDraft.ts';
@@ -149,6 +149,33 @@ export interface MarkSetting {
 export const toleranceOf = (state: SiteState, work: Fact<'package'>): number =>
   (state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? 10) / 1000;
 
+/** What is kept of the text of a stake. */
+function textOf(state: SiteState, work: Fact<'package'>, { faces }: WrittenStake): Pick<FactBody<'writing'>, 'stakeText' | 'written'> {
+  const lines = (side: StakeSide) => faces[side].map(({ text, ruled, unusual }) => ({ text, ruled, unusual }));
+  return {
+    stakeText: stakeTextOf(faces),
+    written: {
+      convention: conventionFor(state, work.body).id,
+      point: pointOf(work.body),
+      front: lines('front'),
+      back: lines('back'),
+      left: lines('left'),
+      right: lines('right'),
+    },
+  };
+}
+
+/** The stake of a mark that is set as it would be written now; null where that is what stands on it already. */
+export function writingBody(
+  state: SiteState,
+  work: Fact<'package'>,
+  plan: FactBody<'package'>['plans'][number],
+  mark: Fact<'mark'>,
+): FactBody<'writing'> | null {
+  const text = textOf(state, work, stakeAsSet(state, work.body, plan, mark));
+  return JSON.stringify(text.stakeText) === JSON.stringify(mark.body.stakeText) ? null : { mark: mark.id, ...text };
+}
+
 /** A mark as set. Cut and fill are counted from the hub, so a mark whose hub was not shot has none. */
 export function markBody(state: SiteState, { solution, work, plan, sight, stake, hubZ, ...setting }: MarkSetting): FactBody<'mark'> {
   const cutFill = hubZ === null || plan.designZ === null ? null : hubZ - plan.designZ;
@@ -160,8 +187,6 @@ export function markBody(state: SiteState, { solution, work, plan, sight, stake,
     day: sight.at.slice(0, 10),
     by: state.members.find((member) => member.id === sight.by)?.body.name ?? '',
   };
-  const { faces } = stakeOf(state, work.body, plan, asSet);
-  const lines = (side: StakeSide) => faces[side].map(({ text, ruled, unusual }) => ({ text, ruled, unusual }));
   return {
     package: work.id,
     key: plan.key,
@@ -183,15 +208,7 @@ export function markBody(state: SiteState, { solution, work, plan, sight, stake,
     designZ: plan.designZ,
     cutFill,
     ...(setting.firm === undefined ? {} : { firm: setting.firm }),
-    stakeText: stakeTextOf(faces),
-    written: {
-      convention: conventionFor(state, work.body).id,
-      point: pointOf(work.body),
-      front: lines('front'),
-      back: lines('back'),
-      left: lines('left'),
-      right: lines('right'),
-    },
+    ...textOf(state, work, stakeOf(state, work.body, plan, asSet)),
     offset: offsetAsSet(plan, stake.measured),
     shots: setting.shots,
     note: '',

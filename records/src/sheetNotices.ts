@@ -1,10 +1,10 @@
 /** What has happened to marks since the sheet that a crew builds from was issued: whom to tell, and what. */
-import type { Standing, TrustResult } from '@idle-marker/core';
+import { inOrder, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { isForPlan } from './packagePlans.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
 
-export type SheetTrouble = 'inDoubt' | 'destroyed' | 'moved' | 'setAgain' | 'planChanged' | 'withdrawn';
+export type SheetTrouble = 'inDoubt' | 'destroyed' | 'moved' | 'setAgain' | 'planChanged' | 'rewritten' | 'withdrawn';
 
 export interface SheetNotice {
   readonly sheet: string;
@@ -22,6 +22,7 @@ function troubleOf(
   state: SiteState,
   standings: ReadonlyMap<string, Standing>,
   marks: ReadonlyMap<string, Fact<'mark'>>,
+  sheet: Fact<'handover'>,
   mark: string,
 ): { readonly name: string; readonly trouble: SheetTrouble } | null {
   const issued = marks.get(mark);
@@ -31,13 +32,16 @@ function troubleOf(
   if (state.withdrawn.has(mark)) return trouble('withdrawn');
   const root = state.packageRoots.get(packageId);
   const inForce = root === undefined ? undefined : state.marks.get(markKey(root, key));
-  if (inForce && inForce.id !== mark) return isOnlyConfirmed(inForce, issued) ? troubleOf(state, standings, marks, inForce.id) : trouble('setAgain');
+  if (inForce && inForce.id !== mark)
+    return isOnlyConfirmed(marks.get(inForce.id)!, issued) ? troubleOf(state, standings, marks, sheet, inForce.id) : trouble('setAgain');
   const report = state.reports.get(mark);
   if (report) return trouble(report.body.kind);
   if (standings.get(mark) === 'inDoubt') return trouble('inDoubt');
   const work = state.packages.find((each) => state.packageRoots.get(each.id) === root);
   const plan = work?.body.plans.find((each) => each.key === key);
   if (!plan || !isForPlan(issued.body, plan)) return trouble('planChanged');
+  const writing = state.writings.get(mark);
+  if (writing && inOrder(sheet, writing) < 0) return trouble('rewritten');
   return null;
 }
 
@@ -58,7 +62,7 @@ export function sheetNotices(state: SiteState, trust: TrustResult): SheetNotice[
   return [...latest.values()]
     .flatMap((fact): SheetNotice[] => {
       const troubled = fact.body.marks
-        .map((mark) => troubleOf(state, standings, marks, mark))
+        .map((mark) => troubleOf(state, standings, marks, fact, mark))
         .filter((each) => each !== null)
         .sort((a, b) => compareNames(a.name, b.name));
       const work = state.timeline.find((each): each is Fact<'package'> => each.type === 'package' && each.id === fact.body.package);

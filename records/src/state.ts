@@ -73,6 +73,8 @@ export interface SiteState {
   readonly marks: ReadonlyMap<string, Fact<'mark'>>;
   /** The station that marks were really set from, by the fact of the mark, where it was corrected afterwards. */
   readonly rehung: ReadonlyMap<string, string>;
+  /** The last time that a stake was written anew, by the fact of the mark; `marks` have its text. */
+  readonly writings: ReadonlyMap<string, Fact<'writing'>>;
   /** Things as they were measured, in force, in the order of the site. */
   readonly asBuilt: readonly Fact<'asBuilt'>[];
   /** What was done for safety and for the equipment. */
@@ -107,6 +109,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
   if (!settings) throw new NoSiteError('no fact of type site');
   const corrections = standing('correction');
   const rehung = stationsCorrected(of('mark'), corrections);
+  const writings = new Map(standing('writing').map((writing) => [writing.body.mark, writing]));
   const occupations = correctedOccupations(standing('occupation'), corrections);
   const pairings = standing('pairing');
   const all = decided(of('solution'), standing('decision'), occupations, withdrawn);
@@ -166,10 +169,17 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     packages: latestPackages(standing('package')),
     packageRoots: packageRoots(of('package')),
     marks: marksInForce(
-      standing('mark').map((mark) => (rehung.has(mark.id) ? { ...mark, body: { ...mark.body, solution: rehung.get(mark.id)! } } : mark)),
+      standing('mark').map((mark) => {
+        const written = writings.get(mark.id)?.body;
+        const solution = rehung.get(mark.id);
+        if (!written && solution === undefined) return mark;
+        const text = written ? { stakeText: written.stakeText, written: written.written } : {};
+        return { ...mark, body: { ...mark.body, ...text, ...(solution === undefined ? {} : { solution }) } };
+      }),
       standing('package'),
     ),
     rehung,
+    writings,
     asBuilt: notSuperseded(standing('asBuilt')),
     care: standing('care'),
     reports: reportsInForce(standing('report'), standing('resight')),

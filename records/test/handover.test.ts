@@ -18,6 +18,7 @@ import {
   roundOf,
   sheetNotices,
   stakeReading,
+  writingBody,
   type CutSheet,
 } from '../src/index.ts';
 import { HALL, Story } from './story.ts';
@@ -53,6 +54,41 @@ describe('a stake', () => {
     expect(off.body.written).toMatchObject({ convention: 'plainWords', point: 'nail', left: [], right: [] });
     expect(off.body.written!.front[0]).toEqual({ text: `${(plan.offset + 0.004).toFixed(3)} m offset`, ruled: true, unusual: false });
     expect(off.body.stakeText).toEqual([...off.body.written!.front, ...off.body.written!.back].map(({ text }) => text));
+  });
+  it('follows what is written anew everywhere but in the book, which has both', () => {
+    const { story, work, marks } = hall();
+    const [mark, other] = marks as [Fact<'mark'>, Fact<'mark'>];
+    const plan = work.body.plans[0]!;
+    expect(writingBody(story.state, work, plan, mark)).toBeNull();
+    handOver(story, work, marks);
+    const issued = cutSheet(story.state, story.trust(), asked(work), null);
+    const rules = structuredClone(SHIPPED_CONVENTIONS.plainWords) as FactBody<'convention'>['rules'];
+    story.say('convention', { convention: story.markId('K1'), rules: { ...rules, fill: 'RAISE' }, retired: false, supersedes: null });
+    story.say('site', { ...story.state.settings, convention: story.markId('K1') });
+    expect(sheetNotices(story.state, story.trust())).toEqual([]);
+    const body = writingBody(story.state, work, plan, mark)!;
+    expect(body.stakeText.filter((line, i) => line !== mark.body.stakeText[i])).toEqual([expect.stringMatching(/^RAISE 0\.\d{3} m to finished floor$/)]);
+    const writing = story.say('writing', body);
+    const { state } = story;
+    expect(
+      writingBody(
+        state,
+        work,
+        plan,
+        [...state.marks.values()].find(({ id }) => id === mark.id)!,
+      ),
+    ).toBeNull();
+    const crew = crewView(state, story.trust(), { label: 'x', roots: null, who: 'Mara', at: story.instant() });
+    expect(crew.marks.find(({ id }) => id === mark.id)).toMatchObject({ stakeText: body.stakeText, written: { convention: story.markId('K1') } });
+    expect(crew.marks.find(({ id }) => id === other.id)!.stakeText).toEqual(other.body.stakeText);
+    const sheet = cutSheet(state, story.trust(), asked(work), issued);
+    expect(sheet.rows.find((row) => row.mark === mark.id)).toMatchObject({ stakeText: body.stakeText, hubZ: mark.body.hubZ });
+    expect(sheet.changes).toEqual([{ name: mark.body.name, change: 'writtenAnew' }]);
+    expect(sheetNotices(state, story.trust())[0]!.marks).toEqual([{ name: mark.body.name, trouble: 'rewritten' }]);
+    expect(state.timeline.find(({ id }) => id === mark.id)!.body).toMatchObject({ stakeText: mark.body.stakeText });
+    expect(bookLine(state, writing).text).toBe(`The stake of ${mark.body.name} is written anew: ${body.stakeText.join(' · ')}`);
+    story.say('withdrawal', { record: writing.id, occupation: null, reason: 'the wrong stake' });
+    expect([...story.state.marks.values()].find(({ id }) => id === mark.id)!.body.stakeText).toEqual(mark.body.stakeText);
   });
   it('is off by what it stands off along its way, and by nothing on the thing itself', () => {
     const plan = { place: { e: 2, n: 0 }, design: { e: 0, n: 0 }, offset: 2 };

@@ -55,6 +55,32 @@ describe('a long list', () => {
   });
 });
 
+describe('stakes that would be written otherwise', () => {
+  it('are kept as written anew, in one go or one by one, and no others', async () => {
+    const { story, work } = pads(1);
+    const { user, unmount } = show(story, <Stakes />);
+    expect(screen.queryByRole('button', { name: 'Written anew…' })).toBeNull();
+    unmount();
+    story.say('site', { ...story.state.settings, convention: 'pegLevels' });
+    show(story, <Stakes />);
+    expect(screen.getByText(`${work.body.plans.length} stakes say something else than would be written now`)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Written anew…' }));
+    const dialog = screen.getByRole('dialog');
+    await user.click(within(dialog).getByRole('checkbox', { name: /^P-1A S/ }));
+    await user.click(within(dialog).getByRole('button', { name: `${work.body.plans.length - 1} stakes say this now` }));
+    await waitFor(() => expect(said().filter(({ type }) => type === 'writing')).toHaveLength(work.body.plans.length - 1));
+    expect(screen.queryByRole('dialog')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'P-1A S' }));
+    expect(screen.getByText(/^What stands on it: .* m offset/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Write it' }));
+    for (let i = 0; i < 10; i++) await user.keyboard('{ArrowDown}');
+    await user.click(screen.getByRole('button', { name: 'Done' }));
+    await waitFor(() => expect(said().filter(({ type }) => type === 'writing')).toHaveLength(work.body.plans.length));
+    const mark = [...story.state.marks.values()].find(({ body }) => body.name === 'P-1A S')!;
+    expect(said().at(-1)).toMatchObject({ type: 'writing', body: { mark: mark.id, written: { convention: 'pegLevels' } } });
+  });
+});
+
 describe('the sketch', () => {
   it('is drawn in pieces, and drawn again for other paper', async () => {
     const { story } = pads(2);

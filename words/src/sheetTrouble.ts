@@ -5,6 +5,7 @@ export const SHEET_TROUBLE = {
   moved: 'said to have been hit or moved: do not build from it',
   setAgain: 'set again: its figures are others now',
   planChanged: 'set for an earlier revision: do not build from it',
+  rewritten: 'its stake has been written anew; the mark itself is as it was',
   withdrawn: 'withdrawn: do not build from it',
 } as const;
 

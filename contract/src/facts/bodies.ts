@@ -11,7 +11,7 @@ import { DeferralBody, DirectionBody, FindingBody, ProofBody, ResightBody, TapeB
 import { DayEndBody, MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
 import { PairingBody, PositionBody } from './bodies/receiver.ts';
 import { CloseBody, CorrectionBody, DecisionBody, EventBody, OccupationBody, SightBody, SolutionBody } from './bodies/station.ts';
-import { HandoverBody, MarkBody, ObstructionBody, PackageBody, ReportBody } from './bodies/work.ts';
+import { HandoverBody, MarkBody, ObstructionBody, PackageBody, ReportBody, WritingBody } from './bodies/work.ts';
 
 export { IMAGE_TYPES } from './bodies/control.ts';
 export type { SolutionResult } from './bodies/station.ts';
@@ -45,6 +45,7 @@ export const FACT_BODIES = {
   drawing: DrawingBody,
   package: PackageBody,
   mark: MarkBody,
+  writing: WritingBody,
   obstruction: ObstructionBody,
   asBuilt: AsBuiltBody,
   care: CareBody,

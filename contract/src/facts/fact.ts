@@ -111,6 +111,7 @@ export function referencesOf(fact: AnyFact): string[] {
       refs.push(fact.body.package, ...fact.body.marks, ...fact.body.withheld);
       break;
     case 'report':
+    case 'writing':
       refs.push(fact.body.mark);
       break;
     case 'withdrawal':

@@ -172,7 +172,14 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
   return y + 10;
 }
 
-const CHANGE = { added: 'added', removed: 'taken away', setAgain: 'set again', withheld: 'withheld', figures: 'other figures' } as const;
+const CHANGE = {
+  added: 'added',
+  removed: 'taken away',
+  setAgain: 'set again',
+  withheld: 'withheld',
+  figures: 'other figures',
+  writtenAnew: 'stake written anew',
+} as const;
 
 /** What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font has. */
 function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[], top: number): number {

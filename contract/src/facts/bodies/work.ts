@@ -253,6 +253,17 @@ export const PackageBody = closed({
 
 const WrittenLines = Type.Array(closed({ text: Type.String({ maxLength: 300 }), ruled: Type.Boolean(), unusual: Type.Boolean() }), { maxItems: 20 });
 
+const StakeText = Type.Array(Type.String({ maxLength: 300 }), { maxItems: 20 });
+/** What stands on a stake by sides, under which convention, and what exactly is the point. */
+const WrittenOnStake = closed({
+  convention: ConventionId,
+  point: PointOnMarkWord,
+  front: WrittenLines,
+  back: WrittenLines,
+  left: WrittenLines,
+  right: WrittenLines,
+});
+
 export const MarkBody = closed({
   package: Uuid,
   key: Type.String({ minLength: 1, maxLength: 200 }),
@@ -279,17 +290,18 @@ export const MarkBody = closed({
   cutFill: NullableNumber,
   /** Whether it stood firm after driving, where somebody tried it. */
   firm: Type.Optional(Type.Boolean()),
-  stakeText: Type.Array(Type.String({ maxLength: 300 }), { maxItems: 20 }),
-  /** The same by sides, under which convention, and what exactly is the point; absent on marks of before it was kept. */
-  written: Type.Optional(
-    closed({ convention: ConventionId, point: PointOnMarkWord, front: WrittenLines, back: WrittenLines, left: WrittenLines, right: WrittenLines }),
-  ),
+  stakeText: StakeText,
+  /** The same by sides; absent on marks of before it was kept. */
+  written: Type.Optional(WrittenOnStake),
   /** Level distance to what it offsets to, from where it stands. */
   offset: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
   shots: Type.Integer({ minimum: 0, maximum: 1000 }),
   note: Text,
   supersedes: NullableUuid,
 });
+
+/** The stake of a mark that is set was written anew: the mark stays as it is, its text is this one from now on. */
+export const WritingBody = closed({ mark: Uuid, stakeText: StakeText, written: WrittenOnStake });
 
 /** Something stands where a mark should go; it holds for that place only. */
 export const ObstructionBody = closed({

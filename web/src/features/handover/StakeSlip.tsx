@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
-import { conventionFor, memberName, stakeOf, stakeReading, type RoundStop } from '@idle-marker/records';
-import { crewWords, LANGUAGES, stakeNoticeWords, stakeTextOf } from '@idle-marker/words';
+import { conventionFor, memberName, stakeAsSet, stakeReading, writingBody, type RoundStop } from '@idle-marker/records';
+import { crewWords, LANGUAGES, stakeNoticeWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -27,14 +27,10 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
   const [reporting, setReporting] = useState(false);
   const { convention } = conventionFor(state, work.body);
   const [language, setLanguage] = useState(convention.languages[0] ?? 'en');
-  const { place, hubZ, within } = mark.body;
-  const written = useMemo(
-    () => stakeOf(state, work.body, plan, { place, hubZ, within, day: mark.at.slice(0, 10), by: memberName(state, mark.by) }),
-    [state, work, plan, place, hubZ, within, mark],
-  );
+  const written = useMemo(() => stakeAsSet(state, work.body, plan, mark), [state, work, plan, mark]);
   const reading = useMemo(() => stakeReading(state, work.body, plan, mark), [state, work, plan, mark]);
-  const before = mark.body.stakeText;
-  const isOther = JSON.stringify(before) !== JSON.stringify(stakeTextOf(written.faces));
+  const anew = useMemo(() => writingBody(state, work, plan, mark), [state, work, plan, mark]);
+  const last = state.writings.get(mark.id);
   return (
     <section className="min-w-0 flex-1 border-ink bg-sheet p-5 max-md:border-t max-md:p-3 lg:overflow-y-auto lg:border-l" aria-label={`Stake of ${plan.name}`}>
       <div className="flex flex-wrap items-start justify-between gap-3">
@@ -42,6 +38,7 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
           <h1 className="text-2xl">{plan.name}</h1>
           <p className="text-ink2">
             {convention.name} · set {clockTime(mark.at)} by {memberName(state, mark.by)}
+            {last && ` · written anew ${clockTime(last.at)} by ${memberName(state, last.by)}`}
           </p>
         </div>
         <div className="flex flex-wrap gap-2">
@@ -82,9 +79,9 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
       <div className="mt-4">
         <LathPicture faces={written.faces} carrier={convention.carrier} writing={convention.lath.writing} paint={convention.unusualPaint} />
       </div>
-      {isOther && (
+      {anew && (
         <p className="mt-2 text-[13px] text-ochre">
-          When it was set, the stake said: {before.join(' · ')}. How stakes are written, or the package, has changed since: write it anew, or leave it as it is.
+          What stands on it: {mark.body.stakeText.join(' · ')}. How stakes are written, or the package, has changed since: write it anew, or leave it as it is.
         </p>
       )}
       <MarkPhotos mark={mark.id} name={plan.name} written />
@@ -101,7 +98,7 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
           who={memberName(state, who)}
         />
       </div>
-      {writing && <WriteDialog name={plan.name} mark={mark.id} faces={written.faces} convention={convention} onClose={() => setWriting(false)} />}
+      {writing && <WriteDialog name={plan.name} mark={mark.id} faces={written.faces} convention={convention} anew={anew} onClose={() => setWriting(false)} />}
       {reporting && <ReportDialog name={plan.name} mark={mark.id} onClose={() => setReporting(false)} />}
     </section>
   );

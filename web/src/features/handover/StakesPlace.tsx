@@ -1,17 +1,19 @@
 import { memo, useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { compareNames, roundOf, type RoundStop } from '@idle-marker/records';
+import { compareNames, roundOf, writingBody, type RoundStop } from '@idle-marker/records';
 import { STANDING } from '@idle-marker/words';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { useLongList } from '../../ui/LongList.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
 import { PrintDialog } from './PrintDialog.tsx';
 import { StakeSlip } from './StakeSlip.tsx';
 import { useWork } from './useWork.ts';
+import { WrittenAnewDialog } from './WrittenAnewDialog.tsx';
 
 /** From so many on a list wants to be searched. */
 const MANY = 20;
@@ -22,6 +24,7 @@ export function Place() {
   const [work, setWork] = useWork();
   const [search, setSearch] = useSearchParams();
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const [writingAnew, setWritingAnew] = useState(false);
   const [printing, setPrinting] = useState<'labels' | 'cards' | null>(null);
   const stops = useMemo(
     () =>
@@ -38,6 +41,16 @@ export function Place() {
     return letters === '' ? stops : stops.filter(({ plan }) => plan.name.toLowerCase().includes(letters));
   }, [stops, wanted]);
   const { shown, rest } = useLongList(found, 'stakes');
+  const anew = useMemo(
+    () =>
+      work
+        ? stops.flatMap(({ plan, mark }) => {
+            const body = writingBody(state, work, plan, mark);
+            return body ? [{ name: plan.name, before: mark.body.stakeText, body }] : [];
+          })
+        : [],
+    [state, work, stops],
+  );
   const id = work?.id ?? '';
   const choose = useCallback((key: string) => setSearch({ package: id, mark: key }, { replace: true }), [setSearch, id]);
   const toggle = useCallback(
@@ -84,6 +97,15 @@ export function Place() {
             </Button>
             <span className="self-center text-[13px] text-ink2">{keys.length === 0 ? 'of all of them' : `of the ${keys.length} ticked`}</span>
           </div>
+          {anew.length > 0 && (
+            <Card
+              tone="ochre"
+              title={`${anew.length} ${anew.length === 1 ? 'stake says' : 'stakes say'} something else than would be written now`}
+              actions={<Button onClick={() => setWritingAnew(true)}>Written anew…</Button>}
+            >
+              How stakes are written, or the package, has changed since.
+            </Card>
+          )}
           {stops.length > MANY && (
             <Field
               label="Find a stake"
@@ -123,6 +145,7 @@ export function Place() {
         </section>
         {chosen && <StakeSlip key={`${work.id} ${chosen.plan.key}`} work={work} stop={chosen} />}
       </div>
+      {writingAnew && <WrittenAnewDialog stakes={anew} onClose={() => setWritingAnew(false)} />}
       {printing && <PrintDialog kind={printing} work={work} keys={keys} count={keys.length || stops.length} onClose={() => setPrinting(null)} />}
     </div>
   );

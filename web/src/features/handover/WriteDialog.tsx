@@ -1,5 +1,7 @@
 import { useEffect, useState } from 'react';
 import { STAKE_SIDES, type StakeConvention, type StakeFaces } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { MarkPhotos } from '../control/MarkPhotos.tsx';
@@ -16,12 +18,15 @@ interface WriteDialogProps {
   readonly mark: string;
   readonly faces: StakeFaces;
   readonly convention: StakeConvention;
+  /** What is kept once it is written; null where that stands on it already. */
+  readonly anew: FactBody<'writing'> | null;
   onClose(): void;
 }
 
 /** The stake in large letters, line after line in the order of writing; at its end a photo of what was really written. */
-export function WriteDialog({ name, mark, faces, convention, onClose }: WriteDialogProps) {
+export function WriteDialog({ name, mark, faces, convention, anew, onClose }: WriteDialogProps) {
   const lines = STAKE_SIDES.flatMap((side) => faces[side].map((line, i) => ({ ...line, side, first: i === 0 })));
+  const { say } = useSite();
   const [at, setAt] = useState(0);
   const line = lines[at] ?? null;
   useEffect(() => {
@@ -45,14 +50,20 @@ export function WriteDialog({ name, mark, faces, convention, onClose }: WriteDia
         <>
           <span className="mr-auto text-ink2">{line ? `Line ${at + 1} of ${lines.length}` : 'All written'}</span>
           <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
-            Back
+            A line back
           </Button>
           {line ? (
             <Button look="primary" hint="Space" onClick={() => setAt(at + 1)}>
               Written
             </Button>
           ) : (
-            <Button look="primary" onClick={onClose}>
+            <Button
+              look="primary"
+              onClick={() => {
+                if (anew) void say({ type: 'writing', body: anew });
+                onClose();
+              }}
+            >
               Done
             </Button>
           )}
@@ -85,7 +96,10 @@ export function WriteDialog({ name, mark, faces, convention, onClose }: WriteDia
         </div>
       ) : (
         <div>
-          <p className="text-[17px]">Read it once aloud from the stake. Then take a photo: it proves what was really written.</p>
+          <p className="text-[17px]">
+            Read it once aloud from the stake. Then take a photo: it proves what was really written.
+            {anew && ' With “Done” the book keeps that the stake says this from now on.'}
+          </p>
           <MarkPhotos mark={mark} name={name} written />
         </div>
       )}

@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import type { FactBody } from '@idle-marker/contract';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { useLongList } from '../../ui/LongList.tsx';
+
+interface WrittenAnewDialogProps {
+  readonly stakes: readonly { readonly name: string; readonly before: readonly string[]; readonly body: FactBody<'writing'> }[];
+  onClose(): void;
+}
+
+/** Stakes whose text has changed, kept as written anew in one go: by hand from lath to lath, or with labels. */
+export function WrittenAnewDialog({ stakes, onClose }: WrittenAnewDialogProps) {
+  const { say } = useSite();
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const { shown, rest } = useLongList(stakes, 'stakes');
+  const chosen = stakes.filter(({ body }) => !left.has(body.mark));
+  const toggle = (mark: string, on: boolean) => {
+    const next = new Set(left);
+    if (on) next.delete(mark);
+    else next.add(mark);
+    setLeft(next);
+  };
+  return (
+    <Dialog
+      open
+      wide
+      onClose={onClose}
+      title="Stakes written anew"
+      foot={
+        <>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button
+            look="primary"
+            disabled={chosen.length === 0}
+            onClick={() => void say(...chosen.map(({ body }) => ({ type: 'writing' as const, body }))).then(onClose)}
+          >
+            {chosen.length === 1 ? '1 stake says this now' : `${chosen.length} stakes say this now`}
+          </Button>
+        </>
+      }
+    >
+      <p>
+        The crew’s page, labels and sheets follow what stands on the stakes. Say so once it stands there, or right before labels are printed and put on: labels
+        print what is said here.
+      </p>
+      <ul className="mt-3" aria-label="Stakes written anew">
+        {shown.map(({ name, before, body }) => (
+          <li key={body.mark} className="border-b border-rule py-1.5">
+            <label className="flex min-h-11 cursor-pointer items-start gap-3">
+              <input
+                type="checkbox"
+                className="mt-1 h-5 w-5 flex-none accent-(--spruce)"
+                checked={!left.has(body.mark)}
+                onChange={(event) => toggle(body.mark, event.target.checked)}
+              />
+              <span className="min-w-0">
+                <span className="font-semibold">{name}</span>
+                <span className="block text-[13px] text-ink2">before: {before.join(' · ')}</span>
+                <span className="figures block">{body.stakeText.join(' · ')}</span>
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      {rest}
+    </Dialog>
+  );
+}
