@@ -236,7 +236,7 @@ export {
   type StakeSide,
   type StakeTerm,
 } from './lath/convention.ts';
-export type { Reach, ReadHeight, StakeReading } from './lath/reading.ts';
+export type { Reach, ReadHeight, StakeReading, WordOnStake } from './lath/reading.ts';
 export { FLATTEST, tapedPairs, tapesTo, type Recovery, type TapedPair, type Tapes } from './layout/tapeBack.ts';
 export { fitStake, type FittedLine, type StakeFaces, type StakeNotice, type WrittenLine } from './lath/fit.ts';
 export { isShipped, SHIPPED_CONVENTIONS, type ShippedConvention } from './lath/shipped.ts';

@@ -1,6 +1,7 @@
 /** What a crew has to know to read the stake of a mark that is set. */
 import { heightTerm, offsetTerm, polar, RADIANS_PER_DEGREE, type PlanPoint, type Reach, type StakeReading, type StakeTerm } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { wordsOnStake } from '@idle-marker/words';
 import { conventionFor, offsetAsSet, pointOf, stakeContent } from './conventions.ts';
 import { isOutline } from './packagePlans.ts';
 import type { SiteState } from './state.ts';
@@ -70,6 +71,7 @@ export function stakeReading(state: SiteState, work: Package, plan: Plan, mark: 
     facing: convention.facing,
     colours: convention.colours.find((each) => each.kind === (work.markKind ?? 'hubAndLath')) ?? null,
     tolerance: content.tolerance,
+    words: wordsOnStake(content, convention),
     rounding: work.rounding ? { offset: work.rounding, height: work.rounding } : convention.rounding,
   };
 }

@@ -15,7 +15,7 @@ export {
   UNIT_NAME,
 } from './vocabulary.ts';
 export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
-export { otherReadings, stakeTextOf, writtenStake, type StakeStyle, type StakeTextNotice, type WrittenStake } from './stakeText.ts';
+export { otherReadings, stakeTextOf, wordsOnStake, writtenStake, type StakeStyle, type StakeTextNotice, type WrittenStake } from './stakeText.ts';
 export { heightThing, offsetThing, readingSentences, readLength, type ReadingAsked, type ReadingSentence } from './reading.ts';
 export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
 export { tapeBackWords } from './tapeBack.ts';

@@ -60,6 +60,11 @@ export function readingSentences(reading: StakeReading, { words, unit, standing,
       );
   }
   if (reading.heights.length === 0) sentences.push(said('step', form.noHeight));
+  const meant = (reading.words ?? []).flatMap(({ word, means }) => {
+    const own = means === 'cut' || means === 'fill' || means === 'onGrade' ? words[means] : words.term[means];
+    return own.toLowerCase() === word.toLowerCase() ? [] : [`${word} = ${own}`];
+  });
+  if (meant.length > 0) sentences.push(said('note', form.onStake, { words: meant.join('; ') }));
   if (reading.tolerance)
     sentences.push(
       said('note', form.tolerance, { plan: String(Math.round(reading.tolerance.plan * 1000)), height: String(Math.round(reading.tolerance.height * 1000)) }),

@@ -17,6 +17,7 @@ import {
   type StakeNotice,
   type StakeSide,
   type StakeTerm,
+  type WordOnStake,
   type WrittenLine,
 } from '@idle-marker/core';
 import { crewWords, ENGLISH, filled, type CrewWords } from './languages/index.ts';
@@ -159,20 +160,34 @@ const READ_AS: Readonly<Record<string, readonly string[]>> = {
 /** Other readings of a short form than the one that is meant; empty when there is one reading. */
 export const otherReadings = (short: string): readonly string[] => READ_AS[short.replace(/[./\s]/g, '').toUpperCase()] ?? [];
 
+/** Terms that a line has a word for. */
+function termsOf(line: StakeLine): StakeTerm[] {
+  if (line.line === 'offset') return ['offset'];
+  if (line.line === 'to') return [line.meaning];
+  if (line.line === 'hubHeight') return ['hub'];
+  if (line.line === 'designHeight') return ['design'];
+  if (line.line === 'string') return [kerbPartOf(line.string)].filter((part) => part !== null);
+  if (line.line === 'cut' || line.line === 'fill' || line.line === 'grade')
+    return [heightTerm(line.heightReference, line.string)].filter((term) => term !== null);
+  return [];
+}
+
+/** The words that stand on a stake, each with its meaning, so that a reader of another language or other forms is told. */
+export function wordsOnStake(content: StakeContent, convention: StakeConvention): WordOnStake[] {
+  const words = crewWords(convention.languages[0]);
+  const sides = stakeSides(content, convention);
+  const lines = STAKE_SIDES.flatMap((side) => sides[side].map((each) => each.content));
+  const found = lines.flatMap((line): WordOnStake[] => [
+    ...(line.line === 'cut' || line.line === 'fill' ? [{ word: convention[line.line], means: line.line }] : []),
+    ...(line.line === 'grade' ? [{ word: convention.onGrade, means: 'onGrade' as const }] : []),
+    ...(line.line === 'offset' && line.offset === 0 ? [] : termsOf(line)).map((term) => ({ word: termWords(term, convention, words), means: term })),
+  ]);
+  return found.filter(({ means }, i) => found.findIndex((each) => each.means === means) === i);
+}
+
 function ambiguousOn(lines: readonly StakeLine[], convention: StakeConvention): StakeTextNotice[] {
   if (!convention.abbreviate) return [];
-  const used = new Set<StakeTerm>(
-    lines.flatMap((line): StakeTerm[] => {
-      if (line.line === 'offset') return ['offset'];
-      if (line.line === 'to') return [line.meaning];
-      if (line.line === 'hubHeight') return ['hub'];
-      if (line.line === 'designHeight') return ['design'];
-      if (line.line === 'string') return [kerbPartOf(line.string)].filter((part) => part !== null);
-      if (line.line === 'cut' || line.line === 'fill' || line.line === 'grade')
-        return [heightTerm(line.heightReference, line.string)].filter((term) => term !== null);
-      return [];
-    }),
-  );
+  const used = new Set<StakeTerm>(lines.flatMap(termsOf));
   return convention.abbreviations.flatMap(({ term, short }) => {
     const meanings = otherReadings(short);
     return used.has(term) && meanings.length > 1 ? [{ code: 'AMBIGUOUS' as const, short, term, meanings, better: ENGLISH.term[term] }] : [];

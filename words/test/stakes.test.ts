@@ -1,7 +1,7 @@
 /** What is written on a stake, under each of the conventions that ship and under one that was adapted. */
 import { describe, expect, it } from '@jest/globals';
 import { conventionFaults, fitStake, roomOn, SHIPPED_CONVENTIONS, type StakeContent, type StakeConvention, type StakeReading } from '@idle-marker/core';
-import { crewWords, LANGUAGES, otherReadings, readingSentences, stakeTextOf, writtenStake, type CrewWords } from '../src/index.ts';
+import { crewWords, LANGUAGES, otherReadings, readingSentences, stakeTextOf, wordsOnStake, writtenStake, type CrewWords } from '../src/index.ts';
 
 const HALL: StakeContent = {
   name: 'TH-B3',
@@ -195,6 +195,23 @@ describe('a convention', () => {
     ).toEqual(['SHORT_TWICE']);
     expect(codes({ lath: { ...plainWords.lath, inGround: 1.2 } })).toEqual(['ALL_IN_GROUND']);
     expect(codes({ lath: { ...plainWords.lath, letterHeight: 0.15 } })).toEqual(['LETTERS_TOO_LARGE']);
+  });
+});
+
+describe('words on a stake', () => {
+  const told = (content: StakeContent, convention: StakeConvention, code: string) =>
+    readingSentences({ ...SPOT, words: wordsOnStake(content, convention) }, { words: crewWords(code), unit: 'metre', standing: 'held', who: 'Mara' })
+      .map(({ text }) => text)
+      .find((text) => / = /.test(text));
+  it('are explained to who reads other words, and to nobody else', () => {
+    expect(told(HALL, plainWords, 'en')).toBeUndefined();
+    expect(told(HALL, plainWords, 'es')).toBe(
+      'En la estaca dice: offset = distancia; outside face = cara exterior; FILL = RELLENO; finished floor = piso terminado; hub = estaca; design = proyecto.',
+    );
+    expect(told({ ...HALL, cutFill: 0.12 }, shortForms, 'en')).toBe('On the stake: O/S = offset; FFL = finished floor.');
+    expect(told({ ...HALL, cutFill: 0.12 }, { ...plainWords, cut: 'DIG' }, 'en')).toBe('On the stake: DIG = CUT.');
+    expect(told(KERB, kerbFace, 'en')).toMatch(/= face of kerb; .*= top of kerb/);
+    expect(told({ ...HALL, offset: 0, offsetAsSet: 0, cutFill: null }, shortForms, 'en')).toBeUndefined();
   });
 });
 

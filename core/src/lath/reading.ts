@@ -21,6 +21,12 @@ export interface ReadHeight {
   readonly cutFill: Metres;
 }
 
+/** A word or short form as it stands on a stake. */
+export interface WordOnStake {
+  readonly word: string;
+  readonly means: StakeTerm | 'cut' | 'fill' | 'onGrade';
+}
+
 export interface StakeReading {
   readonly name: string;
   readonly carrier: StakeConvention['carrier'];
@@ -44,4 +50,6 @@ export interface StakeReading {
   readonly colours: { readonly ribbon: string; readonly paint: string } | null;
   readonly tolerance: { readonly plan: Metres; readonly height: Metres } | null;
   readonly rounding: { readonly offset: FigureRounding; readonly height: FigureRounding };
+  /** Words that stand on the stake, and what each means; absent on sheets of before they were kept. */
+  readonly words?: readonly WordOnStake[];
 }

@@ -60,6 +60,8 @@ export interface CrewWords {
     readonly tolerance: string;
     readonly facing: Readonly<Record<StakeConvention['facing'], string>>;
     readonly ribbon: string;
+    /** Words on the stake that are others than those of this table. */
+    readonly onStake: string;
     /** Colours as the shipped conventions and most people name them in English; others stay as they were typed. */
     readonly colours: Readonly<Record<string, string>>;
     readonly section: string;

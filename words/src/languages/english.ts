@@ -70,6 +70,7 @@ export const ENGLISH: CrewWords = {
       angled: 'The writing is turned halfway toward what is to be built, so that it is read from the road.',
       alongRoad: 'The writing faces along the road.',
     },
+    onStake: 'On the stake: {words}.',
     ribbon: 'Ribbon: {ribbon}. Paint: {paint}.',
     colours: {},
     section: 'From the side',

@@ -89,6 +89,7 @@ export const SPANISH: CrewWords = {
       angled: 'La escritura está girada a medias hacia lo que se va a construir, para leerla desde el camino.',
       alongRoad: 'La escritura mira a lo largo del camino.',
     },
+    onStake: 'En la estaca dice: {words}.',
     ribbon: 'Cinta: {ribbon}. Pintura: {paint}.',
     colours: {
       white: 'blanco',
