@@ -279,6 +279,8 @@ describe('Today', () => {
       'Everything asked for is set',
       'One mark is in doubt',
     ]);
+    story.say('report', { mark: mark.id, kind: 'destroyed', who: 'Jo', text: '' });
+    expect(nextStep(site(story), age, [], 7).title).toBe('One mark has to be set again');
     expect(nextStep(site(story), age, [mark], 7).to).toBe(`mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`);
   });
 

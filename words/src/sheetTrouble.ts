@@ -5,15 +5,18 @@ export const SHEET_TROUBLE = {
   moved: 'said to have been hit or moved: do not build from it',
   setAgain: 'set again: its figures are others now',
   planChanged: 'set for an earlier revision: do not build from it',
-  rewritten: 'its stake has been written anew; the mark itself is as it was',
+  rewritten: 'stake written anew, the mark itself is as it was',
   withdrawn: 'withdrawn: do not build from it',
 } as const;
 
 type Trouble = keyof typeof SHEET_TROUBLE;
 
+/** What nobody may build from comes first. */
+const WORST_FIRST: readonly Trouble[] = ['inDoubt', 'destroyed', 'moved', 'planChanged', 'withdrawn', 'setAgain', 'rewritten'];
+
 /** Marks by what has become of them, in one sentence. */
 export function sheetTroubleWords(marks: readonly { readonly name: string; readonly trouble: Trouble }[]): string {
-  const kinds = [...new Set(marks.map(({ trouble }) => trouble))];
+  const kinds = WORST_FIRST.filter((kind) => marks.some(({ trouble }) => trouble === kind));
   return `${kinds
     .map(
       (kind) =>

@@ -10,7 +10,9 @@ import {
   moveParts,
   outlineErrorWords,
   paceWords,
+  SHEET_TROUBLE,
   sheetClock,
+  sheetTroubleWords,
   STANDING,
   stationErrorSentence,
   troubleWords,
@@ -23,6 +25,25 @@ function isSentence(text: string): void {
   expect(text).not.toMatch(/[A-Z]{3,}_[A-Z]|undefined|null|NaN|\[object/);
   expect(text.length).toBeGreaterThan(12);
 }
+
+describe('what has become of marks that were handed over', () => {
+  it('is told with the worst first, each kind once', () => {
+    expect(
+      sheetTroubleWords([
+        { name: 'A', trouble: 'rewritten' },
+        { name: 'B', trouble: 'setAgain' },
+        { name: 'C', trouble: 'moved' },
+        { name: 'D', trouble: 'rewritten' },
+      ]),
+    ).toBe(
+      'C: said to have been hit or moved: do not build from it. B: set again: its figures are others now. A, D: stake written anew, the mark itself is as it was.',
+    );
+  });
+  it('has a place in that order for each kind', () => {
+    for (const trouble of Object.keys(SHEET_TROUBLE) as (keyof typeof SHEET_TROUBLE)[])
+      expect(sheetTroubleWords([{ name: 'A', trouble }])).toBe(`A: ${SHEET_TROUBLE[trouble]}.`);
+  });
+});
 
 describe('sentences', () => {
   it('are said for every reason why a station can’t be computed', () => {

@@ -1,5 +1,5 @@
 import type { Fact } from '@idle-marker/contract';
-import { proofAge, type ProofAge } from '@idle-marker/records';
+import { proofAge, restakeList, type ProofAge } from '@idle-marker/records';
 import { useSite } from '../site/SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
 
@@ -20,7 +20,7 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
   const proof = useProofAge();
   const planned = state.packages.reduce((sum, each) => sum + each.body.plans.length, 0);
   const set = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough').length;
-  const doubtful = trust.marks.filter((mark) => mark.standing === 'inDoubt').length;
+  const doubtful = trust.marks.some((mark) => mark.standing === 'inDoubt') || restakeList(state).length > 0;
   const sheets = new Set(state.timeline.filter((fact): fact is Fact<'handover'> => fact.type === 'handover').map((fact) => fact.body.number)).size;
   return {
     today: { text: clockTime(now) },
@@ -34,7 +34,7 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
           ? { text: `${proof.minutes} min`, ...(proof.due ? { tone: 'ochre' as const } : {}) }
           : { text: 'unproven', tone: 'ochre' as const },
     }),
-    mark: { text: `${set} / ${planned}`, ...(doubtful > 0 ? { tone: 'brick' as const } : {}) },
+    mark: { text: `${set} / ${planned}`, ...(doubtful ? { tone: 'brick' as const } : {}) },
     'hand-over': { text: sheets === 1 ? '1 sheet' : `${sheets} sheets` },
     'field-book': { text: String(state.timeline.length) },
   };

@@ -1,5 +1,5 @@
 /** The site's standing things as a scene: control, design outlines, marks. */
-import type { MarkStanding } from '@idle-marker/core';
+import type { MarkStanding, Standing } from '@idle-marker/core';
 import { markKey, shapesOf, type ControlMark, type SiteState } from '@idle-marker/records';
 import type { Fact } from '@idle-marker/contract';
 import type { Scene, SceneSymbol, SymbolName } from './scene.ts';
@@ -33,12 +33,12 @@ export const outlineScene = (packages: readonly Fact<'package'>[]): Partial<Scen
   ),
 });
 
-export const markSymbol = (mark: Fact<'mark'>, standing: MarkStanding | undefined): SymbolName =>
-  standing?.standing === 'inDoubt'
+const markSymbol = (mark: Fact<'mark'>, standing: Standing | undefined): SymbolName =>
+  standing === 'inDoubt'
     ? 'inDoubt'
     : mark.body.state === 'rough'
       ? 'toSet'
-      : standing?.standing === 'held'
+      : standing === 'held'
         ? 'held'
         : mark.body.state === 'confirmed'
           ? 'confirmed'
@@ -57,13 +57,14 @@ export function marksScene(
       each.body.plans.map((plan): SceneSymbol => {
         const key = markKey(roots.get(each.id)!, plan.key);
         const mark = state.marks.get(key);
-        const standing = mark && standings.get(mark.id);
+        // Said to be gone or hit: whatever its station says, nobody builds from it.
+        const standing = mark && (state.reports.has(mark.id) ? 'inDoubt' : standings.get(mark.id)?.standing);
         return {
           id: key,
           at: plan.place,
           symbol: mark ? markSymbol(mark, standing) : 'toSet',
           label: plan.name,
-          ink: standing?.standing === 'inDoubt' ? 'brick' : mark && mark.body.state !== 'rough' ? 'ink' : 'pencil',
+          ink: standing === 'inDoubt' ? 'brick' : mark && mark.body.state !== 'rough' ? 'ink' : 'pencil',
           chosen: key === chosen,
         };
       }),

@@ -1,5 +1,5 @@
 /** What to do next, as one sentence with its button, from the state of everything. */
-import { pairedDue } from '@idle-marker/records';
+import { pairedDue, restakeList } from '@idle-marker/records';
 import { count, PAIRED_DUE } from '@idle-marker/words';
 import type { OpenSite } from '../../site/SiteContext.tsx';
 import type { Fact } from '@idle-marker/contract';
@@ -18,7 +18,8 @@ export interface NextStep {
 export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: readonly Fact<'mark'>[], toSet: number): NextStep {
   const { state, inForce, occupation, paired } = site;
   const doubtful = doubtfulMarks.length;
-  const first = doubtfulMarks[0]?.body;
+  const again = [...new Map([...doubtfulMarks, ...restakeList(state).map(({ mark }) => mark)].map((mark) => [mark.id, mark])).values()];
+  const first = again[0]?.body;
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan).length;
   if (usable < 2) {
     return {
@@ -92,10 +93,13 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
       tone: 'ochre',
     };
   }
-  if (doubtful > 0) {
+  if (again.length > 0) {
+    const one = again.length === 1;
+    // Said to be gone or hit, or set for an earlier plan: the evidence may be good, and yet nobody may build from it.
+    const what = again.length === doubtful ? (one ? 'is in doubt' : 'are in doubt') : one ? 'has to be set again' : 'have to be set again';
     return {
-      title: doubtful === 1 ? 'One mark is in doubt' : `${capital(count(doubtful))} marks are in doubt`,
-      text: `Nobody should build from ${doubtful === 1 ? 'it' : 'them'}. ${name} is proven: set ${doubtful === 1 ? 'it' : 'them'} again from there.`,
+      title: one ? `One mark ${what}` : `${capital(count(again.length))} marks ${what}`,
+      text: `Nobody should build from ${one ? 'it' : 'them'}. ${name} is proven: set ${one ? 'it' : 'them'} again from there.`,
       to: first ? `mark?package=${first.package}&mark=${encodeURIComponent(first.key)}` : 'mark',
       button: 'To Mark',
       tone: 'brick',
