@@ -113,6 +113,9 @@ function TakeBack({ report }: { readonly report: string }) {
       <Button type="submit" disabled={reason.trim() === ''}>
         Take it back
       </Button>
+      <Button look="quiet" onClick={() => setAsking(false)}>
+        Cancel
+      </Button>
     </form>
   );
 }
@@ -171,6 +174,15 @@ function LinkRow({ link, open, onEnd }: { readonly link: CrewLink; readonly open
           .filter((work) => link.roots!.includes(state.packageRoots.get(work.id)!))
           .map((work) => work.body.name)
           .join(', ');
+  const copy = async () => {
+    // Browsers give no clipboard to a page over plain http: the address is shown then, to be copied by hand.
+    try {
+      await navigator.clipboard.writeText(address);
+      setCopied(true);
+    } catch {
+      setShown(true);
+    }
+  };
   return (
     <li className={`border-l-4 pl-3 ${open ? 'border-good' : 'border-rule'}`}>
       <p className="font-semibold">
@@ -191,16 +203,21 @@ function LinkRow({ link, open, onEnd }: { readonly link: CrewLink; readonly open
           <a className={LINK} href={address} target="_blank" rel="noreferrer">
             Open it
           </a>
-          <button type="button" className={LINK} onClick={() => void navigator.clipboard?.writeText(address).then(() => setCopied(true))}>
+          <button type="button" className={LINK} onClick={() => void copy()}>
             {copied ? 'Copied' : 'Copy the link'}
           </button>
           <button type="button" className={LINK} aria-expanded={shown} onClick={() => setShown(!shown)}>
             {shown ? 'Hide the code' : 'Show the code'}
           </button>
           {ending ? (
-            <Button look="danger" onClick={onEnd}>
-              Close it now: its labels lead nowhere then
-            </Button>
+            <>
+              <Button look="danger" onClick={onEnd}>
+                Close it now: its labels lead nowhere then
+              </Button>
+              <Button look="quiet" onClick={() => setEnding(false)}>
+                Keep it open
+              </Button>
+            </>
           ) : (
             <button type="button" className={`${LINK} text-brick`} onClick={() => setEnding(true)}>
               Close the page…
@@ -211,7 +228,7 @@ function LinkRow({ link, open, onEnd }: { readonly link: CrewLink; readonly open
       {open && shown && (
         <div className="mt-2">
           <QrCode address={address} label={`Code of the page of ${link.label}`} />
-          <p className="text-[13px] break-all text-ink2">{address}</p>
+          <p className="text-[13px] break-all text-ink2 select-all">{address}</p>
         </div>
       )}
     </li>
