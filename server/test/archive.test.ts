@@ -63,6 +63,7 @@ describe('an archive', () => {
       [edited('facts.jsonl', (text) => text.replace('"type":"site"', '"type":"palace"'), true), /facts\.jsonl, line \d+: /],
       [edited('facts.jsonl', () => 'not json\n', true), /line 1, is not JSON/],
       [edited('sheets.jsonl', () => '{"id":"x"}\n', true), /sheets\.jsonl, line 1, is no sheet/],
+      [edited('facts.jsonl', (text) => text.replace(/^.*"type":"occupation".*\n/m, ''), true), /An entry in facts\.jsonl refers to another that is neither/],
       [edited('images/extra.php', () => '<?php', true), /nothing that belongs in an archive/],
       [edited('images/extra.php', () => '<?php'), /is not on the archive’s list/],
       [edited('manifest.json', (text) => text.replace('"version":1', '"version":2')), /later version/],
@@ -99,6 +100,23 @@ describe('an archive', () => {
     const other = edited('facts.jsonl', (text) => text.replace('Mara Lindqvist', 'Somebody else'), true);
     const { body } = await into(other, from).expect(409);
     expect(body.code).toBe('CONFLICT');
+    expect(body.detail).toMatch(/^This site is here already, and tells something else than the archive \(line \d+ of facts\.jsonl: member of .* UTC\)\./);
     await request(from.app).get(`/api/v1/sites/${id()}/archive`).expect(404);
+  });
+
+  it('of a site that went on here by itself is refused with what differs', async () => {
+    const renamed = edited(
+      'facts.jsonl',
+      (text) => {
+        const lines = text.trimEnd().split('\n');
+        const last = JSON.parse(lines.at(-1)!) as { id: string };
+        return [...lines.slice(0, -1), JSON.stringify({ ...last, id: id() })].join('\n');
+      },
+      true,
+    );
+    expect((await into(renamed, from).expect(409)).body).toMatchObject({
+      code: 'SEQUENCE_TAKEN',
+      detail: expect.stringMatching(/^This site is here already, and tells something else than the archive\. Entries are never changed/),
+    });
   });
 });

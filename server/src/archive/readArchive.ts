@@ -139,8 +139,30 @@ async function takeFacts(em: EntityManager, site: string, bytes: Buffer): Promis
   });
   if (!facts.some((fact) => fact.type === 'site')) throw refused(`${FACTS} does not say what site it is of.`);
   let written = 0;
-  for (let i = 0; i < facts.length; i += AT_ONCE) written += (await appendFacts(em, site, facts.slice(i, i + AT_ONCE))).written;
+  try {
+    for (let i = 0; i < facts.length; i += AT_ONCE) written += (await appendFacts(em, site, facts.slice(i, i + AT_ONCE))).written;
+  } catch (error) {
+    throw error instanceof ProblemError ? againstWhatIsHere(error, facts) : error;
+  }
   return written;
+}
+
+/** The same site, gone on differently in two places, is told by what differs rather than by ids that nobody has ever seen. */
+function againstWhatIsHere(error: ProblemError, facts: readonly AnyFact[]): ProblemError {
+  const line = facts.findIndex((fact) => error.message.startsWith(fact.id));
+  const which = line < 0 ? '' : ` (line ${line + 1} of ${FACTS}: ${facts[line]!.type} of ${facts[line]!.at.slice(0, 16).replace('T', ' ')} UTC)`;
+  switch (error.code) {
+    case 'CONFLICT':
+    case 'SEQUENCE_TAKEN':
+      return new ProblemError(
+        error.code,
+        `This site is here already, and tells something else than the archive${which}. Entries are never changed, so the two can’t be put together: open the archive on a server that does not have the site. Nothing was written.`,
+      );
+    case 'MISSING_REFERENCE':
+      return refused(`An entry in ${FACTS} refers to another that is neither in the archive nor here.`);
+    default:
+      return error;
+  }
 }
 
 interface SheetLine {

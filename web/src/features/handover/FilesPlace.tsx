@@ -81,8 +81,6 @@ export function Place() {
               />
             ))}
           </div>
-          <h2 className="mt-3 text-[17px]">Columns of the CSV, in this order</h2>
-          <ColumnList columns={columns} unit={settings.lengthUnit} onChange={setColumns} />
           <div className="mt-4 flex flex-wrap gap-2">
             <Button
               look="primary"
@@ -110,6 +108,8 @@ export function Place() {
           <p className="mt-2 text-[13px] text-ink2">
             Points come back under Control, drawings and lines under Work. GeoJSON has the site’s own coordinates in metres, no degrees.
           </p>
+          <h2 className="mt-5 text-[17px]">Columns of the CSV, in this order</h2>
+          <ColumnList columns={columns} unit={settings.lengthUnit} onChange={setColumns} />
         </section>
         <div className="flex flex-col gap-4">
           <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Raw sights">
