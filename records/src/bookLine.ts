@@ -12,10 +12,11 @@ import {
   PROOF_OUTCOME,
   smallLength,
   roadPlaceWords,
+  SITE_SETTING,
   UNIT_ABBREVIATION,
   usualStationFormat,
 } from '@idle-marker/words';
-import type { AnyFact, FactBody } from '@idle-marker/contract';
+import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
 export const BOOK_TOPICS = ['site', 'control', 'station', 'proof', 'mark', 'handover', 'note'] as const;
@@ -73,6 +74,22 @@ function correctionSaid(body: FactBody<'correction'>, length: (metres: number) =
 const photographed = (state: SiteState, id: string): string =>
   state.occupations.find((each) => each.id === id)?.body.name ?? state.control.find((each) => each.id === id)?.revision.body.name ?? setName(state, id);
 
+function siteSaid(state: SiteState, { id, body }: Fact<'site'>): string {
+  const all = state.timeline.filter((fact): fact is Fact<'site'> => fact.type === 'site');
+  const before = all[all.findIndex((each) => each.id === id) - 1]?.body;
+  if (!before) return `Site settings: ${body.name}`;
+  // Every setting has its words, or this does not compile.
+  const words: Readonly<Record<keyof FactBody<'site'>, string>> = SITE_SETTING;
+  const changed = (Object.keys(words) as (keyof FactBody<'site'>)[]).filter((key) => JSON.stringify(before[key]) !== JSON.stringify(body[key]));
+  return changed.length === 0 ? 'Site settings kept as they were' : `Site settings changed: ${changed.map((key) => words[key]).join(', ')}`;
+}
+
+function withdrawalSaid(state: SiteState, { body }: Fact<'withdrawal'>): string {
+  const taken = state.timeline.find((each) => each.id === (body.record ?? body.occupation));
+  const what = !taken ? '' : taken.type === 'occupation' ? `: the set-up ${taken.body.name}` : `: “${bookLine(state, taken).text}”`;
+  return `Withdrawn, ${body.reason}${what}`;
+}
+
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {
   const unit = state.settings.lengthUnit;
   const stationStyle = { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) };
@@ -85,7 +102,7 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
   };
   switch (fact.type) {
     case 'site':
-      return { topic: 'site', text: `Site settings: ${fact.body.name}` };
+      return { topic: 'site', text: siteSaid(state, fact) };
     case 'member':
       return { topic: 'site', text: `${fact.body.name} joins` };
     case 'report':
@@ -268,7 +285,7 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
         text: `Cut sheet ${fact.body.number}, revision ${fact.body.revision}: ${fact.body.marks.length} ${fact.body.marks.length === 1 ? 'mark' : 'marks'}${fact.body.withheld.length > 0 ? `, ${fact.body.withheld.length} withheld` : ''}`,
       };
     case 'withdrawal':
-      return { topic: 'note', text: `Withdrawn: ${fact.body.reason}` };
+      return { topic: 'note', text: withdrawalSaid(state, fact) };
     case 'note':
       return { topic: 'note', text: fact.body.text };
   }

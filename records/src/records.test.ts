@@ -109,7 +109,7 @@ describe('the state of a site', () => {
     const state = siteState([say('site', SITE), mark, withdrawal]);
     expect(state.control).toEqual([]);
     expect(state.timeline.map((fact) => fact.id)).toContain(mark.id);
-    expect(bookLine(state, withdrawal)).toEqual({ topic: 'note', text: 'Withdrawn: listed by mistake' });
+    expect(bookLine(state, withdrawal)).toEqual({ topic: 'note', text: expect.stringMatching(/^Withdrawn, listed by mistake: “K1 listed: .*”$/) });
   });
 
   it('does not depend on the order in which facts arrive, nor on their coming twice', () => {

@@ -394,13 +394,21 @@ describe('figures of the day', () => {
     story.say('note', { text: 'Crew told.' });
     story.say('close', { occupation: solution.occupation.id, note: 'packed up' });
     story.say('withdrawal', { record: solution.fact.id, occupation: null, reason: 'slipped' });
+    const { settings } = story.state;
+    story.say('site', { ...settings, siteZero: 7, convention: 'pegLevels' });
+    story.say('site', { ...settings, siteZero: 7, convention: 'pegLevels' });
     const lines = story.facts.map((fact) => bookLine(story.state, fact).text);
+    expect(lines.filter((line) => line.startsWith('Site settings'))).toEqual([
+      `Site settings: ${settings.name}`,
+      'Site settings changed: site zero, how stakes are written',
+      'Site settings kept as they were',
+    ]);
     expect(lines).toContain(`${plan.name} can’t be set: Machine in the way`);
     expect(lines).toContain('S1: battery changed');
     expect(lines).toContain('Cut sheet 1, revision 2: 1 mark, 1 withheld');
     expect(lines).toContain('Crew told.');
     expect(lines).toContain('S1 closed: packed up');
-    expect(lines).toContain('Withdrawn: slipped');
+    expect(lines).toContainEqual(expect.stringMatching(/^Withdrawn, slipped: “S1 solved from K1, K2, K3, K4: .*”$/));
     expect(lines.some((line) => line.startsWith('S1 proved on P1: plan good'))).toBe(true);
     expect(lines.some((line) => /^S1 solved from K1, K2, K3, K4: E 4\s030\.000 m/.test(line))).toBe(true);
     expect(lines.every((line) => line.length > 3)).toBe(true);

@@ -18,6 +18,7 @@ export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
 export { otherReadings, stakeTextOf, wordsOnStake, writtenStake, type StakeStyle, type StakeTextNotice, type WrittenStake } from './stakeText.ts';
 export { heightThing, offsetThing, readingSentences, readLength, type ReadingAsked, type ReadingSentence } from './reading.ts';
 export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
+export { SITE_SETTING } from './siteSetting.ts';
 export { tapeBackWords } from './tapeBack.ts';
 export { CARRIER, conventionFaultWords, FACING, STAKE_MARK_KIND, STAKE_PART } from './convention.ts';
 export { rawSightsFaultWords } from './rawSights.ts';

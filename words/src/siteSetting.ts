@@ -1,0 +1,23 @@
+/** Settings of a site, as the book says which of them were changed. */
+export const SITE_SETTING = {
+  name: 'name',
+  lengthUnit: 'unit of length',
+  angleUnit: 'unit of angles',
+  axisOrder: 'order of coordinates',
+  siteZero: 'site zero',
+  coordinateSystem: 'coordinate system',
+  heightDatum: 'what heights are counted from',
+  combinedScaleFactor: 'scale factor',
+  proofIntervalMinutes: 'time between proofs',
+  classes: 'classes of work and their tolerances',
+  convention: 'how stakes are written',
+  practiceGround: 'practice ground',
+  paint: 'colours of paint',
+  surveyor: 'who set the control',
+  roles: 'what people are here',
+  numbers: 'where numbers begin',
+  alongWord: 'what a place along a line is called',
+  stationFormat: 'how stations are written',
+  publicAddress: 'address of the crews’ pages',
+  mayAccept: 'who may accept a station',
+} as const;
