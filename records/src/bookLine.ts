@@ -87,7 +87,7 @@ function siteSaid(state: SiteState, { id, body }: Fact<'site'>): string {
 function withdrawalSaid(state: SiteState, { body }: Fact<'withdrawal'>): string {
   const taken = state.timeline.find((each) => each.id === (body.record ?? body.occupation));
   const what = !taken ? '' : taken.type === 'occupation' ? `: the set-up ${taken.body.name}` : `: “${bookLine(state, taken).text}”`;
-  return `Withdrawn, ${body.reason}${what}`;
+  return `Withdrawn, ${body.reason.trim().replace(/\.$/, '')}${what}`;
 }
 
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {

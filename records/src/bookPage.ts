@@ -112,6 +112,8 @@ export interface SetupBook {
   readonly sights: readonly BookSight[];
   readonly proofs: readonly BookProof[];
   readonly marks: readonly BookMark[];
+  /** Marks sighted again, fixed directions, and things measured as they stand. */
+  readonly measured: readonly BookCorrection[];
   readonly corrections: readonly BookCorrection[];
   readonly remarks: readonly BookCorrection[];
   /** Of the placing, and of the marks that were set from it. */
@@ -167,6 +169,7 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
     sights: facts.filter((fact): fact is Fact<'sight'> => fact.type === 'sight').map((fact) => bookSight(state, occupation, fact, raw.sights)),
     proofs: facts.filter((fact): fact is Fact<'proof'> => fact.type === 'proof').map((fact) => proofOf(state, fact)),
     marks: page.marks.map((mark) => markOf(state, trust, mark)),
+    measured: page.measured.map(said),
     corrections: facts.filter((fact) => fact.type === 'correction' || fact.type === 'withdrawal').map(said),
     remarks: page.remarks.map(said),
     photos: [{ id: occupation.id, name: occupation.body.name }, ...page.marks.map((mark) => ({ id: mark.id, name: mark.body.name }))].flatMap(({ id, name }) =>

@@ -1,4 +1,5 @@
 /** The page of the field book for one placing of the instrument: what would be written by hand beside the tool. */
+import { inOrder } from '@idle-marker/core';
 import type { AnyFact, Fact } from '@idle-marker/contract';
 import { leftOut } from './leftOut.ts';
 import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
@@ -21,6 +22,8 @@ export interface SetupPage {
   readonly leftOut: readonly string[];
   readonly proofs: readonly Fact<'proof'>[];
   readonly marks: readonly Fact<'mark'>[];
+  /** Marks sighted again, fixed directions, and things measured as they stand. */
+  readonly measured: readonly (Fact<'resight'> | Fact<'direction'> | Fact<'asBuilt'>)[];
   /** What happened to the instrument, and what was noted down meanwhile. */
   readonly remarks: readonly (Fact<'event'> | Fact<'note'>)[];
   readonly from: string;
@@ -53,6 +56,7 @@ export function factsOfOccupation(state: SiteState, occupation: string): AnyFact
       case 'decision':
       case 'proof':
       case 'mark':
+      case 'asBuilt':
       case 'resight':
       case 'direction':
       case 'deferral':
@@ -84,6 +88,7 @@ export function setupPage(state: SiteState, occupation: Fact<'occupation'>): Set
     leftOut: solution ? leftOut(state, solution) : [],
     proofs: of('proof'),
     marks: of('mark').filter((mark) => mark.body.state !== 'rough'),
+    measured: [...of('resight'), ...of('direction'), ...of('asBuilt')].sort(inOrder),
     remarks: [...of('event'), ...noted].sort((a, b) => a.at.localeCompare(b.at)),
     from: occupation.at,
     to,

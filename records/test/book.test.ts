@@ -20,6 +20,23 @@ const codes = (story: Story, waiting = 0) => {
   return { missing: missing.map(({ code }) => code), open: open.map(({ code }) => code), tomorrow: tomorrow.map(({ code }) => code) };
 };
 
+describe('the page of a set-up', () => {
+  it('has what was sighted again and what was measured as it stands, and the day does not tell it twice', () => {
+    const { story, solution, mark } = morning();
+    story.resight(solution, mark);
+    story.measure(solution, { e: 4000, n: 8000, z: 5.2 }, { name: 'Kerb 1' });
+    const slipped = story.measure(solution, { e: 4001, n: 8000, z: 5.2 }, { name: 'Kerb 2' });
+    story.say('withdrawal', { record: slipped.id, occupation: null, reason: 'pole slipped.' });
+    const { measured, corrections } = setupBook(story.state, story.trust(), solution.occupation);
+    expect(measured.map(({ text }) => text)).toEqual([expect.stringMatching(/sighted again/), expect.stringMatching(/^Kerb 1 measured/)]);
+    expect(corrections).toEqual([]);
+    const day = dayBook(story.state, story.trust(), dayOf(story.instant(), UTC), UTC);
+    expect(day.entries.map(({ text }) => text).filter((text) => /measured|again/.test(text))).toEqual([
+      expect.stringMatching(/^Withdrawn, pole slipped: “Kerb 2 measured/),
+    ]);
+  });
+});
+
 describe('the end of the day', () => {
   it('is not finished while the closing proof is missing, and is once it was taken', () => {
     const { story, solution, mark } = morning();

@@ -110,7 +110,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     y = line(
       pen,
       y,
-      `${clock.time(decision.at)}  ${decision.station} ${VERDICT[decision.verdict]} by ${decision.by}${decision.reason ? `: ${decision.reason}` : ''}${decision.withdrawn === null ? '' : `; WITHDRAWN: ${decision.withdrawn}`}`,
+      `${clock.time(decision.at)}  ${decision.station} ${VERDICT[decision.verdict]} by ${decision.by}${decision.reason ? `: ${withoutStop(decision.reason)}` : ''}${decision.withdrawn === null ? '' : `; WITHDRAWN: ${withoutStop(decision.withdrawn)}`}`,
       decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick,
     );
     if (decision.judged) y = line(pen, y, `${JUDGED[decision.judged.verdict]}: ${decision.judged.because.join(' ')}`, INKS.ink2);
@@ -144,8 +144,8 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     y,
     [
       { title: 'At', width: 30, text: ({ at }) => clock.time(at) },
-      { title: 'To', width: 58, text: ({ target, purpose }) => `${target} (${purpose})` },
-      { title: 'Face', width: 22, text: ({ face }) => String(face) },
+      { title: 'To', width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
+      { title: 'Face', width: 27, text: ({ face }) => String(face) },
       { title: 'Circle', width: 60, right: true, text: ({ read }) => angleText(read.circle, read) },
       { title: 'Zenith', width: 60, right: true, text: ({ read }) => angleText(read.zenith, read) },
       { title: 'Slope', width: 46, right: true, text: ({ read }) => (read.slope === null ? '–' : read.slope.toFixed(read.lengthDecimals)) },
@@ -198,6 +198,10 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       book.marks,
     );
   }
+  if (book.measured.length > 0) {
+    y = heading(pen, y, 'Sighted again, directions, and things as they stand');
+    for (const { at, by, text } of book.measured) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
+  }
   if (book.corrections.length > 0) {
     y = heading(pen, y, 'Put right or taken back later');
     for (const { at, by, text } of book.corrections) y = line(pen, y, `${clock.day(at)} ${clock.time(at)}  ${by}: ${text}`, INKS.brick);
@@ -237,6 +241,8 @@ function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], to
   return y + PHOTO.height + PHOTO.foot;
 }
 
+/** A reason as somebody typed it, to be gone on from. */
+const withoutStop = (reason: string): string => reason.trim().replace(/\.$/, '');
 const angleText = (value: number, { angleDecimals }: SetupBook['sights'][number]['read']): string => value.toFixed(Math.max(angleDecimals, 4));
 const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small']): string =>
   fit ? `${small(fit.dEMm)} / ${small(fit.dNMm)} / ${small(fit.dZMm)}` : '–';

@@ -1,19 +1,22 @@
-import { Link, useRouteError } from 'react-router';
+import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
 import { Empty } from '../ui/Slip.tsx';
 import { LINK } from '../ui/link.ts';
 
 export function RouteError() {
   const error = useRouteError();
+  const isUnknown = isRouteErrorResponse(error) && error.status === 404;
   return (
     <Empty
-      title="This page could not be shown"
+      title={isUnknown ? 'There is no such page' : 'This page could not be shown'}
       action={
         <Link to="/" className={LINK}>
           Back to the sites
         </Link>
       }
     >
-      Everything stored is safe. Load the page again; if it comes back, note what you did before: {error instanceof Error ? error.message : 'unknown'}.
+      {isUnknown
+        ? 'The address leads nowhere: it was mistyped, or is of another version.'
+        : `Everything stored is safe. Load the page again; if it comes back, note what you did before: ${error instanceof Error ? error.message : 'unknown'}.`}
     </Empty>
   );
 }

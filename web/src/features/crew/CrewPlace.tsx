@@ -41,7 +41,7 @@ export function Place() {
   const { page } = words;
   const view = useQuery({
     queryKey: ['crew', token],
-    refetchInterval: RENEW_MS,
+    refetchInterval: ({ state }) => (state.error instanceof Ended ? false : RENEW_MS),
     retry: (count, error) => !(error instanceof Ended) && count < 1,
     queryFn: async () => {
       const response = await fetch(`/api/v1/crew/${encodeURIComponent(token!)}`);

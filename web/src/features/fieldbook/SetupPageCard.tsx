@@ -64,6 +64,9 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         .join('; ') || 'none',
     ],
     ['Marks set', names(page.marks) || 'none'],
+    ...(page.measured.length > 0
+      ? [['Measured too', page.measured.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ')] as const]
+      : []),
     ['Remarks', page.remarks.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ') || 'none'],
   ];
   return (
