@@ -23,7 +23,7 @@ export interface ShiftHandover {
   readonly control: readonly {
     readonly name: string;
     readonly condition: Fact<'control'>['body']['condition'];
-    readonly last: { readonly at: string; readonly as: 'used' | 'proved' | 'found' } | null;
+    readonly last: { readonly at: string; readonly as: 'used' | 'usedForPlan' | 'usedForHeight' | 'proved' | 'found' } | null;
   }[];
   readonly packages: readonly {
     readonly name: string;
@@ -40,7 +40,11 @@ export interface ShiftHandover {
 
 type Seen = ShiftHandover['control'][number]['last'];
 
-export function shiftHandover(state: SiteState, trust: TrustResult, waiting = 0): ShiftHandover {
+export function shiftHandover(
+  state: SiteState,
+  trust: TrustResult,
+  { waiting = 0, say = null }: { readonly waiting?: number; readonly say?: ShiftHandover['note'] } = {},
+): ShiftHandover {
   const occupation = state.occupations.at(-1) ?? null;
   const closed = state.timeline.some((fact) => fact.type === 'close' && fact.body.occupation === occupation?.id && !state.withdrawn.has(fact.id));
   const solution = state.accepted.findLast((each) => each.occupation.id === occupation?.id && !each.withdrawn) ?? null;
@@ -62,7 +66,7 @@ export function shiftHandover(state: SiteState, trust: TrustResult, waiting = 0)
       .map(({ id, revision }) => ({ name: revision.body.name, condition: revision.body.condition, last: seen.get(id) ?? null })),
     packages: progressOf(state, trust).map(({ work, marks, set, held, inDoubt, blocked }) => ({ name: work.body.name, marks, set, held, inDoubt, blocked })),
     closing: closingOf(state, trust, waiting),
-    note: said ? { at: said.at, by: memberName(state, said.by), text: said.body.note, unfinished: said.body.unfinished } : null,
+    note: say ?? (said ? { at: said.at, by: memberName(state, said.by), text: said.body.note, unfinished: said.body.unfinished } : null),
   };
 }
 
@@ -82,7 +86,13 @@ function lastSeen(state: SiteState): Map<string, NonNullable<Seen>> {
   for (const [mark, visits] of state.visits)
     for (const { at, body } of visits) if (body.outcome === 'found' || body.outcome === 'refreshed') see(mark, at, 'found');
   for (const { fact, decision, withdrawn } of [...state.accepted, ...state.paired.map((each) => ({ ...each, fact: each.solution }))])
-    if (!withdrawn) for (const use of fact.body.uses) if (use.plan || use.height) see(use.control, decision.at, 'used');
+    for (const mark of withdrawn ? [] : state.control) {
+      const uses = fact.body.uses.filter((use) => use.control === mark.id);
+      const [plan, height] = [uses.some((use) => use.plan), uses.some((use) => use.height)];
+      const { usePlan, useHeight } = mark.revision.body;
+      // A part that was left out did not fit, or was never asked: it is no evidence that the mark is good.
+      if (plan || height) see(mark.id, decision.at, !height && useHeight ? 'usedForPlan' : !plan && usePlan ? 'usedForHeight' : 'used');
+    }
   for (const { at, body } of state.proofs) {
     const good = [body.plan, body.height].every((outcome) => outcome !== 'outside') && [body.plan, body.height].includes('good');
     if (good && body.control !== null && decidedSolution(state, body.solution)) see(body.control, at, 'proved');

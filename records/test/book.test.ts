@@ -186,6 +186,8 @@ describe('for who comes next', () => {
       marks: ['K1', 'K2', 'K3', 'K4'],
       place: { e: solution.fact.body.result.e },
     });
+    const say = { at: story.instant(), by: 'Mara', text: 'key at the gate', unfinished: '' };
+    expect(shiftHandover(story.state, story.trust(), { say }).note).toEqual(say);
     const last = (name: string) => shiftHandover(story.state, story.trust()).control.find((mark) => mark.name === name)!.last;
     expect(last('K1')).toMatchObject({ as: 'used' });
     expect(last('P2')).toBeNull();
@@ -203,6 +205,15 @@ describe('for who comes next', () => {
     expect(after.note).toMatchObject({ text: 'the fence is new', by: 'Mara Lindqvist' });
     expect(after.packages).toMatchObject([{ name: work.body.name, marks: 8, set: 1 }]);
     expect(shiftHandover(new Story().state, new Story().trust()).stood).toBeNull();
+  });
+});
+
+describe('a mark that only a part of was used', () => {
+  it('is told with that part, since what was left out is no evidence', () => {
+    const story = new Story().control();
+    story.station('S1', ['K1', 'K2', 'K3'], 'accepted', { height: false });
+    const last = shiftHandover(story.state, story.trust()).control.find((mark) => mark.name === 'K1')!.last;
+    expect(last).toMatchObject({ as: 'usedForPlan' });
   });
 });
 

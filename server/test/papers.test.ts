@@ -192,8 +192,12 @@ describe('the field book', () => {
     const day = await textOf((await post('day', { day: '2031-05-06' }).expect(200)).body as Buffer);
     for (const said of ['Field book, 6 May 2031', 'Set-up S1', 'WITHDRAWN', 'Control not used', 'K5 plan: left out of S3']) expect(day).toContain(said);
     expect(setup).toContain('Judged as ');
+    expect(setup).toContain('Sighted again, directions, and things as they stand');
     const shift = await textOf((await post('shift', {}).expect(200)).body as Buffer);
-    for (const said of ['For who comes next', 'S3, set up', 'Open', 'Control', 'proved good', 'Work', 'Ticket hall hubs']) expect(shift).toContain(said);
+    for (const said of ['For who comes next', 'S3, set up', 'Open', 'Control', 'proved good', 'Work', 'Ticket hall hubs', 'used for its height, not its place'])
+      expect(shift).toContain(said);
+    const asked = await textOf((await post('shift', { note: 'K5 has moved', unfinished: 'rain' }).expect(200)).body as Buffer);
+    for (const said of ['K5 has moved', 'UNFINISHED: rain']) expect(asked).toContain(said);
     expect((await post('day', { day: '6 May' }).expect(422)).body.field).toBe('/day');
     await post('setup', { occupation: id() }).expect(409);
   });

@@ -210,7 +210,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     y = heading(pen, y, 'Remarks');
     for (const { at, by, text } of book.remarks) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
   }
-  if (book.photos.length > 0) y = drawPhotos(pen, book.photos, heading(pen, y, 'Photos'));
+  if (book.photos.length > 0) y = drawPhotos(pen, book.photos, heading(pen, room(page, y, HEADING + PHOTO.height + PHOTO.foot), 'Photos'));
   y = room(page, y + 10, SKETCH_HEIGHT);
   page
     .rect(MARGIN, y, widthOf(page), SKETCH_HEIGHT - 10)
@@ -221,6 +221,8 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
   return y + SKETCH_HEIGHT;
 }
 
+/** Room that a heading takes. */
+const HEADING = 30;
 const PHOTO = { width: 160, height: 120, gap: 10, foot: 24 } as const;
 
 /** Three in a row, each with what it shows and when; one that PDF can't hold has its words alone. */

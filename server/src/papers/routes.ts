@@ -13,6 +13,7 @@ import {
   memberName,
   setupBook,
   shiftHandover,
+  type ShiftHandover,
   siteState,
   trustOf,
   type CrewMark,
@@ -64,7 +65,8 @@ export const PaperSchemas = {
   }),
   setup: closed({ ...Always, occupation: Uuid }),
   day: closed({ ...Always, day: Day }),
-  shift: closed(Always),
+  /** `note`: what is said for who comes next, where the day has not been closed with it yet. */
+  shift: closed({ ...Always, note: Type.Optional(Type.String({ maxLength: 2000 })), unfinished: Type.Optional(Type.String({ maxLength: 500 })) }),
   controlCard: closed({ ...Always, mark: Uuid }),
   controlLabels: closed({ ...Always, format: Formats }),
 } as const;
@@ -123,7 +125,8 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
   shift: ({ state, trust, by }, asked) =>
     Promise.resolve({
       name: `for-who-comes-next-${dayOf(asked.at, asked.timeZone)}.pdf`,
-      make: (progress) => shiftPdf(shiftHandover(state, trust), { ...bookAsked(state, asked.timeZone, progress), at: asked.at, by }),
+      make: (progress) =>
+        shiftPdf(shiftHandover(state, trust, { say: saidNow(asked, by) }), { ...bookAsked(state, asked.timeZone, progress), at: asked.at, by }),
     }),
   controlCard: async ({ em, site, state, by }, asked) => {
     const card = controlCard(state, asked.mark);
@@ -245,6 +248,10 @@ export function paperRoutes(orm: MikroORM): Router {
   });
   return router;
 }
+
+/** What is said for who comes next as the page is asked for; null where it is what was said last. */
+const saidNow = ({ at, note = '', unfinished = '' }: Asked<'shift'>, by: string): ShiftHandover['note'] =>
+  note === '' && unfinished === '' ? null : { at, by, text: note, unfinished };
 
 /** What the label says: the stake by its sides, or its flat lines where the sides were not kept. */
 const linesOf = ({ written, stakeText, name }: CrewMark) => {

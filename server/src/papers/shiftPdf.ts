@@ -4,7 +4,13 @@ import { closingWords, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, widthOf, write } from '../pdf/pdfPage.ts';
 import { heading, line, pairs, penOf, table, type BookAsked } from './pen.ts';
 
-const LAST = { used: 'used', proved: 'proved good', found: 'found' } as const;
+const LAST = {
+  used: 'used',
+  usedForPlan: 'used for its place, not its height,',
+  usedForHeight: 'used for its height, not its place,',
+  proved: 'proved good',
+  found: 'found',
+} as const;
 
 export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readonly at: string; readonly by: string }): Promise<Buffer> {
   const pen = penOf(`For who comes next, ${shift.site}`, asked, asked.at);

@@ -93,12 +93,26 @@ export function Place() {
                 className="mr-auto"
                 disabled={papers.progress !== null}
                 onClick={() =>
-                  void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/shift`, body: { at: clock().toISOString(), by: who, timeZone: TIME_ZONE } })
+                  void papers.fetchPaper({
+                    address: `/api/v1/sites/${id}/papers/shift`,
+                    body: {
+                      at: clock().toISOString(),
+                      by: who,
+                      timeZone: TIME_ZONE,
+                      ...(note.trim() ? { note: note.trim() } : {}),
+                      ...(leaving && unfinished.trim() ? { unfinished: unfinished.trim() } : {}),
+                    },
+                  })
                 }
               >
                 Page for who comes next (PDF)
               </Button>
               {isMissing && !leaving && <Button onClick={() => setLeaving(true)}>Leave it unfinished…</Button>}
+              {leaving && (
+                <Button look="quiet" onClick={() => setLeaving(false)}>
+                  Cancel
+                </Button>
+              )}
               {leaving ? (
                 <Button look="danger" disabled={unfinished.trim() === ''} onClick={() => void end()}>
                   End the day unfinished
