@@ -19,6 +19,7 @@ import { currentLink, openTyped } from '../src/link/linkStore.ts';
 import { TypedReading } from '../src/link/TypedReading.tsx';
 import { indexScene, visibleSymbols } from '../src/plan/visible.ts';
 import { EMPTY_SCENE, joinScenes, sceneExtent } from '../src/plan/scene.ts';
+import { useKey } from '../src/ui/useKey.ts';
 import { useSite, type OpenSite } from '../src/site/SiteContext.tsx';
 import { unitsOf } from '../src/site/useUnits.ts';
 import { SITE } from '../../records/test/story.ts';
@@ -28,6 +29,36 @@ beforeEach(begin);
 
 const METRES = unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' });
 const FEET = unitsOf({ lengthUnit: 'usSurveyFoot', angleUnit: 'degree', axisOrder: 'NE' });
+
+describe('a key that stands for an action', () => {
+  function Two({ act, press }: { readonly act: () => void; readonly press: () => void }) {
+    useKey(' ', act);
+    return (
+      <>
+        <button type="button" onClick={press}>
+          Firm
+        </button>
+        <input aria-label="Note" />
+      </>
+    );
+  }
+  it('is for it after a button was pressed with a pointer, and for a button that was gone to by keyboard', async () => {
+    const [act, press] = [jest.fn(), jest.fn()];
+    const { user } = show(new Story(), <Two act={act} press={press} />);
+    const calls = () => [act.mock.calls.length, press.mock.calls.length];
+    await user.click(screen.getByRole('button', { name: 'Firm' }));
+    expect(calls()).toEqual([0, 1]);
+    await user.keyboard(' ');
+    expect(calls()).toEqual([1, 1]);
+    await user.tab({ shift: true });
+    await user.tab();
+    screen.getByRole('button', { name: 'Firm' }).focus();
+    await user.keyboard(' ');
+    expect(calls()).toEqual([1, 2]);
+    await user.type(screen.getByLabelText('Note'), 'a b');
+    expect(calls()).toEqual([1, 2]);
+  });
+});
 
 describe('a clock that is behind the last entry', () => {
   it('is said to be, since what is entered then would stand before it', () => {
