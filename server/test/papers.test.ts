@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import jsQR from 'jsqr';
 import { join } from 'node:path';
-import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { pino } from 'pino';
 import readXlsxFile from 'read-excel-file/node';
 import request from 'supertest';
@@ -15,6 +15,7 @@ import { missingLetters, printable, runsOf } from '../src/pdf/letters.ts';
 import { sheetPdf } from '../src/sheets/sheetPdf.ts';
 import { sheetXlsx } from '../src/sheets/sheetXlsx.ts';
 import { device, id, startHarness, type Harness } from './harness.ts';
+import { opened, textOf } from './pdfText.ts';
 
 const DEMO = join(import.meta.dirname, '../../demo/ternhaven');
 const SITE = '7e2b1c40-51d6-4f0e-9a37-0d6b5a1f2c01';
@@ -41,16 +42,7 @@ const ask = (kind: string, options: object) =>
   request(harness.app)
     .post(`/api/v1/sites/${SITE}/papers/${kind}`)
     .send({ at: NOW, by: who, timeZone: 'UTC', package: work.id, ...options });
-const opened = (bytes: Buffer) => getDocument({ data: new Uint8Array(bytes), useSystemFonts: true, verbosity: 0 }).promise;
-async function textOf(bytes: Buffer): Promise<string> {
-  const document = await opened(bytes);
-  const pages = [];
-  for (let page = 1; page <= document.numPages; page++) {
-    const { items } = await (await document.getPage(page)).getTextContent();
-    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
-  }
-  return pages.join('\n').replace(/\s+/g, ' ');
-}
+
 const pagesOf = async (bytes: Buffer): Promise<number> => (await opened(bytes)).numPages;
 
 describe('labels', () => {

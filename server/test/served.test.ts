@@ -13,6 +13,7 @@ import { loadDemo } from '../src/demo/loadDemo.ts';
 import { sheetCsv } from '../src/sheets/sheetCsv.ts';
 import { sheetPdf } from '../src/sheets/sheetPdf.ts';
 import { device, id, SITE_BODY, startHarness, type Harness } from './harness.ts';
+import { textOf } from './pdfText.ts';
 
 const DEMO = join(import.meta.dirname, '../../demo/ternhaven');
 const SITE = '7e2b1c40-51d6-4f0e-9a37-0d6b5a1f2c01';
@@ -186,6 +187,15 @@ describe('a sheet', () => {
       expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
       expect(pdf.subarray(-6).toString()).toContain('%%EOF');
     }
+  });
+
+  it('as PDF tells what changed by kinds, each once', async () => {
+    const changes = [
+      { name: 'H-D', change: 'writtenAnew' as const },
+      { name: 'H-C', change: 'removed' as const },
+      { name: 'H-E', change: 'writtenAnew' as const },
+    ];
+    expect(await textOf(await sheetPdf({ ...sheet, changes }))).toContain('Changed since revision 1: taken away: H-C; stake written anew: H-D, H-E.');
   });
 
   it('as PDF takes a font that has the letters of a name, and only then', async () => {

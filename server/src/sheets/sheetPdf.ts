@@ -181,11 +181,17 @@ const CHANGE = {
   writtenAnew: 'stake written anew',
 } as const;
 
+const changesByKind = ({ changes }: NumberedSheet): string =>
+  (Object.keys(CHANGE) as (keyof typeof CHANGE)[])
+    .map((kind) => [CHANGE[kind], changes.filter(({ change }) => change === kind).map(({ name }) => name)] as const)
+    .filter(([, names]) => names.length > 0)
+    .map(([words, names]) => `${words}: ${names.join(', ')}`)
+    .join('; ');
+
 /** What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font has. */
 function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[], top: number): number {
   const notices: string[] = [...since];
-  if (sheet.changes.length > 0)
-    notices.push(`Changed since revision ${sheet.revision - 1}: ${sheet.changes.map((each) => `${each.name} ${CHANGE[each.change]}`).join(', ')}.`);
+  if (sheet.changes.length > 0) notices.push(`Changed since revision ${sheet.revision - 1}: ${changesByKind(sheet)}.`);
   for (const each of sheet.withheld) notices.push(`${each.name} is withheld: ${WITHHELD_REASON[each.reason]}. Do not build from it.`);
   for (const station of sheet.stations)
     if (station.provisionalBecause !== null) notices.push(`* Station ${station.name} is provisional: ${station.provisionalBecause}`);
@@ -251,7 +257,7 @@ function noteOf({ reading, stakeText, written }: CutSheetRow, languages: readonl
       : [];
   const beyond = written ? [...written.left, ...written.right].map(({ text }) => text) : [];
   const angle = stakeText.filter((line) => /^(OFF BOTH LINES|BACK:|AHEAD:)/.test(line));
-  return [...unusual.map(({ text }) => text), ...angle, ...beyond.filter((text) => !angle.includes(text))].join('. ');
+  return [...unusual.map(({ text }) => text.replace(/\.$/, '')), ...angle, ...beyond.filter((text) => !angle.includes(text))].join('. ');
 }
 
 const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font === 'bold' || title === 'Cut / fill' || title === 'Mark';
