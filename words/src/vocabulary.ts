@@ -45,7 +45,7 @@ export const STANDING_REASON: Readonly<Record<StandingReason, string>> = {
   STATION_WITHDRAWN: 'its station was withdrawn',
   SET_AFTER_END: 'it was set after the instrument had left',
   CONTROL_MOVED: 'a control mark of its station was found moved',
-  RECOMPUTED: 'its station was computed anew and moved it by more than its tolerance',
+  RECOMPUTED: 'it was computed again, and is off by more than its tolerance',
   PROOF_FAILED: 'a proof of its station failed',
   PROOFS_DISAGREE: 'the proofs of its station disagree',
   SET_AFTER_FAILURE: 'it was set after the failed proof',
