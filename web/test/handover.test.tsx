@@ -135,6 +135,26 @@ describe('sights of a file', () => {
     expect(said().find(({ type }) => type === 'occupation')).toMatchObject({ body: { name: 'S2', link: 'typed' } });
   });
 
+  it('of a set-up whose name is taken get another name, which can be changed', async () => {
+    const { story, solution } = morning();
+    story.say('close', { occupation: solution.occupation.id, note: '' });
+    const text = rawSightsText(rawSightsOf(story.state, solution.occupation));
+    const { user } = show(story, <TakeRawSights />);
+    await user.upload(screen.getByLabelText('File of raw sights'), new File([text], 'quay.jsonl'));
+    const name = await screen.findByLabelText<HTMLInputElement>('Name of the set-up here');
+    expect(name.value).toBe('S1-2');
+    await user.clear(name);
+    await user.type(name, 's1');
+    expect(screen.getByText('There is S1 already.')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take them in' }).disabled).toBe(true);
+    await user.clear(name);
+    await user.type(name, 'S1 once more');
+    await user.click(screen.getByRole('button', { name: 'Take them in' }));
+    await waitFor(() => expect(said().find(({ type }) => type === 'occupation')).toMatchObject({ body: { name: 'S1 once more' } }));
+    const sights = rawSightsOf(story.state, solution.occupation).sights.length;
+    await waitFor(() => expect(said().filter(({ type }) => type === 'sight')).toHaveLength(sights));
+  });
+
   it('are refused by what is wrong with the file, and nothing is said', async () => {
     const { story, solution } = morning();
     const { user } = show(new Story(), <TakeRawSights />);

@@ -2,14 +2,14 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { LARGEST_UPLOAD_BYTES, rawSightsText, type RawSights, type readRawSights } from '@idle-marker/contract';
 import { looksLikeXml, readLandXmlSurvey } from '@idle-marker/formats';
-import { controlElsewhere, factsOfRaw, instrumentAssumed, rawOfSurvey, stationOfRaw } from '@idle-marker/records';
+import { alikeName, controlElsewhere, factsOfRaw, freeName, instrumentAssumed, rawOfSurvey, stationOfRaw } from '@idle-marker/records';
 import { landXmlFaultWords, rawSightsFaultWords, smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Choice } from '../../ui/Field.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
 /** What is in a file of raw sights, or what is wrong with it: the server looks, the page may not run such checks. */
@@ -110,8 +110,13 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
   const elsewhere = controlElsewhere(state, raw);
   const fresh = raw.control.filter((each) => !state.control.some((mark) => mark.revision.body.name === each.name));
   const same = solved?.ok && raw.station ? Math.hypot(solved.value.e - raw.station.result.e, solved.value.n - raw.station.result.n) : null;
+  const names = state.occupations.map(({ body }) => body.name);
+  const [typed, setTyped] = useState<string | null>(null);
+  const free = alikeName(raw.setup.name, names) === null ? raw.setup.name : freeName(raw.setup.name, names);
+  const name = (typed ?? free).trim();
+  const taken = alikeName(name, names);
   const take = async () => {
-    await say(...factsOfRaw(state, raw, newId));
+    await say(...factsOfRaw(state, { ...raw, setup: { ...raw.setup, name } }, newId));
     void navigate(`/sites/${id}/station`);
   };
   return (
@@ -122,7 +127,7 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
       foot={
         <>
           <Button onClick={onClose}>Cancel</Button>
-          <Button look="primary" onClick={() => void take()}>
+          <Button look="primary" disabled={name === '' || taken !== null} onClick={() => void take()}>
             Take them in
           </Button>
         </>
@@ -134,13 +139,25 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
           label="The file holds several placings: which one"
           value={chosen}
           options={found.setups.map(({ setup, sights }, i) => [String(i), `${setup.name}, ${dayAndTime(setup.at)}, ${sights.length} sights`] as const)}
-          onChange={setChosen}
+          onChange={(next) => {
+            setChosen(next);
+            setTyped(null);
+          }}
         />
       )}
       <p>
         {raw.setup.instrument.name}, {units.length(raw.setup.instrumentHeight)} {units.unit} high; taken by {raw.setup.by}. They become a set-up of this site,
         to be looked at and accepted under Station.
       </p>
+      <Field
+        className="mt-3 max-w-xs"
+        label="Name of the set-up here"
+        value={typed ?? free}
+        maxLength={80}
+        onChange={(event) => setTyped(event.target.value)}
+        error={name === '' ? 'Give it a name.' : taken === null ? null : `There is ${taken} already.`}
+        help={free === raw.setup.name ? null : `${raw.setup.name} is the name of another set-up here.`}
+      />
       {found.assumed !== null && (
         <p className="mt-2">
           The file does not say how precise the instrument is, nor how the targets were carried: they are reckoned as good as those of {found.assumed}, and

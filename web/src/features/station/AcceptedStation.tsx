@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RADIANS_PER_DEGREE, spanOf } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { isGroundOf, isUnsteady, leftOut, promiseFor, rivalSolutions, stationMark, type AcceptedSolution } from '@idle-marker/records';
+import { closingOf, isGroundOf, isUnsteady, leftOut, promiseFor, rivalSolutions, stationMark, type AcceptedSolution } from '@idle-marker/records';
 import { EVENT_KINDS, EVENT_WORDS, smallLength, type EventKind } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useFacing } from '../../link/linkStore.ts';
@@ -40,7 +40,7 @@ const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string
 };
 
 export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {
-  const { id, state, say } = useSite();
+  const { id, state, trust, say } = useSite();
   const units = useUnits();
   const facing = useFacing(solution.fact.body.result.orientationDeg * RADIANS_PER_DEGREE);
   const proof = useProofAge();
@@ -51,6 +51,11 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const [carrying, setCarrying] = useState(false);
   const [correcting, setCorrecting] = useState(false);
   const { result, name } = solution.fact.body;
+  const loose = useMemo(
+    () =>
+      closing ? closingOf(state, trust, 0).missing.flatMap((item) => (item.code === 'CLOSING_PROOF_MISSING' && item.station === name ? item.marks : [])) : [],
+    [closing, state, trust, name],
+  );
   const provisional = solution.decision.body.verdict === 'provisional';
   const pole = usePoleSet();
   const shades = useMemo(
@@ -249,9 +254,9 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
         }
       >
         <p>
-          {proof?.proven && proof.minutes < 5
-            ? `The last good proof is ${proof.minutes} minutes old. Marks set after it stay open.`
-            : 'There is no fresh closing proof: marks set since the last good one stay open, and Today says so.'}
+          {loose.length > 0
+            ? `The closing proof is missing: nothing holds ${loose.join(', ')} once the instrument has left. One sight to a mark that was not used would.`
+            : 'Every mark that is set from here is held by a proof after it.'}
         </p>
       </Dialog>
     </>
