@@ -1,4 +1,5 @@
-import { NavLink } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, useLocation } from 'react-router';
 import { useSite } from '../site/SiteContext.tsx';
 import type { Place } from './places.ts';
 
@@ -10,8 +11,14 @@ interface WaysProps {
 /** The parts of a place that has several, one beside the other. */
 export function Ways({ label, ways }: WaysProps) {
   const { id } = useSite();
+  const { pathname } = useLocation();
+  const bar = useRef<HTMLElement>(null);
+  // On a phone the bar is wider than the screen: the part one is at stays in view.
+  useEffect(() => {
+    bar.current?.querySelector('[aria-current=page]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
   return (
-    <nav aria-label={label} className="flex flex-none overflow-x-auto border-b border-ink bg-paper px-3 print:hidden">
+    <nav ref={bar} aria-label={label} className="flex flex-none overflow-x-auto border-b border-ink bg-paper px-3 print:hidden">
       {ways.map(({ path, name }) => (
         <NavLink
           key={path}

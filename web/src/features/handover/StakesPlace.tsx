@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
+import { useLeadTo } from '../../ui/useLeadTo.ts';
 import { useLongList } from '../../ui/LongList.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
 import { PrintDialog } from './PrintDialog.tsx';
@@ -52,7 +53,14 @@ export function Place() {
     [state, work, stops],
   );
   const id = work?.id ?? '';
-  const choose = useCallback((key: string) => setSearch({ package: id, mark: key }, { replace: true }), [setSearch, id]);
+  const [slip, leadTo] = useLeadTo<HTMLDivElement>();
+  const choose = useCallback(
+    (key: string) => {
+      setSearch({ package: id, mark: key }, { replace: true });
+      leadTo();
+    },
+    [setSearch, id, leadTo],
+  );
   const toggle = useCallback(
     (key: string) =>
       setTicked((before) => {
@@ -143,7 +151,9 @@ export function Place() {
           )}
           {rest}
         </section>
-        {chosen && <StakeSlip key={`${work.id} ${chosen.plan.key}`} work={work} stop={chosen} />}
+        <div ref={slip} className="flex min-w-0 flex-1 flex-col">
+          {chosen && <StakeSlip key={`${work.id} ${chosen.plan.key}`} work={work} stop={chosen} />}
+        </div>
       </div>
       {writingAnew && <WrittenAnewDialog stakes={anew} onClose={() => setWritingAnew(false)} />}
       {printing && <PrintDialog kind={printing} work={work} keys={keys} count={keys.length || stops.length} onClose={() => setPrinting(null)} />}

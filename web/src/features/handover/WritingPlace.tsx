@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { conventionsOf, conventionFor, type NamedConvention } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLeadTo } from '../../ui/useLeadTo.ts';
 import { ConventionDialog } from './ConventionDialog.tsx';
 import { ConventionPreview } from './ConventionPreview.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
@@ -12,6 +13,7 @@ export function Place() {
   const all = conventionsOf(state);
   const usual = conventionFor(state, null);
   const [shown, setShown] = useState(usual.id);
+  const [slip, leadTo] = useLeadTo<HTMLElement>();
   const [editing, setEditing] = useState<NamedConvention | null>(null);
   const chosen = all.find((each) => each.id === shown) ?? usual;
   const users = state.packages.filter((work) => conventionFor(state, work.body).id === chosen.id);
@@ -28,7 +30,10 @@ export function Place() {
                 <button
                   type="button"
                   aria-current={each.id === chosen.id ? 'true' : undefined}
-                  onClick={() => setShown(each.id)}
+                  onClick={() => {
+                    setShown(each.id);
+                    leadTo();
+                  }}
                   className={`min-h-11 w-full rounded-sm border-[1.5px] px-3 py-1 text-left ${each.id === chosen.id ? 'border-spruce bg-sheet' : 'border-transparent'}`}
                 >
                   <span className="block font-semibold">{each.convention.name}</span>
@@ -41,6 +46,7 @@ export function Place() {
           </ul>
         </section>
         <section
+          ref={slip}
           className="min-w-0 flex-1 border-ink bg-sheet p-5 max-md:border-t max-md:p-3 lg:overflow-y-auto lg:border-l"
           aria-label={chosen.convention.name}
         >
