@@ -3,6 +3,7 @@ import { fileWord } from '@idle-marker/paper';
 import { rawSightsText } from '@idle-marker/contract';
 import { columnTitle, pointsCsv, POINT_COLUMNS, siteDxf, siteGeoJson, siteLandXml, type PointColumn, type PointGroup } from '@idle-marker/formats';
 import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
+import { now as clock } from '../../ledger/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
@@ -52,7 +53,7 @@ export function Place() {
   const name = fileWord(settings.name);
   const occupation = state.occupations.find((each) => each.id === setUp) ?? null;
   const landXml = () => {
-    const stamp = new Date().toISOString();
+    const stamp = clock().toISOString();
     return siteLandXml(chosen, exportedSetups(state), settings.lengthUnit, { site: settings.name, date: stamp.slice(0, 10), time: stamp.slice(11, 19) });
   };
   return (
