@@ -187,7 +187,10 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
         text: `${setName(state, fact.body.mark)} sighted again from ${solution(fact.body.solution)}: plan ${PROOF_OUTCOME[fact.body.plan]}, height ${PROOF_OUTCOME[fact.body.height]}`,
       };
     case 'finding':
-      return { topic: 'control', text: `${fact.body.reason.trim().replace(/\.$/, '')}. ${fact.body.effects.length} ${fact.body.effects.length === 1 ? 'mark' : 'marks'} looked at` };
+      return {
+        topic: 'control',
+        text: `${fact.body.reason.trim().replace(/\.$/, '')}. ${fact.body.effects.length} ${fact.body.effects.length === 1 ? 'mark' : 'marks'} looked at`,
+      };
     case 'deferral':
       return { topic: 'proof', text: `${solution(fact.body.solution)}: proof put off, ${fact.body.reason}` };
     case 'tape': {

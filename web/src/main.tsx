@@ -2,7 +2,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { readClock } from './ledger/clock.ts';
+import { keepClock } from './ledger/clock.ts';
 import { RouteError } from './frame/RouteError.tsx';
 import './style.css';
 
@@ -53,7 +53,7 @@ const router = createBrowserRouter([
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
-await readClock();
+await keepClock();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>

@@ -74,7 +74,7 @@ describe('a clock that is behind the last entry', () => {
       clock.mockReturnValue(last - 120_000);
       show(story, <ClockBehind />);
       expect(screen.getByRole('alert').textContent).toMatch(
-        /^The clock of this device says 6 May \d\d:\d\d, but the last entry .* Set the clock right first\.$/,
+        /^It is 6 May \d\d:\d\d now, but the last entry of this site is of 6 May \d\d:\d\d: a clock is wrong\./,
       );
     } finally {
       clock.mockRestore();

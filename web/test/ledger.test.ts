@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
-import { notBefore } from '../src/ledger/clock.ts';
+import { clockBehindServer, notBefore, now, readClock } from '../src/ledger/clock.ts';
 import { dismissRefused, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
 import { forgetFacts, keptCursor, waiting } from '../src/ledger/storage.ts';
 import { begin, server, SITE_ID } from './page.tsx';
@@ -14,6 +14,32 @@ beforeEach(async () => {
 });
 
 const MARA = '33333333-3333-4333-8333-333333333333';
+
+describe('the field clock', () => {
+  /** Reads the clock of a server that is `ahead` of this device, or gives no answer. */
+  async function read(ahead: number | null, fixed = false) {
+    const usual = globalThis.fetch;
+    const body = () => ({ now: new Date(Date.now() + (ahead ?? 0)).toISOString(), fixed });
+    globalThis.fetch = () =>
+      ahead === null ? Promise.reject(new TypeError('no server')) : Promise.resolve({ ok: true, json: () => Promise.resolve(body()) } as Response);
+    try {
+      await readClock();
+    } finally {
+      globalThis.fetch = usual;
+    }
+    return Math.round((now().getTime() - Date.now()) / 1000);
+  }
+  it('is put right by the server’s, unless that is nearer than an answer takes, and holds while there is no answer', async () => {
+    expect(await read(0)).toBe(0);
+    expect(await read(7 * 60_000)).toBe(420);
+    expect(Math.round(clockBehindServer() / 1000)).toBe(420);
+    expect(Number(localStorage.getItem('idle-marker clock offset')) / 1000).toBeCloseTo(420, 0);
+    expect(await read(null)).toBe(420);
+    expect(await read(-90_000)).toBe(-90);
+    expect(await read(1500)).toBe(0);
+    expect(localStorage.getItem('idle-marker clock offset')).toBeNull();
+  });
+});
 
 describe('the outbox', () => {
   it('shows facts at once, sends them in order, and counts on in its sequence', async () => {

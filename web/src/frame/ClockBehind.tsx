@@ -8,8 +8,8 @@ export function ClockBehind() {
   if (clockBehind === null) return null;
   return (
     <p className="border-b border-ink bg-brick px-5 py-2 font-medium text-sheet" role="alert">
-      The clock of this device says {dayAndTime(now().toISOString())}, but the last entry of this site is of {dayAndTime(clockBehind)}. What you enter now would
-      stand before it and may not count. Set the clock right first.
+      It is {dayAndTime(now().toISOString())} now, but the last entry of this site is of {dayAndTime(clockBehind)}: a clock is wrong. What you enter would stand
+      before that entry and may not count. Set the clocks right first: the server’s, and that of the device that made it.
     </p>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { dismissRefused, tryNow } from '../ledger/ledger.ts';
+import { CLOCKS_AGREE_MS, clockBehindServer } from '../ledger/clock.ts';
 import { useLedger } from '../ledger/useLedger.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -10,6 +11,7 @@ export function Saved() {
   const ledger = useLedger();
   const [open, setOpen] = useState(false);
   const away = ledger.awaySince !== null;
+  const behind = clockBehindServer();
   const text =
     ledger.refused.length > 0 ? `${ledger.refused.length} refused` : away ? `Database away · ${ledger.waiting} waiting` : `Saved · ${ledger.waiting} waiting`;
   const tone = ledger.refused.length > 0 ? 'border-brick text-brick' : away ? 'border-ochre text-ochre' : 'border-good text-good';
@@ -27,6 +29,12 @@ export function Saved() {
           </p>
         ) : (
           <p>{ledger.waiting === 0 ? 'Everything said on this device is stored.' : `${ledger.waiting} entries are on their way.`}</p>
+        )}
+        {Math.abs(behind) > CLOCKS_AGREE_MS && (
+          <p className="mt-3 text-ochre">
+            The clock of this device is {Math.round(Math.abs(behind) / 60_000)} min {behind > 0 ? 'behind' : 'ahead of'} the server’s. Entries carry the
+            server’s time.
+          </p>
         )}
         {ledger.refused.map((entry) => (
           <div key={entry.key} className="mt-3 border-l-4 border-brick pl-3">

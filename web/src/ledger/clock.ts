@@ -1,14 +1,43 @@
-/** The field clock. A server started with a fixed clock (pictures, tests) moves this one to it. */
-let offsetMs = 0;
+/**
+ * The field clock: this device's own, put right by the server's, which all devices of a site share. A server started with a fixed
+ * clock (pictures, tests) moves it there.
+ */
 
+const KEPT = 'idle-marker clock offset';
+const EVERY_MS = 10 * 60_000;
+/** Less than this may be the way of the question rather than the clock. */
+const NOISE_MS = 2000;
+
+let offsetMs = Number(localStorage.getItem(KEPT) ?? 0) || 0;
+let isFixed = false;
+
+/** Asks the server for its time. Without an answer the last known difference holds. */
 export async function readClock(): Promise<void> {
+  // A fixed clock stands still on the server and runs on here.
+  if (isFixed) return;
+  const asked = Date.now();
   const response = await fetch('/api/v1/clock').catch(() => null);
   if (!response?.ok) return;
-  const { now, fixed } = (await response.json()) as { now: string; fixed: boolean };
-  if (fixed) offsetMs = Date.parse(now) - Date.now();
+  const { now: told, fixed } = (await response.json()) as { now: string; fixed: boolean };
+  const server = Date.parse(told);
+  if (Number.isNaN(server)) return;
+  isFixed = fixed;
+  const off = server - (asked + Date.now()) / 2;
+  offsetMs = fixed || Math.abs(off) > NOISE_MS ? Math.round(off) : 0;
+  if (fixed || offsetMs === 0) localStorage.removeItem(KEPT);
+  else localStorage.setItem(KEPT, String(offsetMs));
+}
+
+/** Keeps the clock right for as long as the page is open. */
+export async function keepClock(): Promise<void> {
+  await readClock();
+  setInterval(() => void readClock(), EVERY_MS);
 }
 
 export const now = (): Date => new Date(Date.now() + offsetMs);
+
+/** By how much this device's own clock is behind the server's, milliseconds; 0 where the server's stands still. */
+export const clockBehindServer = (): number => (isFixed ? 0 : offsetMs);
 
 /** Clocks that differ by no more than this are put right in silence; beyond it a person has to know. */
 export const CLOCKS_AGREE_MS = 60_000;
