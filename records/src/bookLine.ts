@@ -15,6 +15,7 @@ import {
   SITE_SETTING,
   UNIT_ABBREVIATION,
   usualStationFormat,
+  withoutStop,
 } from '@idle-marker/words';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
@@ -87,7 +88,7 @@ function siteSaid(state: SiteState, { id, body }: Fact<'site'>): string {
 function withdrawalSaid(state: SiteState, { body }: Fact<'withdrawal'>): string {
   const taken = state.timeline.find((each) => each.id === (body.record ?? body.occupation));
   const what = !taken ? '' : taken.type === 'occupation' ? `: the set-up ${taken.body.name}` : `: “${bookLine(state, taken).text}”`;
-  return `Withdrawn, ${body.reason.trim().replace(/\.$/, '')}${what}`;
+  return `Withdrawn, ${withoutStop(body.reason)}${what}`;
 }
 
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {
@@ -189,7 +190,7 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'finding':
       return {
         topic: 'control',
-        text: `${fact.body.reason.trim().replace(/\.$/, '')}. ${fact.body.effects.length} ${fact.body.effects.length === 1 ? 'mark' : 'marks'} looked at`,
+        text: `${withoutStop(fact.body.reason)}. ${fact.body.effects.length} ${fact.body.effects.length === 1 ? 'mark' : 'marks'} looked at`,
       };
     case 'deferral':
       return { topic: 'proof', text: `${solution(fact.body.solution)}: proof put off, ${fact.body.reason}` };

@@ -60,6 +60,10 @@ describe('a stake', () => {
     const [mark, other] = marks as [Fact<'mark'>, Fact<'mark'>];
     const plan = work.body.plans[0]!;
     expect(writingBody(story.state, work, plan, mark)).toBeNull();
+    // A line that stands on another side is another stake, though the lines in order read the same.
+    const { front, back, ...sides } = mark.body.written!;
+    const written = { ...sides, front: front.slice(0, -1), back: [front.at(-1)!, ...back] };
+    expect(writingBody(story.state, work, plan, { ...mark, body: { ...mark.body, written } })).toMatchObject({ stakeText: mark.body.stakeText });
     handOver(story, work, marks);
     const issued = cutSheet(story.state, story.trust(), asked(work), null);
     const rules = structuredClone(SHIPPED_CONVENTIONS.plainWords) as FactBody<'convention'>['rules'];

@@ -355,6 +355,9 @@ describe('a sheet', () => {
     const both = await textOf(await sheetPdf({ ...sheet, languages: ['es', 'en'] }));
     expect(both.indexOf('Cómo se lee')).toBeGreaterThan(0);
     expect(both.indexOf('How to read')).toBeGreaterThan(both.indexOf('Cómo se lee'));
+    // Who reads Spanish is told what the English words on the stake mean; who reads English is not.
+    expect(both).toContain('En la estaca dice: offset = distancia;');
+    expect(both).not.toContain('On the stake:');
     const { languages: _languages, ...before } = sheet;
     expect(await textOf(await sheetPdf(before))).toContain('How to read');
   });

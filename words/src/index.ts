@@ -114,3 +114,4 @@ export { MARK_KIND, MARK_TOOLS } from './markKinds.ts';
 export { rakeWords } from './rakes.ts';
 export { CARE, CARE_LIST, CARE_OF_EQUIPMENT, cautionWords, type CautionSaid } from './care.ts';
 export { NEXT_TRADES, type NextTrade } from './nextTrade.ts';
+export { withoutStop } from './withoutStop.ts';

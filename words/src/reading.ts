@@ -5,8 +5,8 @@ import { isNothing, writtenLength } from './rounding.ts';
 import { UNIT_ABBREVIATION } from './vocabulary.ts';
 
 export interface ReadingSentence {
-  /** What the sentence is about: a warning stands apart from the steps, and all else below them. */
-  readonly kind: 'warning' | 'step' | 'note';
+  /** A warning stands apart from the steps; below them what the words on the stake mean, and all else. */
+  readonly kind: 'warning' | 'step' | 'words' | 'note';
   readonly text: string;
 }
 
@@ -64,7 +64,7 @@ export function readingSentences(reading: StakeReading, { words, unit, standing,
     const own = means === 'cut' || means === 'fill' || means === 'onGrade' ? words[means] : words.term[means];
     return own.toLowerCase() === word.toLowerCase() ? [] : [`${word} = ${own}`];
   });
-  if (meant.length > 0) sentences.push(said('note', form.onStake, { words: meant.join('; ') }));
+  if (meant.length > 0) sentences.push(said('words', form.onStake, { words: meant.join('; ') }));
   if (reading.tolerance)
     sentences.push(
       said('note', form.tolerance, { plan: String(Math.round(reading.tolerance.plan * 1000)), height: String(Math.round(reading.tolerance.height * 1000)) }),

@@ -1,7 +1,7 @@
 /** Pages of the field book on paper: of a set-up and of a day, with room left to draw what no record holds. */
 import { formatSigned } from '@idle-marker/core';
 import type { DayBook, SetupBook } from '@idle-marker/records';
-import { ACTIVITY, cutFillWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { ACTIVITY, cutFillWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit, UNIT_ABBREVIATION, withoutStop } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, room, widthOf, write } from '../pdf/pdfPage.ts';
 import { heading, line, pairs, penOf, table, type BookAsked, type Column, type Pen } from './pen.ts';
 
@@ -243,8 +243,6 @@ function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], to
   return y + PHOTO.height + PHOTO.foot;
 }
 
-/** A reason as somebody typed it, to be gone on from. */
-const withoutStop = (reason: string): string => reason.trim().replace(/\.$/, '');
 const angleText = (value: number, { angleDecimals }: SetupBook['sights'][number]['read']): string => value.toFixed(Math.max(angleDecimals, 4));
 const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small']): string =>
   fit ? `${small(fit.dEMm)} / ${small(fit.dNMm)} / ${small(fit.dZMm)}` : '–';

@@ -49,7 +49,7 @@ export async function cardsPdf(cards: readonly Card[], { title, unit, languages,
         write(page, `${i + 1}`, MARGIN, y, 'bold', 11, INKS.ink);
         y += paragraph(page, text, MARGIN + 16, y, widthOf(page) - 16, 'medium', 11, INKS.ink) + 2;
       }
-      for (const { text } of sentences.filter(({ kind }) => kind === 'note'))
+      for (const { text } of sentences.filter(({ kind }) => kind === 'words' || kind === 'note'))
         y += paragraph(page, text, MARGIN + 16, y, widthOf(page) - 16, 'regular', 9, INKS.ink2) + 1;
       y += 8;
       rule(page, y, INKS.ink, 1);

@@ -28,6 +28,7 @@ import {
   STANDING,
   UNIT_ABBREVIATION,
   WITHHELD_REASON,
+  withoutStop,
   writtenLength,
   type SheetClock,
 } from '@idle-marker/words';
@@ -257,7 +258,7 @@ function noteOf({ reading, stakeText, written }: CutSheetRow, languages: readonl
       : [];
   const beyond = written ? [...written.left, ...written.right].map(({ text }) => text) : [];
   const angle = stakeText.filter((line) => /^(OFF BOTH LINES|BACK:|AHEAD:)/.test(line));
-  return [...unusual.map(({ text }) => text.replace(/\.$/, '')), ...angle, ...beyond.filter((text) => !angle.includes(text))].join('. ');
+  return [...unusual.map(({ text }) => withoutStop(text)), ...angle, ...beyond.filter((text) => !angle.includes(text))].join('. ');
 }
 
 const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font === 'bold' || title === 'Cut / fill' || title === 'Mark';
@@ -297,7 +298,7 @@ function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
     y = MARGIN;
   };
   for (const code of example ? languagesOf(sheet) : []) {
-    roomFor(READING_HEIGHT * READING_SCALE + 66);
+    roomFor(READING_HEIGHT * READING_SCALE + 82);
     y += drawReading(page, sheet, example!, code, y) + 8;
   }
   roomFor(40);

@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
+import { toggled } from '../../ui/toggled.ts';
 import { PreviewTable, type PreviewRow } from './PreviewTable.tsx';
 
 interface Picked {
@@ -89,11 +90,6 @@ export function ImportControl({ onClose, onOtherSite }: { onClose(): void; /** S
       return;
     }
     setPicked({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
-  };
-  const toggle = (set: ReadonlySet<number>, row: number) => {
-    const next = new Set(set);
-    if (!next.delete(row)) next.add(row);
-    return next;
   };
   const save = async () => {
     if (!picked) return;
@@ -215,8 +211,8 @@ export function ImportControl({ onClose, onOtherSite }: { onClose(): void; /** S
             rows={rows}
             skipped={skipped}
             turned={turned}
-            onSkip={(row) => setSkipped(toggle(skipped, row))}
-            onTurn={(row) => setTurned(toggle(turned, row))}
+            onSkip={(row) => setSkipped(toggled(skipped, row))}
+            onTurn={(row) => setTurned(toggled(turned, row))}
           />
         </>
       )}

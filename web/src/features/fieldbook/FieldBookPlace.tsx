@@ -7,6 +7,7 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { BookWays } from './BookWays.tsx';
+import { toggled } from '../../ui/toggled.ts';
 import { SetupPageCard } from './SetupPageCard.tsx';
 
 const TOPIC: Readonly<Record<BookTopic, string>> = {
@@ -42,11 +43,6 @@ export function Place() {
   const found = lines.filter(
     ({ line, who }) => (topics.size === 0 || topics.has(line.topic)) && (wanted === '' || `${line.text} ${who}`.toLowerCase().includes(wanted)),
   );
-  const toggle = (topic: BookTopic) => {
-    const next = new Set(topics);
-    if (!next.delete(topic)) next.add(topic);
-    setTopics(next);
-  };
   const note = async () => {
     if (text.trim() === '') return;
     await say({ type: 'note', body: { text: text.trim() } });
@@ -87,7 +83,7 @@ export function Place() {
               key={topic}
               type="button"
               aria-pressed={topics.has(topic)}
-              onClick={() => toggle(topic)}
+              onClick={() => setTopics(toggled(topics, topic))}
               className={`min-h-11 rounded-sm border px-3 font-medium ${topics.has(topic) ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 bg-sheet'}`}
             >
               {TOPIC[topic]}

@@ -6,6 +6,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
+import { toggled } from '../../ui/toggled.ts';
 
 const DAYS = [
   ['7', 'a week'],
@@ -84,19 +85,7 @@ export function CrewLinkDialog({ onClose, onMade }: { onClose(): void; onMade():
         {!all &&
           state.packages.map((work) => {
             const root = state.packageRoots.get(work.id)!;
-            return (
-              <Tick
-                key={root}
-                label={work.body.name}
-                checked={roots.has(root)}
-                onChange={(on) => {
-                  const next = new Set(roots);
-                  if (on) next.add(root);
-                  else next.delete(root);
-                  setRoots(next);
-                }}
-              />
-            );
+            return <Tick key={root} label={work.body.name} checked={roots.has(root)} onChange={(on) => setRoots(toggled(roots, root, on))} />;
           })}
       </div>
     </Dialog>

@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
 import { LINK } from '../../ui/link.ts';
 import { saveAs } from '../../ui/saveAs.ts';
+import { toggled } from '../../ui/toggled.ts';
 import { dayAndTime } from '../../ui/time.ts';
 import { HandOverWays } from './HandOverWays.tsx';
 import { TakeRawSights } from './TakeRawSights.tsx';
@@ -73,12 +74,7 @@ export function Place() {
                   </>
                 }
                 checked={groups.has(group)}
-                onChange={(on) => {
-                  const next = new Set(groups);
-                  if (on) next.add(group);
-                  else next.delete(group);
-                  setGroups(next);
-                }}
+                onChange={(on) => setGroups(toggled(groups, group, on))}
               />
             ))}
           </div>

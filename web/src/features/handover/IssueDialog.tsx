@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Field, Tick } from '../../ui/Field.tsx';
 import { TIME_ZONE } from '../../ui/time.ts';
+import { toggled } from '../../ui/toggled.ts';
 
 /** Whom a sheet is given to, which marks are on it, and what else it says. The server numbers and freezes it. */
 export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>; onClose(): void }) {
@@ -69,12 +70,6 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
     } finally {
       setBusy(false);
     }
-  };
-  const toggle = (key: string, on: boolean) => {
-    const next = new Set(chosen);
-    if (on) next.add(key);
-    else next.delete(key);
-    setChosen(next);
   };
   return (
     <Dialog
@@ -135,7 +130,7 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
                     </>
                   }
                   checked={chosen.has(plan.key)}
-                  onChange={(on) => toggle(plan.key, on)}
+                  onChange={(on) => setChosen(toggled(chosen, plan.key, on))}
                 />
               </li>
             ))}

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { planScene, sectionScene } from '@idle-marker/paper';
 import type { LengthUnit, Standing, StakeReading } from '@idle-marker/core';
-import { filled, readingSentences, type CrewWords } from '@idle-marker/words';
+import { filled, readingSentences, type CrewWords, type ReadingSentence } from '@idle-marker/words';
 import { measureOnScreen, SceneView } from '../../print/SceneView.tsx';
 
 interface ReadingCardProps {
@@ -19,7 +19,7 @@ export function ReadingCard({ reading, words, unit, standing, who }: ReadingCard
     return [sectionScene(reading, drawn), planScene(reading, drawn)];
   }, [reading, words, unit]);
   const sentences = readingSentences(reading, { words, unit, standing, who });
-  const of = (kind: 'warning' | 'step' | 'note') => sentences.filter((each) => each.kind === kind);
+  const of = (...kinds: ReadingSentence['kind'][]) => sentences.filter(({ kind }) => kinds.includes(kind));
   return (
     <section lang={words.code} aria-label={filled(words.reading.title, { name: reading.name })}>
       {of('warning').map(({ text }) => (
@@ -39,7 +39,7 @@ export function ReadingCard({ reading, words, unit, standing, who }: ReadingCard
         ))}
       </ol>
       <ul className="text-[13px] text-ink2">
-        {of('note').map(({ text }) => (
+        {of('words', 'note').map(({ text }) => (
           <li key={text}>{text}</li>
         ))}
       </ul>

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
+import { toggled } from '../../ui/toggled.ts';
 import { useLeadTo } from '../../ui/useLeadTo.ts';
 import { useLongList } from '../../ui/LongList.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
@@ -61,15 +62,7 @@ export function Place() {
     },
     [setSearch, id, leadTo],
   );
-  const toggle = useCallback(
-    (key: string) =>
-      setTicked((before) => {
-        const next = new Set(before);
-        if (!next.delete(key)) next.add(key);
-        return next;
-      }),
-    [],
-  );
+  const toggle = useCallback((key: string) => setTicked((before) => toggled(before, key)), []);
   if (!work)
     return (
       <EmptyTo title="No stakes yet" place="design" label="Make a work package">

@@ -4,6 +4,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { useLongList } from '../../ui/LongList.tsx';
+import { toggled } from '../../ui/toggled.ts';
 
 interface WrittenAnewDialogProps {
   readonly stakes: readonly { readonly name: string; readonly before: readonly string[]; readonly body: FactBody<'writing'> }[];
@@ -16,12 +17,6 @@ export function WrittenAnewDialog({ stakes, onClose }: WrittenAnewDialogProps) {
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const { shown, rest } = useLongList(stakes, 'stakes');
   const chosen = stakes.filter(({ body }) => !left.has(body.mark));
-  const toggle = (mark: string, on: boolean) => {
-    const next = new Set(left);
-    if (on) next.delete(mark);
-    else next.add(mark);
-    setLeft(next);
-  };
   return (
     <Dialog
       open
@@ -53,7 +48,7 @@ export function WrittenAnewDialog({ stakes, onClose }: WrittenAnewDialogProps) {
                 type="checkbox"
                 className="mt-1 h-5 w-5 flex-none accent-(--spruce)"
                 checked={!left.has(body.mark)}
-                onChange={(event) => toggle(body.mark, event.target.checked)}
+                onChange={(event) => setLeft(toggled(left, body.mark, !event.target.checked))}
               />
               <span className="min-w-0">
                 <span className="font-semibold">{name}</span>
