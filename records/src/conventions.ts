@@ -1,5 +1,5 @@
 /** Which convention a stake is written by, and what it comes to for a mark that is set or planned. */
-import { planDistance, SHIPPED_CONVENTIONS, type PointOnMark, type PlanPoint, type StakeContent, type StakeConvention } from '@idle-marker/core';
+import { planDistance, SHIPPED_CONVENTIONS, STAKE_SIDES, type PointOnMark, type PlanPoint, type StakeContent, type StakeConvention } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
 import type { SiteState } from './state.ts';
@@ -97,4 +97,19 @@ export const stakeOf = (state: SiteState, work: FactBody<'package'>, plan: Plan,
 export function stakeAsSet(state: SiteState, work: FactBody<'package'>, plan: Plan, { at, by, body: { place, hubZ, within } }: Fact<'mark'>): WrittenStake {
   const setter = state.members.find((member) => member.id === by)?.body.name ?? '';
   return stakeOf(state, work, plan, { place, hubZ, within, day: at.slice(0, 10), by: setter });
+}
+
+interface StakeSaid {
+  readonly stakeText: readonly string[];
+  readonly written?: FactBody<'mark'>['written'];
+}
+
+/**
+ * Whether the same stands on a stake, side by side where the sides were kept: a line that goes from the front to the back makes
+ * another stake, though its lines in order may read the same. A line drawn below is no other text.
+ */
+export function saysTheSame(one: StakeSaid, other: StakeSaid): boolean {
+  const lines = ({ stakeText, written }: StakeSaid) =>
+    one.written && other.written && written ? STAKE_SIDES.map((side) => written[side].map(({ text }) => text)) : stakeText;
+  return JSON.stringify(lines(one)) === JSON.stringify(lines(other));
 }

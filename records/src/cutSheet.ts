@@ -14,7 +14,7 @@ import type {
 import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { Rounding } from '@idle-marker/words';
-import { conventionFor } from './conventions.ts';
+import { conventionFor, saysTheSame } from './conventions.ts';
 import { stakeReading } from './stakeReading.ts';
 import { isForPlan, shapesOf } from './packagePlans.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
@@ -283,7 +283,7 @@ function changesSince(previous: CutSheet | null, rows: readonly CutSheetRow[], w
       .map((row) => ({ name: row.name, change: 'figures' as const })),
     ...rows
       .filter((row) => before.get(row.name)?.mark === row.mark && figuresOf(before.get(row.name)!) === figuresOf(row))
-      .filter((row) => before.get(row.name)!.stakeText.join('\n') !== row.stakeText.join('\n'))
+      .filter((row) => !saysTheSame(before.get(row.name)!, row))
       .map((row) => ({ name: row.name, change: 'writtenAnew' as const })),
     ...previous.rows
       .filter((row) => !after.has(row.name))

@@ -1,17 +1,8 @@
 /** Bodies of the facts that a morning's work makes: the same whoever makes them. */
-import {
-  CORE_VERSION,
-  STAKE_SIDES,
-  TARGET_HEIGHT_SD,
-  targetCentringSd,
-  type Metres,
-  type ResectionResult,
-  type SitePoint,
-  type StakeSide,
-} from '@idle-marker/core';
+import { CORE_VERSION, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type ResectionResult, type SitePoint, type StakeSide } from '@idle-marker/core';
 import { digestOf, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
 import { stakeTextOf, type WrittenStake } from '@idle-marker/words';
-import { conventionFor, offsetAsSet, pointOf, stakeAsSet, stakeOf } from './conventions.ts';
+import { conventionFor, offsetAsSet, pointOf, saysTheSame, stakeAsSet, stakeOf } from './conventions.ts';
 import type { UseFlags } from './observations.ts';
 import type { SiteState } from './state.ts';
 import type { StationDraft } from './stationDraft.ts';
@@ -174,15 +165,6 @@ function textOf(state: SiteState, work: Fact<'package'>, { faces }: WrittenStake
   };
 }
 
-const sameTexts = (some: readonly string[], others: readonly string[]): boolean => JSON.stringify(some) === JSON.stringify(others);
-type Lines = FactBody<'writing'>['written']['front'];
-/** What stands there; a line drawn below is no other text. */
-const sameLines = (some: Lines, others: Lines): boolean =>
-  sameTexts(
-    some.map(({ text }) => text),
-    others.map(({ text }) => text),
-  );
-
 /** The stake of a mark that is set as it would be written now; null where that is what stands on it already. */
 export function writingBody(
   state: SiteState,
@@ -191,10 +173,7 @@ export function writingBody(
   mark: Fact<'mark'>,
 ): FactBody<'writing'> | null {
   const text = textOf(state, work, stakeAsSet(state, work.body, plan, mark));
-  const { stakeText, written } = mark.body;
-  // A line that goes from the front to the back is another stake, though its lines in order may read the same.
-  const isSame = written ? STAKE_SIDES.every((side) => sameLines(written[side], text.written[side])) : sameTexts(stakeText, text.stakeText);
-  return isSame ? null : { mark: mark.id, ...text };
+  return saysTheSame(mark.body, text) ? null : { mark: mark.id, ...text };
 }
 
 /** A mark as set. Cut and fill are counted from the hub, so a mark whose hub was not shot has none. */

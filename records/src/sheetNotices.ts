@@ -1,6 +1,7 @@
 /** What has happened to marks since the sheet that a crew builds from was issued: whom to tell, and what. */
 import { inOrder, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { saysTheSame } from './conventions.ts';
 import { isForPlan } from './packagePlans.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
 
@@ -46,8 +47,7 @@ function troubleOf(
 }
 
 /** The same hub shot once more after driving tells nothing new to a crew when its figures are the same. */
-const isOnlyConfirmed = (later: Fact<'mark'>, { body }: Fact<'mark'>): boolean =>
-  later.body.supersedes !== null && JSON.stringify(later.body.stakeText) === JSON.stringify(body.stakeText);
+const isOnlyConfirmed = (later: Fact<'mark'>, { body }: Fact<'mark'>): boolean => later.body.supersedes !== null && saysTheSame(later.body, body);
 
 /** Notices to the latest revision of each sheet, the newest first; sheets with none are left out. */
 export function sheetNotices(state: SiteState, trust: TrustResult): SheetNotice[] {

@@ -40,11 +40,8 @@ export interface ShiftHandover {
 
 type Seen = ShiftHandover['control'][number]['last'];
 
-export function shiftHandover(
-  state: SiteState,
-  trust: TrustResult,
-  { waiting = 0, say = null }: { readonly waiting?: number; readonly say?: ShiftHandover['note'] } = {},
-): ShiftHandover {
+/** @param say what is said for who comes next now; what was said last where that is null */
+export function shiftHandover(state: SiteState, trust: TrustResult, say: ShiftHandover['note'] = null): ShiftHandover {
   const occupation = state.occupations.at(-1) ?? null;
   const closed = state.timeline.some((fact) => fact.type === 'close' && fact.body.occupation === occupation?.id && !state.withdrawn.has(fact.id));
   const solution = state.accepted.findLast((each) => each.occupation.id === occupation?.id && !each.withdrawn) ?? null;
@@ -65,7 +62,7 @@ export function shiftHandover(
       .filter(({ revision }) => revision.body.condition !== 'lost')
       .map(({ id, revision }) => ({ name: revision.body.name, condition: revision.body.condition, last: seen.get(id) ?? null })),
     packages: progressOf(state, trust).map(({ work, marks, set, held, inDoubt, blocked }) => ({ name: work.body.name, marks, set, held, inDoubt, blocked })),
-    closing: closingOf(state, trust, waiting),
+    closing: closingOf(state, trust, 0),
     note: say ?? (said ? { at: said.at, by: memberName(state, said.by), text: said.body.note, unfinished: said.body.unfinished } : null),
   };
 }

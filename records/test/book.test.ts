@@ -187,7 +187,7 @@ describe('for who comes next', () => {
       place: { e: solution.fact.body.result.e },
     });
     const say = { at: story.instant(), by: 'Mara', text: 'key at the gate', unfinished: '' };
-    expect(shiftHandover(story.state, story.trust(), { say }).note).toEqual(say);
+    expect(shiftHandover(story.state, story.trust(), say).note).toEqual(say);
     const last = (name: string) => shiftHandover(story.state, story.trust()).control.find((mark) => mark.name === name)!.last;
     expect(last('K1')).toMatchObject({ as: 'used' });
     expect(last('P2')).toBeNull();

@@ -149,7 +149,7 @@ async function takeFacts(em: EntityManager, site: string, bytes: Buffer): Promis
 
 /** The same site, gone on differently in two places, is told by what differs rather than by ids that nobody has ever seen. */
 function againstWhatIsHere(error: ProblemError, facts: readonly AnyFact[]): ProblemError {
-  const line = facts.findIndex((fact) => error.message.startsWith(fact.id));
+  const line = facts.findIndex((fact) => fact.id === error.about);
   const which = line < 0 ? '' : ` (line ${line + 1} of ${FACTS}: ${facts[line]!.type} of ${facts[line]!.at.slice(0, 16).replace('T', ' ')} UTC)`;
   switch (error.code) {
     case 'CONFLICT':

@@ -62,6 +62,7 @@ async function freshFacts(em: EntityManager, site: string, facts: readonly AnyFa
         'CONFLICT',
         `${fact.id} is kept already with other content, and facts are never changed. Make a new fact that supersedes it.`,
         '/id',
+        fact.id,
       );
     }
     return false;

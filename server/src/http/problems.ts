@@ -28,11 +28,14 @@ export type ProblemCode = keyof typeof TITLES;
 export class ProblemError extends Error {
   readonly code: ProblemCode;
   readonly field: string | undefined;
+  /** Id of the record that it is about, for who can tell more of it. */
+  readonly about: string | undefined;
 
-  constructor(code: ProblemCode, detail: string, field?: string) {
+  constructor(code: ProblemCode, detail: string, field?: string, about?: string) {
     super(detail);
     this.code = code;
     this.field = field;
+    this.about = about;
   }
 }
 

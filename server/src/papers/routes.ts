@@ -125,8 +125,7 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
   shift: ({ state, trust, by }, asked) =>
     Promise.resolve({
       name: `for-who-comes-next-${dayOf(asked.at, asked.timeZone)}.pdf`,
-      make: (progress) =>
-        shiftPdf(shiftHandover(state, trust, { say: saidNow(asked, by) }), { ...bookAsked(state, asked.timeZone, progress), at: asked.at, by }),
+      make: (progress) => shiftPdf(shiftHandover(state, trust, saidNow(asked, by)), { ...bookAsked(state, asked.timeZone, progress), at: asked.at, by }),
     }),
   controlCard: async ({ em, site, state, by }, asked) => {
     const card = controlCard(state, asked.mark);
