@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
-import { clockBehindServer, notBefore, now, readClock } from '../src/ledger/clock.ts';
+import { clockBehindServer, stampAfter, now, readClock } from '../src/ledger/clock.ts';
 import { dismissRefused, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
 import { forgetFacts, keptCursor, waiting } from '../src/ledger/storage.ts';
 import { begin, server, SITE_ID } from './page.tsx';
@@ -59,13 +59,14 @@ describe('the outbox', () => {
     tryNow();
     await waitFor(() => expect(snapshot().facts.some((fact) => fact.at === others)).toBe(true));
     const [after] = await say(SITE_ID, MARA, [note('after it')]);
-    expect(after!.at).toBe(others);
+    expect(Date.parse(after!.at)).toBe(Date.parse(others) + 1);
     await waitFor(() => expect(snapshot().waiting).toBe(0));
     const instant = new Date('2031-04-06T07:00:00.000Z');
-    expect(notBefore(null, instant)).toBe(instant.toISOString());
-    expect(notBefore('2031-04-06T06:59:00.000Z', instant)).toBe(instant.toISOString());
-    expect(notBefore('2031-04-06T07:01:00.000Z', instant)).toBe('2031-04-06T07:01:00.000Z');
-    expect(notBefore('2031-04-06T07:01:00.001Z', instant)).toBe(instant.toISOString());
+    expect(stampAfter(null, instant)).toBe(instant.toISOString());
+    expect(stampAfter('2031-04-06T06:59:00.000Z', instant)).toBe(instant.toISOString());
+    expect(stampAfter('2031-04-06T07:00:00.000Z', instant)).toBe('2031-04-06T07:00:00.001Z');
+    expect(stampAfter('2031-04-06T07:01:00.000Z', instant)).toBe('2031-04-06T07:01:00.001Z');
+    expect(stampAfter('2031-04-06T07:01:00.001Z', instant)).toBe(instant.toISOString());
   });
 
   it('keeps a group whole, in one order', async () => {

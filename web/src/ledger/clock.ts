@@ -43,10 +43,11 @@ export const clockBehindServer = (): number => (isFixed ? 0 : offsetMs);
 export const CLOCKS_AGREE_MS = 60_000;
 
 /**
- * The instant to stamp something with: never before what is known already, since the order of what is told decides what
- * stands, unless a clock is so far off that this would falsify the time.
+ * The instant to stamp something with: after all that is known already, since the order of what is told decides what stands and
+ * between devices an equal instant would leave it to their names, unless a clock is so far off that this would falsify the time.
  */
-export function notBefore(latest: string | null, instant: Date = now()): string {
+export function stampAfter(latest: string | null, instant: Date = now()): string {
   const ahead = latest === null ? 0 : Date.parse(latest) - instant.getTime();
-  return ahead > 0 && ahead <= CLOCKS_AGREE_MS ? new Date(instant.getTime() + ahead).toISOString() : instant.toISOString();
+  const isNear = latest !== null && ahead >= 0 && ahead <= CLOCKS_AGREE_MS;
+  return new Date(instant.getTime() + (isNear ? ahead + 1 : 0)).toISOString();
 }

@@ -3,7 +3,7 @@
  * in the order they were made; the server may be away as long as it likes.
  */
 import type { AnyFact, Problem, StoredFact } from '@idle-marker/contract';
-import { notBefore, now } from './clock.ts';
+import { stampAfter, now } from './clock.ts';
 import * as storage from './storage.ts';
 import { newId } from './uuid.ts';
 
@@ -175,7 +175,7 @@ export interface Said {
 
 /** Keeps facts made here, shows them, and sends them on their way. Resolves when they are safe in the browser. */
 export async function say(site: string, by: string, facts: readonly Said[]): Promise<AnyFact[]> {
-  const at = notBefore(state.site === site ? latest : null);
+  const at = stampAfter(state.site === site ? latest : null);
   const stamped = await storage.post(
     site,
     facts.map(({ type, body, id }) => ({ id: id ?? newId(), type, at, by, body })),
