@@ -110,10 +110,12 @@ class Story {
     });
     return this;
   }
-  judge(minute = 200): TrustResult {
+  input(minute = 200): TrustInput {
     const now = new Date(Date.UTC(2031, 4, 6, 8, minute)).toISOString();
-    const input: TrustInput = { now, intervalMinutes: 60, classes: { grid: { plan: 0.006, height: 0.005 } }, records: this.records };
-    return judgeTrust(input);
+    return { now, intervalMinutes: 60, classes: { grid: { plan: 0.006, height: 0.005 } }, records: this.records };
+  }
+  judge(minute = 200): TrustResult {
+    return judgeTrust(this.input(minute));
   }
   plan(mark: string): MarkStanding['plan'] {
     return this.judge().marks.find((each) => each.id === mark)!.plan;
@@ -222,5 +224,42 @@ describe('control found moved', () => {
     expect(story.plan('M1')).toEqual({ standing: 'held', because: ['PROVEN_AFTER'], evidence: 'P1' });
     expect(story.plan('M3')).toEqual({ standing: 'inDoubt', because: ['CONTROL_MOVED'], evidence: 'F1' });
     expect(story.judge().propose).toContainEqual({ action: 'resight', occupation: 'S3', solution: 'S3', because: 'CONTROL_MOVED', mark: 'M3' });
+  });
+});
+
+describe('what would clear it', () => {
+  it('is proposed for every mark in doubt, whichever part it is in doubt in', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const input = trustSite(SIZE, seed);
+        const { marks, propose } = judgeTrust(input);
+        const solutionOf = new Map(input.records.flatMap((record) => (record.type === 'mark' ? [[record.id, record.solution] as const] : [])));
+        for (const { id, standing } of marks) {
+          if (standing !== 'inDoubt') continue;
+          expect(propose.some((each) => each.solution === solutionOf.get(id))).toBe(true);
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('is a third target, also where proofs disagree about a height that the station itself did not use', () => {
+    const story = new Story().station('S1', 0, ['K1', 'K2']).proof('P1', 2, 'S1', 'K5', 'outside').mark('M1', 5, 'S1').proof('P2', 8, 'S1', 'K6', 'good');
+    const records = story.records.map((record) => {
+      if (record.type === 'solution') return { ...record, uses: record.uses.map((use) => ({ ...use, height: false })) };
+      return record.type === 'proof' ? { ...record, height: record.plan, plan: 'good' as const } : record;
+    });
+    const { marks, solutions, propose } = judgeTrust({ ...story.input(), records });
+    expect(marks[0]).toMatchObject({ standing: 'inDoubt', height: { because: ['PROOFS_DISAGREE', 'SET_AFTER_FAILURE'] } });
+    expect(solutions[0]!.height).toBe('notUsed');
+    expect(propose).toEqual([{ action: 'thirdTarget', occupation: 'S1', solution: 'S1', because: 'PROOFS_DISAGREE' }]);
+  });
+
+  it('asks for no proof at once after a bad re-sight of its own that was settled', () => {
+    const story = new Story().station('S1', 0, ['K1', 'K2']).proof('P1', 2, 'S1', 'K5', 'good').mark('M1', 5, 'S1').resight('R1', 10, 'S1', 'M1', 'outside');
+    expect(story.judge(12).solutions[0]!.due).toBe('EVENT');
+    story.resight('R2', 14, 'S1', 'M1', 'good');
+    expect(story.judge(16).solutions[0]!.due).toBeNull();
+    expect(story.judge(70).solutions[0]!.due).toBe('CLOCK');
   });
 });

@@ -41,8 +41,6 @@ export interface Sightings {
   readonly clearedAt: ReadonlyMap<string, readonly number[]>;
   readonly resightsOfMark: ReadonlyMap<string, readonly MarkSighting[]>;
   readonly resights: readonly MarkSighting[];
-  /** Rank of the last bad re-sight of a mark from its own solution. */
-  readonly lastBadRepeatOf: ReadonlyMap<string, number>;
   /** Control findings by the solutions that they concern. */
   readonly concerns: ReadonlyMap<string, readonly Ranked<FindingRecord>[]>;
 }
@@ -137,7 +135,6 @@ export function sightingsOf(site: TrustSite, part: Part): Sightings {
     proofsOf: grouped(proofs, (proof) => proof.solution),
     clearedAt: clearancesOf(site, proofs),
     resights,
-    lastBadRepeatOf: new Map(resights.filter((each) => each.from === each.about && !each.good).map((each) => [each.from, each.rank])),
     resightsOfMark: grouped(resights, (resight) => resight.mark),
     concerns: concernsOf(site, part, proofs),
   };

@@ -72,17 +72,20 @@ function withdrawals(all: ByType): Map<string, WithdrawalRecord> {
   return by;
 }
 
-/** Each occupation's end: its close, or the first solution of another occupation by the same instrument. */
+/**
+ * Each occupation's end: its close, or the first solution of another occupation by the same instrument after its own first one,
+ * also one accepted late in an occupation that has ended itself: the instrument stands in one place.
+ */
 function occupationEnds(is: ByType): Map<string, Ranked<CloseRecord | SolutionRecord>> {
   const firsts = new Map<string, Ranked<SolutionRecord>>();
   for (const each of is('solution')) if (!firsts.has(each.record.occupation)) firsts.set(each.record.occupation, each);
-  const byInstrument = grouped(firsts.values(), (each) => each.record.instrument);
+  const byInstrument = grouped(is('solution'), (each) => each.record.instrument);
   const closes = grouped(is('close'), (each) => each.record.occupation);
   const ends = new Map<string, Ranked<CloseRecord | SolutionRecord>>();
   for (const [occupation, first] of firsts) {
     const later = (each: Ranked<CloseRecord | SolutionRecord>) => each.rank > first.rank;
     const close = closes.get(occupation)?.find(later);
-    const next = byInstrument.get(first.record.instrument)!.find(later);
+    const next = byInstrument.get(first.record.instrument)!.find((each) => later(each) && each.record.occupation !== occupation);
     const end = close && next ? (close.rank < next.rank ? close : next) : (close ?? next);
     if (end) ends.set(occupation, end);
   }

@@ -66,6 +66,8 @@ export interface PartView {
   readonly witnessed: ReadonlyMap<string, { readonly firm: boolean }>;
   /** Findings by the marks that they give a difference for. */
   readonly effects: ReadonlyMap<string, readonly { readonly finding: Ranked<FindingRecord>; readonly size: number | null }[]>;
+  /** Rank of the last bad re-sight of a mark from its own solution that nothing has settled. */
+  readonly lastBadRepeatOf: ReadonlyMap<string, number>;
   /** Ids of good sights that came out at more than chance. */
   readonly moreThanChance: ReadonlySet<string>;
 }
@@ -81,13 +83,15 @@ export function partView(site: TrustSite, part: Part): PartView {
       effects.set(effect.mark, list);
     }
   }
+  const counted = new Map(witnessed.map(({ sighting, firm }) => [sighting.id, { firm }]));
   return {
     part,
     site,
     sightings,
     lines,
     effects,
-    witnessed: new Map(witnessed.map(({ sighting, firm }) => [sighting.id, { firm }])),
+    witnessed: counted,
+    lastBadRepeatOf: badRepeats(sightings, counted),
     moreThanChance: new Set([...sightings.proofs, ...sightings.resights].filter((each) => each.moreThanChance).map((each) => each.id)),
   };
 }
@@ -112,7 +116,7 @@ export function dueFor(view: PartView, solution: Occupied): ProofDue {
   if (!solution.inForce || !usesIn(solution, view.part) || line.bad.length > 0) return null;
   const last = Math.max(solution.rank, line.good.at(-1)?.rank ?? -1);
   const event = view.site.lastEventOf.get(record.occupation) ?? -1;
-  const badRepeat = view.sightings.lastBadRepeatOf.get(record.id) ?? -1;
+  const badRepeat = view.lastBadRepeatOf.get(record.id) ?? -1;
   if (event > last || badRepeat > last) return 'EVENT';
   return Date.parse(view.site.input.now) - Date.parse(view.site.ranked[last]!.record.at) >= view.site.input.intervalMinutes * 60_000 ? 'CLOCK' : null;
 }
@@ -126,18 +130,31 @@ const PROVEN_AFTER: readonly StandingReason[] = ['PROVEN_AFTER'];
 const RESIGHTED: readonly StandingReason[] = ['RESIGHTED'];
 
 /**
- * The latest of the re-sights of a mark that stands against it. One from a witness stands until a later good one from a
- * witness; one from the mark's own solution until a later good one from a witness or from its own solution.
+ * The re-sights of a mark that stand against it. One from a witness stands until a later good one from a witness; one from the
+ * mark's own solution until a later good one from a witness or from its own solution.
  */
-function standingAgainst(view: PartView, resights: readonly MarkSighting[]): MarkSighting | null {
+function allAgainst(witnessed: PartView['witnessed'], resights: readonly MarkSighting[]): MarkSighting[] {
   let against: MarkSighting[] = [];
   for (const sighting of resights) {
     const own = sighting.from === sighting.about;
-    if (!own && !view.witnessed.has(sighting.id)) continue;
+    if (!own && !witnessed.has(sighting.id)) continue;
     if (!sighting.good) against.push(sighting);
     else against = own ? against.filter((each) => each.from !== each.about) : [];
   }
-  return against.at(-1) ?? null;
+  return against;
+}
+
+const standingAgainst = (view: PartView, resights: readonly MarkSighting[]): MarkSighting | null => allAgainst(view.witnessed, resights).at(-1) ?? null;
+
+/** By solution: the last bad re-sight from itself that still stands. What was settled asks for no proof at once any more. */
+function badRepeats({ resightsOfMark }: Sightings, witnessed: PartView['witnessed']): Map<string, number> {
+  const last = new Map<string, number>();
+  for (const resights of resightsOfMark.values()) {
+    for (const each of allAgainst(witnessed, resights)) {
+      if (each.from === each.about) last.set(each.from, Math.max(last.get(each.from) ?? -1, each.rank));
+    }
+  }
+  return last;
 }
 
 export const isSpokenAgainst = (view: PartView, mark: string): boolean => standingAgainst(view, view.sightings.resightsOfMark.get(mark) ?? NONE) !== null;
