@@ -96,8 +96,24 @@ export {
   type ResectionPoint,
   type ResectionResult,
 } from './station/resection.ts';
-export { addedSight, type AddedSight } from './station/nextSight.ts';
-export { explainMisfit, shareOf, type Explained } from './station/explain/explain.ts';
+export { addedSight, freeReliability, worthOf, type AddedSight, type Extensible } from './station/freeReliability.ts';
+export { freeStation, type FreeStation } from './station/freeStation.ts';
+export { spreadOf, type Spread } from './station/spread.ts';
+export {
+  heightReliability,
+  largestEffect,
+  MOST_HIDDEN,
+  placesOf,
+  USUAL_TOLERANCE,
+  USUALLY_ASKED,
+  type AskedOfStation,
+  type Checkability,
+  type HeightReliability,
+  type Reliability,
+  type Unnoticed,
+  type UnnoticedHeight,
+} from './station/reliability.ts';
+export { explainMisfit, shareOf, stillStanding, type Explained } from './station/explain/explain.ts';
 export type { Explanation, ExplanationCode, ExplanationFigures } from './station/explain/hypotheses.ts';
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
@@ -122,11 +138,14 @@ export { controlPairs, type ControlPair } from './proof/pairs.ts';
 export { driftOf, type Drift, type Sample } from './proof/drift.ts';
 export { checkPoint, comparePlace, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
-export { checkability, marksUsedInPlan, obstaclesTo, type Checkability, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
+export { marksUsedInPlan, obstaclesTo, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
 export {
+  hiddenIn,
   judgeStation,
   type JudgedStation,
+  type JudgedWith,
   type Judgement,
+  type NoiseSource,
   type Reason,
   type SolvedStation,
   type Step,
@@ -134,7 +153,6 @@ export {
   type Verdict,
 } from './station/judgement.ts';
 export type { HeightTrend } from './station/heightTrend.ts';
-export type { SmallestNoticed } from './station/detectable.ts';
 export {
   inOrder,
   PARTS,

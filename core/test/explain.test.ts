@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   explainMisfit,
   facePairs,
+  freeStation,
   normal,
   RADIANS_PER_SECOND,
   resection,
@@ -50,9 +51,9 @@ function station(seed: number, { places = {}, change = (each) => each, marks = S
 }
 
 const explain = (input: ResectionInput): Explained => {
-  const explained = explainMisfit(input);
-  if (!explained.ok) throw new Error(explained.error.code);
-  return explained.value;
+  const solved = freeStation(input);
+  if (!solved.ok) throw new Error(solved.error.code);
+  return explainMisfit(solved.value);
 };
 const bestOf = (input: ResectionInput) => {
   const { best } = explain(input);
@@ -147,7 +148,7 @@ describe('the whole site may turn and shift', () => {
         const b = explain({ ...before, points: before.points.map(moved), observations });
         expect(b.best?.points).toEqual(a.best?.points);
         expect(b.none.plan).toBeCloseTo(a.none.plan, 3);
-        expect(b.result!.sdE ** 2 + b.result!.sdN ** 2).toBeCloseTo(a.result!.sdE ** 2 + a.result!.sdN ** 2, 10);
+        expect(b.none.stands!.radius95).toBeCloseTo(a.none.stands!.radius95, 8);
         expect(b.explanations.slice(0, 3).map((each) => each.code)).toEqual(a.explanations.slice(0, 3).map((each) => each.code));
       }),
       { numRuns: 30 },

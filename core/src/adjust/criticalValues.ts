@@ -9,5 +9,9 @@ export const CRITICAL_W = 3.290526731491926;
  * Source: Baarda, "A Testing Procedure for Use in Geodetic Networks" (1968).
  */
 export const DETECTABLE_NONCENTRALITY = 4.13;
+/** The same to more digits, squared: chi-square with one degree of freedom. */
+export const DETECTABLE_NONCENTRALITY_ONE = 17.0746;
+/** And with two degrees of freedom: a shift in plan. A test computes both from the non-central distribution. */
+export const DETECTABLE_NONCENTRALITY_PLAN = 19.6624;
 /** 95 % of a normal distribution lie within this many standard deviations. */
 export const NORMAL_95_FACTOR = 1.96;

@@ -1,6 +1,8 @@
-/** Whether a station may be accepted for a tolerance class, and how well its own sights check it. */
+/** Whether a station may be accepted for a tolerance class: from the same figures as its judgement. */
 import { NORMAL_95_FACTOR } from '../adjust/criticalValues.ts';
 import type { Metres } from '../quantity/unit.ts';
+import type { Judgement } from './judgement.ts';
+import { MOST_HIDDEN, type Unnoticed } from './reliability.ts';
 import type { ResectionResult } from './resection.ts';
 
 /** What a crew's work asks of plan and height, and of the station under it. */
@@ -11,9 +13,6 @@ export interface ToleranceClass {
   readonly leastMarks: number;
 }
 
-/** From its own sights: nothing would catch a mistake; a mistake would show; one bad mark could be named. */
-export type Checkability = 'unchecked' | 'checked' | 'traceable';
-
 export const marksUsedInPlan = (result: ResectionResult): string[] => [
   ...new Set(result.observations.filter((each) => each.direction !== null || each.distance !== null).map((each) => each.reduced.point)),
 ];
@@ -21,31 +20,13 @@ export const marksUsedInPlan = (result: ResectionResult): string[] => [
 const usedMarks = (result: ResectionResult): Set<string> =>
   new Set(result.observations.filter((each) => each.direction ?? each.distance ?? each.height).map((each) => each.reduced.point));
 
-/** Less of a mistake than this would show in the residuals of a mark: then nothing checks it. */
-const LEAST_SHOWN = 0.01;
-
-/**
- * From redundancy numbers, not from a count alone: a mistake shows where some of it goes into the residuals, and a bad mark
- * can be named where the rest would still check itself without it.
- */
-export function checkability(result: ResectionResult): Checkability {
-  const marks = marksUsedInPlan(result);
-  if (marks.length < 3 || result.fit.dof === 0) return 'unchecked';
-  let traceable = marks.length > 3;
-  for (const mark of marks) {
-    const redundancies = result.observations
-      .filter((each) => each.reduced.point === mark)
-      .flatMap(({ direction, distance }) => [direction?.redundancy, distance?.redundancy])
-      .filter((each) => each !== undefined);
-    if (Math.max(...redundancies) < LEAST_SHOWN) return 'unchecked';
-    if (result.fit.dof - redundancies.length < 1) traceable = false;
-  }
-  return traceable ? 'traceable' : 'checked';
-}
-
 /** One thing that stands against accepting the station for the class. */
 export type Obstacle =
+  /** Places, not names: what stands on one post counts once. */
   | { readonly code: 'TOO_FEW_MARKS'; readonly used: number; readonly needed: number }
+  /** A mistake would do more than the work bears before it were noticed; `null`: nothing is tested at all. */
+  | { readonly code: 'HARDLY_CHECKED'; readonly of: Unnoticed | null; readonly allowed: Metres }
+  | { readonly code: 'HEIGHT_HARDLY_CHECKED'; readonly names: readonly string[]; readonly effect: Metres; readonly allowed: Metres }
   | { readonly code: 'PLAN_IMPRECISE'; readonly radius95: Metres; readonly allowed: Metres }
   | { readonly code: 'HEIGHT_IMPRECISE'; readonly interval95: Metres; readonly allowed: Metres }
   | { readonly code: 'NO_HEIGHT' }
@@ -56,6 +37,9 @@ export type Obstacle =
   /** Made from an earlier station and confirmed by none since. */
   | { readonly code: 'MARK_UNPROVEN'; readonly name: string };
 
+/** Work that asks for no more than two marks is done with stations that nothing checks, and says so. */
+const CHECKED_FROM = 3;
+
 /**
  * Everything that stands against accepting; empty when nothing does. Plan-only work does not ask for a height.
  *
@@ -63,32 +47,41 @@ export type Obstacle =
  * @param unproven names of control of one's own that no second station has confirmed
  */
 export function obstaclesTo(
-  result: ResectionResult,
+  { result, judgement }: { readonly result: ResectionResult; readonly judgement: Pick<Judgement, 'reliability' | 'goodTo' | 'checkability'> },
   asked: ToleranceClass,
   needsHeight: boolean,
   alsoHeld = 0,
   unproven: ReadonlySet<string> = new Set(),
 ): Obstacle[] {
   const obstacles: Obstacle[] = [];
-  const used = marksUsedInPlan(result).length + alsoHeld;
+  const { reliability, goodTo, checkability } = judgement;
+  // The mark under the instrument is one of the places already.
+  const used = reliability ? reliability.places.length : marksUsedInPlan(result).length + alsoHeld;
   if (used < asked.leastMarks) obstacles.push({ code: 'TOO_FEW_MARKS', used, needed: asked.leastMarks });
-  if (result.ellipse95.a > asked.plan) obstacles.push({ code: 'PLAN_IMPRECISE', radius95: result.ellipse95.a, allowed: asked.plan });
+  else if (checkability === 'unchecked' && asked.leastMarks >= CHECKED_FROM)
+    obstacles.push({ code: 'HARDLY_CHECKED', of: reliability?.unnoticed[0] ?? null, allowed: MOST_HIDDEN * asked.plan });
+  const radius95 = goodTo ?? result.ellipse95.a;
+  if (radius95 > asked.plan) obstacles.push({ code: 'PLAN_IMPRECISE', radius95, allowed: asked.plan });
   if (result.fit.globalTest?.verdict === 'aboveUpper') obstacles.push({ code: 'PLAN_MISFIT', s0: result.fit.s0! });
   for (const point of result.points) {
     if (!point.leaveOneOut?.exceeds) continue;
     obstacles.push({ code: 'MARK_MISFIT', name: point.name, distance: Math.hypot(point.leaveOneOut.dE, point.leaveOneOut.dN) });
   }
   for (const name of usedMarks(result)) if (unproven.has(name)) obstacles.push({ code: 'MARK_UNPROVEN', name });
-  return needsHeight ? [...obstacles, ...heightObstacles(result, asked)] : obstacles;
+  return needsHeight ? [...obstacles, ...heightObstacles(result, judgement, asked)] : obstacles;
 }
 
-function heightObstacles(result: ResectionResult, asked: ToleranceClass): Obstacle[] {
+function heightObstacles(result: ResectionResult, { reliability }: Pick<Judgement, 'reliability'>, asked: ToleranceClass): Obstacle[] {
   const { height } = result;
   if (!height) return [{ code: 'NO_HEIGHT' }];
   const obstacles: Obstacle[] = [];
   const interval95 = NORMAL_95_FACTOR * height.sdTrunnionZ;
   if (interval95 > asked.height) obstacles.push({ code: 'HEIGHT_IMPRECISE', interval95, allowed: asked.height });
   if (height.fit.globalTest?.verdict === 'aboveUpper') obstacles.push({ code: 'HEIGHT_MISFIT', s0: height.fit.s0! });
+  const [hidden] = reliability?.height?.unnoticed ?? [];
+  if (hidden && hidden.effect !== null && hidden.effect > MOST_HIDDEN * asked.height && asked.leastMarks >= CHECKED_FROM) {
+    obstacles.push({ code: 'HEIGHT_HARDLY_CHECKED', names: hidden.names, effect: hidden.effect, allowed: MOST_HIDDEN * asked.height });
+  }
   for (const point of result.points) {
     if (!point.leaveOneOutHeight?.exceeds) continue;
     obstacles.push({ code: 'MARK_HEIGHT_MISFIT', name: point.name, dZ: point.leaveOneOutHeight.dZ });

@@ -8,7 +8,7 @@ import { fail, ok, type Result } from '../result.ts';
 import type { InstrumentPrecision, Setup } from '../sight/observation.ts';
 import type { OccupiedMark } from './knownStation.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
-import type { SolvedStation } from './judgement.ts';
+import { SIGHT_ANY, type SolvedStation } from './judgement.ts';
 import type { StationError } from './model.ts';
 import { firstInvalidNumber } from './validate.ts';
 
@@ -57,17 +57,20 @@ export function stationOnAssumedDirection(input: AssumedDirectionInput): Result<
       observations: [],
       points: [],
     },
+    extensible: null,
     judgement: {
       verdict: 'unchecked',
       checkability: 'unchecked',
+      reliability: null,
       explained: null,
+      spread: null,
+      goodTo: planPrecisionOf({ ee: varAxis, nn: varAxis, en: 0 }).ellipse95.a,
       because: [
         { code: 'ASSUMED_DIRECTION', station: station.name },
         ...(height ? [] : [{ code: 'NO_HEIGHT' as const }]),
         ...(height && setup.instrumentHeight === 0 ? [{ code: 'NO_INSTRUMENT_HEIGHT' as const }] : []),
       ],
-      doThis: [{ code: 'SIGHT_ANOTHER' }],
-      noticed: [],
+      doThis: [SIGHT_ANY],
       heightTrend: null,
     },
   });

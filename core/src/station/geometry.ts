@@ -2,6 +2,7 @@
  * How the control lies about a station: angles between neighbouring directions, short sights, gaps, lines, and work outside.
  * Figures of merit, not tests: with three or four accurate marks good dimensions matter more than good angles.
  */
+import { hull } from '../plane/hull.ts';
 import { insidePolygon } from '../plane/polygon.ts';
 import { azimuth, planDistance, type PlanPoint } from '../plane/point.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
@@ -44,24 +45,6 @@ export function gradeAngle(angle: Radians): GeometryGrade {
   if (off <= 30 * DEGREE + 1e-12) return 'good';
   if (off <= 45 * DEGREE + 1e-12) return 'fair';
   return off >= Math.PI / 2 - LINE_ANGLE ? 'veryWeak' : 'weak';
-}
-
-/** Points in the order of a walk round their hull, by Andrew's monotone chain. */
-function hull(points: readonly PlanPoint[]): PlanPoint[] {
-  const sorted = [...points].sort((a, b) => a.e - b.e || a.n - b.n);
-  const half = (list: readonly PlanPoint[]): PlanPoint[] => {
-    const chain: PlanPoint[] = [];
-    for (const point of list) {
-      while (chain.length > 1) {
-        const [a, b] = [chain.at(-2)!, chain.at(-1)!];
-        if ((b.e - a.e) * (point.n - a.n) - (b.n - a.n) * (point.e - a.e) > 0) break;
-        chain.pop();
-      }
-      chain.push(point);
-    }
-    return chain.slice(0, -1);
-  };
-  return [...half(sorted), ...half([...sorted].reverse())];
 }
 
 /** Whether all marks lie within the depth of a wall of the line between the two that are farthest apart. */

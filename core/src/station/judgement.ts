@@ -3,15 +3,21 @@
  * (right mark? right target? plumb? sight again, leave out, other control), as codes with figures.
  */
 import { CRITICAL_W } from '../adjust/criticalValues.ts';
-import type { Metres } from '../quantity/unit.ts';
-import { ok, type Result } from '../result.ts';
-import { checkability, marksUsedInPlan, type Checkability } from './acceptance.ts';
-import { smallestNoticed, type SmallestNoticed } from './detectable.ts';
-import { explainMisfit, shareOf, type Explained } from './explain/explain.ts';
+import { planDistance, type PlanPoint } from '../plane/point.ts';
+import type { Metres, Radians } from '../quantity/unit.ts';
+import { fail, ok, type Result } from '../result.ts';
+import type { ControlPoint } from '../sight/observation.ts';
+import { marksUsedInPlan } from './acceptance.ts';
+import { explainMisfit, isExplicable, shareOf, stillStanding, type Explained } from './explain/explain.ts';
 import type { Explanation } from './explain/hypotheses.ts';
+import { addedSight, bestDirection, extensibleOf, freeReliability, worthOf, type Extensible } from './freeReliability.ts';
+import { freeStation, type FreeStation, type ResectionInput } from './freeStation.ts';
 import { heightTrend, type HeightTrend } from './heightTrend.ts';
+import { expectedPole, type PoleSet } from './measuredPoint.ts';
 import type { StationError } from './model.ts';
-import type { ResectionInput, ResectionResult } from './resection.ts';
+import { resectionOf, type ResectionResult } from './resection.ts';
+import { largestEffect, USUALLY_ASKED, workInReach, type AskedOfStation, type Checkability, type Reliability, type Unnoticed } from './reliability.ts';
+import { spreadOf, type Spread } from './spread.ts';
 
 export type Verdict = 'checked' | 'unchecked' | 'refused';
 
@@ -25,18 +31,27 @@ export type TellApart =
 export type Reason =
   /** Two marks: one distance between them is compared, a shift across their line does not show. */
   | { readonly code: 'TWO_MARKS'; readonly names: readonly string[] }
-  /** Enough marks, but too little surplus to catch a mistake. */
-  | { readonly code: 'NO_SURPLUS' }
+  /** More names than places: what stands on one post moves together, and two places check nothing. */
+  | { readonly code: 'FEW_PLACES'; readonly places: readonly (readonly string[])[] }
+  /** Enough places, but a mistake in one of them would do more than the work bears before it were noticed. */
+  | { readonly code: 'HARDLY_CHECKED'; readonly of: Unnoticed }
+  /** Checked, but what would stay unseen is more than the tolerance. */
+  | { readonly code: 'PARTLY_HIDDEN'; readonly of: Unnoticed; readonly allowed: Metres }
+  /** What nobody would notice is known, but the station is not known well enough for the class. */
+  | { readonly code: 'TOO_COARSE'; readonly radius95: Metres }
   | { readonly code: 'FITS'; readonly marks: number; readonly largest: Metres }
   /** One explanation that stands out; `others` marks agree within `othersWithin` without it. */
   | { readonly code: 'EXPLAINED'; readonly explanation: Explanation; readonly share: number; readonly others: number; readonly othersWithin: Metres | null }
   | { readonly code: 'CANNOT_TELL'; readonly first: Explanation; readonly second: Explanation | null; readonly apart: TellApart }
-  | { readonly code: 'NOISIER_THAN_STATED'; readonly s0: number }
+  /** So many times the misfits that were stated; `look`: where to look first. */
+  | { readonly code: 'NOISIER_THAN_STATED'; readonly s0: number; readonly look: NoiseSource }
   | { readonly code: 'HEIGHT_GROWS'; readonly perMetre: number }
   /** Sighted again and again: all readings count together. */
   | { readonly code: 'SIGHTED_OFTEN'; readonly name: string; readonly times: number }
   | { readonly code: 'NO_HEIGHT' }
   | { readonly code: 'HEIGHT_UNCHECKED'; readonly name: string }
+  /** A height that is wrong would do more than the work bears before it were noticed. */
+  | { readonly code: 'HEIGHT_HARDLY_CHECKED'; readonly names: readonly string[]; readonly noticed: Metres; readonly effect: Metres }
   /** Over a mark: the direction is forced to fit, one distance (measured minus listed) is all that is tested. */
   | { readonly code: 'OVER_ONE_BACKSIGHT'; readonly station: string; readonly name: string; readonly distanceOff: Metres | null }
   | { readonly code: 'OVER_SEVERAL_BACKSIGHTS'; readonly station: string; readonly marks: number }
@@ -66,18 +81,31 @@ export type Step =
   | { readonly code: 'LEAVE_OUT_HEIGHT'; readonly name: string; readonly repeated: boolean }
   /** Leaving it out would leave too few marks to check anything. */
   | { readonly code: 'OTHER_CONTROL' }
-  | { readonly code: 'SIGHT_ANOTHER' }
+  /** The listed mark, or the direction for a new one, that leaves the least hidden, and how little that is. */
+  | { readonly code: 'SIGHT_ANOTHER'; readonly name: string | null; readonly azimuth: Radians | null; readonly effect: Metres | null }
+  /** No listed mark would make it checked: then a proof has to. */
+  | { readonly code: 'PROVE_ON'; readonly name: string | null }
   | { readonly code: 'LEVEL_INSTRUMENT' }
   | { readonly code: 'ACCEPT' };
+
+/** What makes sights noisy, as far as the misfits tell: the pole near by, the air far off, the distance meter, or none of them above the others. */
+export type NoiseSource = 'POLE' | 'AIR' | 'DISTANCE' | 'ANY';
+
+export const SIGHT_ANY: Step = { code: 'SIGHT_ANOTHER', name: null, azimuth: null, effect: null };
 
 export interface Judgement {
   readonly verdict: Verdict;
   readonly checkability: Checkability;
+  /** What could be wrong without being noticed; null where nothing at all is tested. */
+  readonly reliability: Reliability | null;
   /** `best` null: the evidence can't tell. Null over a mark, where no surplus could tell explanations apart. */
   readonly explained: Explained | null;
+  /** How far apart the station is under the explanations that still stand; null where it can be told. */
+  readonly spread: Spread | null;
+  /** What the station may be called good to in plan, 95 %: never less than what its own doubt leaves. Null without a station. */
+  readonly goodTo: Metres | null;
   readonly because: readonly Reason[];
   readonly doThis: readonly Step[];
-  readonly noticed: readonly SmallestNoticed[];
   readonly heightTrend: HeightTrend | null;
 }
 
@@ -85,76 +113,171 @@ export interface Judgement {
 export interface SolvedStation {
   readonly result: ResectionResult;
   readonly judgement: Judgement;
+  /** To what further sights are added in thought; null where none can be. */
+  readonly extensible: Extensible | null;
 }
 
 export interface JudgedStation {
   /** Null when the sights contradict each other so much that, as they are, they give no station. */
   readonly result: ResectionResult | null;
   readonly judgement: Judgement;
+  readonly extensible: Extensible | null;
+}
+
+/** What a station is judged with beside its sights. */
+export interface JudgedWith {
+  /** All listed marks, sighted or not: any may be the one that was sighted. Not given: those of the input. */
+  readonly listed?: readonly ControlPoint[];
+  /** Those that may be sighted next. Not given: what is listed and was not sighted. */
+  readonly open?: readonly ControlPoint[];
+  /** How often each mark was sighted. */
+  readonly times?: ReadonlyMap<string, number>;
+  /** What the work asks; not given: the usual figures, and no class to be too coarse for. */
+  readonly asked?: AskedOfStation;
+  /** The pole that further sights are thought to be made to; not given: that of the first sight. */
+  readonly pole?: PoleSet;
 }
 
 /** After so many sights to one mark a prettier figure is only fished for. */
 const OFTEN = 3;
+const NOBODY: ReadonlyMap<string, number> = new Map();
 
 /**
- * Judges a station. `input.points` are all listed marks, sighted or not; `times`: how often each was sighted.
- * Errors as `resection`.
+ * Judges a free station. Errors as `resection`; sights that contradict each other are no error but a station that is refused:
+ * `UNDETERMINED` is told of geometry alone.
  */
-export function judgeStation(input: ResectionInput, times: ReadonlyMap<string, number> = new Map()): Result<JudgedStation, StationError> {
-  const explained = explainMisfit(input);
-  return explained.ok ? ok(judgeExplained(explained.value, times)) : explained;
+export function judgeStation(input: ResectionInput, judgedWith: JudgedWith = {}): Result<JudgedStation, StationError> {
+  const read = freeStation(input);
+  if (!read.ok) return read;
+  const station = read.value;
+  const solved = resectionOf(station);
+  if (!solved.ok && !isExplicable(station)) return fail(solved.error);
+  const explained = explainMisfit(station, judgedWith.listed);
+  // What is wrong with names or units shows in one of the explanations; where none gives a station, it is the geometry.
+  if (!solved.ok && explained.explanations.every((each) => each.stands === null)) return fail(solved.error);
+  return ok(judgeExplained(station, solved.ok ? solved.value : null, explained, judgedWith));
 }
 
-function judgeExplained(explained: Explained, times: ReadonlyMap<string, number>): JudgedStation {
-  const { result, best, also, fits } = explained;
+function judgeExplained(station: FreeStation, result: ResectionResult | null, explained: Explained, judgedWith: JudgedWith): JudgedStation {
+  const { best, also, fits } = explained;
+  const { times = NOBODY, asked = USUALLY_ASKED } = judgedWith;
   const trend = result && heightTrend(result);
-  const check = result ? checkability(result) : 'traceable';
+  const reliability = station.solved.ok ? freeReliability(station, station.solved.value, asked) : null;
+  const checkability = reliability?.state ?? 'unchecked';
+  const spread = result ? spreadOf(result, stillStanding(explained), workInReach(asked, result)) : null;
+  const goodTo = result && (spread?.goodTo ?? result.ellipse95.a);
+  const tooCoarse = judgedWith.asked !== undefined && goodTo !== null && goodTo > asked.plan;
   const because = [
-    ...(result ? ownSurplus(result, check) : []),
-    ...whatIsWrong(explained),
+    ...(reliability ? ownCheck(reliability, asked.plan) : []),
+    ...whatIsWrong(explained, result),
+    ...(tooCoarse ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
     // What explains the heights already is not told a second time.
     ...(trend && Math.abs(trend.w) > CRITICAL_W && (best === null || best.code === 'NONE' || (best.part === 'plan' && !also))
       ? [{ code: 'HEIGHT_GROWS' as const, perMetre: trend.perMetre }]
       : []),
     ...[...times].filter(([, count]) => count >= OFTEN).map(([name, count]): Reason => ({ code: 'SIGHTED_OFTEN', name, times: count })),
-    ...(result ? aboutHeight(result) : []),
+    ...(result ? aboutHeight(reliability) : []),
   ];
   const holds = best?.code === 'NONE' && fits && !also;
+  const extensible = station.solved.ok && result ? extensibleOf(station, station.solved.value, result, judgedWith.pole ?? expectedPole(station.input)) : null;
+  const isWanting = checkability === 'unchecked' && result !== null;
+  const further = isWanting && extensible ? furtherSight(extensible, station, judgedWith, asked) : null;
   return {
     result,
+    extensible,
     judgement: {
-      verdict: check === 'unchecked' ? 'unchecked' : holds ? 'checked' : 'refused',
-      checkability: check,
+      verdict: isWanting || (holds && tooCoarse) ? 'unchecked' : holds ? 'checked' : 'refused',
+      checkability,
+      reliability,
       explained,
+      spread,
+      goodTo,
       because,
-      doThis: steps(explained, because, check, times),
-      noticed: result ? smallestNoticed(result) : [],
+      doThis: steps(explained, result, because, further, times),
       heightTrend: trend,
     },
   };
 }
 
-function ownSurplus(result: ResectionResult, check: Checkability): Reason[] {
-  const names = marksUsedInPlan(result);
+/** What its own sights check of it. */
+function ownCheck(reliability: Reliability, allowed: Metres): Reason[] {
+  const { places, unnoticed } = reliability;
+  const names = places.flat();
   if (names.length < 3) return [{ code: 'TWO_MARKS', names }];
-  return check === 'unchecked' ? [{ code: 'NO_SURPLUS' }] : [];
+  if (places.length < 3) return [{ code: 'FEW_PLACES', places }];
+  return unnoticed[0] ? hiddenReason(reliability, unnoticed[0], allowed) : [];
 }
 
-function whatIsWrong({ result, none, best, also, explanations, fits }: Explained): Reason[] {
+/** What is to be said of the largest mistake that would stay hidden. */
+export function hiddenReason({ state }: Reliability, of: Unnoticed, allowed: Metres): Reason[] {
+  if (state === 'unchecked') return [{ code: 'HARDLY_CHECKED', of }];
+  return (of.effect ?? Infinity) > allowed ? [{ code: 'PARTLY_HIDDEN', of, allowed }] : [];
+}
+
+/** The mark, or the direction, that leaves the least hidden; a proof where no listed mark would do. */
+function furtherSight(extensible: Extensible, station: FreeStation, { open, listed = station.input.points }: JudgedWith, asked: AskedOfStation): Step {
+  const candidates = (open ?? listed).filter((point) => !station.reduced.some((each) => each.point === point.name));
+  const added = candidates.flatMap((point) => addedSight(extensible, point, asked) ?? []).sort((a, b) => worthOf(a) - worthOf(b));
+  const [best] = added;
+  if (best && best.checkability !== 'unchecked') {
+    const mark = candidates.find((each) => each.name === best.name)! as ControlPoint & PlanPoint;
+    return { code: 'SIGHT_ANOTHER', name: best.name, azimuth: azimuthTo(extensible, mark), effect: best.worst?.effect ?? null };
+  }
+  if (best) return { code: 'PROVE_ON', name: best.name };
+  const direction = bestDirection(extensible, asked);
+  if (!direction || direction.checkability === 'unchecked') return { code: 'PROVE_ON', name: null };
+  return { code: 'SIGHT_ANOTHER', name: null, azimuth: direction.azimuth, effect: direction.worst?.effect ?? null };
+}
+
+function azimuthTo({ station }: Extensible, mark: PlanPoint): Radians {
+  return planDistance(station, mark) === 0 ? 0 : (Math.atan2(mark.e - station.e, mark.n - station.n) + 2 * Math.PI) % (2 * Math.PI);
+}
+
+function whatIsWrong({ none, best, also, explanations, fits }: Explained, result: ResectionResult | null): Reason[] {
   if (best === null) {
     // Where not even the best explanation would do, chance and many small faults are likelier than any one of them.
     const [first, second] = explanations.filter((each) => each.code !== 'NONE');
-    if (!first) return noisy(result);
-    return [...(fits ? [] : noisy(result)), { code: 'CANNOT_TELL', first, second: second ?? null, apart: apartFrom(first, second ?? null) }];
+    if (!first) return noisy(none, result);
+    return [...(fits ? [] : noisy(none, result)), { code: 'CANNOT_TELL', first, second: second ?? null, apart: apartFrom(first, second ?? null) }];
   }
   if (best.code !== 'NONE') return [best, ...(also ? [also] : [])].map((each) => explainedBy(each, result, none));
   const names = result ? marksUsedInPlan(result) : [];
-  if (!fits) return noisy(result);
+  if (!fits) return noisy(none, result);
   return result && names.length > 2 ? [{ code: 'FITS', marks: names.length, largest: largestDifference(result, names) }] : [];
 }
 
-const noisy = (result: ResectionResult | null): Reason[] =>
-  result?.fit.globalTest?.verdict === 'aboveUpper' ? [{ code: 'NOISIER_THAN_STATED', s0: result.fit.s0! }] : [];
+function noisy(none: Explanation, result: ResectionResult | null): Reason[] {
+  const dof = none.dofPlan + none.dofHeight;
+  if (!result || dof <= 0) return [];
+  return [{ code: 'NOISIER_THAN_STATED', s0: Math.sqrt((none.plan + none.height) / dof), look: noiseSource(result) }];
+}
+
+/** One kind of misfit stands out where its mean square is so many times that of the others. */
+const STANDS_OUT = 2.5;
+
+/** Where the misfits are: at near marks it is the pole, at far ones or in height the air, in distances alone the meter. */
+function noiseSource(result: ResectionResult): NoiseSource {
+  const sums = { near: [0, 0], far: [0, 0], direction: [0, 0], distance: [0, 0] };
+  const lengths = result.observations.flatMap((each) => each.reduced.horizontal ?? []).sort((a, b) => a - b);
+  const middle = lengths[Math.floor(lengths.length / 2)] ?? 0;
+  const add = (sum: number[], w: number | null | undefined) => {
+    if (w === null || w === undefined) return;
+    sum[0]! += w * w;
+    sum[1]! += 1;
+  };
+  for (const { reduced, direction, distance, height } of result.observations) {
+    const where = (reduced.horizontal ?? 0) < middle ? sums.near : sums.far;
+    add(where, direction?.standardisedResidual);
+    add(where, distance?.standardisedResidual);
+    add(where, height?.standardisedResidual);
+    add(sums.direction, direction?.standardisedResidual);
+    add(sums.distance, distance?.standardisedResidual);
+  }
+  const mean = ([sum, count]: readonly number[]) => (count! > 0 ? sum! / count! : 0);
+  if (mean(sums.distance) > STANDS_OUT * mean(sums.direction)) return 'DISTANCE';
+  if (mean(sums.near) > STANDS_OUT * mean(sums.far)) return 'POLE';
+  return mean(sums.far) > STANDS_OUT * mean(sums.near) ? 'AIR' : 'ANY';
+}
 
 function explainedBy(explanation: Explanation, result: ResectionResult | null, none: Explanation): Reason {
   const [name] = explanation.points;
@@ -193,10 +316,13 @@ function apartFrom(first: Explanation, second: Explanation | null): TellApart {
   return { by: 'ANOTHER_MARK' };
 }
 
-function aboutHeight(result: ResectionResult): Reason[] {
-  if (!result.height) return [{ code: 'NO_HEIGHT' }];
-  const names = new Set(result.observations.filter((each) => each.height).map((each) => each.reduced.point));
-  return names.size === 1 ? [{ code: 'HEIGHT_UNCHECKED', name: [...names][0]! }] : [];
+function aboutHeight(reliability: Reliability | null): Reason[] {
+  const height = reliability?.height;
+  if (!height) return [{ code: 'NO_HEIGHT' }];
+  if (height.unnoticed.length === 1) return [{ code: 'HEIGHT_UNCHECKED', name: height.unnoticed[0]!.names[0]! }];
+  const [of] = height.unnoticed;
+  if (height.state !== 'unchecked' || !of || of.noticed === null || of.effect === null) return [];
+  return [{ code: 'HEIGHT_HARDLY_CHECKED', names: of.names, noticed: of.noticed, effect: of.effect }];
 }
 
 function stepsFor(explanation: Explanation, usedInPlan: number, times: ReadonlyMap<string, number>): Step[] {
@@ -213,7 +339,13 @@ function stepsFor(explanation: Explanation, usedInPlan: number, times: ReadonlyM
       return [];
     case 'MARK_MOVED_PLAN':
       // Leaving it out of three leaves two, and two check nothing.
-      return [{ code: 'CHECK_NAME', name, other: null }, ...again, usedInPlan > 3 ? { code: 'LEAVE_OUT_PLAN', name, repeated } : { code: 'OTHER_CONTROL' }];
+      return [
+        { code: 'CHECK_NAME', name, other: null },
+        ...again,
+        ...(usedInPlan - explanation.points.length > 2
+          ? explanation.points.map((each): Step => ({ code: 'LEAVE_OUT_PLAN', name: each, repeated }))
+          : [{ code: 'OTHER_CONTROL' as const }]),
+      ];
     case 'MARK_MOVED_HEIGHT':
       return [{ code: 'CHECK_TARGET', name }, ...again, { code: 'LEAVE_OUT_HEIGHT', name, repeated }];
     case 'TARGET_HEIGHT':
@@ -232,7 +364,13 @@ function stepsFor(explanation: Explanation, usedInPlan: number, times: ReadonlyM
   }
 }
 
-function steps({ result, best, also }: Explained, because: readonly Reason[], check: Checkability, times: ReadonlyMap<string, number>): Step[] {
+function steps(
+  { best, also }: Explained,
+  result: ResectionResult | null,
+  because: readonly Reason[],
+  further: Step | null,
+  times: ReadonlyMap<string, number>,
+): Step[] {
   const used = result ? marksUsedInPlan(result).length : 0;
   const list: Step[] = [best, also].flatMap((each) => (each ? stepsFor(each, used, times) : []));
   for (const reason of because) {
@@ -240,13 +378,16 @@ function steps({ result, best, also }: Explained, because: readonly Reason[], ch
       const { apart } = reason;
       if (apart.by === 'SIGHT_AGAIN') list.push({ code: 'LEVEL_POLE', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
       else if (apart.by === 'CHECK_TARGET') list.push({ code: 'CHECK_TARGET', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
-      else list.push({ code: 'SIGHT_ANOTHER' });
+      else list.push(further ?? SIGHT_ANY);
     }
     if (reason.code === 'HEIGHT_GROWS') list.push({ code: 'LEVEL_INSTRUMENT' });
-    if (reason.code === 'NOISIER_THAN_STATED') list.push({ code: 'SIGHT_ANOTHER' });
+    if (reason.code === 'NOISIER_THAN_STATED' || reason.code === 'TOO_COARSE') list.push(further ?? SIGHT_ANY);
   }
-  if (check === 'unchecked') list.push({ code: 'SIGHT_ANOTHER' });
+  if (further) list.push(further);
   if (list.length === 0) list.push({ code: 'ACCEPT' });
   const key = (step: Step) => `${step.code} ${'name' in step ? step.name : ''}`;
   return list.filter((step, i) => list.findIndex((other) => key(other) === key(step)) === i);
 }
+
+/** The largest that would stay hidden in a station, in plan; infinite where something would never show. */
+export const hiddenIn = ({ reliability }: Judgement): Metres => (reliability ? largestEffect(reliability.unnoticed) : Infinity);

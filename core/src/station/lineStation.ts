@@ -20,9 +20,10 @@ import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { InstrumentPrecision, Reading, Reduction } from '../sight/observation.ts';
 import { reduceReading, type ReducedReading } from '../sight/reduce.ts';
-import type { SolvedStation } from './judgement.ts';
+import { hiddenReason, SIGHT_ANY, type SolvedStation } from './judgement.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, StationCovariance, StationError } from './model.ts';
+import { planReliability, USUALLY_ASKED, type AskedOfStation, type Reliability, type ReliabilityModel } from './reliability.ts';
 import { firstInvalidNumber, invalidReading } from './validate.ts';
 
 export interface SiteLine {
@@ -206,15 +207,21 @@ export function lineStation(input: LineStationInput): Result<LineStationResult, 
 }
 
 /** The same in the form of a free station, with what to think of it. There is no height: take it from benchmarks. */
-export function stationOnLines(input: LineStationInput): Result<SolvedStation & { readonly residuals: readonly LineResidual[] }, StationError> {
+export function stationOnLines(
+  input: LineStationInput,
+  asked: AskedOfStation | null = null,
+): Result<SolvedStation & { readonly residuals: readonly LineResidual[] }, StationError> {
   const solved = lineStation(input);
   if (!solved.ok) return solved;
   const { residuals, fit, sumOfSquares, ...plan } = solved.value;
+  const reliability: Reliability = { ...planReliability(modelOnLines(input, plan), asked ?? USUALLY_ASKED), height: null };
   const off = residuals.filter((each) => each.exceeds);
   const largest = residuals.reduce((most, each) => Math.max(most, Math.abs(each.off)), 0);
   const poor = off.length > 0 || fit.globalTest?.verdict === 'aboveUpper';
-  const lines = new Set(residuals.map((each) => each.line)).size;
-  const checkability = fit.dof === 0 ? 'unchecked' : fit.dof === 1 || lines < 3 ? 'checked' : 'traceable';
+  const goodTo = plan.ellipse95.a;
+  const isCoarse = asked !== null && goodTo > asked.plan;
+  const isUnchecked = reliability.state === 'unchecked' || isCoarse;
+  const [hidden] = reliability.unnoticed;
   return ok({
     residuals,
     result: {
@@ -229,20 +236,43 @@ export function stationOnLines(input: LineStationInput): Result<SolvedStation & 
       observations: [],
       points: [],
     },
+    extensible: null,
     judgement: {
-      verdict: poor ? 'refused' : fit.dof === 0 ? 'unchecked' : 'checked',
-      checkability,
+      verdict: poor ? 'refused' : isUnchecked ? 'unchecked' : 'checked',
+      checkability: reliability.state,
+      reliability,
       explained: null,
+      spread: null,
+      goodTo,
       because: [
         { code: 'ON_LINES', surplus: fit.dof, largest },
+        ...(fit.dof > 0 && hidden ? hiddenReason(reliability, hidden, (asked ?? USUALLY_ASKED).plan) : []),
+        ...(isCoarse ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
         ...off.map((each) => ({ code: 'LINE_OFF' as const, name: each.line, off: each.off })),
         { code: 'NO_HEIGHT' },
       ],
-      doThis: poor || fit.dof === 0 ? [{ code: 'SIGHT_ANOTHER' }] : [{ code: 'ACCEPT' }],
-      noticed: [],
+      doThis: poor || isUnchecked ? [SIGHT_ANY] : [{ code: 'ACCEPT' }],
       heightTrend: null,
     },
   });
+}
+
+/** Each sight to a line is a condition of its own, and is left out by itself. */
+function modelOnLines(input: LineStationInput, { e, n, orientation }: Pick<LineStationResult, 'e' | 'n' | 'orientation'>): ReliabilityModel {
+  const conditions = conditionsOf(input, { e: 0, n: 0 });
+  return {
+    size: 3,
+    station: { e, n },
+    places: conditions.map((condition) => [condition.line.name]),
+    rows: conditions.map((condition, place) => {
+      const { slope, variance } = at(condition, e, n, orientation);
+      const weight = 1 / variance;
+      return { place, a: [condition.uE, condition.uN, slope, 0] as const, weight, kept: weight, byPrism: 0, byScale: 0 };
+    }),
+    anchor: null,
+    onLines: true,
+    common: { prism: false, scale: false },
+  };
 }
 
 function residualOf(condition: Condition, { e, n, orientation, inverse }: Answer): LineResidual {

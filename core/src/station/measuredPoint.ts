@@ -84,6 +84,12 @@ export interface PoleSet {
   readonly targetCentringSd: Metres;
 }
 
+/** The pole that a station was sighted with first: what is expected of further sights. */
+export function expectedPole({ observations }: { readonly observations: readonly PoleSet[] }): PoleSet {
+  const [first] = observations;
+  return first ?? { targetHeight: 0, targetHeightSd: 0, targetCentringSd: 0 };
+}
+
 export interface Prediction extends PlanPrecision {
   readonly sdZ: Metres | null;
   /** Semi-major axis of the 95 % ellipse: a circle that encloses it. */

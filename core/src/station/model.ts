@@ -36,7 +36,8 @@ export type StationError =
   | {
       readonly code: 'UNDETERMINED';
       readonly path: readonly (string | number)[];
-      readonly reason: 'rank' | 'divergence' | 'imprecise' | 'unweighted' | 'twofold';
+      /** `contradiction`: not the geometry, but what was sighted: names, units, or a mark that is far off. */
+      readonly reason: 'rank' | 'divergence' | 'imprecise' | 'unweighted' | 'twofold' | 'contradiction';
     };
 
 export type StationErrorCode = StationError['code'];

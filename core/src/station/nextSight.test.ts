@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { listed, observe, PRECISION, REDUCTION, SETUP, type TrueStation } from '../../test/perfect.ts';
-import { checkability, obstaclesTo } from './acceptance.ts';
+import { obstaclesTo } from './acceptance.ts';
+import { addedSight } from './freeReliability.ts';
 import { judgeStation } from './judgement.ts';
-import { addedSight } from './nextSight.ts';
+import { USUALLY_ASKED } from './reliability.ts';
 import { largestRatio, resection, type ResectionInput } from './resection.ts';
 
 const PLACES = {
@@ -30,28 +31,40 @@ const solve = (from: ResectionInput) => {
   return result.value;
 };
 
+const judged = (from: ResectionInput) => {
+  const found = judgeStation(from, { pole: POLE });
+  if (!found.ok || !found.value.result) throw new Error('no station');
+  const { result, judgement, extensible } = found.value;
+  return { result, judgement, extensible: extensible! };
+};
+
 describe('what one more sight would add', () => {
+  const two = judged(input(['A', 'B'])).extensible;
+
   it('is what it adds once it is taken', () => {
-    const two = input(['A', 'B']);
     for (const name of ['C', 'D', 'E'] as const) {
-      const told = addedSight(two, solve(two), listed(name, PLACES[name]), POLE)!;
-      const taken = solve(input(['A', 'B', name]));
-      expect(told.radius95).toBeCloseTo(taken.ellipse95.a, 6);
-      expect(told.checkability).toBe(checkability(taken));
+      const told = addedSight(two, listed(name, PLACES[name]), USUALLY_ASKED)!;
+      const { result, judgement } = judged(input(['A', 'B', name]));
+      expect(told.radius95).toBeCloseTo(result.ellipse95.a, 6);
+      expect(told.checkability).toBe(judgement.checkability);
+      expect(told.worst!.effect).toBeCloseTo(judgement.reliability!.unnoticed[0]!.effect!, 5);
     }
   });
 
   it('is more from the far side than from between two marks', () => {
-    const two = input(['A', 'B']);
-    const result = solve(two);
-    const between = addedSight(two, result, listed('M', { e: 4080, n: 8030, z: 4.4 }), POLE)!;
-    const across = addedSight(two, result, listed('D', PLACES.D), POLE)!;
+    const between = addedSight(two, listed('M', { e: 4080, n: 8030, z: 4.4 }), USUALLY_ASKED)!;
+    const across = addedSight(two, listed('D', PLACES.D), USUALLY_ASKED)!;
     expect(across.radius95).toBeLessThan(between.radius95);
+    expect(across.worst!.effect!).toBeLessThan(between.worst!.effect!);
+  });
+
+  it('checks nothing where it stands on the post of one that is there', () => {
+    const beside = addedSight(two, listed('M', { ...PLACES.B, e: PLACES.B.e + 0.3 }), USUALLY_ASKED)!;
+    expect(beside).toMatchObject({ checkability: 'unchecked', worst: { effect: null } });
   });
 
   it('is nothing for a benchmark without a place', () => {
-    const two = input(['A', 'B']);
-    expect(addedSight(two, solve(two), { ...listed('BM', PLACES.C), e: null, n: null }, POLE)).toBeNull();
+    expect(addedSight(two, { ...listed('BM', PLACES.C), e: null, n: null }, USUALLY_ASKED)).toBeNull();
   });
 });
 
@@ -59,33 +72,33 @@ describe('whether a station may be accepted', () => {
   const GRID = { plan: 0.006, height: 0.005, leastMarks: 3 };
 
   it('depends on how many marks it uses', () => {
-    expect(obstaclesTo(solve(input(['A', 'C'])), GRID, true)).toContainEqual({ code: 'TOO_FEW_MARKS', used: 2, needed: 3 });
-    expect(obstaclesTo(solve(input(['A', 'C', 'D', 'E'])), GRID, true)).toEqual([]);
+    expect(obstaclesTo(judged(input(['A', 'C'])), GRID, true)).toContainEqual({ code: 'TOO_FEW_MARKS', used: 2, needed: 3 });
+    expect(obstaclesTo(judged(input(['A', 'C', 'D', 'E'])), GRID, true)).toEqual([]);
   });
 
   it('depends on every mark that is still used', () => {
-    const obstacles = obstaclesTo(solve(input(['A', 'B', 'C', 'D', 'E'], { D: 0.04 })), GRID, true);
+    const obstacles = obstaclesTo(judged(input(['A', 'B', 'C', 'D', 'E'], { D: 0.04 })), GRID, true);
     expect(obstacles.map((each) => each.code)).toContain('MARK_MISFIT');
     expect(obstacles.find((each) => each.code === 'MARK_MISFIT')).toMatchObject({ name: 'D' });
   });
 
   it('asks for a height only where heights are needed', () => {
     const three = input(['A', 'C', 'D', 'E']);
-    const planOnly = solve({ ...three, observations: three.observations.map((each) => ({ ...each, useHeight: false })) });
+    const planOnly = judged({ ...three, observations: three.observations.map((each) => ({ ...each, useHeight: false })) });
     expect(obstaclesTo(planOnly, GRID, true)).toEqual([{ code: 'NO_HEIGHT' }]);
     expect(obstaclesTo(planOnly, GRID, false)).toEqual([]);
   });
 
   it('is held up by a mark of one’s own that nobody has confirmed, while it is used', () => {
     const unproven = new Set(['D']);
-    expect(obstaclesTo(solve(input(['A', 'C', 'D', 'E'])), GRID, true, 0, unproven)).toEqual([{ code: 'MARK_UNPROVEN', name: 'D' }]);
-    expect(obstaclesTo(solve(input(['A', 'B', 'C', 'E'])), GRID, true, 0, unproven)).toEqual([]);
+    expect(obstaclesTo(judged(input(['A', 'C', 'D', 'E'])), GRID, true, 0, unproven)).toEqual([{ code: 'MARK_UNPROVEN', name: 'D' }]);
+    expect(obstaclesTo(judged(input(['A', 'B', 'C', 'E'])), GRID, true, 0, unproven)).toEqual([]);
   });
 
   it('grows from unchecked over checked to traceable', () => {
-    expect(checkability(solve(input(['A', 'C'])))).toBe('unchecked');
-    expect(checkability(solve(input(['A', 'C', 'D'])))).toBe('checked');
-    expect(checkability(solve(input(['A', 'C', 'D', 'E'])))).toBe('traceable');
+    expect(judged(input(['A', 'C'])).judgement.checkability).toBe('unchecked');
+    expect(judged(input(['A', 'C', 'D'])).judgement.checkability).toBe('checked');
+    expect(judged(input(['A', 'C', 'D', 'E'])).judgement.checkability).toBe('traceable');
   });
 });
 

@@ -9,10 +9,26 @@ import type { Metres } from '../quantity/unit.ts';
 import { ok, type Result } from '../result.ts';
 import { knownStation, type KnownStationInput, type KnownStationObservation, type KnownStationResult } from './knownStation.ts';
 import type { HeightSolution } from './heightAdjustment.ts';
-import type { Judgement, Reason, SolvedStation, Step } from './judgement.ts';
+import { hiddenReason, SIGHT_ANY, type Judgement, type Reason, type SolvedStation, type Step } from './judgement.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { StationError } from './model.ts';
+import {
+  heightReliability,
+  placesOf,
+  planReliability,
+  USUALLY_ASKED,
+  type AskedOfStation,
+  type HeightReliability,
+  type HeightWeight,
+  type Reliability,
+  type ReliabilityRow,
+} from './reliability.ts';
 import type { ResectionObservation, ResectionPoint, ResectionResult } from './resection.ts';
+
+/** A centring is never better than this. */
+const LEAST_CENTRING: Metres = 0.0001;
+/** The mark that is stood over weighs so many times as much as it is known: its place is kept whatever the sights say. */
+const HELD = 1e9;
 
 function observationView({ reduced, direction, distanceCheck, sdDistanceCheck }: KnownStationObservation): ResectionObservation {
   const redundancy = direction ? 1 - direction.weight : 0;
@@ -76,7 +92,7 @@ function pointView(input: KnownStationInput, known: KnownStationResult, name: st
 }
 
 /** Backsights and the station's own mark: so many listed marks hold it. */
-export function stationOverMark(input: KnownStationInput): Result<SolvedStation, StationError> {
+export function stationOverMark(input: KnownStationInput, asked: AskedOfStation | null = null): Result<SolvedStation, StationError> {
   const solved = knownStation(input);
   if (!solved.ok) return solved;
   const known = solved.value;
@@ -112,10 +128,64 @@ export function stationOverMark(input: KnownStationInput): Result<SolvedStation,
     observations: known.observations.map(observationView),
     points: input.points.map((point) => pointView(input, known, point.name)),
   };
-  return ok({ result, judgement: judgeOverMark(input, result) });
+  const reliability = reliabilityOverMark(input, known, asked ?? USUALLY_ASKED);
+  return ok({ result, judgement: judgeOverMark(input, result, reliability, asked), extensible: null });
 }
 
-function judgeOverMark(input: KnownStationInput, result: ResectionResult): Judgement {
+/** The mark that is stood over is one place, sighted by the centring; without it the station is free. */
+function reliabilityOverMark(input: KnownStationInput, known: KnownStationResult, asked: AskedOfStation): Reliability {
+  const { station, setup } = input;
+  const sighted = known.observations.filter((each) => each.direction);
+  const byName = new Map(input.points.map((point) => [point.name, point]));
+  const places = placesOf([station, ...sighted.map((each) => byName.get(each.reduced.point)!)]);
+  const varAxis = Math.max(station.sdPlan ** 2 + setup.instrumentCentringSd ** 2, LEAST_CENTRING ** 2);
+  const held = HELD / varAxis;
+  const axis = { place: 0, weight: 1 / varAxis, kept: held, byPrism: 0, byScale: 0 };
+  const rows: ReliabilityRow[] = [
+    { ...axis, a: [1, 0, 0, 0] },
+    { ...axis, a: [0, 1, 0, 0] },
+  ];
+  for (const { reduced } of sighted) {
+    const point = byName.get(reduced.point)!;
+    const place = places.findIndex((names) => names.includes(reduced.point));
+    const [de, dn] = [point.e! - station.e, point.n! - station.n];
+    const squared = de * de + dn * dn;
+    const length = Math.sqrt(squared);
+    const varPlace = reduced.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2;
+    const varWithout = reduced.varDirection + varPlace / squared;
+    rows.push({ place, a: [-dn / squared, de / squared, -1, 0], weight: 1 / varWithout, kept: 1 / (varWithout + varAxis / squared), byPrism: 0, byScale: 0 });
+    if (reduced.gridDistance === null) continue;
+    const weight = 1 / (reduced.varRadial + varPlace);
+    const byPrism = (reduced.gridDistance / reduced.slope!) * (1 + input.reduction.atmosphericRatio);
+    // Distances only test: the kept station takes no place from them.
+    rows.push({ place, a: [-de / length, -dn / length, 0, -length], weight, kept: 0, byPrism, byScale: reduced.gridDistance });
+  }
+  const plan = planReliability(
+    { size: 3, station: { e: known.e, n: known.n }, places, rows, anchor: 0, onLines: false, common: { prism: true, scale: true } },
+    asked,
+  );
+  return { ...plan, height: heightOverMark(input, known, places, asked.height) };
+}
+
+/** The height of the mark that is stood over holds; those of the backsights test it. */
+function heightOverMark(
+  input: KnownStationInput,
+  known: KnownStationResult,
+  places: readonly (readonly string[])[],
+  tolerance: Metres,
+): HeightReliability | null {
+  if (known.z === null || known.sdTrunnionZ === null) return null;
+  const own = 1 / Math.max(known.sdTrunnionZ, LEAST_CENTRING) ** 2;
+  const tests = places.flatMap((names, i): HeightWeight[] => {
+    if (i === 0) return [];
+    const high = known.observations.filter((each) => names.includes(each.reduced.point) && each.sdDZ !== null);
+    const weight = high.reduce((sum, each) => sum + 1 / (each.sdDZ! ** 2 - known.sdTrunnionZ! ** 2), 0);
+    return weight > 0 ? [{ names, weight, kept: 0 }] : [];
+  });
+  return heightReliability([{ names: [input.station.name], weight: own, kept: own }, ...tests], tolerance);
+}
+
+function judgeOverMark(input: KnownStationInput, result: ResectionResult, reliability: Reliability, asked: AskedOfStation | null): Judgement {
   const backsights = [...new Set(result.observations.filter((each) => each.direction).map((each) => each.reduced.point))];
   const off = result.points.filter((point) => point.leaveOneOut?.exceeds);
   const offInHeight = result.points.filter((point) => point.leaveOneOutHeight?.exceeds);
@@ -124,10 +194,18 @@ function judgeOverMark(input: KnownStationInput, result: ResectionResult): Judge
     const residual = result.observations.find((each) => each.reduced.point === name)?.distance?.residual;
     return residual === undefined ? null : -residual;
   };
+  const { places } = reliability;
+  const [hidden] = reliability.unnoticed;
+  const goodTo = result.ellipse95.a;
+  const isCoarse = asked !== null && goodTo > asked.plan;
+  const isUnchecked = reliability.state === 'unchecked' || isCoarse;
   const because: Reason[] = [
     backsights.length === 1
       ? { code: 'OVER_ONE_BACKSIGHT', station: input.station.name, name: backsights[0]!, distanceOff: distanceOf(backsights[0]!) }
       : { code: 'OVER_SEVERAL_BACKSIGHTS', station: input.station.name, marks: backsights.length },
+    ...(backsights.length > 1 && places.length < 3 ? [{ code: 'FEW_PLACES' as const, places }] : []),
+    ...(places.length > 2 && hidden ? hiddenReason(reliability, hidden, (asked ?? USUALLY_ASKED).plan) : []),
+    ...(isCoarse ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
     ...off.map((point): Reason => ({ code: 'BACKSIGHT_OFF', name: point.name, distanceOff: distanceOf(point.name) })),
     ...(turned ? [{ code: 'BACKSIGHTS_DISAGREE' as const, s0: result.fit.s0! }] : []),
     ...offInHeight.map((point): Reason => ({ code: 'BACKSIGHT_HEIGHT_OFF', name: point.name, dZ: point.dZ! })),
@@ -135,22 +213,23 @@ function judgeOverMark(input: KnownStationInput, result: ResectionResult): Judge
     ...(result.height && input.setup.instrumentHeight === 0 ? [{ code: 'NO_INSTRUMENT_HEIGHT' as const }] : []),
   ];
   const bad = off.length > 0 || offInHeight.length > 0 || turned;
-  const checkability = backsights.length === 1 ? 'unchecked' : backsights.length === 2 ? 'checked' : 'traceable';
   const doThis: Step[] = [
     ...off.flatMap((point): Step[] => [
       { code: 'CHECK_NAME', name: point.name, other: null },
       { code: 'LEVEL_POLE', name: point.name },
       { code: 'SIGHT_AGAIN', name: point.name },
     ]),
-    ...(backsights.length === 1 || bad ? [{ code: 'SIGHT_ANOTHER' as const }] : []),
+    ...(isUnchecked || bad ? [SIGHT_ANY] : []),
   ];
   return {
-    verdict: bad ? 'refused' : checkability === 'unchecked' ? 'unchecked' : 'checked',
-    checkability,
+    verdict: bad ? 'refused' : isUnchecked ? 'unchecked' : 'checked',
+    checkability: reliability.state,
+    reliability,
     explained: null,
+    spread: null,
+    goodTo,
     because,
     doThis: doThis.length === 0 ? [{ code: 'ACCEPT' }] : doThis,
-    noticed: [],
     heightTrend: null,
   };
 }

@@ -158,7 +158,7 @@ describe('resection', () => {
 
 describe('judgement', () => {
   const judge = (input: ResectionInput, times: Readonly<Record<string, number>> = {}): Judgement => {
-    const judged = judgeStation(input, new Map(Object.entries(times)));
+    const judged = judgeStation(input, { times: new Map(Object.entries(times)) });
     if (!judged.ok) throw new Error(judged.error.code);
     return judged.value.judgement;
   };
@@ -167,7 +167,7 @@ describe('judgement', () => {
     const judged = judge(observed(PLACE, ['A', 'C'], 2));
     expect(judged).toMatchObject({ verdict: 'unchecked', checkability: 'unchecked' });
     expect(judged.because.map((each) => each.code)).toContain('TWO_MARKS');
-    expect(judged.doThis).toContainEqual({ code: 'SIGHT_ANOTHER' });
+    expect(judged.doThis.map((step) => step.code)).toEqual(['SIGHT_ANOTHER']);
   });
 
   it('names the mark that was knocked, by how much and whither', () => {
@@ -212,14 +212,16 @@ describe('judgement', () => {
   });
 
   it('gives the smallest mistake that would be noticed at each mark', () => {
-    const { noticed } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1));
-    expect(noticed.map((each) => each.name)).toEqual(['A', 'B', 'C', 'D', 'E']);
-    for (const { plan, height } of noticed) {
-      expect(plan!).toBeGreaterThan(0.006);
-      expect(plan!).toBeLessThan(0.05);
-      expect(height!).toBeGreaterThan(0.006);
+    const { unnoticed, height } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1)).reliability!;
+    const marks = unnoticed.filter((each) => each.fault === 'PLACE');
+    expect(marks.map((each) => each.names[0]).sort()).toEqual(['A', 'B', 'C', 'D', 'E']);
+    for (const { noticed, effect } of marks) {
+      expect(noticed!).toBeGreaterThan(0.006);
+      expect(noticed!).toBeLessThan(0.05);
+      expect(effect!).toBeLessThan(noticed!);
     }
-    expect(judge(observed(PLACE, ['A', 'C'], 2)).noticed.map((each) => each.plan)).toEqual([null, null]);
+    for (const { noticed } of height!.unnoticed) expect(noticed!).toBeGreaterThan(0.006);
+    expect(judge(observed(PLACE, ['A', 'C'], 2)).reliability!.unnoticed.map((each) => each.noticed)).toEqual([null, null]);
   });
 
   it('tells a height misfit that grows with distance from one that does not', () => {
@@ -232,21 +234,26 @@ describe('judgement', () => {
 });
 
 describe('acceptance', () => {
+  const judged = (input: ResectionInput) => {
+    const found = judgeStation(input);
+    if (!found.ok || !found.value.result) throw new Error('no station');
+    return { result: found.value.result, judgement: found.value.judgement };
+  };
   const grid = { plan: 0.006, height: 0.005, leastMarks: 3 };
 
   it('has nothing against five good marks', () => {
-    expect(obstaclesTo(solve(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1)), grid, true)).toEqual([]);
+    expect(obstaclesTo(judged(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1)), grid, true)).toEqual([]);
   });
 
   it('counts marks, precision, misfit and a missing height', () => {
-    expect(obstaclesTo(solve(observed(PLACE, ['A', 'C'], 2)), grid, true).map((each) => each.code)).toContain('TOO_FEW_MARKS');
-    const tight = obstaclesTo(solve(observed(PLACE, ['A', 'B', 'C'], 1)), { plan: 0.001, height: 0.001, leastMarks: 2 }, true).map((each) => each.code);
+    expect(obstaclesTo(judged(observed(PLACE, ['A', 'C'], 2)), grid, true).map((each) => each.code)).toContain('TOO_FEW_MARKS');
+    const tight = obstaclesTo(judged(observed(PLACE, ['A', 'B', 'C'], 1)), { plan: 0.001, height: 0.001, leastMarks: 2 }, true).map((each) => each.code);
     expect(tight).toEqual(expect.arrayContaining(['PLAN_IMPRECISE', 'HEIGHT_IMPRECISE']));
-    const moved = obstaclesTo(solve(observed(PLACE, ['A', 'B', 'C', 'D'], 1, { mark: 'D', e: 0.05 })), grid, true).map((each) => each.code);
+    const moved = obstaclesTo(judged(observed(PLACE, ['A', 'B', 'C', 'D'], 1, { mark: 'D', e: 0.05 })), grid, true).map((each) => each.code);
     expect(moved).toEqual(expect.arrayContaining(['PLAN_MISFIT', 'MARK_MISFIT']));
     const flat = observed(PLACE, ['A', 'B', 'C', 'D'], 1);
     const noHeight = { ...flat, observations: flat.observations.map((each) => ({ ...each, useHeight: false })) };
-    expect(obstaclesTo(solve(noHeight), grid, true).map((each) => each.code)).toContain('NO_HEIGHT');
-    expect(obstaclesTo(solve(noHeight), grid, false)).toEqual([]);
+    expect(obstaclesTo(judged(noHeight), grid, true).map((each) => each.code)).toContain('NO_HEIGHT');
+    expect(obstaclesTo(judged(noHeight), grid, false)).toEqual([]);
   });
 });

@@ -12,23 +12,15 @@ import { fitOf, type Fit } from '../adjust/globalTest.ts';
 import { wrapHalfTurn, wrapTurn } from '../quantity/angle.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
-import type { ControlPoint, InstrumentPrecision, Observation, Reduction, Setup } from '../sight/observation.ts';
-import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts';
+import type { ReducedObservation } from '../sight/reduce.ts';
+import { freeStation, isUsedInPlan, solutionWithout, type FreeStation, type ResectionInput } from './freeStation.ts';
 import { adjustHeight, LEAST_REDUNDANCY, leaveOutHeight, type HeightLeaveOneOut, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, Station, StationCovariance, StationError } from './model.ts';
-import { adjustPlan, countObservations, type PlanSight, type PlanSolution } from './planAdjustment.ts';
-import { differenceAt, predictionCovariance, quadratic, sightOf, type PlanProblem } from './planProblem.ts';
-import { coincidentPoints, duplicateName, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
+import { countObservations, type PlanSight, type PlanSolution } from './planAdjustment.ts';
+import { differenceAt, predictionCovariance, quadratic } from './planProblem.ts';
 
-export interface ResectionInput {
-  readonly instrument: InstrumentPrecision;
-  readonly setup: Setup;
-  readonly reduction: Reduction;
-  readonly freeScale: boolean;
-  readonly points: readonly ControlPoint[];
-  readonly observations: readonly Observation[];
-}
+export type { ResectionInput } from './freeStation.ts';
 
 export interface DirectionResidual {
   readonly sd: Radians;
@@ -100,36 +92,6 @@ export interface ResectionOptions {
   readonly leaveOneOut: boolean;
 }
 
-interface Problem extends PlanProblem {
-  readonly input: ResectionInput;
-  readonly reduced: readonly ReducedObservation[];
-}
-
-/** Whether the used observations could give a station at all; `null` when they could. */
-function countError(problem: Problem, used: readonly ReducedObservation[]): StationError | null {
-  const places: { name: string; e: Metres; n: Metres }[] = [];
-  let given = 0;
-  for (const observation of used) {
-    given += (observation.slope === null ? 0 : 1) + (observation.useDirection ? 1 : 0);
-    // A station has a handful of marks: looking through the list costs less than a set.
-    if (!places.some((place) => place.name === observation.point)) places.push(problem.byName.get(observation.point)! as (typeof places)[number]);
-  }
-  const coincident = coincidentPoints(places);
-  if (coincident) return coincident;
-  if (places.length < 2) return { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: places.length, needed: 2 };
-  const unknownCount = problem.input.freeScale ? 4 : 3;
-  return given < unknownCount ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given, needed: unknownCount } : null;
-}
-
-/** A distance alone without a distance tells nothing. */
-export const isUsedInPlan = (observation: ReducedObservation): boolean => observation.usePlan && (observation.useDirection || observation.slope !== null);
-
-const usedInPlan = (problem: Problem) => problem.reduced.filter(isUsedInPlan);
-
-function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoint>): StationError | null {
-  return invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidObservation(input.observations) ?? missingCoordinates(input.observations, byName);
-}
-
 function covarianceOf({ inverse: c, size }: PlanSolution): StationCovariance {
   return [
     [c[0]!, c[1]!, c[2]!],
@@ -181,29 +143,22 @@ function distanceResidual(sight: PlanSight, solution: PlanSolution): DistanceRes
   };
 }
 
-function leaveOut(problem: Problem, name: string): PlanLeaveOneOut | null {
-  const used = usedInPlan(problem);
-  const own = used.filter((observation) => observation.point === name);
+function leaveOut(station: FreeStation, name: string): PlanLeaveOneOut | null {
+  const own = station.used.filter((observation) => observation.point === name);
   if (own.length === 0 || own.some((observation) => observation.slope === null || !observation.useDirection)) return null;
-  const rest = used.filter((observation) => observation.point !== name);
-  if (countError(problem, rest)) return null;
-  const adjusted = adjustPlan(
-    rest.map((observation) => sightOf(problem, observation)),
-    problem.input.freeScale,
-  );
-  if (!adjusted.ok) return null;
-  const solution = adjusted.value;
-  const { dE, dN } = differenceAt(problem, own, name, solution)!;
-  const covariance = predictionCovariance(solution, own, problem.byName.get(name)!.sdPlan ?? 0);
+  const solution = solutionWithout(station, [name]);
+  if (!solution) return null;
+  const { dE, dN } = differenceAt(station, own, name, solution)!;
+  const covariance = predictionCovariance(solution, own, station.byName.get(name)!.sdPlan ?? 0);
   const determinant = covariance.ee * covariance.nn - covariance.en ** 2;
   const t = (dE * dE * covariance.nn - 2 * dE * dN * covariance.en + dN * dN * covariance.ee) / determinant;
-  const others = [...new Set(rest.map((observation) => observation.point))].map((other) => differenceAt(problem, rest, other, solution));
+  const others = station.names.filter((other) => other !== name).map((other) => differenceAt(station, station.used, other, solution));
   const othersWithin = others.reduce((largest, each) => Math.max(largest, each ? Math.hypot(each.dE, each.dN) : 0), 0);
   return { dE, dN, covariance, t, critical: CRITICAL_T, exceeds: t > CRITICAL_T, othersWithin };
 }
 
 /** Mean difference of a point's height, measured - listed. The residual of the station height has the same sign. */
-function heightDifferenceAt(problem: Problem, name: string, height: HeightSolution | null): Metres | null {
+function heightDifferenceAt(problem: FreeStation, name: string, height: HeightSolution | null): Metres | null {
   const z = problem.byName.get(name)!.z;
   if (!height || z === null) return null;
   let count = 0;
@@ -218,29 +173,23 @@ function heightDifferenceAt(problem: Problem, name: string, height: HeightSoluti
 
 /** Solves a free station. Errors carry the path of the element in `input`. */
 export function resection(input: ResectionInput, options: ResectionOptions = { leaveOneOut: true }): Result<ResectionResult, StationError> {
-  const byName = new Map(input.points.map((point) => [point.name, point]));
-  const invalid = validate(input, byName);
-  if (invalid) return fail(invalid);
-  const reduced = reduceObservations(input.observations, input.instrument, input.reduction);
-  const first = reduced.find(isUsedInPlan);
-  const origin = first && byName.get(first.point)!;
-  const problem: Problem = { input, byName, reduced, originE: origin?.e ?? 0, originN: origin?.n ?? 0 };
-  const used = usedInPlan(problem);
-  const tooFew = countError(problem, used);
-  if (tooFew) return fail(tooFew);
-  const sights = used.map((observation) => sightOf(problem, observation));
-  if (sights.some((sight) => sight.varDirection + sight.varPlace === 0)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
-  const adjusted = adjustPlan(sights, input.freeScale);
-  if (!adjusted.ok) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: adjusted.error });
-  const solution = adjusted.value;
+  const station = freeStation(input);
+  return station.ok ? resectionOf(station.value, options) : station;
+}
+
+/** The same of a station that is solved already. */
+export function resectionOf(station: FreeStation, options: ResectionOptions = { leaveOneOut: true }): Result<ResectionResult, StationError> {
+  const { input, reduced, byName, sights, solved } = station;
+  if (!solved.ok) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: solved.error });
+  const solution = solved.value;
   const height = adjustHeight(reduced, byName, input.setup);
   const observationCount = countObservations(sights);
   const precision = planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! });
   // The sights stand in the order of the observations that are used in plan.
   let nextSight = 0;
   return ok({
-    e: solution.e + problem.originE,
-    n: solution.n + problem.originN,
+    e: solution.e + station.originE,
+    n: solution.n + station.originN,
     orientation: wrapTurn(solution.orientation),
     scale: input.freeScale ? solution.scale : null,
     sdScale: input.freeScale ? Math.sqrt(solution.inverse[15]!) : null,
@@ -265,13 +214,13 @@ export function resection(input: ResectionInput, options: ResectionOptions = { l
       };
     }),
     points: input.points.map((point) => {
-      const plan = differenceAt(problem, reduced, point.name, solution);
+      const plan = differenceAt(station, reduced, point.name, solution);
       return {
         name: point.name,
         dE: plan?.dE ?? null,
         dN: plan?.dN ?? null,
-        dZ: heightDifferenceAt(problem, point.name, height),
-        leaveOneOut: options.leaveOneOut ? leaveOut(problem, point.name) : null,
+        dZ: heightDifferenceAt(station, point.name, height),
+        leaveOneOut: options.leaveOneOut ? leaveOut(station, point.name) : null,
         leaveOneOutHeight: options.leaveOneOut ? leaveOutHeight(point.name, reduced, byName, input.setup) : null,
       };
     }),

@@ -3,8 +3,11 @@
  * what people find out by toggling, in one table.
  */
 import type { Metres } from '../quantity/unit.ts';
-import { checkability, marksUsedInPlan, type Checkability } from './acceptance.ts';
-import { resection, type ResectionInput, type ResectionResult } from './resection.ts';
+import { marksUsedInPlan } from './acceptance.ts';
+import { freeReliability } from './freeReliability.ts';
+import { freeStation, type ResectionInput } from './freeStation.ts';
+import { USUALLY_ASKED, type AskedOfStation, type Checkability, type Unnoticed } from './reliability.ts';
+import { resection, resectionOf, type ResectionResult } from './resection.ts';
 
 export interface WithoutMark {
   readonly name: string;
@@ -15,6 +18,8 @@ export interface WithoutMark {
   /** Semi-major axis of the 95 % ellipse that remains. */
   readonly radius95: Metres;
   readonly checkability: Checkability;
+  /** What could then still go unseen and would do most. */
+  readonly worst: Unnoticed | null;
   /** The mark against all others: T over its critical value; null when that can't be compared. */
   readonly ratio: number | null;
   /** Largest difference, measured - listed, among the marks that stay. */
@@ -28,11 +33,13 @@ export interface WithoutEach {
 }
 
 /** `result` is the resection of `input`. Marks without which there is no station are not listed. */
-export function withoutEach(input: ResectionInput, result: ResectionResult): WithoutEach {
+export function withoutEach(input: ResectionInput, result: ResectionResult, asked: AskedOfStation = USUALLY_ASKED): WithoutEach {
   const marks = marksUsedInPlan(result).flatMap((name): WithoutMark[] => {
     const rest = input.observations.map((observation) => (observation.point === name ? { ...observation, usePlan: false, useHeight: false } : observation));
-    const without = resection({ ...input, observations: rest }, { leaveOneOut: false });
-    if (!without.ok) return [];
+    const station = freeStation({ ...input, observations: rest });
+    const without = station.ok ? resectionOf(station.value, { leaveOneOut: false }) : station;
+    if (!station.ok || !without.ok || !station.value.solved.ok) return [];
+    const { state, unnoticed } = freeReliability(station.value, station.value.solved.value, asked);
     const point = result.points.find((each) => each.name === name);
     const { value } = without;
     return [
@@ -42,7 +49,8 @@ export function withoutEach(input: ResectionInput, result: ResectionResult): Wit
         dN: value.n - result.n,
         dZ: value.height && result.height ? value.height.z - result.height.z : null,
         radius95: value.ellipse95.a,
-        checkability: checkability(value),
+        checkability: state,
+        worst: unnoticed[0] ?? null,
         ratio: point?.leaveOneOut ? Math.sqrt(point.leaveOneOut.t / point.leaveOneOut.critical) : null,
         othersWithin: point?.leaveOneOut?.othersWithin ?? null,
       },

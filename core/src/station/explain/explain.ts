@@ -2,25 +2,25 @@
  * Which single explanation fits the misfit of a station, or that it can't be told.
  *
  * Scores are on the scale of 2 ln of a Bayes factor. An explanation must beat "nothing is wrong" by a clear margin, lead over
- * all its rivals together, and itself pass the chi-square test; several faults at once, or noise beyond what was stated, end
- * in "can't tell". Sources: Kass, Raftery, "Bayes Factors" (1995); Teunissen, "Testing Theory".
+ * all its rivals together, and itself leave a fit that noise can explain; several faults at once end in "can't tell".
+ * Sources: Kass, Raftery, "Bayes Factors" (1995); Teunissen, "Testing Theory".
  */
 import { chiSquareQuantile } from '../../adjust/chiSquare.ts';
-import { fail, ok, type Result } from '../../result.ts';
-import type { StationError } from '../model.ts';
-import { resection, type ResectionInput, type ResectionResult } from '../resection.ts';
-import { explanationsOf, station0, type Explanation } from './hypotheses.ts';
+import type { ControlPoint } from '../../sight/observation.ts';
+import type { FreeStation } from '../freeStation.ts';
+import { explanationsOf, station0, type Explanation, type RoughSight, type Tried } from './hypotheses.ts';
+import { fitUnder, noiseOf } from './noise.ts';
 
 /** Below the first nothing is accused, below the second nobody is named. */
 const GAIN_TO_DOUBT = 2;
-const GAIN_TO_NAME = 8;
-const LEAD_TO_NAME = 5;
+const GAIN_TO_NAME = 6;
+export const LEAD_TO_NAME = 3.5;
 /** A model passes when chance alone gives a worse fit once in a thousand. */
 const FIT_PROBABILITY = 0.999;
+/** Noise of more than so many times the stated one is not believed: then something else is wrong. */
+const MOST_NOISE = 2.5;
 
 export interface Explained {
-  /** Null when the sights contradict each other so much that, as they are, they give no station. */
-  readonly result: ResectionResult | null;
   readonly none: Explanation;
   /** Null: the evidence can't tell. */
   readonly best: Explanation | null;
@@ -30,31 +30,23 @@ export interface Explained {
   readonly explanations: readonly Explanation[];
   /** Whether the sights, as they are, fit what was stated of instrument, targets and marks. */
   readonly fits: boolean;
+  /** How much noisier than stated the sights are, under what is likeliest. */
+  readonly noise: number;
 }
 
-const passes = (sum: number, dof: number): boolean => dof <= 0 || sum <= chiSquareQuantile(FIT_PROBABILITY, dof);
-const fitsWhole = (each: Explanation): boolean => passes(each.plan + each.height, each.dofPlan + each.dofHeight);
+const passes = (sum: number, dof: number, noise = 1): boolean => dof <= 0 || sum <= chiSquareQuantile(FIT_PROBABILITY, dof) * noise * noise;
+const wholeOf = (each: Explanation): readonly [sum: number, dof: number] => [each.plan + each.height, each.dofPlan + each.dofHeight];
 
 /** All rivals count, not only the nearest. */
 function rivalScore(rivals: readonly number[]): number {
   if (rivals.length === 0) return Infinity;
   const least = Math.min(...rivals);
-  return least - 2 * Math.log(rivals.reduce((sum, score) => sum + Math.exp(-(score - least) / 2), 0));
+  return least === Infinity ? Infinity : least - 2 * Math.log(rivals.reduce((sum, score) => sum + Math.exp(-(score - least) / 2), 0));
 }
-
-/** Degrees of freedom that the stated precision is believed to be worth against what the sights themselves show. */
-const BELIEF_IN_PRECISION = 6;
-
-/**
- * How much noisier than stated the sights are under an explanation, as a factor on variances, not below 1: gains shrink by
- * it, so that noise beyond what was stated accuses nobody.
- */
-const noiseFactor = (sum: number, dof: number): number => Math.max(1, (sum + BELIEF_IN_PRECISION) / (Math.max(0, dof) + BELIEF_IN_PRECISION));
 
 interface Candidate {
   readonly each: Explanation;
   readonly score: number;
-  readonly noise: number;
 }
 
 interface Decision {
@@ -63,42 +55,55 @@ interface Decision {
 }
 
 /** The explanation among `candidates` that is to be named; `null` and not unsure: nothing is wrong. */
-function decide(none: number, candidates: readonly Candidate[]): Decision {
+function decide(none: number, sound: number, candidates: readonly Candidate[]): Decision {
   const first = candidates.reduce<Candidate | null>((a, b) => (a === null || b.score < a.score ? b : a), null);
-  const gain = first ? (none - first.score) / first.noise : 0;
-  if (!first || gain < GAIN_TO_DOUBT) return { best: null, unsure: false };
+  if (!first || first.score === Infinity) return { best: null, unsure: none === Infinity };
+  if (none - first.score < GAIN_TO_DOUBT) return { best: null, unsure: false };
+  const gain = sound - first.score;
   const lead = rivalScore(candidates.filter((other) => other !== first).map((other) => other.score)) - first.score;
   return gain >= GAIN_TO_NAME && lead >= LEAD_TO_NAME ? { best: first.each, unsure: false } : { best: null, unsure: true };
 }
 
-/** One part judged by itself: explanations that touch nothing else, each with its score in that part. */
-function decidePart(part: 'plan' | 'height', none: Explanation, all: readonly Explanation[]): Decision {
-  const other = part === 'plan' ? none.height : none.plan;
-  const dof = (each: Explanation) => (part === 'plan' ? each.dofPlan : each.dofHeight);
-  const candidates = all.filter((each) => each.part === part).map((each) => ({ each, score: each.score - other, noise: noiseFactor(each[part], dof(each)) }));
-  const decision = decide(none[part], candidates);
+type SinglePart = 'plan' | 'height';
+const dofIn = (part: SinglePart, each: Explanation): number => (part === 'plan' ? each.dofPlan : each.dofHeight);
+const scoreIn = (part: SinglePart, each: Explanation): number => fitUnder(each[part], dofIn(part, each)) + each.cost;
+
+/** Nothing is wrong, in one part or in both: with every sight as stated, or with one that is rough. */
+function soundScore(part: SinglePart | 'both', none: Explanation, rough: readonly RoughSight[]): number {
+  const dof = part === 'both' ? none.dofPlan + none.dofHeight : dofIn(part, none);
+  const rest = (each: RoughSight) => (part === 'both' ? (each.part === 'plan' ? none.height : none.plan) : 0);
+  const asStated = fitUnder(part === 'both' ? none.plan + none.height : none[part], dof);
+  const withOne = rough.filter((each) => part === 'both' || each.part === part).map((each) => fitUnder(each.sum + rest(each), dof) + each.cost);
+  return rivalScore([asStated, ...withOne]);
+}
+
+/** One part judged by itself, by the evidence of that part alone: explanations that touch nothing else. */
+function decidePart(part: SinglePart, none: Explanation, { explanations, rough }: Tried): Decision {
+  const candidates = explanations.filter((each) => each.part === part).map((each) => ({ each, score: scoreIn(part, each) }));
+  const decision = decide(scoreIn(part, none), soundScore(part, none, rough), candidates);
   const winner = decision.best ?? (decision.unsure ? null : none);
-  return winner && passes(winner[part], dof(winner)) ? decision : { best: null, unsure: true };
+  return winner && passes(winner[part], dofIn(part, winner), MOST_NOISE) ? decision : { best: null, unsure: true };
 }
 
 /** A fault in plan and one in height at once, when no single explanation will do. */
-function decideBoth(none: Explanation, all: readonly Explanation[]): readonly [Explanation, Explanation] | null {
+function decideBoth(none: Explanation, all: Tried): readonly [Explanation, Explanation] | null {
   const plan = decidePart('plan', none, all).best;
   const height = decidePart('height', none, all).best;
   if (!plan || !height) return null;
-  const score = plan.score - none.height + (height.score - none.plan);
-  const rivals = all.filter((each) => each.part === 'both').map((each) => each.score);
+  const score = fitUnder(plan.plan + height.height, plan.dofPlan + height.dofHeight) + plan.cost + height.cost;
+  const rivals = all.explanations.filter((each) => each.part === 'both').map((each) => each.score);
   if (rivalScore(rivals) - score < LEAD_TO_NAME) return null;
   return none.plan - plan.plan >= none.height - height.height ? [plan, height] : [height, plan];
 }
 
-function decideAll(none: Explanation, all: readonly Explanation[]): { readonly best: Explanation | null; readonly also: Explanation | null } {
+function decideAll(none: Explanation, all: Tried): { readonly best: Explanation | null; readonly also: Explanation | null } {
   const single = decide(
     none.score,
-    all.map((each) => ({ each, score: each.score, noise: noiseFactor(each.plan + each.height, each.dofPlan + each.dofHeight) })),
+    soundScore('both', none, all.rough),
+    all.explanations.map((each) => ({ each, score: each.score })),
   );
   const winner = single.best ?? (single.unsure ? null : none);
-  if (winner && fitsWhole(winner)) {
+  if (winner && passes(...wholeOf(winner), MOST_NOISE)) {
     const rest = winner.part === 'both' ? null : winner.part === 'plan' ? 'height' : 'plan';
     return { best: winner, also: rest && decidePart(rest, none, all).best };
   }
@@ -106,26 +111,35 @@ function decideAll(none: Explanation, all: readonly Explanation[]): { readonly b
   return both ? { best: both[0], also: both[1] } : { best: null, also: null };
 }
 
-/** Tries every explanation. Errors as `resection`. */
-export function explainMisfit(input: ResectionInput): Result<Explained, StationError> {
-  const solved = resection(input);
-  if (!solved.ok && solved.error.code !== 'UNDETERMINED') return fail(solved.error);
-  const station = station0(input);
-  const { none } = station;
-  // Without surplus the sights can't contradict each other: then it is their geometry that gives no station.
-  if (!solved.ok && (none.dofPlan <= 0 || station.usedInPlan.length < 3)) return fail(solved.error);
-  const all = explanationsOf(station);
+/** Whether sights without a station could be explained at all: with nothing left over they can't contradict each other. */
+export const isExplicable = (station: FreeStation): boolean => {
+  const { none, usedInPlan } = station0(station, []);
+  return none.dofPlan > 0 && usedInPlan.length >= 2;
+};
+
+/** Tries every explanation. `listed`: every mark that could have been sighted in the place of another. */
+export function explainMisfit(station: FreeStation, listed: readonly ControlPoint[] = station.input.points): Explained {
+  const start = station0(station, listed);
+  const { none } = start;
+  const all = explanationsOf(start);
   const { best, also } = decideAll(none, all);
-  if (!solved.ok && best === null) return fail(solved.error);
-  const ranked = [none, ...all].sort((a, b) => a.score - b.score);
-  return ok({
-    result: solved.ok ? solved.value : null,
+  const ranked = [none, ...all.explanations].sort((a, b) => a.score - b.score);
+  const likeliest = best ?? ranked[0]!;
+  return {
     none,
     best,
     also,
     explanations: best ? [best, ...ranked.filter((each) => each !== best)] : ranked,
-    fits: fitsWhole(none),
-  });
+    fits: passes(...wholeOf(none)),
+    noise: likeliest.score === Infinity ? 1 : noiseOf(...wholeOf(likeliest)),
+  };
+}
+
+/** Explanations that the evidence does not tell from the likeliest one; only that one where it can be told. */
+export function stillStanding({ best, explanations }: Explained): readonly Explanation[] {
+  if (best) return [best];
+  const least = explanations[0]!.score;
+  return explanations.filter((each) => each.score <= least + LEAD_TO_NAME);
 }
 
 /** The part of the misfit that an explanation removes, 0 to 1. For display: more parameters always explain more. */

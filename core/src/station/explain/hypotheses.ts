@@ -9,10 +9,13 @@ import { wrapHalfTurn } from '../../quantity/angle.ts';
 import type { Metres, Radians } from '../../quantity/unit.ts';
 import type { ControlPoint } from '../../sight/observation.ts';
 import { reduceObservations, type ReducedObservation } from '../../sight/reduce.ts';
+import { isUsedInPlan, solutionWithout, type FreeStation, type ResectionInput } from '../freeStation.ts';
 import { contributions, leaveOutHeight, weightedMean } from '../heightAdjustment.ts';
+import { planPrecisionOf } from '../measuredPoint.ts';
 import { adjustPlan, countObservations, type PlanSolution } from '../planAdjustment.ts';
 import { differenceAt, predictionCovariance, quadratic, sightOf, type PlanProblem } from '../planProblem.ts';
-import { isUsedInPlan, type ResectionInput } from '../resection.ts';
+import { placesOf } from '../reliability.ts';
+import { fitUnder } from './noise.ts';
 import { priceOfDirection, priceOfHeave, priceOfPrism, priceOfScale, priceOfShift, priceOfTargetHeight } from './priors.ts';
 
 export type ExplanationFigures =
@@ -46,14 +49,29 @@ export interface Explanation {
   readonly parameters: number;
   readonly dofPlan: number;
   readonly dofHeight: number;
-  /** v'Pv plus what the many alternatives and the estimated sizes cost; smaller is better. */
+  /** What the many alternatives and the estimated sizes cost, on the scale of 2 ln of a likelihood. */
+  readonly cost: number;
+  /** How badly the whole fits under it, the scale of the noise unknown, plus its cost; smaller is better. */
   readonly score: number;
+  /** Where the station would be under it, and its 95 % radius; null where that does not come out. */
+  readonly stands: StandsAt | null;
+}
+
+/** A station's place and orientation under one explanation. */
+export interface StandsAt {
+  readonly e: Metres;
+  readonly n: Metres;
+  readonly orientation: Radians;
+  readonly radius95: Metres;
 }
 
 export interface Station0 {
+  readonly free: FreeStation;
   readonly input: ResectionInput;
   readonly reduced: readonly ReducedObservation[];
   readonly byName: ReadonlyMap<string, ControlPoint>;
+  /** Every listed mark: any of them may be the one that was really sighted. */
+  readonly listed: readonly ControlPoint[];
   readonly origin: { readonly e: Metres; readonly n: Metres };
   /** Names sighted and used in plan or height. */
   readonly used: readonly string[];
@@ -94,26 +112,29 @@ function heightSum(
 
 const logCount = (alternatives: number): number => 2 * Math.log(Math.max(1, alternatives));
 
+const standsAt = (solution: PlanSolution, origin: Station0['origin']): StandsAt => ({
+  e: solution.e + origin.e,
+  n: solution.n + origin.n,
+  orientation: solution.orientation,
+  radius95: planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! }).ellipse95.a,
+});
+
 /** The station as it is, without any explanation; plan infinite when it does not converge. */
-export function station0(input: ResectionInput): Station0 {
-  const byName = new Map(input.points.map((point) => [point.name, point]));
-  const reduced = reduceObservations(input.observations, input.instrument, input.reduction);
-  const first = reduced.find(isUsedInPlan);
-  const at = first && byName.get(first.point);
-  const origin = { e: at?.e ?? 0, n: at?.n ?? 0 };
-  const usedInPlan = [...new Set(reduced.filter(isUsedInPlan).map((each) => each.point))];
-  const used = [...new Set([...usedInPlan, ...reduced.filter((each) => each.useHeight).map((each) => each.point)])];
-  const sights = reduced.filter(isUsedInPlan).map((each) => sightOf(problemOf(byName, origin), each));
-  const solution = adjusted(reduced, problemOf(byName, origin), input.freeScale);
+export function station0(free: FreeStation, listed: readonly ControlPoint[]): Station0 {
+  const { input, reduced, byName, names, sights, solved } = free;
+  const origin = { e: free.originE, n: free.originN };
   const height = heightSum(reduced, byName, input);
-  const plan = solution?.sumOfSquares ?? Infinity;
+  const plan = solved.ok ? solved.value.sumOfSquares : Infinity;
+  const dofPlan = countObservations(sights) - (input.freeScale ? 4 : 3);
   return {
+    free,
     input,
     reduced,
     byName,
+    listed,
     origin,
-    used,
-    usedInPlan,
+    used: [...new Set([...names, ...reduced.filter((each) => each.useHeight).map((each) => each.point)])],
+    usedInPlan: names,
     none: {
       code: 'NONE',
       points: [],
@@ -122,9 +143,11 @@ export function station0(input: ResectionInput): Station0 {
       height: height.sum,
       part: 'both',
       parameters: 0,
-      dofPlan: countObservations(sights) - (input.freeScale ? 4 : 3),
+      dofPlan,
       dofHeight: height.dof,
-      score: plan + height.sum,
+      cost: 0,
+      score: fitUnder(plan + height.sum, dofPlan + height.dof),
+      stands: solved.ok ? standsAt(solved.value, origin) : null,
     },
   };
 }
@@ -139,12 +162,17 @@ interface Found {
   readonly dofHeight?: number;
   readonly alternatives: number;
   readonly price?: number;
+  /** Where the plan comes out under it; not given: as it is. */
+  readonly solution?: PlanSolution;
 }
 
-function explanation({ none }: Station0, found: Found): Explanation {
-  const plan = found.plan ?? none.plan;
+function explanation({ none, origin }: Station0, found: Found): Explanation {
+  const plan = found.plan ?? found.solution?.sumOfSquares ?? none.plan;
   const height = found.height ?? none.height;
   const parameters = found.parameters ?? 0;
+  const dofPlan = none.dofPlan - (found.part === 'height' ? 0 : parameters);
+  const dofHeight = found.dofHeight ?? none.dofHeight - (found.part === 'height' ? parameters : 0);
+  const cost = logCount(found.alternatives) + (found.price ?? 0);
   return {
     code: found.figures.code,
     points: found.points ?? [],
@@ -153,49 +181,61 @@ function explanation({ none }: Station0, found: Found): Explanation {
     height,
     part: found.part,
     parameters,
-    dofPlan: none.dofPlan - (found.part === 'height' ? 0 : parameters),
-    dofHeight: found.dofHeight ?? none.dofHeight - (found.part === 'height' ? parameters : 0),
-    score: plan + height + logCount(found.alternatives) + (found.price ?? 0),
+    dofPlan,
+    dofHeight,
+    cost,
+    score: fitUnder(plan + height, dofPlan + dofHeight) + cost,
+    stands: found.solution ? standsAt(found.solution, origin) : none.stands,
   };
 }
 
-/** One mark without its sights in plan: where it would be from the rest. */
+/** One mark, or all marks of one place, without their sights in plan: where they would be from the rest. */
 interface WithoutMark {
-  readonly name: string;
+  readonly names: readonly string[];
   readonly own: readonly ReducedObservation[];
   readonly solution: PlanSolution;
   /** v'Pv of the rest, and how far the mark's own sights disagree among themselves. */
   readonly rest: number;
 }
 
-function withoutMark(station: Station0, name: string): WithoutMark | null {
-  const own = station.reduced.filter((each) => each.point === name && isUsedInPlan(each));
+function withoutMark(station: Station0, names: readonly string[]): WithoutMark | null {
+  const { free, byName, origin, input } = station;
+  const own = free.used.filter((each) => names.includes(each.point));
   if (own.length === 0 || own.some((each) => each.slope === null || !each.useDirection)) return null;
-  const rest = station.reduced.filter((each) => each.point !== name);
-  if (new Set(rest.filter(isUsedInPlan).map((each) => each.point)).size < 2) return null;
-  const problem = problemOf(station.byName, station.origin);
-  const solution = adjusted(rest, problem, station.input.freeScale);
+  const solution = solutionWithout(free, names);
   if (!solution) return null;
-  if (own.length === 1) return { name, own, solution, rest: solution.sumOfSquares };
+  if (own.length === 1) return { names, own, solution, rest: solution.sumOfSquares };
   // Repeats keep what they say of each other: the mark is put where they measure it, and all are adjusted together.
-  const shift = differenceAt(problem, own, name, solution)!;
-  const point = station.byName.get(name)!;
-  const moved = new Map(station.byName).set(name, { ...point, e: point.e! + shift.dE, n: point.n! + shift.dN });
-  const together = adjusted(station.reduced, problemOf(moved, station.origin), station.input.freeScale);
-  return { name, own, solution, rest: together?.sumOfSquares ?? solution.sumOfSquares };
+  const shift = meanShift(station, names, own, solution);
+  const moved = new Map(byName);
+  for (const name of names) {
+    const point = byName.get(name)!;
+    moved.set(name, { ...point, e: point.e! + shift.dE, n: point.n! + shift.dN });
+  }
+  const together = adjusted(station.reduced, problemOf(moved, origin), input.freeScale);
+  return { names, own, solution, rest: together?.sumOfSquares ?? solution.sumOfSquares };
 }
 
-function movedInPlan(station: Station0, without: WithoutMark): Explanation {
-  const { dE, dN } = differenceAt(problemOf(station.byName, station.origin), without.own, without.name, without.solution)!;
-  const { ee, nn, en } = predictionCovariance(without.solution, without.own, station.byName.get(without.name)!.sdPlan ?? 0);
+/** How far the marks of a place lie from where they are listed, on average, seen from a solution. */
+function meanShift({ free }: Station0, names: readonly string[], own: readonly ReducedObservation[], solution: PlanSolution) {
+  const each = names.map((name) => differenceAt(free, own, name, solution)!);
+  return { dE: each.reduce((sum, { dE }) => sum + dE, 0) / each.length, dN: each.reduce((sum, { dN }) => sum + dN, 0) / each.length };
+}
+
+function movedInPlan(station: Station0, without: WithoutMark, alternatives: number): Explanation {
+  const { names, own, solution, rest } = without;
+  const { dE, dN } = meanShift(station, names, own, solution);
+  const listed = Math.max(...names.map((name) => station.byName.get(name)!.sdPlan ?? 0)) / Math.sqrt(names.length);
+  const { ee, nn, en } = predictionCovariance(solution, own, listed);
   return explanation(station, {
     figures: { code: 'MARK_MOVED_PLAN', dE, dN },
-    points: [without.name],
-    plan: without.rest,
+    points: names,
+    plan: rest,
     part: 'plan',
     parameters: 2,
-    alternatives: station.usedInPlan.length,
+    alternatives,
     price: priceOfShift(Math.hypot(dE, dN), ee * nn - en * en),
+    solution,
   });
 }
 
@@ -213,7 +253,7 @@ function directionWrong(station: Station0, observation: ReducedObservation, alte
   return explanation(station, {
     figures: { code: 'DIRECTION_READING', circleError },
     points: [observation.point],
-    plan: solution.sumOfSquares,
+    solution,
     part: 'plan',
     parameters: 1,
     alternatives,
@@ -246,7 +286,7 @@ function renamed(station: Station0, points: ReadonlyMap<string, ControlPoint>, f
   const solution = adjusted(station.reduced, problemOf(points, station.origin), station.input.freeScale);
   if (!solution) return null;
   const height = heightSum(station.reduced, points, station.input);
-  return explanation(station, { ...found, plan: solution.sumOfSquares, height: height.sum, dofHeight: height.dof, part: 'both' });
+  return explanation(station, { ...found, solution, height: height.sum, dofHeight: height.dof, part: 'both' });
 }
 
 const hasPlace = (point: ControlPoint): boolean => point.e !== null && point.n !== null;
@@ -269,7 +309,7 @@ const HOPELESS_MISFIT = 1e4;
 
 /** Sights to one mark, given the name of another that is listed but was not sighted. */
 function misnamed(station: Station0, without: ReadonlyMap<string, WithoutMark>): Explanation[] {
-  const unsighted = station.input.points.filter((point) => hasPlace(point) && !station.reduced.some((each) => each.point === point.name));
+  const unsighted = station.listed.filter((point) => hasPlace(point) && !station.reduced.some((each) => each.point === point.name));
   const alternatives = station.usedInPlan.length * unsighted.length;
   return station.usedInPlan.flatMap((name) => {
     const out = without.get(name);
@@ -300,21 +340,25 @@ function misfitFrom(station: Station0, out: WithoutMark): (other: ControlPoint) 
 }
 
 /** Sums of squares of the station with other distances. */
-function corrected(station: Station0, input: ResectionInput): { readonly plan: number; readonly height: number } | null {
+function corrected(station: Station0, input: ResectionInput): Corrected | null {
   const reduced = reduceObservations(input.observations, input.instrument, input.reduction);
   const solution = adjusted(reduced, problemOf(station.byName, station.origin), input.freeScale);
-  return solution && { plan: solution.sumOfSquares, height: heightSum(reduced, station.byName, input).sum };
+  return solution && { solution, plan: solution.sumOfSquares, height: heightSum(reduced, station.byName, input).sum };
 }
 
-interface FittedSize {
-  readonly size: number;
-  readonly sd: number;
+interface Corrected {
   readonly plan: number;
   readonly height: number;
+  readonly solution: PlanSolution;
+}
+
+interface FittedSize extends Corrected {
+  readonly size: number;
+  readonly sd: number;
 }
 
 /** The size that fits best, by Newton's method on the sum of squares, which is nearly a parabola; its curvature gives the standard deviation. */
-function fitSize(sums: (size: number) => { readonly plan: number; readonly height: number } | null, step: number): FittedSize | null {
+function fitSize(sums: (size: number) => Corrected | null, step: number): FittedSize | null {
   let size = 0;
   let sd = 0;
   for (let round = 0; round < 3; round++) {
@@ -327,7 +371,7 @@ function fitSize(sums: (size: number) => { readonly plan: number; readonly heigh
     sd = Math.sqrt(2 / curvature);
   }
   const best = sums(size);
-  return best && { size, sd, plan: best.plan, height: best.height };
+  return best && { size, sd, ...best };
 }
 
 function allDistances(station: Station0): Explanation[] {
@@ -344,7 +388,8 @@ function allDistances(station: Station0): Explanation[] {
   if (prism) {
     const price = priceOfPrism(prism.size, prism.sd);
     const figures = { code: 'PRISM_CONSTANT' as const, constant: prism.size };
-    found.push(explanation(station, { figures, plan: prism.plan, height: prism.height, part: 'both', parameters: 1, alternatives: 1, price }));
+    const { solution, height } = prism;
+    found.push(explanation(station, { figures, solution, height, part: 'both', parameters: 1, alternatives: 1, price }));
   }
   if (input.freeScale) return found;
   const scale = fitSize(
@@ -357,7 +402,7 @@ function allDistances(station: Station0): Explanation[] {
     found.push(
       explanation(station, {
         figures: { code: 'SCALE', ratio: scale.size },
-        plan: scale.plan,
+        solution: scale.solution,
         height: none.height,
         part: 'plan',
         parameters: 1,
@@ -369,19 +414,71 @@ function allDistances(station: Station0): Explanation[] {
   return found;
 }
 
+/** Nothing is wrong, but the sight to one mark is far rougher than stated: what it costs, in plan or in height. */
+export interface RoughSight {
+  readonly part: 'plan' | 'height';
+  readonly sum: number;
+  readonly cost: number;
+}
+
+/** A rough sight has so many times the stated errors. */
+const ROUGH = 4;
+/** How seldom one is, in plan and in height: heights suffer from what the pole stands on, too. */
+const SELDOM = { plan: 0.002, height: 0.006 } as const;
+
+/**
+ * Heavy tails: a sight may be rough without any fault. Its difference from the rest is then judged with its own part of the
+ * covariance C widened, which is paid for by the determinant.
+ */
+function roughSights(station: Station0, withoutAny: ReadonlyMap<string, WithoutMark>): RoughSight[] {
+  const widen = ROUGH ** 2 - 1;
+  const inPlan = [...withoutAny.values()].map((without): RoughSight => {
+    const { names, own, solution, rest } = without;
+    const { dE, dN } = meanShift(station, names, own, solution);
+    const all = predictionCovariance(solution, own, station.byName.get(names[0]!)!.sdPlan ?? 0);
+    const ownPart = predictionCovariance({ ...solution, inverse: NO_ERROR }, own, station.byName.get(names[0]!)!.sdPlan ?? 0);
+    const [ee, nn, en] = [all.ee + widen * ownPart.ee, all.nn + widen * ownPart.nn, all.en + widen * ownPart.en];
+    const determinant = ee * nn - en * en;
+    const t = (dE * dE * nn - 2 * dE * dN * en + dN * dN * ee) / determinant;
+    return { part: 'plan', sum: rest + t, cost: Math.log(determinant / (all.ee * all.nn - all.en * all.en)) - 2 * Math.log(SELDOM.plan) };
+  });
+  const { reduced, byName, input } = station;
+  const list = contributions(reduced, byName, input.setup);
+  const inHeight = list.flatMap(({ name, variance }): RoughSight[] => {
+    const out = leaveOutHeight(name, reduced, byName, input.setup);
+    if (!out) return [];
+    const wide = out.sd ** 2 + widen * variance;
+    const sum = Math.max(0, station.none.height - out.w ** 2) + (out.dZ * out.dZ) / wide;
+    return [{ part: 'height', sum, cost: Math.log(wide / out.sd ** 2) - 2 * Math.log(SELDOM.height) }];
+  });
+  return [...inPlan, ...inHeight];
+}
+const NO_ERROR = new Float64Array(16);
+
+export interface Tried {
+  readonly explanations: readonly Explanation[];
+  readonly rough: readonly RoughSight[];
+}
+
 /** All single explanations that come out, NONE not among them. With two marks sizes can't be estimated: names and units only. */
-export function explanationsOf(station: Station0): Explanation[] {
+export function explanationsOf(station: Station0): Tried {
   const withoutAny = new Map(
-    station.usedInPlan.map((name) => [name, withoutMark(station, name)] as const).filter((each): each is readonly [string, WithoutMark] => each[1] !== null),
+    station.usedInPlan.map((name) => [name, withoutMark(station, [name])] as const).filter((each): each is readonly [string, WithoutMark] => each[1] !== null),
   );
-  const directions = station.reduced.filter((each) => isUsedInPlan(each) && each.useDirection);
+  // A post that was knocked takes all of its targets along.
+  const posts = placesOf(station.usedInPlan.map((name) => station.byName.get(name)!))
+    .filter((names) => names.length > 1)
+    .flatMap((names) => withoutMark(station, names) ?? []);
+  const moved = [...withoutAny.values(), ...posts];
+  const directions = station.free.used.filter((each) => each.useDirection);
   const all = [
-    ...[...withoutAny.values()].map((without) => movedInPlan(station, without)),
+    ...moved.map((without) => movedInPlan(station, without, moved.length)),
     ...directions.flatMap((observation) => directionWrong(station, observation, directions.length) ?? []),
     ...heightsWrong(station),
     ...swapped(station),
     ...misnamed(station, withoutAny),
     ...allDistances(station),
   ];
-  return station.usedInPlan.length > 2 ? all : all.filter((each) => each.parameters === 0);
+  if (station.usedInPlan.length < 3) return { explanations: all.filter((each) => each.parameters === 0), rough: [] };
+  return { explanations: all, rough: roughSights(station, withoutAny) };
 }
