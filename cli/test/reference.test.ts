@@ -4,7 +4,7 @@ import { compute } from '@idle-marker/contract';
 import { designFilesIn } from '../src/designFiles.ts';
 
 /** Every reference case with its own tolerances: a number, a matrix of tolerances, or none (then it must be equal). */
-const folders = ['station', 'trust', 'geometry'].map((kind) => `${import.meta.dirname}/reference/${kind}/`);
+const folders = ['station', 'trust', 'geometry', 'checkable'].map((kind) => `${import.meta.dirname}/reference/${kind}/`);
 
 interface Case {
   readonly id: string;
@@ -45,19 +45,34 @@ function toleranceOf(tolerance: Case['tolerance'], path: string): number | numbe
 }
 
 /** Where two values differ by more than their tolerance. */
-function differences(expected: unknown, got: unknown, tolerance: Case['tolerance'], path: string, cell: readonly number[] = []): string[] {
+function differences(
+  expected: unknown,
+  got: unknown,
+  tolerance: Case['tolerance'],
+  path: string,
+  cell: readonly number[] = [],
+  /** The path with the indices of lists. */
+  exact: string = path,
+): string[] {
   if (Array.isArray(expected)) {
     if (!Array.isArray(got) || got.length !== expected.length) return [`${path}: another length`];
     const isMatrix = Array.isArray(tolerance?.[path]);
-    return expected.flatMap((each, i) => differences(each, (got as unknown[])[i], tolerance, path, isMatrix ? [...cell, i] : []));
+    return expected.flatMap((each, i) => differences(each, (got as unknown[])[i], tolerance, path, isMatrix ? [...cell, i] : [], `${exact}[${i}]`));
   }
   if (expected !== null && typeof expected === 'object') {
     return Object.entries(expected).flatMap(([key, each]) =>
-      differences(each, (got as Record<string, unknown> | null)?.[key], tolerance, path === '' ? key : `${path}.${key}`),
+      differences(
+        each,
+        (got as Record<string, unknown> | null)?.[key],
+        tolerance,
+        path === '' ? key : `${path}.${key}`,
+        [],
+        exact === '' ? key : `${exact}.${key}`,
+      ),
     );
   }
   if (typeof expected !== 'number') return Object.is(expected, got) ? [] : [`${path}: ${String(got)} in place of ${String(expected)}`];
-  const allowed = toleranceOf(tolerance, path);
+  const allowed = tolerance?.[exact] ?? toleranceOf(tolerance, path);
   const limit = Array.isArray(allowed) ? allowed[cell[0]!]![cell[1]!]! : allowed;
   let off = Math.abs(expected - Number(got));
   if (path.endsWith('azimuthDeg')) off = Math.min(off, Math.abs(off - 180), Math.abs(off - 360));

@@ -74,7 +74,22 @@ export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { AREA_KIND, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
-export { ADDS, misnamedReason, misnamedWords } from './naming.ts';
+export { misnamedReason, misnamedWords } from './naming.ts';
+export {
+  aboutLength,
+  ADDS,
+  CHECKABILITY_WORDS,
+  eitherWay,
+  fallenWords,
+  hardlyChecked,
+  ifWords,
+  partlyChecked,
+  sheetCheckWords,
+  spreadWords,
+  thenWords,
+  unnoticedSubject,
+  unnoticedWords,
+} from './reliability.ts';
 export { ALONG_HEAD, ALONG_WORD, NUMBERED_FROM, NUMBERED_NAME, SCHOOLS, type AlongWord, type School, type SchoolTopic } from './schools.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
 export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';

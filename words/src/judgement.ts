@@ -6,12 +6,14 @@ import {
   RADIANS_PER_DEGREE,
   type Explanation,
   type LengthUnit,
+  type NoiseSource,
   type Obstacle,
   type Reason,
   type Step,
   type TellApart,
   type Verdict,
 } from '@idle-marker/core';
+import { aboutLength, hardlyChecked, partlyChecked, unnoticedSubject, unnoticedWords } from './reliability.ts';
 import { smallLength } from './small.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
@@ -112,6 +114,14 @@ function apartWords(apart: TellApart, naming: Naming): string {
   }
 }
 
+/** Where to look first when everything is noisy. */
+const NOISE_WORDS: Readonly<Record<NoiseSource, string>> = {
+  POLE: 'They are worst at the near marks. Look at the pole first: is it held by hand? Put it on legs, and test its bubble.',
+  AIR: 'They are worst at the far marks. Look at the air first: heat over the ground, wind on the tripod. Sight nearer marks, or wait.',
+  DISTANCE: 'They are worst in the distances. Look at the prism and its constant first, then at the weather that was entered.',
+  ANY: 'Look at the pole first (by hand? a worn bubble?), then at heat over the ground, then at the precision that is entered for the instrument.',
+};
+
 /** Title and explanation of one finding. */
 export function reasonWords(reason: Reason, naming: Naming): Said {
   const length = (metres: number) => smallLength(metres, naming.unit);
@@ -123,13 +133,29 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         text: `Only the distance between ${names} is compared. If it is wrong, half of the error shows at each and neither can be blamed; a mark that moved across their line does not show at all.`,
       };
     }
-    case 'NO_SURPLUS':
-      return { title: 'Solvable, but unchecked', text: 'There is no more measured than a station needs: a mistake would not show.' };
-    case 'FITS':
+    case 'FEW_PLACES': {
+      const posts = reason.places.filter((names) => names.length > 1).map((names) => list(names.map((name) => naming.nameOf(name))));
       return {
-        title: `${capital(count(reason.marks))} marks agree`,
-        text: `The largest difference is ${length(reason.largest)}.${reason.marks === 3 ? ' With three marks a mistake would show, but not always whose it is; a fourth would name it.' : ''}`,
+        title: 'Solvable, but unchecked',
+        text: `${list(posts)} stand on one post: that is one place. If it moved, all its targets moved along, and nothing would show it. ${
+          reason.places.length === 2 ? 'Two places determine a station and check nothing; a third would.' : 'One place determines no station.'
+        }`,
       };
+    }
+    case 'HARDLY_CHECKED':
+      return { title: hardlyChecked(reason.of, naming), text: unnoticedWords(reason.of, naming) };
+    case 'PARTLY_HIDDEN':
+      return {
+        title: partlyChecked(reason.of, naming),
+        text: `${unnoticedWords(reason.of, naming)} That is more than the ${length(reason.allowed)} asked: prove this station on a mark that it did not use, before the first stake.`,
+      };
+    case 'TOO_COARSE':
+      return {
+        title: 'Not known well enough',
+        text: `This station is good to ${length(reason.radius95)} (95 %), which the work does not allow. Sights that agree do not make up for marks that lie too near to each other, or too far away.`,
+      };
+    case 'FITS':
+      return { title: `${capital(count(reason.marks))} marks agree`, text: `The largest difference is ${length(reason.largest)}.` };
     case 'EXPLAINED': {
       const { explanation } = reason;
       const { title: claim, text } = explanationWords(explanation, naming);
@@ -151,7 +177,7 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
     case 'NOISIER_THAN_STATED':
       return {
         title: 'Noisier than the instrument should be',
-        text: `The misfits are ${reason.s0.toFixed(1)} times what instrument, pole and marks should give, and no single fault explains them. Level the pole, check prism and weather, and the names of the marks.`,
+        text: `The misfits are ${reason.s0.toFixed(1)} times what instrument, pole and marks should give, and no single fault explains them. ${NOISE_WORDS[reason.look]}`,
       };
     case 'HEIGHT_GROWS':
       return {
@@ -228,6 +254,11 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         title: `A sight to ${reason.name} does not fit`,
         text: `It lies ${length(Math.abs(reason.off))} beside the line. Was the pole on this line, or is the line chalked at an offset? Read it again.`,
       };
+    case 'HEIGHT_HARDLY_CHECKED':
+      return {
+        title: `The height of ${list(reason.names.map((name) => naming.nameOf(name)))} is hardly checked`,
+        text: `Up to ${aboutLength(reason.noticed, naming.unit)} of a mistake in it would go unseen and put the station’s height ${aboutLength(reason.effect, naming.unit)} off. Sight another mark with a height.`,
+      };
     case 'HEIGHT_UNCHECKED':
       return { title: 'One mark gives the height', text: `Everything hangs on the height of ${naming.nameOf(reason.name)}. A second one would check it.` };
   }
@@ -239,7 +270,7 @@ const lower = (text: string): string => text.replace(/^(The|All|This|Distances|N
 
 /** What to do next, in the order of action. */
 export function stepWords(step: Step, naming: Naming): string {
-  const name = 'name' in step ? naming.nameOf(step.name) : '';
+  const name = 'name' in step && step.name !== null ? naming.nameOf(step.name) : '';
   switch (step.code) {
     case 'CHECK_NAME':
       return step.other === null ? `Is it ${name} at all? Read its label.` : `Read the labels: ${name} or ${naming.nameOf(step.other)}?`;
@@ -261,8 +292,16 @@ export function stepWords(step: Step, naming: Naming): string {
       return `${step.repeated ? 'It repeats:' : 'If it repeats,'} leave ${name} out of height and tell whoever owns the control.`;
     case 'OTHER_CONTROL':
       return 'Without it too few marks would be left to check anything: find other control.';
-    case 'SIGHT_ANOTHER':
-      return 'Sight another mark, best in a direction that is still open.';
+    case 'SIGHT_ANOTHER': {
+      if (step.azimuth === null) return 'Sight another mark, best in a direction that is still open.';
+      const brings = step.effect === null ? '' : ` would bring what could go unseen to ${aboutLength(step.effect, naming.unit)}`;
+      const to = `Sight another mark, best to the ${compassWord(step.azimuth)}`;
+      return step.name === null ? `${to}: none is listed there${brings && `; a new one${brings}`}.` : `${to}: ${name}${brings}.`;
+    }
+    case 'PROVE_ON':
+      return step.name === null
+        ? 'No listed mark would check this station: prove it on one that it did not use, before the first stake.'
+        : `No further sight would check this station. Prove it on ${name} before the first stake.`;
     case 'LEVEL_INSTRUMENT':
       return 'Look at the level and the compensator, and take one mark in both faces.';
     case 'ACCEPT':
@@ -277,7 +316,15 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
   const length = (metres: number) => smallLength(metres, naming.unit);
   switch (obstacle.code) {
     case 'TOO_FEW_MARKS':
-      return `${obstacle.used} marks used, the class asks for ${obstacle.needed}`;
+      return `${obstacle.used} ${obstacle.used === 1 ? 'place' : 'places'} with marks used, the class asks for ${obstacle.needed}`;
+    case 'HARDLY_CHECKED': {
+      const { of } = obstacle;
+      if (!of) return 'nothing checks it';
+      const size = of.effect === null ? 'by any amount' : `and put it, or what is set from it, ${aboutLength(of.effect, naming.unit)} off`;
+      return `${unnoticedSubject(of, naming)} could be wrong unseen ${size}; up to ${length(obstacle.allowed)} may stay hidden`;
+    }
+    case 'HEIGHT_HARDLY_CHECKED':
+      return `the height of ${list(obstacle.names.map((name) => naming.nameOf(name)))} could be wrong unseen and put the station’s height ${aboutLength(obstacle.effect, naming.unit)} off; up to ${length(obstacle.allowed)} may stay hidden`;
     case 'PLAN_IMPRECISE':
       return `good to ${length(obstacle.radius95)} in plan (95 %), the class asks for ${length(obstacle.allowed)}`;
     case 'HEIGHT_IMPRECISE':

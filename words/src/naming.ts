@@ -9,10 +9,3 @@ export function misnamedWords(named: string, likely: string, { distance, namedDi
 
 /** What the book says of a reading that was entered under the wrong name. */
 export const misnamedReason = (named: string, likely: string): string => `the sight was to ${likely}, not to ${named}; it is entered again under that name`;
-
-/** What one more sight would make of the station. */
-export const ADDS: Readonly<Record<'unchecked' | 'checked' | 'traceable', string>> = {
-  unchecked: 'still nothing would catch a mistake',
-  checked: 'a mistake in any mark would show',
-  traceable: 'one bad mark would show, and could be named',
-};

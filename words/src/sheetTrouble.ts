@@ -5,6 +5,7 @@ export const SHEET_TROUBLE = {
   moved: 'said to have been hit or moved: do not build from it',
   setAgain: 'set again: its figures are others now',
   planChanged: 'set for an earlier revision: do not build from it',
+  stationFell: 'set from a station that is not checked by the rules of today',
   rewritten: 'stake written anew, the mark itself is as it was',
   withdrawn: 'withdrawn: do not build from it',
 } as const;
@@ -12,7 +13,7 @@ export const SHEET_TROUBLE = {
 type Trouble = keyof typeof SHEET_TROUBLE;
 
 /** What nobody may build from comes first. */
-const WORST_FIRST: readonly Trouble[] = ['inDoubt', 'destroyed', 'moved', 'planChanged', 'withdrawn', 'setAgain', 'rewritten'];
+const WORST_FIRST: readonly Trouble[] = ['inDoubt', 'destroyed', 'moved', 'planChanged', 'withdrawn', 'stationFell', 'setAgain', 'rewritten'];
 
 /** Marks by what has become of them, in one sentence. */
 export function sheetTroubleWords(marks: readonly { readonly name: string; readonly trouble: Trouble }[]): string {

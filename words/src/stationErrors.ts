@@ -1,6 +1,7 @@
 import { formatLength, type StationError } from '@idle-marker/core';
 
 const REASON = {
+  contradiction: 'what was sighted contradicts itself so much that it gives no one place: a name, a unit or a mark is wrong',
   rank: 'these sights leave the station free to move: sight a mark in another direction, or with a distance',
   divergence: 'these sights contradict each other too much to find one place: check the names of the marks',
   twofold:

@@ -78,7 +78,7 @@ describe('judgements', () => {
   });
 
   it('name the class’s terms that are not met', () => {
-    expect(obstacleWords({ code: 'TOO_FEW_MARKS', used: 2, needed: 4 }, NAMING)).toBe('2 marks used, the class asks for 4');
+    expect(obstacleWords({ code: 'TOO_FEW_MARKS', used: 2, needed: 4 }, NAMING)).toBe('2 places with marks used, the class asks for 4');
     expect(obstacleWords({ code: 'PLAN_IMPRECISE', radius95: 0.0071, allowed: 0.006 }, { ...NAMING, unit: 'usSurveyFoot' })).toBe(
       'good to 0.023 ft in plan (95 %), the class asks for 0.020 ft',
     );

@@ -13,12 +13,12 @@ import {
   type JudgedStation,
   type KnownStationResult,
   type PlanPrecision,
-  type Reason,
   type Prediction,
   type ReducedObservation,
   type ResectionResult,
   type StakeResult,
   type TraverseResult,
+  type Unnoticed,
 } from '@idle-marker/core';
 import { CRITICAL_T, CRITICAL_W, shareOf } from '@idle-marker/core';
 
@@ -267,14 +267,28 @@ function figuresJson({ figures }: Explanation): object {
   }
 }
 
-const reasonJson = (reason: Reason, explanationJson: (each: Explanation) => object): object => {
-  const { code, ...figures } = reason;
-  const converted = Object.entries(figures as Readonly<Record<string, unknown>>).map(([name, value]): [string, unknown] => [
-    name,
-    typeof value === 'object' && value !== null && 'score' in value ? explanationJson(value as Explanation) : value,
-  ]);
-  return { code, figures: Object.fromEntries(converted) as object };
-};
+/** The figures of a reason or a step in the units of the edge, for those that have them. */
+const FIGURES_IN_MM: ReadonlySet<string> = new Set(['radius95', 'effect', 'allowed', 'noticed']);
+
+function figuresAtEdge(figures: Readonly<Record<string, unknown>>, explanationJson: (each: Explanation) => object): object {
+  const converted = Object.entries(figures).map(([name, value]): [string, unknown] => {
+    if (FIGURES_IN_MM.has(name)) return [`${name}Mm`, value === null ? null : mm(value as number)];
+    if (name === 'azimuth') return ['azimuthDeg', value === null ? null : deg(value as number)];
+    if (name === 'of') return [name, value === null ? null : unnoticedJson(value as Unnoticed)];
+    return [name, typeof value === 'object' && value !== null && 'score' in value ? explanationJson(value as Explanation) : value];
+  });
+  return Object.fromEntries(converted);
+}
+
+/** One entry a place, under the first of its names; of a factor millimetres in a metre. */
+const unnoticedJson = ({ fault, names, noticed, effect }: Unnoticed) => ({
+  name: names[0] ?? fault,
+  noticedMm: orNull(noticed, mm),
+  effectMm: orNull(effect, mm),
+});
+
+/** So many are told. */
+const UNNOTICED_TOLD = 3;
 
 /** So many explanations are told; those after them remove next to nothing. */
 const TOLD = 10;
@@ -284,10 +298,13 @@ export const judgementJson = ({ judgement }: JudgedStation): object => {
   const explanationJson = (each: Explanation) => ({ code: each.code, points: each.points, figures: figuresJson(each), share: shareOf(each, none) });
   return {
     verdict: judgement.verdict,
+    checkability: judgement.checkability,
+    unnoticed: (judgement.reliability?.unnoticed ?? []).slice(0, UNNOTICED_TOLD).map(unnoticedJson),
+    goodToMm: orNull(judgement.goodTo, mm),
     best: best && explanationJson(best),
     also: also && explanationJson(also),
     explanations: explanations.slice(0, TOLD).map(explanationJson),
-    because: judgement.because.map((reason) => reasonJson(reason, explanationJson)),
-    doThis: judgement.doThis.map(({ code, ...figures }) => ({ code, figures })),
+    because: judgement.because.map(({ code, ...figures }) => ({ code, figures: figuresAtEdge(figures, explanationJson) })),
+    doThis: judgement.doThis.map(({ code, ...figures }) => ({ code, figures: figuresAtEdge(figures, explanationJson) })),
   };
 };

@@ -16,7 +16,17 @@ import {
 } from '@idle-marker/core';
 import { stationErrorSentence } from '@idle-marker/words';
 import { checkJson, heightStationJson, judgementJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
-import { CheckSchema, HeightSchema, KnownStationSchema, PropagateSchema, ResectionSchema, StakeSchema, TraverseSchema, TrustSchema } from './schemas.ts';
+import {
+  CheckSchema,
+  HeightSchema,
+  JudgeSchema,
+  KnownStationSchema,
+  PropagateSchema,
+  ResectionSchema,
+  StakeSchema,
+  TraverseSchema,
+  TrustSchema,
+} from './schemas.ts';
 import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf, trustInputOf } from './toCore.ts';
 import type { Static } from '../schema.ts';
 import { ALIGNMENT_KINDS } from './alignments.ts';
@@ -116,7 +126,10 @@ export const KINDS: Readonly<Record<string, Kind>> = {
       (result) => traverseJson(result, input.foresight.point),
     ),
   ),
-  judge: kind(ResectionSchema, (input) => map(judgeStation(resectionInputOf(input)), judgementJson)),
+  judge: kind(JudgeSchema, (input) => {
+    const asked = input.class && { plan: mm(input.class.planMm), height: mm(input.class.heightMm), work: [] };
+    return map(judgeStation(resectionInputOf(input), asked ? { asked } : {}), judgementJson);
+  }),
   trust: kind(TrustSchema, (input) => ok(judgeTrust(trustInputOf(input)))),
   ...GEOMETRY_KINDS,
   ...ALIGNMENT_KINDS,

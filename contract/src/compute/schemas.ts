@@ -71,13 +71,19 @@ const DesignPoint = Type.Object({ name: Type.String(), e: Type.Number(), n: Type
 const Points = Type.Array(Point);
 const Observations = Type.Array(Observation);
 
-export const ResectionSchema = Type.Object({
+const resectionFields = {
   instrument: Instrument,
   setup: Setup,
   reduction: Reduction,
   options: Type.Optional(Type.Object({ freeScale: Type.Optional(Type.Boolean()) })),
   points: Points,
   observations: Observations,
+};
+export const ResectionSchema = Type.Object(resectionFields);
+/** What the work asks; 10 and 5 mm where it is not said, and then nothing is too coarse. */
+export const JudgeSchema = Type.Object({
+  ...resectionFields,
+  class: Type.Optional(Type.Object({ planMm: Type.Number({ exclusiveMinimum: 0 }), heightMm: Type.Number({ exclusiveMinimum: 0 }) })),
 });
 export const HeightSchema = Type.Object({ instrument: Instrument, setup: Setup, reduction: Reduction, points: Points, observations: Observations });
 export const KnownStationSchema = Type.Object({

@@ -153,10 +153,33 @@ export interface SolutionResult {
   readonly [field: string]: unknown;
 }
 
+const Millimetres = Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0, maximum: 1e7 });
+
+/** What was shown of a station when it was decided on: how checkable it was, and what could have been wrong unseen. */
+export const JudgedBody = closed({
+  verdict: Words('checked', 'unchecked', 'refused'),
+  checkability: Words('unchecked', 'checked', 'traceable'),
+  goodToMm: Millimetres,
+  /** What the work asked, plan and height. */
+  askedMm: closed({ plan: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }), height: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }) }),
+  /** The largest effect first. Marks by their identity, lines by their name; of a factor on all distances millimetres in a metre. */
+  unnoticed: Type.Array(
+    closed({
+      fault: Words('PLACE', 'LINE', 'PRISM_CONSTANT', 'SCALE'),
+      names: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { maxItems: 20 }),
+      noticedMm: Millimetres,
+      effectMm: Millimetres,
+    }),
+    { maxItems: 20 },
+  ),
+});
+
 export const DecisionBody = closed({
   solution: Uuid,
   verdict: Words('accepted', 'provisional', 'refused'),
   reason: Text,
+  /** Not with decisions of before it was kept, nor where nothing is solved. */
+  judged: Type.Optional(JudgedBody),
 });
 
 const Reason = Type.String({ minLength: 1, maxLength: 500 });
