@@ -65,9 +65,11 @@ export function withForward(state: SiteState, occupation: Fact<'occupation'>, so
     height: height && { ...height, sdTrunnionZ: nextStation.sdTrunnionZ ?? height.sdTrunnionZ },
   };
   return {
+    ...solved,
     result,
     judgement: {
       ...solved.judgement,
+      goodTo: result.ellipse95.a,
       because: [
         { code: 'CARRIED_FORWARD', from: from.fact.body.name, distanceOff: backsightCheck.distance },
         ...solved.judgement.because.filter((reason) => reason.code !== 'OVER_ONE_BACKSIGHT'),

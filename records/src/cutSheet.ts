@@ -1,5 +1,6 @@
 /** A cut sheet as data: what the crew gets, from the marks as set. Metres inside; units are put to it when it is written. */
 import type {
+  Checkability,
   CornerMeaning,
   HeightReference,
   LengthUnit,
@@ -17,7 +18,8 @@ import type { Rounding } from '@idle-marker/words';
 import { conventionFor, saysTheSame } from './conventions.ts';
 import { stakeReading } from './stakeReading.ts';
 import { isForPlan, shapesOf } from './packagePlans.ts';
-import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
+import { checkOf } from './checked.ts';
+import { compareNames, decidedSolution, markKey, type AcceptedSolution, type SiteState } from './state.ts';
 
 export interface CutSheetRow {
   readonly mark: string;
@@ -60,6 +62,16 @@ export interface CutSheetStation {
   readonly sdZMm: number | null;
   /** Why it was accepted against the class's terms; null when it met them. */
   readonly provisionalBecause: string | null;
+  /** What its own sights check; not on sheets of before it was kept. */
+  readonly checked?: SheetCheck | null;
+}
+
+export interface SheetCheck {
+  readonly checkability: Checkability;
+  /** It was called checked by the rules of then, and is not by those of now. */
+  readonly fell: boolean;
+  /** Largest shift that could be hidden in it; null where nothing bounds it. */
+  readonly hiddenMm: number | null;
 }
 
 export interface CutSheet {
@@ -244,12 +256,20 @@ function rowOf(
   };
 }
 
+function sheetCheck(state: SiteState, solution: Omit<AcceptedSolution, 'withdrawn'>): SheetCheck | null {
+  const checked = checkOf(state, solution);
+  if (!checked) return null;
+  const effect = checked.worst === null ? 0 : checked.worst.effect;
+  return { checkability: checked.now, fell: checked.fell, hiddenMm: effect === null ? null : Math.round(effect * 1000) };
+}
+
 function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetStation[] {
   const used = new Set(marks.map((mark) => mark.body.solution));
   const heights = state.paired.map(({ solution, decision, occupation }) => ({ fact: solution, decision, occupation }));
   return [...state.accepted, ...heights]
     .filter((each) => used.has(each.fact.id))
     .map(({ fact, decision, occupation }) => ({
+      checked: sheetCheck(state, { fact, decision, occupation }),
       name: fact.body.name,
       method: fact.body.method,
       marks: [
@@ -259,7 +279,7 @@ function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetS
         ]),
       ].sort(compareNames),
       // Where the plan came from a receiver the placing has none of its own.
-      radius95Mm: fact.body.method === 'paired' ? null : fact.body.result.ellipse95.aMm,
+      radius95Mm: fact.body.method === 'paired' ? null : (decision.body.judged?.goodToMm ?? fact.body.result.ellipse95.aMm),
       sdZMm: fact.body.result.sdTrunnionZMm,
       provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,
     }));

@@ -54,7 +54,16 @@ export { CONTROL_PACE, controlTime, type ControlTime } from './controlTime.ts';
 export { shiftHandover, type ShiftHandover } from './shift.ts';
 export { closingOf, type Closing, type ClosingItem } from './closing.ts';
 export { controlCard, type ControlCard, type Tie } from './controlCard.ts';
-export { cutSheet, memberName, type CutSheet, type CutSheetRow, type CutSheetStation, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
+export {
+  cutSheet,
+  memberName,
+  type CutSheet,
+  type CutSheetRow,
+  type CutSheetStation,
+  type NumberedSheet,
+  type SheetCheck,
+  type WithheldReason,
+} from './cutSheet.ts';
 export {
   alternativesFor,
   hubPlans,
@@ -68,7 +77,7 @@ export {
   type PlanError,
   type RuleError,
 } from './packagePlans.ts';
-export { defaultUse, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
+export { defaultUse, reliabilityOf, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
@@ -78,6 +87,8 @@ export { paceOf, type Pace } from './pace.ts';
 export { isOverdue, proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';
 export { likelierMark, nextSights } from './nextSight.ts';
+export { askedBy, askedOf, toBeSet } from './asked.ts';
+export { checkOf, fallenStations, judgedBody, type FallenStation, type StationCheck } from './checked.ts';
 export { promiseFor, type Cure, type Promised } from './promise.ts';
 export { alikeName, freeName } from './names.ts';
 export { isUnsteady, proofInterval } from './proofInterval.ts';

@@ -1,7 +1,9 @@
 /** What the judgement said of a station when somebody decided on it: from what was known then, and nothing since. */
-import { inOrder } from '@idle-marker/core';
+import { inOrder, type Checkability } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { reasonWords } from '@idle-marker/words';
+import { askedOf } from './asked.ts';
+import { checkOf } from './checked.ts';
 import { draftAsUsed } from './stationDraft.ts';
 import { siteState, type SiteState } from './state.ts';
 
@@ -9,6 +11,8 @@ export interface JudgedThen {
   readonly verdict: 'checked' | 'unchecked' | 'refused';
   /** Why, the weightiest first. */
   readonly because: readonly string[];
+  /** How checkable it was called then, where the decision was made by rules that are not those of now; null else. */
+  readonly byRulesOfThen: Checkability | null;
 }
 
 /** A decision stands for good, and so does what was known when it was made. */
@@ -29,7 +33,7 @@ function judge({ timeline }: SiteState, decision: Fact<'decision'>): JudgedThen 
   const then = siteState(timeline.filter((fact) => inOrder(fact, decision) <= 0));
   const occupation = then.occupations.find((each) => each.id === solution.body.occupation);
   if (!occupation) return null;
-  const { outcome, contradiction } = draftAsUsed(then, occupation, solution.body);
+  const { outcome, contradiction } = draftAsUsed(then, occupation, solution.body, askedOf(then, solution.body.class));
   const judgement = outcome?.ok ? outcome.value.judgement : contradiction;
   if (!judgement) return null;
   const names = new Map(then.control.map((mark) => [mark.id, mark.revision.body.name]));
@@ -38,5 +42,6 @@ function judge({ timeline }: SiteState, decision: Fact<'decision'>): JudgedThen 
     const { title, text } = reasonWords(reason, naming);
     return text ? `${title}. ${text}` : title;
   });
-  return { verdict: judgement.verdict, because };
+  const check = checkOf(then, { fact: solution, decision, occupation });
+  return { verdict: decision.body.judged?.verdict ?? judgement.verdict, because, byRulesOfThen: check?.byRulesOfThen ? check.then : null };
 }

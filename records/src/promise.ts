@@ -1,6 +1,18 @@
 /** What an accepted station can promise at the marks of a package, pole included. */
-import { NORMAL_95_FACTOR, planDistance, predictAt, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type PlanPoint, type PoleSet } from '@idle-marker/core';
+import {
+  NORMAL_95_FACTOR,
+  planDistance,
+  predictAt,
+  TARGET_HEIGHT_SD,
+  targetCentringSd,
+  type Metres,
+  type PlanPoint,
+  type PoleSet,
+  type Reliability,
+} from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { askedBy } from './asked.ts';
+import { reliabilityOf } from './stationDraft.ts';
 import { precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
@@ -16,6 +28,8 @@ export interface Promised {
   readonly ratios: readonly { readonly key: string; readonly place: PlanPoint; readonly ratio: number }[];
   /** What would meet the class at all marks; null when it is met already. */
   readonly cure: Cure | null;
+  /** How checkable the station is for what this package asks and has still to be set; null where nothing is tested. */
+  readonly reliability: Reliability | null;
 }
 
 export type Cure =
@@ -66,5 +80,6 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
     marks: predictions.length,
     ratios: predictions.map((each) => ({ key: each.plan.key, place: each.plan.place, ratio: ratioOf(each) })),
     cure: cure(),
+    reliability: reliabilityOf(state, solution, askedBy(state, work)),
   };
 }

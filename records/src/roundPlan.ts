@@ -1,9 +1,7 @@
 /** The round as it will be walked: what can not be seen or reached from here, and where the next proof comes. */
 import { planDistance, segmentMeetsPolygon, type KeepClear, type Metres, type PlanPoint } from '@idle-marker/core';
+import { REACH } from './asked.ts';
 import type { RoundStop } from './round.ts';
-
-/** Longest useful sight to a pole: for heights, and for plan alone. */
-const REACH: Readonly<Record<'height' | 'plan', Metres>> = { height: 200, plan: 300 };
 
 export type RoundHindrance = { readonly code: 'HIDDEN'; readonly by: string } | { readonly code: 'FAR'; readonly distance: Metres; readonly most: Metres };
 

@@ -1,11 +1,12 @@
 /** What has happened to marks since the sheet that a crew builds from was issued: whom to tell, and what. */
 import { inOrder, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { fallenStations } from './checked.ts';
 import { saysTheSame } from './conventions.ts';
 import { isForPlan } from './packagePlans.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
 
-export type SheetTrouble = 'inDoubt' | 'destroyed' | 'moved' | 'setAgain' | 'planChanged' | 'rewritten' | 'withdrawn';
+export type SheetTrouble = 'inDoubt' | 'destroyed' | 'moved' | 'setAgain' | 'planChanged' | 'rewritten' | 'withdrawn' | 'stationFell';
 
 export interface SheetNotice {
   readonly sheet: string;
@@ -23,6 +24,7 @@ function troubleOf(
   state: SiteState,
   standings: ReadonlyMap<string, Standing>,
   marks: ReadonlyMap<string, Fact<'mark'>>,
+  fell: ReadonlySet<string>,
   sheet: Fact<'handover'>,
   mark: string,
 ): { readonly name: string; readonly trouble: SheetTrouble } | null {
@@ -34,13 +36,14 @@ function troubleOf(
   const root = state.packageRoots.get(packageId);
   const inForce = root === undefined ? undefined : state.marks.get(markKey(root, key));
   if (inForce && inForce.id !== mark)
-    return isOnlyConfirmed(marks.get(inForce.id)!, issued) ? troubleOf(state, standings, marks, sheet, inForce.id) : trouble('setAgain');
+    return isOnlyConfirmed(marks.get(inForce.id)!, issued) ? troubleOf(state, standings, marks, fell, sheet, inForce.id) : trouble('setAgain');
   const report = state.reports.get(mark);
   if (report) return trouble(report.body.kind);
   if (standings.get(mark) === 'inDoubt') return trouble('inDoubt');
   const work = state.packages.find((each) => state.packageRoots.get(each.id) === root);
   const plan = work?.body.plans.find((each) => each.key === key);
   if (!plan || !isForPlan(issued.body, plan)) return trouble('planChanged');
+  if (standings.get(mark) !== 'held' && fell.has(mark)) return trouble('stationFell');
   const writing = state.writings.get(mark);
   if (writing && inOrder(sheet, writing) < 0) return trouble('rewritten');
   return null;
@@ -53,6 +56,7 @@ const isOnlyConfirmed = (later: Fact<'mark'>, { body }: Fact<'mark'>): boolean =
 export function sheetNotices(state: SiteState, trust: TrustResult): SheetNotice[] {
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
   const marks = new Map(state.timeline.flatMap((fact) => (fact.type === 'mark' ? [[fact.id, fact] as const] : [])));
+  const fell = new Set(fallenStations(state, trust).flatMap((station) => station.again.map((mark) => mark.id)));
   const latest = new Map<number, Fact<'handover'>>();
   for (const fact of state.timeline) {
     if (fact.type !== 'handover' || state.withdrawn.has(fact.id)) continue;
@@ -62,7 +66,7 @@ export function sheetNotices(state: SiteState, trust: TrustResult): SheetNotice[
   return [...latest.values()]
     .flatMap((fact): SheetNotice[] => {
       const troubled = fact.body.marks
-        .map((mark) => troubleOf(state, standings, marks, fact, mark))
+        .map((mark) => troubleOf(state, standings, marks, fell, fact, mark))
         .filter((each) => each !== null)
         .sort((a, b) => compareNames(a.name, b.name));
       const work = state.timeline.find((each): each is Fact<'package'> => each.type === 'package' && each.id === fact.body.package);

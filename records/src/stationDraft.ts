@@ -1,16 +1,21 @@
 /** The station being worked on: sights so far, what they give, and what to think of it. */
 import {
+  fail,
+  freeReliability,
+  freeStation,
   judgeStation,
   ok,
   RADIANS_PER_DEGREE,
-  resection,
   stationOnAssumedDirection,
   stationOnLines,
   stationOverMark,
+  type AskedOfStation,
   type KnownStationInput,
   type Judgement,
   type LineResidual,
   type PlanPoint,
+  type PoleSet,
+  type Reliability,
   type ResectionInput,
   type Result,
   type SolvedStation,
@@ -20,7 +25,8 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { controlPointOf, groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
 import { withForward } from './carriedForward.ts';
 import { lineName, siteLines } from './siteLines.ts';
-import type { SiteState } from './state.ts';
+import { isProvenControl } from './markHistory.ts';
+import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 
 export interface StationDraft {
   readonly groups: readonly SightGroup[];
@@ -47,6 +53,10 @@ export interface LineSight {
 export interface DraftOptions {
   /** A factor on all distances is solved for, too. */
   readonly freeScale?: boolean;
+  /** What the work asks of the station; the usual figures where it is not said. */
+  readonly asked?: AskedOfStation;
+  /** The pole that further sights are thought to be made to. */
+  readonly pole?: PoleSet;
   /** Roughly where the instrument stands, to tell two places apart that lines alone can't. */
   readonly near?: PlanPoint | null;
 }
@@ -67,64 +77,94 @@ export function defaultUse(state: SiteState, sight: Fact<'sight'>): UseFlags {
 export const stationSights = (state: SiteState, occupation: string): Fact<'sight'>[] =>
   [...state.sights.values()].filter((sight) => sight.body.occupation === occupation && sight.body.purpose === 'station' && !state.withdrawn.has(sight.id));
 
+type Sighted = Pick<StationDraft, 'groups' | 'input'> & { readonly sights: readonly Fact<'sight'>[] };
+
+/** The sights of a placing as an adjustment takes them. */
+function sighted(state: SiteState, occupation: Fact<'occupation'>, flags: Readonly<Record<string, UseFlags>>, freeScale: boolean): Sighted {
+  const sights = stationSights(state, occupation.id);
+  const groups = groupSights(sights, (sight) => flags[sight.id] ?? defaultUse(state, sight));
+  return {
+    sights,
+    groups,
+    input: {
+      instrument: precisionOf(occupation.body),
+      setup: setupOf(occupation.body),
+      reduction: reductionOf(state.settings),
+      freeScale,
+      points: pointsOf(state.control, new Set(groups.map((group) => group.mark))),
+      observations: groups.map((group) => group.observation),
+    },
+  };
+}
+
 export function stationDraft(
   state: SiteState,
   occupation: Fact<'occupation'>,
   flags: Readonly<Record<string, UseFlags>>,
   options: DraftOptions = {},
 ): StationDraft {
-  const sights = stationSights(state, occupation.id);
-  const groups = groupSights(sights, (sight) => flags[sight.id] ?? defaultUse(state, sight));
-  const input: ResectionInput = {
-    instrument: precisionOf(occupation.body),
-    setup: setupOf(occupation.body),
-    reduction: reductionOf(state.settings),
-    freeScale: options.freeScale ?? false,
-    points: pointsOf(state.control, new Set(groups.map((group) => group.mark))),
-    observations: groups.map((group) => group.observation),
-  };
+  const { sights, groups, input } = sighted(state, occupation, flags, options.freeScale ?? false);
+  const { asked = null } = options;
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
   const over = overOf(state, occupation);
   const shared = { groups, input, over: over?.station.name ?? null, contradiction: null, lines: [], alsoHeld: over ? 1 : 0 };
   if (over) {
     const { assumed } = occupation.body;
     if (inPlan.size > 0) {
-      const solved = stationOverMark({ ...input, ...over });
+      const solved = stationOverMark({ ...input, ...over }, asked);
       return { ...shared, outcome: solved.ok ? ok(withForward(state, occupation, solved.value, groups)) : solved };
     }
     if (!assumed) return { ...shared, outcome: null };
     const direction = { azimuth: assumed.azimuthDeg * RADIANS_PER_DEGREE, circle: assumed.circleDeg * RADIANS_PER_DEGREE };
     return { ...shared, outcome: stationOnAssumedDirection({ instrument: input.instrument, ...over, ...direction }) };
   }
-  if (occupation.body.method === 'onLines') return { ...shared, ...draftOnLines(state, occupation, sights, options.near ?? null) };
+  if (occupation.body.method === 'onLines') return { ...shared, ...draftOnLines(state, occupation, sights, options) };
   if (inPlan.size < 2) return { ...shared, outcome: null };
-  const solved = resection(input);
   const times = new Map<string, number>();
   for (const { mark, sights: own } of groups) times.set(mark, (times.get(mark) ?? 0) + own.length);
-  // Every listed mark may be the one that was really sighted.
-  const judged = judgeStation({ ...input, points: state.control.map((mark) => controlPointOf(mark.revision.body)) }, times);
-  if (!solved.ok) return { ...shared, outcome: solved, contradiction: judged.ok ? judged.value.judgement : null };
-  return { ...shared, outcome: judged.ok ? ok({ result: solved.value, judgement: judged.value.judgement }) : judged };
+  const judged = judgeStation(input, {
+    // Every listed mark may be the one that was really sighted.
+    listed: state.control.map((mark) => controlPointOf(mark.revision.body)),
+    open: sightable(state, new Set(groups.map((group) => group.mark))).map((mark) => controlPointOf(mark.revision.body)),
+    times,
+    ...(asked ? { asked } : {}),
+    ...(options.pole ? { pole: options.pole } : {}),
+  });
+  if (!judged.ok) return { ...shared, outcome: judged };
+  const { result, judgement, extensible } = judged.value;
+  if (result) return { ...shared, outcome: ok({ result, judgement, extensible }) };
+  return { ...shared, outcome: fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'contradiction' }), contradiction: judgement };
 }
+
+/** Marks that may be sighted next for a station: firm ones in place, proven, and not kept for proofs. */
+export const sightable = (state: SiteState, without: ReadonlySet<string>): ControlMark[] =>
+  state.control.filter((mark) => {
+    const { body } = mark.revision;
+    const firm = (body.condition === 'secure' || body.condition === 'usable') && body.usePlan && body.e !== null && body.n !== null;
+    return firm && !body.forProof && !without.has(mark.id) && isProvenControl(state, mark);
+  });
 
 /** A station from points on lines of the drawing. */
 function draftOnLines(
   state: SiteState,
   occupation: Fact<'occupation'>,
   sights: readonly Fact<'sight'>[],
-  near: PlanPoint | null,
+  { near = null, asked }: DraftOptions,
 ): Pick<StationDraft, 'lines' | 'outcome' | 'alsoHeld'> {
   const drawn = siteLines(state);
   const taken = sights.flatMap((sight) => (sight.body.target.kind === 'line' ? [{ sight, line: lineName(sight.body.target) }] : []));
   const unsolved = taken.map((each) => ({ ...each, residual: null }));
   if (taken.length < 3) return { lines: unsolved, outcome: null, alsoHeld: 0 };
-  const solved = stationOnLines({
-    instrument: precisionOf(occupation.body),
-    reduction: reductionOf(state.settings),
-    lines: drawn,
-    observations: taken.map(({ sight, line }) => ({ ...readingOf(sight.body), line })),
-    near,
-  });
+  const solved = stationOnLines(
+    {
+      instrument: precisionOf(occupation.body),
+      reduction: reductionOf(state.settings),
+      lines: drawn,
+      observations: taken.map(({ sight, line }) => ({ ...readingOf(sight.body), line })),
+      near,
+    },
+    asked ?? null,
+  );
   if (!solved.ok) return { lines: unsolved, outcome: solved, alsoHeld: 0 };
   const { residuals, ...station } = solved.value;
   return { lines: taken.map((each, i) => ({ ...each, residual: residuals[i] ?? null })), outcome: ok(station), alsoHeld: taken.length };
@@ -154,9 +194,33 @@ export function controlAsUsed({ control }: SiteState, { uses }: FactBody<'soluti
   return control.map((each) => ({ ...each, revision: each.revisions.find(({ id }) => id === revisions.get(each.id)) ?? each.revision }));
 }
 
-/** The station of a solution from the same sights with the same uses, and nothing else. */
-export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, { uses, result }: FactBody<'solution'>): StationDraft {
+/** What each sight was used for in a solution, and nothing for the others. */
+function flagsAsUsed(state: SiteState, { uses }: FactBody<'solution'>): Readonly<Record<string, UseFlags>> {
   const used = new Map(uses.map((use) => [use.sight, use]));
-  const flags = Object.fromEntries([...state.sights.keys()].map((id) => [id, used.get(id) ?? { plan: false, height: false }]));
-  return stationDraft(state, occupation, flags, { freeScale: (result.scale ?? null) !== null });
+  return Object.fromEntries([...state.sights.keys()].map((id) => [id, used.get(id) ?? { plan: false, height: false }]));
+}
+
+/** The station of a solution from the same sights with the same uses, and nothing else. */
+export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, body: FactBody<'solution'>, asked?: AskedOfStation): StationDraft {
+  const { e, n, scale } = body.result;
+  return stationDraft(state, occupation, flagsAsUsed(state, body), { freeScale: (scale ?? null) !== null, near: { e, n }, ...(asked ? { asked } : {}) });
+}
+
+/** What could be wrong unseen with an accepted station, by its own sights; null where nothing of it is tested. */
+export function reliabilityOf(
+  state: SiteState,
+  { fact, occupation }: Pick<AcceptedSolution, 'fact' | 'occupation'>,
+  asked: AskedOfStation,
+): Reliability | null {
+  const { body } = fact;
+  if (body.method === 'assumed' || body.method === 'heightOnly' || body.method === 'paired') return null;
+  const then = { ...state, control: controlAsUsed(state, body) };
+  if (body.method !== 'resection') {
+    const { outcome } = draftAsUsed(then, occupation, body, asked);
+    return outcome?.ok ? outcome.value.judgement.reliability : null;
+  }
+  // Without the explanations: they take most of the time, and nothing of them is asked here.
+  const { input } = sighted(then, occupation, flagsAsUsed(then, body), (body.result.scale ?? null) !== null);
+  const station = freeStation(input);
+  return station.ok && station.value.solved.ok ? freeReliability(station.value, station.value.solved.value, asked) : null;
 }

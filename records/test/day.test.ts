@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { USUALLY_ASKED } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import {
   alternativesFor,
@@ -281,11 +282,11 @@ describe('sights', () => {
     const occupation = story.occupy('S1');
     for (const name of ['K1', 'K2'] as const) story.sight(occupation, name);
     const draft = stationDraft(story.state, occupation, {});
-    const next = nextSights(story.state, draft, POLE);
+    const next = nextSights(story.state, draft, USUALLY_ASKED);
     expect(next.map((each) => each.name).sort()).toEqual([story.markId('K3'), story.markId('K4')].sort());
     expect(next[0]!.radius95).toBeLessThanOrEqual(next[1]!.radius95);
     const none = stationDraft(story.state, story.occupy('S2'), {});
-    expect(nextSights(story.state, none, POLE)).toEqual([]);
+    expect(nextSights(story.state, none, USUALLY_ASKED)).toEqual([]);
   });
 
   it('under a wrong name are recognised by where they land', () => {

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
-import { obstaclesTo } from '@idle-marker/core';
+import { obstaclesTo, USUALLY_ASKED } from '@idle-marker/core';
 import { defaultUse, siteLines, stationDraft } from '@idle-marker/records';
 import { ExportControl } from '../src/features/control/ExportControl.tsx';
 import { MarkPhotos } from '../src/features/control/MarkPhotos.tsx';
@@ -119,7 +119,7 @@ describe('who may accept', () => {
     const draft = stationDraft(story.state, solution.occupation, {});
     if (!draft.outcome?.ok) throw new Error('no station');
     const asked = settings.classes[0]!;
-    const obstacles = obstaclesTo(draft.outcome.value.result, { plan: 0.006, height: 0.005, leastMarks: 9 }, true);
+    const obstacles = obstaclesTo(draft.outcome.value, { plan: 0.006, height: 0.005, leastMarks: 9 }, true);
     show(
       story,
       <AcceptDialog
@@ -130,6 +130,7 @@ describe('who may accept', () => {
         result={draft.outcome.value.result}
         judgement={draft.outcome.value.judgement}
         asked={asked}
+        wanted={USUALLY_ASKED}
         obstacles={obstacles}
         usageOf={(sight) => defaultUse(story.state, sight)}
         onAccepted={nothing}

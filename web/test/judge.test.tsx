@@ -12,7 +12,7 @@ import { TapeBetween } from '../src/features/prove/TapeBetween.tsx';
 import { ArithmeticButton } from '../src/features/station/ArithmeticDialog.tsx';
 import { GeometryCard } from '../src/features/station/GeometryCard.tsx';
 import { JudgementCard } from '../src/features/station/JudgementCard.tsx';
-import { Noticed } from '../src/features/station/Noticed.tsx';
+import { Unseen } from '../src/features/station/Unseen.tsx';
 import { SetupChecklist, type TickedStep } from '../src/features/station/SetupChecklist.tsx';
 import { begin, said, show, Story } from './page.tsx';
 
@@ -244,11 +244,11 @@ describe('behind the figures', () => {
       story,
       <>
         <GeometryCard result={result} />
-        <Noticed noticed={judgement.noticed} />
+        <Unseen reliability={judgement.reliability!} chosen={null} />
       </>,
     );
     expect(screen.getByText('Geometry: good.')).toBeTruthy();
-    expect(screen.getByText(/could go unseen/)).toBeTruthy();
+    expect(screen.getAllByText(/would go unseen and put this station, or what is set from it, \d+ mm off/)).toBeTruthy();
   });
 });
 

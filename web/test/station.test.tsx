@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
+import { USUALLY_ASKED } from '@idle-marker/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { defaultUse, nextSights, stationDraft } from '@idle-marker/records';
 import { AcceptDialog } from '../src/features/station/AcceptDialog.tsx';
@@ -75,7 +76,7 @@ describe('the table of sights', () => {
 describe('what to sight next', () => {
   it('names the best mark and what it would add', async () => {
     const { story, draft, solved } = work(['K1', 'K2']);
-    const adds = nextSights(story.state, draft, POLE);
+    const adds = nextSights(story.state, draft, USUALLY_ASKED);
     const asked: string[] = [];
     const { user } = show(
       story,
@@ -92,7 +93,7 @@ describe('what to sight next', () => {
     );
     const best = story.state.control.find((mark) => mark.id === adds[0]!.name)!.revision.body.name;
     expect(screen.getByText(`Best next: ${best}.`)).toBeTruthy();
-    expect(screen.getByText(/a mistake in any mark would show/)).toBeTruthy();
+    expect(screen.getByText(/a mistake that matters (would show|could still go unseen)/)).toBeTruthy();
     const rows = screen.getAllByRole('row').slice(1);
     expect(within(rows[0]!).getByRole('button', { name: best })).toBeTruthy();
     expect(within(rows.at(-1)!).getByText('kept for proofs')).toBeTruthy();
@@ -170,6 +171,7 @@ describe('accepting', () => {
         result={solved!.result}
         judgement={solved!.judgement}
         asked={story.state.settings.classes[0]!}
+        wanted={USUALLY_ASKED}
         obstacles={obstacles}
         usageOf={(sight) => defaultUse(story.state, sight)}
         onAccepted={() => (accepted = true)}
@@ -260,7 +262,7 @@ describe('what sights are used for', () => {
     const { story, occupation } = work(['K1', 'K2', 'K3', 'K4']);
     const { sights } = story.state;
     function Harness() {
-      const draft = useDraft(occupation);
+      const draft = useDraft(occupation, USUALLY_ASKED, POLE);
       const all = [...sights.values()];
       return (
         <button type="button" onClick={() => all.forEach((sight) => draft.setUse([sight], { height: false }))}>

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
+import { USUALLY_ASKED } from '@idle-marker/core';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { siteLines, stationDraft } from '@idle-marker/records';
 import { AcceptedStation } from '../src/features/station/AcceptedStation.tsx';
@@ -231,7 +232,7 @@ describe('a station in work', () => {
     const { story, solution } = day();
     const draft = stationDraft(story.state, solution.occupation, {});
     if (!draft.outcome?.ok) throw new Error('no station');
-    show(story, <WithoutTable input={draft.input} result={draft.outcome.value.result} />);
+    show(story, <WithoutTable input={draft.input} result={draft.outcome.value.result} asked={USUALLY_ASKED} />);
     expect(screen.getAllByRole('row')).toHaveLength(5);
     expect(screen.getByText(/Were the marks perfect, it would be good to \d mm/)).toBeTruthy();
   });

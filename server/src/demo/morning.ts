@@ -23,8 +23,10 @@ import {
 import { checkJson, type AnyFact, type Fact, type FactBody } from '@idle-marker/contract';
 import {
   asBuiltBody,
+  askedOf,
   columnsAlong,
   defaultUse,
+  judgedBody,
   judgeProof,
   markBody,
   meanPlace,
@@ -166,10 +168,11 @@ class Player {
       return { plan: usual.plan && !out.includes(`${name} plan`), height: usual.height && !out.includes(`${name} height`) };
     };
     const sights = [...state.sights.values()].filter((sight) => sight.body.occupation === occupation.id);
-    const draft = stationDraft(state, occupation, Object.fromEntries(sights.map((sight) => [sight.id, usageOf(sight)])));
+    const asked = askedOf(state, 'grid');
+    const draft = stationDraft(state, occupation, Object.fromEntries(sights.map((sight) => [sight.id, usageOf(sight)])), { asked });
     if (!draft.outcome?.ok) throw new Error('the demo’s station has no solution');
     const fact = this.#say('solution', solutionBody(state, occupation, draft, draft.outcome.value.result, 'grid', usageOf, null), 1);
-    const decision = this.#say('decision', { solution: fact.id, verdict, reason }, 0);
+    const decision = this.#say('decision', { solution: fact.id, verdict, reason, judged: judgedBody(draft.outcome.value.judgement, asked) }, 0);
     return { fact, decision, occupation, withdrawn: false };
   }
 

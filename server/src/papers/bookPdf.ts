@@ -1,5 +1,5 @@
 /** Pages of the field book on paper: of a set-up and of a day, with room left to draw what no record holds. */
-import { formatSigned } from '@idle-marker/core';
+import { formatSigned, type Checkability } from '@idle-marker/core';
 import type { DayBook, SetupBook } from '@idle-marker/records';
 import { ACTIVITY, cutFillWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit, UNIT_ABBREVIATION, withoutStop } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, room, widthOf, write } from '../pdf/pdfPage.ts';
@@ -61,6 +61,9 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
   return finish(page);
 }
 
+/** What was said of it then, where the rules were others. */
+const thenSaid = (then: Checkability | null): string => (then === null ? '' : ` By the rules of then it was called ${then}.`);
+
 const JUDGED = { checked: 'Judged as checked', unchecked: 'Judged as unchecked', refused: 'Judged as not to be used' } as const;
 const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
 
@@ -113,7 +116,8 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       `${clock.time(decision.at)}  ${decision.station} ${VERDICT[decision.verdict]} by ${decision.by}${decision.reason ? `: ${withoutStop(decision.reason)}` : ''}${decision.withdrawn === null ? '' : `; WITHDRAWN: ${withoutStop(decision.withdrawn)}`}`,
       decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick,
     );
-    if (decision.judged) y = line(pen, y, `${JUDGED[decision.judged.verdict]}: ${decision.judged.because.join(' ')}`, INKS.ink2);
+    if (decision.judged)
+      y = line(pen, y, `${JUDGED[decision.judged.verdict]}: ${decision.judged.because.join(' ')}${thenSaid(decision.judged.byRulesOfThen)}`, INKS.ink2);
   }
   for (const { at, text } of book.putOff) y = line(pen, y, `${clock.time(at)}  ${text}`, INKS.brick);
   if (book.control.length > 0) {

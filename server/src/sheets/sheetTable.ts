@@ -1,6 +1,6 @@
 /** The rows of a sheet as a table with every figure that it has: what CSV and spreadsheets hold. Figures in the site's unit. */
 import { lengthFromMetres } from '@idle-marker/core';
-import type { CutSheetRow, NumberedSheet } from '@idle-marker/records';
+import type { CutSheetRow, NumberedSheet, SheetCheck } from '@idle-marker/records';
 import {
   cutFillWords,
   gradeWords,
@@ -13,6 +13,7 @@ import {
   stringWords,
   UNIT_ABBREVIATION,
   type Rounding,
+  sheetCheckWords,
 } from '@idle-marker/words';
 
 /** A length keeps its decimals as text of a number; anything else is text or a plain number. */
@@ -82,6 +83,7 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     ['North off mm', (row) => Math.round(row.dNMm)],
     ['Station', (row) => (row.provisional ? `${row.station} (provisional)` : row.station)],
     ['Station 95 %', (row) => promised(stations.get(row.station)?.radius95Mm ?? null)],
+    ['Station check', (row) => checkedWords(stations.get(row.station)?.checked)],
     ['Set on', (row) => clock.day(row.setAt)],
     ['Set at', (row) => clock.time(row.setAt)],
     ['Proof before', (row) => clock.time(row.proofBefore)],
@@ -95,6 +97,8 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     ['Sheet', () => sheet.number],
     ['Revision', () => sheet.revision],
   ];
+  // None on sheets of before it was kept, nor where the plan came from a receiver.
+  const checkedWords = (checked: SheetCheck | null | undefined): string => (checked ? sheetCheckWords(checked, lengthUnit) : '');
   // None where the plan came from a receiver.
   const promised = (radius95Mm: number | null): string => (radius95Mm === null ? '' : smallLength(radius95Mm / 1000, lengthUnit));
   return { header: columns.map(([title]) => title), rows: sheet.rows.map((row) => columns.map(([, cell]) => cell(row))) };

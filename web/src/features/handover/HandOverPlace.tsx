@@ -2,7 +2,7 @@ import { memo, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { cutSheet, memberName, type CutSheet, uncheckedMarks } from '@idle-marker/records';
-import { CAUTIONS, HEIGHT_REFERENCE, MEANING, smallLength, STANDING, WITHHELD_REASON, writtenLength } from '@idle-marker/words';
+import { CAUTIONS, HEIGHT_REFERENCE, MEANING, sheetCheckWords, smallLength, STANDING, WITHHELD_REASON, writtenLength } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
 import { useLedger } from '../../ledger/useLedger.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
@@ -84,6 +84,15 @@ export function Place() {
                 {station.provisionalBecause} This is printed on the sheet.
               </Card>
             ))}
+          {preview.stations.map(
+            (station) =>
+              station.checked &&
+              (station.checked.checkability === 'unchecked' || station.checked.fell) && (
+                <Card key={`check ${station.name}`} tone="ochre" title={`${station.name} is not checked`}>
+                  It is {sheetCheckWords(station.checked, state.settings.lengthUnit)}. This is printed on the sheet.
+                </Card>
+              ),
+          )}
           {unchecked.length > 0 && (
             <Card
               tone="ochre"

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Judgement, Obstacle, ResectionResult } from '@idle-marker/core';
+import type { AskedOfStation, Judgement, Obstacle, ResectionResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { mayDecide, solutionBody, stationMark, type StationDraft, type UseFlags } from '@idle-marker/records';
-import { allowedRoles, obstacleWords } from '@idle-marker/words';
+import { judgedBody, mayDecide, solutionBody, stationMark, type StationDraft, type UseFlags } from '@idle-marker/records';
+import { allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
 import type { Said } from '../../ledger/ledger.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -19,13 +19,15 @@ interface AcceptDialogProps {
   readonly result: ResectionResult;
   readonly judgement: Judgement;
   readonly asked: FactBody<'site'>['classes'][number];
+  /** The same as the computation takes it, with the marks that are still to be set. */
+  readonly wanted: AskedOfStation;
   readonly obstacles: readonly Obstacle[];
   usageOf(sight: Fact<'sight'>): UseFlags;
   onAccepted(): void;
 }
 
 /** Keeps the station as it is now. Against the class's terms it is provisional and needs a reason. */
-export function AcceptDialog({ open, onClose, occupation, draft, result, judgement, asked, obstacles, usageOf, onAccepted }: AcceptDialogProps) {
+export function AcceptDialog({ open, onClose, occupation, draft, result, judgement, asked, wanted, obstacles, usageOf, onAccepted }: AcceptDialogProps) {
   const { state, say, inForce, who } = useSite();
   const naming = useNaming();
   const [reason, setReason] = useState('');
@@ -42,7 +44,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
     const body = solutionBody(state, occupation, draft, result, asked.id, usageOf, previous);
     const facts: Said[] = [
       { type: 'solution', id: solution, body },
-      { type: 'decision', body: { solution, verdict, reason: reason.trim() } },
+      { type: 'decision', body: { solution, verdict, reason: reason.trim(), judged: judgedBody(judgement, wanted) } },
     ];
     if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, body.result, solution) });
     await say(...facts);
@@ -77,10 +79,7 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
           </ul>
         </>
       ) : (
-        <p>
-          {judgement.checkability === 'traceable' ? 'One bad mark would show, and could be named.' : 'A mistake in any mark would show.'} Prove it on a mark
-          that was not used before the first stake.
-        </p>
+        <p>{CHECKABILITY_WORDS[judgement.checkability].text} Prove it on a mark that was not used, before the first stake.</p>
       )}
       {!allowed && (
         <p className="mt-2 border-l-4 border-ochre pl-3">

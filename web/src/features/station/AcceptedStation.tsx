@@ -2,8 +2,19 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RADIANS_PER_DEGREE, spanOf } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { closingOf, isGroundOf, isUnsteady, leftOut, promiseFor, rivalSolutions, stationMark, type AcceptedSolution } from '@idle-marker/records';
-import { EVENT_KINDS, EVENT_WORDS, smallLength, type EventKind } from '@idle-marker/words';
+import {
+  checkOf,
+  closingOf,
+  fallenStations,
+  isGroundOf,
+  isUnsteady,
+  leftOut,
+  promiseFor,
+  rivalSolutions,
+  stationMark,
+  type AcceptedSolution,
+} from '@idle-marker/records';
+import { CHECKABILITY_WORDS, EVENT_KINDS, EVENT_WORDS, smallLength, thenWords, unnoticedWords, type EventKind } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useFacing } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
@@ -11,6 +22,7 @@ import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -18,6 +30,7 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
+import { FallenStationCard } from '../../site/FallenStationCard.tsx';
 import { CorrectEntries } from './CorrectEntries.tsx';
 import { OwnControl } from './OwnControl.tsx';
 import { Promise95 } from './Promise95.tsx';
@@ -42,6 +55,7 @@ const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string
 export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {
   const { id, state, trust, say } = useSite();
   const units = useUnits();
+  const naming = useNaming();
   const facing = useFacing(solution.fact.body.result.orientationDeg * RADIANS_PER_DEGREE);
   const proof = useProofAge();
   const navigate = useNavigate();
@@ -90,6 +104,8 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     );
   }, [state, result, name, facing, solution, shades]);
   const out = leftOut(state, solution);
+  const check = checkOf(state, solution);
+  const fallen = useMemo(() => fallenStations(state, trust).find((each) => each.solution.fact.id === solution.fact.id) ?? null, [state, trust, solution]);
   const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;
   const correctedSince = state.corrections.some((each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at);
   const keepGround = async () => {
@@ -143,7 +159,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                   items={[
                     ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(result[axis])] as const),
                     ['Height', units.length(result.z)],
-                    ['Good to (95 %)', smallLength(result.ellipse95.aMm / 1000, units.lengthUnit)],
+                    ['Good to (95 %)', smallLength((solution.decision.body.judged?.goodToMm ?? result.ellipse95.aMm) / 1000, units.lengthUnit)],
                   ]}
                 />
               </>
@@ -162,6 +178,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                 {solution.decision.body.reason} This goes along to every sheet.
               </Card>
             )}
+            {fallen && <FallenStationCard fallen={fallen} onSightMore={onSightMore} />}
             {rivals.length > 0 && (
               <Card tone="ochre" title={`${name} was accepted more than once`}>
                 Two devices decided on it without knowing of each other, at {rivals.map((each) => clockTime(each.decision.at)).join(', ')} and{' '}
@@ -189,6 +206,16 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                   ? 'none: plan only'
                   : `tilting axis good to ${smallLength((1.96 * result.sdTrunnionZMm) / 1000, units.lengthUnit)} (95 %)`}
               </dd>
+              {check && (
+                <>
+                  <dt className="text-ink2">Checked</dt>
+                  <dd>
+                    {CHECKABILITY_WORDS[check.now].title}. {CHECKABILITY_WORDS[check.now].text}{' '}
+                    {check.byRulesOfThen && !fallen && thenWords(check.then, check.now)}
+                    {check.worst && !fallen && <span className="block text-[13px] text-ink2">{unnoticedWords(check.worst, naming)}</span>}
+                  </dd>
+                </>
+              )}
               <dt className="text-ink2">Left out</dt>
               <dd>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
               <dt className="text-ink2">Ground</dt>

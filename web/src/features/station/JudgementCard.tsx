@@ -1,6 +1,6 @@
 import type { Explanation, Judgement, Reason, Step } from '@idle-marker/core';
 import type { SightGroup } from '@idle-marker/records';
-import { reasonWords, restateButton, stepWords, VERDICT_TONE } from '@idle-marker/words';
+import { reasonWords, restateButton, spreadWords, stepWords, VERDICT_TONE } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
@@ -18,7 +18,15 @@ interface JudgementCardProps {
   readonly busy: boolean;
 }
 
-const TONE_OF: Partial<Record<Reason['code'], 'good' | 'ochre' | 'brick'>> = { FITS: 'good', EXPLAINED: 'brick', SIGHTED_OFTEN: 'ochre' };
+const TONE_OF: Partial<Record<Reason['code'], 'good' | 'ochre' | 'brick'>> = {
+  FITS: 'good',
+  EXPLAINED: 'brick',
+  SIGHTED_OFTEN: 'ochre',
+  HARDLY_CHECKED: 'ochre',
+  PARTLY_HIDDEN: 'ochre',
+  FEW_PLACES: 'ochre',
+  TOO_COARSE: 'ochre',
+};
 
 /** Marks that a reason is about. */
 function marksOf(reason: Reason): readonly string[] {
@@ -27,13 +35,18 @@ function marksOf(reason: Reason): readonly string[] {
   return [];
 }
 
+/** What another sight, or a proof, is asked for by. */
+const WANTS_MORE: ReadonlySet<Reason['code']> = new Set(['TWO_MARKS', 'FEW_PLACES', 'HARDLY_CHECKED', 'PARTLY_HIDDEN', 'TOO_COARSE', 'OVER_ONE_BACKSIGHT']);
+const isFurther = ({ code }: Step): boolean => code === 'SIGHT_ANOTHER' || code === 'PROVE_ON';
+
 /** One card a finding: what, why, and what to do, with its buttons. */
 export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestate, busy }: JudgementCardProps) {
   const naming = useNaming();
   const { because, doThis } = judgement;
   // A step stands under the finding that it follows from; what is left, under the last one that is not about marks.
   const owner = (step: Step): Reason | undefined =>
-    because.find((reason) => 'name' in step && marksOf(reason).includes(step.name)) ??
+    because.find((reason) => 'name' in step && step.name !== null && marksOf(reason).includes(step.name)) ??
+    because.find((reason) => isFurther(step) && WANTS_MORE.has(reason.code)) ??
     because.find((reason) => reason.code === 'EXPLAINED' || reason.code === 'CANNOT_TELL') ??
     because.at(-1);
   return (
@@ -50,6 +63,7 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
             actions={reason.code === 'EXPLAINED' && <Actions explanation={reason.explanation} {...{ onSight, onLeaveOut, onRestate, busy }} />}
           >
             {text}
+            {reason.code === 'CANNOT_TELL' && judgement.spread && <p className="mt-1 font-semibold">{spreadWords(judgement.spread, naming)}</p>}
             {steps.length > 0 && (
               <ol className={`mt-1 ${steps.length > 1 ? 'list-decimal pl-5' : ''}`}>
                 {steps.map((step) => (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { azimuth, walkingOrder, planDistance, type AddedSight, type PlanPoint } from '@idle-marker/core';
+import { azimuth, walkingOrder, planDistance, type AddedSight, type LengthUnit, type PlanPoint } from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
-import { ADDS, smallLength } from '@idle-marker/words';
+import { aboutLength, ADDS, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -45,7 +45,9 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
       {best && (
         <p className="mb-1">
           <strong>Best next: {state.control.find((mark) => mark.id === best.name)!.revision.body.name}.</strong> With it the station is good to{' '}
-          {smallLength(best.radius95, units.lengthUnit)} (95 %), and {ADDS[best.checkability]}.
+          {smallLength(best.radius95, units.lengthUnit)} (95 %)
+          {best.worst && best.worst.effect !== null && <>, what could go unseen in it comes down to {aboutLength(best.worst.effect, units.lengthUnit)}</>}, and{' '}
+          {ADDS[best.checkability]}.
         </p>
       )}
       <table className={TABLE}>
@@ -55,7 +57,8 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
             <th className={TH_WORD}>For</th>
             <th className={TH}>Distance</th>
             <th className={TH}>Azimuth</th>
-            <th className={TH}>With it</th>
+            <th className={TH}>Good to</th>
+            <th className={TH}>Hidden</th>
             <th className={TH}>
               <span className="sr-only">Sight it</span>
             </th>
@@ -79,6 +82,7 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
                 <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
                 <td className={TD}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
                 <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>
+                <td className={TD}>{hidden(adds[rank(mark)], units.lengthUnit)}</td>
                 <td className={TD}>
                   <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onSight(mark.id)} aria-label={`Sight ${body.name}`}>
                     Sight
@@ -100,6 +104,12 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
       {adding && <EditControl mark={null} onClose={() => setAdding(false)} />}
     </section>
   );
+}
+
+/** The largest mistake that could still hide with it. */
+function hidden(added: AddedSight | undefined, unit: LengthUnit): string {
+  if (!added?.worst) return '';
+  return added.worst.effect === null ? 'any' : aboutLength(added.worst.effect, unit);
 }
 
 function purpose({ revision: { body } }: ControlMark): string {

@@ -1,7 +1,8 @@
 import { promiseFor, type AcceptedSolution } from '@idle-marker/records';
-import { cureWords, smallLength } from '@idle-marker/words';
+import { aboutLength, CHECKABILITY_WORDS, cureWords, smallLength, unnoticedWords } from '@idle-marker/words';
 import { usePoleSet } from '../../link/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
@@ -9,6 +10,7 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 export function Promise95({ solution }: { solution: AcceptedSolution }) {
   const { state } = useSite();
   const units = useUnits();
+  const naming = useNaming();
   const pole = usePoleSet();
   if (state.packages.length === 0) return null;
   return (
@@ -20,22 +22,32 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
             <th className={TH_WORD}>Work</th>
             <th className={TH}>Within</th>
             <th className={TH}>95 % at the worst</th>
+            <th className={TH}>Hidden at most</th>
             <th className={TH}>Marks</th>
           </tr>
         </thead>
         <tbody>
           {state.packages.map((work) => {
             const asked = state.settings.classes.find((each) => each.id === work.body.class);
-            const { worst, good, marks, worstMark, cure } = promiseFor(state, solution, work, pole);
+            const { worst, good, marks, worstMark, cure, reliability } = promiseFor(state, solution, work, pole);
+            const hidden = reliability?.unnoticed[0] ?? null;
             const tone = good < marks ? 'font-semibold text-brick' : '';
             return (
               <tr key={work.id}>
                 <td className={TD_WORD}>
                   {work.body.name}
+                  {hidden && reliability?.state === 'unchecked' && (
+                    <span className="block text-[13px] text-brick">
+                      {CHECKABILITY_WORDS.unchecked.title} for this: {unnoticedWords(hidden, naming, 'its marks').replace(/^./, (first) => first.toLowerCase())}
+                    </span>
+                  )}
                   {cure && <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>}
                 </td>
                 <td className={TD}>{asked ? `${asked.planMm} mm` : '–'}</td>
                 <td className={`${TD} ${tone}`}>{smallLength(worst, units.lengthUnit)}</td>
+                <td className={`${TD} ${reliability?.state === 'unchecked' ? 'font-semibold text-brick' : ''}`}>
+                  {!hidden || hidden.effect === null ? 'any' : aboutLength(hidden.effect, units.lengthUnit)}
+                </td>
                 <td className={`${TD} ${tone}`}>
                   {good} of {marks}
                 </td>

@@ -5,7 +5,7 @@ import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { useFacing, useLinkKind } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
-import { broughtFrom, isGroundOf, isProvenControl, nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
+import { askedOf, broughtFrom, isGroundOf, isProvenControl, nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -20,13 +20,13 @@ import { AcceptDialog } from './AcceptDialog.tsx';
 import { ArithmeticButton } from './ArithmeticDialog.tsx';
 import { FacesCard } from './FacesCard.tsx';
 import { GeometryCard } from './GeometryCard.tsx';
-import { Noticed } from './Noticed.tsx';
 import { HelpButton } from './HelpButton.tsx';
 import { JudgementCard } from './JudgementCard.tsx';
 import { LineSights } from './LineSights.tsx';
 import { NextMark } from './NextMark.tsx';
 import { SightTable } from './SightTable.tsx';
-import { EXAGGERATION, stationScene } from './stationScene.ts';
+import { blindScene, EXAGGERATION, stationScene } from './stationScene.ts';
+import { Unseen } from './Unseen.tsx';
 import { WithoutTable } from './WithoutTable.tsx';
 import { InstrumentSuspect } from './InstrumentSuspect.tsx';
 import { useDraft, type Draft } from './useDraft.ts';
@@ -48,8 +48,10 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const units = useUnits();
   const pole = usePoleSet();
   const kind = useLinkKind();
-  const draft = useDraft(occupation);
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
+  const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
+  const wanted = useMemo(() => askedOf(state, asked.id), [state, asked.id]);
+  const draft = useDraft(occupation, wanted, pole);
   const [accepting, setAccepting] = useState(false);
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
   const [readings, setReadings] = useState<'1' | '3' | '5' | 'faces' | 'quick'>('1');
@@ -62,16 +64,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     readings === 'quick' ? 1 : readings === 'faces' ? 2 : Number(readings),
     readings === 'quick' ? 'tracking' : readings === 'faces' ? 'faces' : 'careful',
   );
-  const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
   const unproven = useMemo(() => new Set(state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.id)), [state]);
   const obstacles = solved
-    ? obstaclesTo(
-        solved.result,
-        { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks },
-        !draft.planOnly,
-        draft.alsoHeld,
-        unproven,
-      )
+    ? obstaclesTo(solved, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly, draft.alsoHeld, unproven)
     : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0;
@@ -87,11 +82,13 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
       joinScenes(
         outlineScene(state.packages),
         solved ? stationScene(state, solved.result, occupation.body.name, facing, offInPlan) : {},
+        solved ? blindScene(state, solved.judgement.reliability, chosen) : {},
         controlScene(state.control, chosen),
       ),
     [state, solved, chosen, occupation.body.name, facing, offInPlan],
   );
-  const best = useMemo(() => nextSights(state, draft, pole), [state, draft, pole]);
+  const isBlind = scene.lines.some((line) => line.ink === 'ochre');
+  const best = useMemo(() => nextSights(state, draft, wanted), [state, draft, wanted]);
   const target = onLines
     ? null
     : (state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? (over ? usualBacksight(state, occupation, over, draft) : null));
@@ -117,6 +114,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             {solved && (
               <p className="pointer-events-none absolute bottom-3 left-4 max-w-[150px] text-[13px] leading-tight text-ink2 md:max-w-none">
                 Residual arrows ×{EXAGGERATION} · ellipse ×{EXAGGERATION} (95 %)
+                {isBlind && ' · double line: the way in which the chosen mark is watched least'}
               </p>
             )}
           </Board>
@@ -142,7 +140,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                     items={[
                       ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(solved.result[axis])] as const),
                       ...(draft.planOnly ? [] : [['Height', units.length(solved.result.height?.z ?? null)] as const]),
-                      ['Good to (95 %)', smallLength(solved.result.ellipse95.a, units.lengthUnit), obstacles.length > 0 ? 'text-ochre' : 'text-good'],
+                      [
+                        'Good to (95 %)',
+                        smallLength(solved.judgement.goodTo ?? solved.result.ellipse95.a, units.lengthUnit),
+                        obstacles.length > 0 ? 'text-ochre' : 'text-good',
+                      ],
                     ]}
                   />
                 )}
@@ -214,8 +216,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             )}
             {solved && <FacesCard result={solved.result} occupation={occupation} />}
             {solved && !draft.over && <GeometryCard result={solved.result} />}
-            {solved && <Noticed noticed={solved.judgement.noticed} />}
-            {solved && !draft.over && !onLines && <WithoutTable input={draft.input} result={solved.result} />}
+            {solved?.judgement.reliability && <Unseen reliability={solved.judgement.reliability} chosen={chosen} />}
+            {solved && !draft.over && !onLines && <WithoutTable input={draft.input} result={solved.result} asked={wanted} />}
             {solved && <ArithmeticButton result={solved.result} occupation={occupation} />}
             {sights === 0 && !onLines && (
               <p className="my-2 text-ink2">
@@ -310,6 +312,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           result={solved.result}
           judgement={solved.judgement}
           asked={asked}
+          wanted={wanted}
           obstacles={obstacles}
           usageOf={draft.usageOf}
           onAccepted={() => {

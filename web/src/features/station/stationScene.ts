@@ -1,9 +1,25 @@
 /** Sight lines, residual arrows and the error ellipse of a station, exaggerated as said. */
-import type { ResectionResult } from '@idle-marker/core';
+import type { Reliability, ResectionResult } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
 import type { Scene, SceneArrow, SceneLine } from '../../plan/scene.ts';
 
 export const EXAGGERATION = 2000;
+
+/** Half the length of the line that shows in which direction a mark is watched least. */
+const BLIND_LENGTH = 14;
+
+/** For the chosen mark: the two ways in which it could have moved with the least to show for it. */
+export function blindScene(state: SiteState, reliability: Reliability | null, chosen: string | null): Partial<Scene> {
+  const blind = reliability?.unnoticed.find((each) => chosen !== null && each.names.includes(chosen))?.blind ?? null;
+  const body = state.control.find((mark) => mark.id === chosen)?.revision.body;
+  if (blind === null || !body || body.e === null || body.n === null) return {};
+  const [de, dn] = [BLIND_LENGTH * Math.sin(blind), BLIND_LENGTH * Math.cos(blind)];
+  const points = [
+    { e: body.e - de, n: body.n - dn },
+    { e: body.e + de, n: body.n + dn },
+  ];
+  return { lines: [{ points, ink: 'ochre', width: 5 }] };
+}
 
 export function stationScene(state: SiteState, result: ResectionResult, name: string, facing: number | null, offMarks: ReadonlySet<string>): Partial<Scene> {
   const at = { e: result.e, n: result.n };

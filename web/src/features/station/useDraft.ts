@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { PlanPoint } from '@idle-marker/core';
+import type { AskedOfStation, PlanPoint, PoleSet } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { defaultUse, stationDraft, stationSights, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
@@ -37,7 +37,7 @@ function useKept<T>(key: string, initial: T): [T, (value: T) => void] {
 }
 
 /** The station in work. What each sight is used for is working state of this device; the sights themselves are facts. */
-export function useDraft(occupation: Fact<'occupation'>): Draft {
+export function useDraft(occupation: Fact<'occupation'>, asked: AskedOfStation, pole: PoleSet): Draft {
   const { state } = useSite();
   const [flags, setFlags] = useState<Flags>({});
   // Several sights may be changed before the page is drawn again: each change builds on the one before.
@@ -57,8 +57,8 @@ export function useDraft(occupation: Fact<'occupation'>): Draft {
   const usageOf = useCallback((sight: Fact<'sight'>) => (planOnly ? { ...chosenUse(sight), height: false } : chosenUse(sight)), [chosenUse, planOnly]);
   const draft = useMemo(() => {
     const used = Object.fromEntries(stationSights(state, occupation.id).map((sight) => [sight.id, usageOf(sight)]));
-    return stationDraft(state, occupation, used, { freeScale, near });
-  }, [state, occupation, usageOf, freeScale, near]);
+    return stationDraft(state, occupation, used, { freeScale, near, asked, pole });
+  }, [state, occupation, usageOf, freeScale, near, asked, pole]);
   const setUse = useCallback(
     (sights: readonly Fact<'sight'>[], use: Partial<UseFlags>) => {
       const before = (sight: Fact<'sight'>) => latest.current[sight.id] ?? defaultUse(state, sight);

@@ -1,6 +1,6 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
-import { leftOut } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { checkOf, leftOut } from '@idle-marker/records';
+import { CHECKABILITY_WORDS, smallLength } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
@@ -21,6 +21,7 @@ export function StationCard() {
   const { result, name } = inForce.fact.body;
   const { lengthUnit } = state.settings;
   const out = leftOut(state, inForce);
+  const check = checkOf(state, inForce);
   const proofs = state.proofs.filter((each) => each.body.solution === inForce.fact.id);
   const missed = proofs.filter((each) => [each.body.plan, each.body.height].includes('outside')).length;
   return (
@@ -29,9 +30,15 @@ export function StationCard() {
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
         <dt className="text-ink2">Good to (95 %)</dt>
         <dd className="font-semibold">
-          {smallLength(result.ellipse95.aMm / 1000, lengthUnit)} plan
+          {smallLength((inForce.decision.body.judged?.goodToMm ?? result.ellipse95.aMm) / 1000, lengthUnit)} plan
           {result.sdTrunnionZMm === null ? ', no height' : `, ${smallLength((NORMAL_95_FACTOR * result.sdTrunnionZMm) / 1000, lengthUnit)} height`}
         </dd>
+        {check && (
+          <>
+            <dt className="text-ink2">Checked</dt>
+            <dd className={check.now === 'unchecked' ? 'font-semibold text-ochre' : 'font-semibold'}>{CHECKABILITY_WORDS[check.now].title}</dd>
+          </>
+        )}
         <dt className="text-ink2">Left out</dt>
         <dd className={out.length > 0 ? 'font-semibold text-brick' : ''}>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
         <dt className="text-ink2">Last proof</dt>

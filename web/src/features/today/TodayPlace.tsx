@@ -9,6 +9,7 @@ import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { ConcernCard } from './ConcernCard.tsx';
 import { DoubtCard } from './DoubtCard.tsx';
+import { FallenCard } from './FallenCard.tsx';
 import { FirstDayCard } from './FirstDayCard.tsx';
 import { HandedOverCard } from './HandedOverCard.tsx';
 import { nextStep } from './nextStep.ts';
@@ -52,6 +53,7 @@ export function Place() {
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
           <FirstDayCard />
+          <FallenCard />
           <ConcernCard />
           <HandedOverCard />
           <DoubtCard marks={doubtful} standings={standings} />

@@ -1,0 +1,138 @@
+/** What the own sights of accepted stations check: as it was shown when they were decided on, and by the rules of now. */
+import { largestEffect, type AskedOfStation, type Checkability, type Judgement, type TrustResult, type Unnoticed } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { askedOf } from './asked.ts';
+import { reliabilityOf } from './stationDraft.ts';
+import type { AcceptedSolution, SiteState } from './state.ts';
+
+type Judged = NonNullable<FactBody<'decision'>['judged']>;
+type Decided = Omit<AcceptedSolution, 'withdrawn'>;
+
+/** So many of the mistakes that would go unseen are kept with a decision. */
+const KEPT = 20;
+const mm = (metres: number | null): number | null => (metres === null ? null : Math.round(metres * 1e6) / 1e3);
+
+/** What is kept of a judgement with the decision that was made on it. */
+export const judgedBody = (judgement: Judgement, asked: AskedOfStation): Judged => ({
+  verdict: judgement.verdict,
+  checkability: judgement.checkability,
+  goodToMm: mm(judgement.goodTo),
+  askedMm: { plan: asked.plan * 1000, height: asked.height * 1000 },
+  unnoticed: (judgement.reliability?.unnoticed ?? [])
+    .slice(0, KEPT)
+    .map(({ fault, names, noticed, effect }) => ({ fault, names: [...names], noticedMm: mm(noticed), effectMm: mm(effect) })),
+});
+
+interface KeptObservation {
+  readonly point?: string;
+  readonly direction?: { readonly redundancy?: number } | null;
+  readonly distance?: { readonly redundancy?: number } | null;
+}
+
+/** Less of a mistake than this was said to show nowhere. */
+const LEAST_SHOWN = 0.01;
+
+/**
+ * The rule of before: redundancy numbers and the count of names, from the result that was kept. Only for what was decided by it;
+ * it does not see that two marks may stand on one post.
+ */
+function byRedundancy({ method, result }: FactBody<'solution'>): Checkability {
+  const observations = (result['observations'] ?? []) as readonly KeptObservation[];
+  const dof = (result['dof'] as number | undefined) ?? 0;
+  const used = observations.filter((each) => each.direction ?? each.distance);
+  const marks = [...new Set(used.map((each) => each.point))];
+  if (method === 'overMark' || method === 'carried') return marks.length < 2 ? 'unchecked' : marks.length === 2 ? 'checked' : 'traceable';
+  if (method === 'onLines') return dof === 0 ? 'unchecked' : 'checked';
+  if (marks.length < 3 || dof === 0) return 'unchecked';
+  let traceable = marks.length > 3;
+  for (const mark of marks) {
+    const own = used.filter((each) => each.point === mark).flatMap(({ direction, distance }) => [direction?.redundancy, distance?.redundancy]);
+    const redundancies = own.filter((each) => each !== undefined);
+    if (Math.max(...redundancies) < LEAST_SHOWN) return 'unchecked';
+    if (dof - redundancies.length < 1) traceable = false;
+  }
+  return traceable ? 'traceable' : 'checked';
+}
+
+export interface StationCheck {
+  /** As it was shown when it was decided on. */
+  readonly then: Checkability;
+  /** It was decided on before the figures were kept, by rules that are not those of now. */
+  readonly byRulesOfThen: boolean;
+  readonly now: Checkability;
+  /** What could be wrong unseen and would do most, by the rules of now. */
+  readonly worst: Unnoticed | null;
+  /** Called checked then, and not now. */
+  readonly fell: boolean;
+}
+
+/** What is set from a station, by what its class asks: the marks that stand, and those that are still to come. */
+function askedWithSet(state: SiteState, { fact }: Decided): AskedOfStation {
+  const asked = askedOf(state, fact.body.class);
+  const set = marksFrom(state, fact.id).map((mark) => mark.body.place);
+  return set.length === 0 ? asked : { ...asked, work: set };
+}
+
+const marksFrom = (state: SiteState, solution: string): Fact<'mark'>[] =>
+  [...state.marks.values()].filter((mark) => (state.rehung.get(mark.id) ?? mark.body.solution) === solution && mark.body.state !== 'rough');
+
+/** A state of a site is never changed, so what follows from it is computed once. */
+const known = new WeakMap<SiteState, Map<string, StationCheck>>();
+
+/** Null where a station gives heights alone. */
+export function checkOf(state: SiteState, solution: Decided): StationCheck | null {
+  const { fact, decision } = solution;
+  if (fact.body.method === 'heightOnly' || fact.body.method === 'paired') return null;
+  const checks = known.get(state) ?? new Map<string, StationCheck>();
+  known.set(state, checks);
+  const check = checks.get(decision.id) ?? (decision.body.judged ? asKept(decision.body.judged) : judgedAnew(state, solution));
+  checks.set(decision.id, check);
+  return check;
+}
+
+function asKept({ checkability, unnoticed: [worst] }: Judged): StationCheck {
+  const metres = (value: number | null) => (value === null ? null : value / 1000);
+  return {
+    then: checkability,
+    byRulesOfThen: false,
+    now: checkability,
+    worst: worst ? { fault: worst.fault, names: worst.names, noticed: metres(worst.noticedMm), effect: metres(worst.effectMm), blind: null } : null,
+    fell: false,
+  };
+}
+
+function judgedAnew(state: SiteState, solution: Decided): StationCheck {
+  const reliability = reliabilityOf(state, solution, askedWithSet(state, solution));
+  const then = byRedundancy(solution.fact.body);
+  const now = reliability?.state ?? 'unchecked';
+  return { then, byRulesOfThen: true, now, worst: reliability?.unnoticed[0] ?? null, fell: then !== 'unchecked' && now === 'unchecked' };
+}
+
+const hiddenAt = (state: SiteState, solution: Decided, asked: AskedOfStation): number => {
+  const reliability = reliabilityOf(state, solution, asked);
+  return reliability ? largestEffect(reliability.unnoticed) : Infinity;
+};
+
+export interface FallenStation extends StationCheck {
+  readonly solution: AcceptedSolution;
+  /** Marks set from it that no proof holds, in the order in which to sight them again from a station that is checked. */
+  readonly again: readonly Fact<'mark'>[];
+}
+
+/**
+ * Stations that were called checked and are not by the rules of now. Their marks that are not held are to be sighted again, first
+ * those where a hidden mistake would do most: a station that turns about a post is right beside it.
+ */
+export function fallenStations(state: SiteState, trust: TrustResult): FallenStation[] {
+  const held = new Set(trust.marks.filter((mark) => mark.standing === 'held').map((mark) => mark.id));
+  return state.accepted.flatMap((solution): FallenStation[] => {
+    if (solution.withdrawn) return [];
+    const check = checkOf(state, solution);
+    if (!check?.fell) return [];
+    const asked = askedOf(state, solution.fact.body.class);
+    const open = marksFrom(state, solution.fact.id).filter((mark) => !held.has(mark.id));
+    const effects = new Map(open.map((mark) => [mark.id, hiddenAt(state, solution, { ...asked, work: [mark.body.place] })]));
+    const again = open.sort((a, b) => (effects.get(b.id)! === effects.get(a.id)! ? b.at.localeCompare(a.at) : effects.get(b.id)! - effects.get(a.id)!));
+    return [{ ...check, solution, again }];
+  });
+}

@@ -1,0 +1,23 @@
+import type { FallenStation } from '@idle-marker/records';
+import { fallenWords } from '@idle-marker/words';
+import { Button } from '../ui/Button.tsx';
+import { Card } from '../ui/Slip.tsx';
+import { useSite } from './SiteContext.tsx';
+import { useNaming } from './useNaming.ts';
+
+/** A station that was called checked and is not by the rules of now: why, and what to sight again. */
+export function FallenStationCard({ fallen, onSightMore }: { readonly fallen: FallenStation; onSightMore?(): void }) {
+  const { inForce } = useSite();
+  const naming = useNaming();
+  const names = fallen.again.map((mark) => mark.body.name);
+  const { title, text, todo } = fallenWords(fallen.solution.fact.body.name, fallen.worst, names, naming);
+  const stands = inForce?.fact.id === fallen.solution.fact.id;
+  return (
+    <Card tone="ochre" title={title} actions={onSightMore && stands && <Button onClick={onSightMore}>Sight more marks</Button>}>
+      <p>{text}</p>
+      <p className="mt-1 font-semibold">
+        {stands && names.length > 0 ? `The instrument stands there still: sight another mark from it, or prove it. ${todo}` : todo}
+      </p>
+    </Card>
+  );
+}
