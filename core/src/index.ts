@@ -11,7 +11,18 @@ export {
   type Radians,
 } from './quantity/unit.ts';
 export { angleFromRadians, angleToRadians, formatAngle, parseAngle, sexagesimalExcess, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
-export { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './quantity/length.ts';
+export {
+  formatFeetInches,
+  formatLength,
+  formatSigned,
+  lengthFromMetres,
+  lengthToMetres,
+  parseLength,
+  sharedLead,
+  steadyDigits,
+  twoReadings,
+  type TwoReadings,
+} from './quantity/length.ts';
 export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './plane/polygon.ts';
 export { heightReach, heightSdAt, type HeightReachAsked } from './station/heightReach.ts';

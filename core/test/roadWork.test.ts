@@ -92,6 +92,23 @@ describe('strings along a road', () => {
     expect(left.value.strings.get('kerb.back')!(0)!.rise).toBeCloseTo(-0.075 + 0.08, 12);
   });
 
+  it('may count from any part of a kerb, wherever in the list they stand', () => {
+    const walk = (from: string): StringDefinition => ({ name: 'walk', from, offset: always(5), height: { rule: 'difference', values: always(0.05) } });
+    for (const [from, rise] of [
+      ['kerb.flowLine', -0.075],
+      ['kerb.face', -0.075 + 0.12],
+      ['kerb.back', -0.075 + 0.12],
+    ] as const) {
+      const made = template([walk(from), edge]);
+      if (!made.ok) throw new Error(made.error.code);
+      expect(made.value.strings.get('walk')!(0)!.rise).toBeCloseTo(rise + 0.05, 9);
+      expect(made.value.from.get('walk')).toBe(from);
+      expect(made.value.names).toEqual(['centreline', 'walk', 'edge', 'kerb.flowLine', 'kerb.face', 'kerb.back']);
+    }
+    expect(template([{ ...edge, from: 'kerb.back' }])).toMatchObject({ ok: false, error: { code: 'STRINGS_IN_A_RING' } });
+    expect(template([edge, walk('kerb.top')])).toMatchObject({ ok: false, error: { code: 'STRING_UNKNOWN', name: 'kerb.top', wantedBy: 'walk' } });
+  });
+
   it('have places without heights where there is no profile, and none beyond the line', () => {
     expect(placeOnString(straight, null, built.value, { station: 10, string: 'edge' })).toMatchObject({ z: null, stringZ: null, stringOffset: 3 });
     expect(placeOnString(straight, profile, built.value, { station: 101, string: 'edge' })).toBeNull();

@@ -12,6 +12,7 @@ import {
   stationErrorSentence,
   stepWords,
   tapeWords,
+  twoReadingsWords,
 } from './index.ts';
 
 const NAMING = { nameOf: (mark: string) => mark.toUpperCase(), unit: 'metre' } as const;
@@ -123,5 +124,16 @@ describe('proofs', () => {
       'P1 measures 3 mm in plan (2 mm nearer, 2 mm right of the line of sight) and 1 mm below its listed height.',
     );
     expect(proofSentence('P1', check, 'notMeasured', 'good', 'metre')).toBe('P1 measures 1 mm below its listed height.');
+  });
+});
+
+describe('a length that can be read in two ways', () => {
+  it('is refused with both, in the unit of the site', () => {
+    expect(twoReadingsWords('5-6 1/2', 'metre')).toBe(
+      '“5-6 1/2” can be read in two ways: 5′ 6 1/2″, which is 1.689 m, or one figure less another, −1.500 m. Write the one that is meant.',
+    );
+    expect(twoReadingsWords('5-6', 'foot')).toMatch(/5′ 6″, which is 5\.500 ft, or one figure less another, −1\.000 ft/);
+    expect(twoReadingsWords('5-6 1/2', 'foot')).toBeNull();
+    expect(twoReadingsWords('5.6', 'metre')).toBeNull();
   });
 });

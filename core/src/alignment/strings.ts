@@ -22,7 +22,7 @@ export interface StringHeight {
 }
 export interface StringDefinition {
   readonly name: string;
-  /** The string that its height is counted from; the centreline when null. */
+  /** The string, or the part of a kerb (`NAME.flowLine`, `.face`, `.back`), that its height is counted from; the centreline when null. */
   readonly from: string | null;
   /** From the centreline, positive to the right. */
   readonly offset: StationTable;
@@ -87,6 +87,12 @@ export function valueAt(table: StationTable, station: Metres): number {
   return row.value + ((next.value - row.value) * (station - row.station)) / (next.station - row.station);
 }
 
+const KERB_PARTS = ['flowLine', 'face', 'back'] as const;
+interface KerbPart {
+  readonly kerb: KerbDefinition;
+  readonly part: (typeof KERB_PARTS)[number];
+}
+
 export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Template, TemplateError> {
   const across = new Map<string, (station: Metres) => Across | null>([[CENTRELINE, () => ({ offset: 0, rise: 0 })]]);
   const changes = new Map<string, Metres[]>([[CENTRELINE, []]]);
@@ -104,16 +110,33 @@ export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Templ
     if (fault) return fail(fault);
     defined.set(string.name, string);
   }
-  const make = (string: StringDefinition, wanting: readonly string[]): TemplateError | null => {
-    if (across.has(string.name)) return null;
-    if (wanting.includes(string.name)) return { code: 'STRINGS_IN_A_RING', name: string.name };
-    const from = string.from ?? CENTRELINE;
-    const parent = defined.get(from);
-    if (from !== CENTRELINE) {
-      if (!parent) return { code: 'STRING_UNKNOWN', name: from, wantedBy: string.name };
-      const fault = make(parent, [...wanting, string.name]);
-      if (fault) return fault;
+  const parts = new Map<string, KerbPart>();
+  for (const kerb of kerbs) {
+    if (parts.has(`${kerb.name}.flowLine`)) return fail({ code: 'STRING_TWICE', name: kerb.name });
+    const fault = faultOf(kerb.name, kerb.topHeight) ?? (kerb.backHeight && faultOf(kerb.name, kerb.backHeight));
+    if (fault) return fail(fault);
+    for (const part of KERB_PARTS) {
+      if (defined.has(`${kerb.name}.${part}`)) return fail({ code: 'STRING_TWICE', name: `${kerb.name}.${part}` });
+      parts.set(`${kerb.name}.${part}`, { kerb, part });
     }
+  }
+  /** Makes a string or a part of a kerb, after what it counts from; a string may count from any part of a kerb. */
+  const make = (name: string, wantedBy: string, wanting: readonly string[]): TemplateError | null => {
+    if (across.has(name)) return null;
+    if (wanting.includes(name)) return { code: 'STRINGS_IN_A_RING', name };
+    const string = defined.get(name);
+    const part = parts.get(name);
+    if (!string && !part) return { code: 'STRING_UNKNOWN', name, wantedBy };
+    const base = part ? part.kerb.flowLine : (string!.from ?? CENTRELINE);
+    // A kerb stands at the edge of something, never on the centreline.
+    if (part && base === CENTRELINE) return { code: 'STRING_UNKNOWN', name: base, wantedBy: part.kerb.name };
+    const fault = make(base, part?.kerb.name ?? name, [...wanting, name]);
+    if (fault) return fault;
+    if (part) makePart(name, part);
+    else makeString(string!, base);
+    return null;
+  };
+  const makeString = (string: StringDefinition, from: string): void => {
     parents.set(string.name, from);
     const base = across.get(from)!;
     const { rule, values } = string.height;
@@ -124,36 +147,25 @@ export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Templ
       return { offset, rise: rule === 'difference' ? below.rise + value : below.rise - (Math.abs(offset - below.offset) * value) / 100 };
     });
     changes.set(string.name, [...changes.get(from)!, ...stationsOf(string.offset, values)]);
-    return null;
   };
-  for (const string of strings) {
-    const fault = make(string, []);
-    if (fault) return fail(fault);
-  }
-  for (const kerb of kerbs) {
-    const flow = across.get(kerb.flowLine);
-    if (!flow || kerb.flowLine === CENTRELINE) return fail({ code: 'STRING_UNKNOWN', name: kerb.flowLine, wantedBy: kerb.name });
-    if (across.has(`${kerb.name}.flowLine`)) return fail({ code: 'STRING_TWICE', name: kerb.name });
-    const fault = faultOf(kerb.name, kerb.topHeight) ?? (kerb.backHeight && faultOf(kerb.name, kerb.backHeight));
-    if (fault) return fail(fault);
-    const outward = (offset: Metres, by: Metres) => offset + (offset < 0 ? -by : by);
-    const backHeight = kerb.backHeight ?? kerb.topHeight;
-    const part = (by: Metres, height: StationTable | null) => (station: Metres) => {
-      const { offset, rise } = flow(station)!;
-      return { offset: outward(offset, by), rise: rise + (height ? valueAt(height, station) : 0) };
-    };
-    across.set(`${kerb.name}.flowLine`, flow);
-    across.set(`${kerb.name}.face`, part(kerb.faceOffset, kerb.topHeight));
-    across.set(`${kerb.name}.back`, part(kerb.faceOffset + kerb.backOffset, backHeight));
-    parents.set(`${kerb.name}.flowLine`, kerb.flowLine);
-    parents.set(`${kerb.name}.face`, kerb.flowLine);
-    parents.set(`${kerb.name}.back`, `${kerb.name}.face`);
+  const makePart = (name: string, { kerb, part }: KerbPart): void => {
+    const flow = across.get(kerb.flowLine)!;
     const own = changes.get(kerb.flowLine)!;
-    changes.set(`${kerb.name}.flowLine`, own);
-    changes.set(`${kerb.name}.face`, [...own, ...stationsOf(kerb.topHeight)]);
-    changes.set(`${kerb.name}.back`, [...own, ...stationsOf(backHeight)]);
+    const height = part === 'flowLine' ? null : part === 'face' ? kerb.topHeight : (kerb.backHeight ?? kerb.topHeight);
+    const by = part === 'flowLine' ? 0 : part === 'face' ? kerb.faceOffset : kerb.faceOffset + kerb.backOffset;
+    across.set(name, (station) => {
+      const { offset, rise } = flow(station)!;
+      return { offset: offset + (offset < 0 ? -by : by), rise: rise + (height ? valueAt(height, station) : 0) };
+    });
+    parents.set(name, part === 'back' ? `${kerb.name}.face` : kerb.flowLine);
+    changes.set(name, height ? [...own, ...stationsOf(height)] : own);
+  };
+  const names = [CENTRELINE, ...defined.keys(), ...parts.keys()];
+  for (const name of names) {
+    const fault = make(name, name, []);
+    if (fault) return fail(fault);
   }
-  return ok({ names: [...across.keys()], strings: across, from: parents, changes });
+  return ok({ names, strings: across, from: parents, changes });
 }
 
 /**

@@ -11,15 +11,61 @@ const UNIT_SUFFIX: Readonly<Record<string, LengthUnit>> = {
   'us ft': 'usSurveyFoot',
 };
 
+/** Inches: whole, with decimals, a fraction, or whole and a fraction. */
+const INCHES = String.raw`(?:(\d*\.\d+|\d+\.?)?(?:[\s-]*(\d+)\/(\d+))?)`;
+const FEET_ALONE = /^(-?)(\d+(?:\.\d*)?|\.\d+)\s*'$/;
+const INCHES_ALONE = new RegExp(`^(-?)${INCHES}\\s*"$`);
+/** After feet with their mark the inches need none. */
+const FEET_AND_INCHES = new RegExp(`^(-?)(\\d+)\\s*'[\\s-]*${INCHES}\\s*"?$`);
+/** As drawings in feet have it; elsewhere it could as well be a difference. */
+const FEET_DASH_INCHES = /^(-?)(\d+)-(\d+)(?:\s+(\d+)\/(\d+))?$/;
+
+/** Inches of a match from one group on; null when there are none, or the fraction is none. */
+function inchesIn(match: RegExpExecArray, from: number): number | null {
+  const [whole, numerator, denominator] = match.slice(from, from + 3);
+  if (whole === undefined && numerator === undefined) return null;
+  if (denominator !== undefined && Number(denominator) === 0) return null;
+  return Number(whole ?? 0) + (numerator === undefined ? 0 : Number(numerator) / Number(denominator));
+}
+
+/** Feet with their inches, as marks say; null when the text has none. */
+function markedFeet(text: string): number | null {
+  const feet = FEET_ALONE.exec(text);
+  if (feet) return Number(`${feet[1]}${feet[2]}`);
+  const inches = INCHES_ALONE.exec(text);
+  const alone = inches && inchesIn(inches, 2);
+  if (inches && alone !== null) return (inches[1] === '-' ? -alone : alone) / 12;
+  const both = FEET_AND_INCHES.exec(text);
+  const more = both && inchesIn(both, 3);
+  if (!both || more === null) return null;
+  const size = Number(both[2]) + more / 12;
+  return both[1] === '-' ? -size : size;
+}
+
+/** Feet of “5-6 1/2”; null when the text is not of that form, or its inches make a foot. */
+function dashedFeet(text: string): number | null {
+  const match = FEET_DASH_INCHES.exec(text);
+  if (!match) return null;
+  const [, sign, feet, whole, numerator, denominator] = match;
+  const fraction = numerator === undefined ? 0 : Number(numerator) / Number(denominator);
+  if (!(fraction < 1) || Number(whole) >= 12) return null;
+  const size = Number(feet) + (Number(whole) + fraction) / 12;
+  return sign === '-' ? -size : size;
+}
+
+const plainMarks = (text: string): string => text.trim().replace(/[−–]/g, '-').replace(/[’′]/g, "'").replace(/[”″]/g, '"').replace(',', '.');
+const footOf = (unit: LengthUnit): LengthUnit => (unit === 'metre' ? 'foot' : unit);
+
 const SPOKEN_PARTS: Readonly<Record<string, number>> = { tenth: 10, hundredth: 100, thousandth: 1000 };
 
 /**
  * Reads a length as a person types it, in `unit` unless a suffix says otherwise:
- * `1.5`, `1.5 m`, `4.92 ft`, `4' 11 1/16"`, `11-1/2"`. Feet and inches are feet of the site
- * (or international feet on a metric site). As people say it: `4 and 35 hundredths`, `3 tenths`. Returns metres, or null when the text is not a length.
+ * `1.5`, `1.5 m`, `4.92 ft`, `4' 11 1/16"`, `5' 6`, `.5'`, `11-1/2"`. Feet and inches are feet of the site
+ * (or international feet on a metric site); `5-6 1/2` is feet and inches on sites in feet alone. As people say it:
+ * `4 and 35 hundredths`, `3 tenths`. Returns metres, or null when the text is not a length, or could be two (`twoReadings`).
  */
 export function parseLength(text: string, unit: LengthUnit): Metres | null {
-  const trimmed = text.trim().replace(/[−–]/g, '-').replace(/[’′]/g, "'").replace(/[”″]/g, '"').replace(',', '.');
+  const trimmed = plainMarks(text);
   const plain = /^(-?\d+(?:\.\d*)?|-?\.\d+)\s*(m|ft|us ?ft)?$/i.exec(trimmed);
   if (plain) {
     const suffix = plain[2]?.toLowerCase();
@@ -27,13 +73,24 @@ export function parseLength(text: string, unit: LengthUnit): Metres | null {
   }
   const spoken = /^(?:(\d+)(?:\s+and)?\s+)?(\d+)\s+(tenth|hundredth|thousandth)s?$/i.exec(trimmed);
   if (spoken) return lengthToMetres(Number(spoken[1] ?? 0) + Number(spoken[2]) / SPOKEN_PARTS[spoken[3]!.toLowerCase()]!, unit);
-  const imperial = /^(-?)(?:(\d+)')?[\s-]*(?:(\d+(?:\.\d+)?)?(?:[\s-]*(\d+)\/(\d+))?")?$/.exec(trimmed);
-  if (!imperial || (imperial[2] === undefined && imperial[3] === undefined && imperial[4] === undefined)) return null;
-  const [, sign, feet, inches, numerator, denominator] = imperial;
-  if (denominator !== undefined && Number(denominator) === 0) return null;
-  const totalInches = Number(feet ?? 0) * 12 + Number(inches ?? 0) + (numerator ? Number(numerator) / Number(denominator) : 0);
-  const footUnit: LengthUnit = unit === 'metre' ? 'foot' : unit;
-  return lengthToMetres((sign === '-' ? -totalInches : totalInches) / 12, footUnit);
+  const feet = markedFeet(trimmed) ?? (unit !== 'metre' && trimmed.includes('/') ? dashedFeet(trimmed) : null);
+  return feet === null ? null : lengthToMetres(feet, footOf(unit));
+}
+
+/** A text that could be meant in two ways: feet and inches, or one figure less another, in the unit of the site. */
+export interface TwoReadings {
+  readonly feetAndInches: Metres;
+  readonly difference: Metres;
+}
+
+/** Both readings of a text such as `5-6 1/2` where it is not clear which was meant; null where it is. */
+export function twoReadings(text: string, unit: LengthUnit): TwoReadings | null {
+  const trimmed = plainMarks(text);
+  const feet = dashedFeet(trimmed);
+  if (feet === null || parseLength(text, unit) !== null) return null;
+  const [, sign, first, whole, numerator = '0', denominator = '1'] = FEET_DASH_INCHES.exec(trimmed)!;
+  const less = Number(first) * (sign === '-' ? -1 : 1) - (Number(whole) + Number(numerator) / Number(denominator));
+  return { feetAndInches: lengthToMetres(feet, footOf(unit)), difference: lengthToMetres(less, unit) };
 }
 
 /**

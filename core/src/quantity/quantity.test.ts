@@ -1,7 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { formatAngle, parseAngle, sexagesimalExcess, wrapHalfTurn, wrapTurn } from './angle.ts';
-import { formatFeetInches, formatLength, formatSigned, lengthFromMetres, lengthToMetres, parseLength, sharedLead, steadyDigits } from './length.ts';
+import {
+  formatFeetInches,
+  formatLength,
+  formatSigned,
+  lengthFromMetres,
+  lengthToMetres,
+  parseLength,
+  sharedLead,
+  steadyDigits,
+  twoReadings,
+} from './length.ts';
 import { METRES_PER_UNIT, RADIANS_PER_DEGREE } from './unit.ts';
 
 describe('lengths', () => {
@@ -22,12 +32,35 @@ describe('lengths', () => {
     ['4 and 35 hundredths', 'foot', 4.35 * 0.3048],
     ['3 tenths', 'foot', 0.3 * 0.3048],
     ['2 and 5 thousandths', 'metre', 2.005],
+    [".5'", 'foot', 0.5 * 0.3048],
+    ["-.5'", 'foot', -0.5 * 0.3048],
+    ["5.25'", 'metre', 5.25 * 0.3048],
+    ['.5"', 'foot', (0.5 / 12) * 0.3048],
+    ["5' 6", 'foot', 5.5 * 0.3048],
+    ["5'6", 'metre', 5.5 * 0.3048],
+    ["5' 6 1/2", 'foot', (5 + 6.5 / 12) * 0.3048],
+    ["5' .5", 'foot', (5 + 0.5 / 12) * 0.3048],
+    ['5-6 1/2', 'foot', (5 + 6.5 / 12) * 0.3048],
+    ['-5-6 1/2', 'usSurveyFoot', -(5 + 6.5 / 12) * (1200 / 3937)],
+    ['11-1/2"', 'foot', (11.5 / 12) * 0.3048],
   ] as const)('reads %s on a site in %s', (text, unit, metres) => {
     expect(parseLength(text, unit)).toBeCloseTo(metres, 12);
   });
 
-  it.each(['', 'abc', '1.2.3', '1 2', 'NaN', 'Infinity', '1e5', '5\' 1/0"', '--1', '3 halves'])('does not read %s', (text) => {
-    expect(parseLength(text, 'metre')).toBeNull();
+  it.each(['', 'abc', '1.2.3', '1 2', 'NaN', 'Infinity', '1e5', '5\' 1/0"', '--1', '3 halves', '5-6 1/2', '5-6', "5'-", '"', "'"])(
+    'does not read %s',
+    (text) => {
+      expect(parseLength(text, 'metre')).toBeNull();
+    },
+  );
+
+  it('offers both readings of what could be meant in two ways', () => {
+    expect(parseLength('5-6', 'foot')).toBeNull();
+    const metric = twoReadings('5-6 1/2', 'metre')!;
+    expect(metric.feetAndInches).toBeCloseTo((5 + 6.5 / 12) * 0.3048, 12);
+    expect(metric.difference).toBeCloseTo(-1.5, 12);
+    expect(twoReadings('5-6', 'foot')!.feetAndInches).toBeCloseTo(5.5 * 0.3048, 12);
+    for (const text of ['5-6 1/2', '5.5', '5-13', 'abc']) expect(twoReadings(text, 'foot')).toBeNull();
   });
 
   it('writes what it reads back', () => {

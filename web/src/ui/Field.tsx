@@ -1,4 +1,6 @@
 import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
+import type { LengthUnit } from '@idle-marker/core';
+import { twoReadingsWords, UNIT_ABBREVIATION } from '@idle-marker/words';
 
 const BOX = 'min-h-11 w-full rounded-sm border border-ink2 bg-sheet px-3 figures';
 
@@ -10,8 +12,18 @@ interface FieldProps extends InputHTMLAttributes<HTMLInputElement> {
   readonly help?: ReactNode;
 }
 
-export function Field({ label, unit, error, help, className = '', ...rest }: FieldProps) {
+const UNITS = Object.keys(UNIT_ABBREVIATION) as LengthUnit[];
+
+/** A figure that was refused because it could be meant in two ways says so, in whichever field it stands. */
+function refusal(error: string | null | undefined, value: unknown, unit: string | undefined): string | null {
+  if (!error) return null;
+  const lengthUnit = UNITS.find((each) => UNIT_ABBREVIATION[each] === unit) ?? 'metre';
+  return (typeof value === 'string' && twoReadingsWords(value, lengthUnit)) || error;
+}
+
+export function Field({ label, unit, error: given, help, className = '', ...rest }: FieldProps) {
   const id = useId();
+  const error = refusal(given, rest.value, unit);
   return (
     <div className={`flex min-w-0 flex-col gap-1 ${className}`}>
       <label htmlFor={id} className="text-[13px] text-ink2">
