@@ -100,6 +100,61 @@ function slipped(die: Dice, circle: number): number {
   }
 }
 
+/** Draws an error of a standard deviation. */
+type Errors = (sd: number) => number;
+
+/** What every studied station is stationed with. */
+export const STUDIED: Pick<ResectionInput, 'instrument' | 'setup' | 'reduction'> = {
+  instrument: { angleSd: ANGLE_SD, distanceSd: DISTANCE_SD, distanceSdRatio: DISTANCE_RATIO },
+  setup: { instrumentHeight: 1.6, instrumentHeightSd: 0.001 },
+  reduction: { combinedScaleFactor: 1, refraction: REFRACTION, earthRadius: EARTH_RADIUS, prismConstant: 0, atmosphericRatio: 0 },
+};
+
+/** A mark as it is listed: not quite where it is. */
+export const listedFrom = (error: Errors, mark: TrueMark): ControlPoint => ({
+  name: mark.name,
+  e: mark.e + error(CONTROL_SD),
+  n: mark.n + error(CONTROL_SD),
+  z: mark.z + error(CONTROL_SD),
+  sdPlan: CONTROL_SD,
+  sdHeight: CONTROL_SD,
+});
+
+interface Told {
+  readonly scale: number;
+  readonly ofAll: (slope: number) => number;
+  readonly centring: number;
+}
+
+/** A sight from 0, 0 to a mark, with errors. */
+export function sight(
+  error: Errors,
+  mark: TrueMark,
+  orientation: number,
+  told: Told = { scale: 1, ofAll: (slope) => slope, centring: CENTRING_SD },
+): Observation {
+  const e = mark.e + error(told.centring);
+  const n = mark.n + error(told.centring);
+  const targetHeight = 1.5;
+  const level = Math.hypot(e, n) * told.scale;
+  const drop = ((1 - REFRACTION) * level * level) / (2 * EARTH_RADIUS);
+  const rise = mark.z + targetHeight + error(TARGET_HEIGHT_SD) - 1.6 - drop;
+  const slope = Math.hypot(level, rise);
+  const circle = Math.atan2(e, n) - orientation + error(ANGLE_SD);
+  return {
+    point: mark.name,
+    face: 1,
+    circle: ((circle % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI),
+    zenith: Math.atan2(level, rise) + error(ANGLE_SD),
+    slope: told.ofAll(slope + error(Math.hypot(DISTANCE_SD, DISTANCE_RATIO * slope))),
+    targetHeight,
+    targetHeightSd: TARGET_HEIGHT_SD,
+    targetCentringSd: CENTRING_SD,
+    usePlan: true,
+    useHeight: true,
+  };
+}
+
 export interface Made {
   readonly input: ResectionInput;
   /** What would be right: code and marks. */
@@ -115,14 +170,7 @@ export function make(die: Dice, mix: Mix, faults: readonly Fault[]): Made {
   const marks = marksAbout(die, die.whole(...mix.marks), mix.distance);
   const names = marks.map((mark) => mark.name);
   const truth: { code: Fault; points: string[] }[] = [];
-  const points: ControlPoint[] = marks.map((mark) => ({
-    name: mark.name,
-    e: mark.e + error(CONTROL_SD),
-    n: mark.n + error(CONTROL_SD),
-    z: mark.z + error(CONTROL_SD),
-    sdPlan: CONTROL_SD,
-    sdHeight: CONTROL_SD,
-  }));
+  const points = marks.map((mark) => listedFrom(error, mark));
   while (points.length < LISTED) {
     const place = { e: die.between(-160, 160), n: die.between(-160, 160), z: die.between(-4, 4) };
     points.push({ name: `K${points.length + 1}`, ...place, sdPlan: CONTROL_SD, sdHeight: CONTROL_SD });
@@ -168,37 +216,8 @@ export function make(die: Dice, mix: Mix, faults: readonly Fault[]): Made {
     }
   }
   const observations = marks.map((mark): Observation => {
-    const e = mark.e + error(mix.centring ?? CENTRING_SD);
-    const n = mark.n + error(mix.centring ?? CENTRING_SD);
-    const targetHeight = 1.5;
-    const level = Math.hypot(e, n) * scale;
-    const drop = ((1 - REFRACTION) * level * level) / (2 * EARTH_RADIUS);
-    const rise = mark.z + targetHeight + error(TARGET_HEIGHT_SD) - 1.6 - drop;
-    const slope = Math.hypot(level, rise);
-    const circle = Math.atan2(e, n) - orientation + error(ANGLE_SD);
-    const observation: Observation = {
-      point: mark.name,
-      face: 1,
-      circle: ((circle % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI),
-      zenith: Math.atan2(level, rise) + error(ANGLE_SD),
-      slope: ofAll(slope + error(Math.hypot(DISTANCE_SD, DISTANCE_RATIO * slope))),
-      targetHeight,
-      targetHeightSd: TARGET_HEIGHT_SD,
-      targetCentringSd: CENTRING_SD,
-      usePlan: true,
-      useHeight: true,
-    };
+    const observation = sight(error, mark, orientation, { scale, ofAll, centring: mix.centring ?? CENTRING_SD });
     return misread[mark.name]?.(observation) ?? observation;
   });
-  return {
-    truth,
-    input: {
-      instrument: { angleSd: ANGLE_SD, distanceSd: DISTANCE_SD, distanceSdRatio: DISTANCE_RATIO },
-      setup: { instrumentHeight: 1.6, instrumentHeightSd: 0.001 },
-      reduction: { combinedScaleFactor: 1, refraction: REFRACTION, earthRadius: EARTH_RADIUS, prismConstant: 0, atmosphericRatio: 0 },
-      freeScale: false,
-      points,
-      observations,
-    },
-  };
+  return { truth, input: { ...STUDIED, freeScale: false, points, observations } };
 }

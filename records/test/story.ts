@@ -52,6 +52,8 @@ export const PLACES = {
   K4: { e: 3940, n: 8050, z: 5.2 },
   P1: { e: 4010, n: 7930, z: 5.0 },
   P2: { e: 3985, n: 8075, z: 5.5 },
+  /** A second target on the post of K1. */
+  Q1: { e: 3950.2, n: 7960.1, z: 6.6 },
 } as const;
 export type ControlName = keyof typeof PLACES;
 

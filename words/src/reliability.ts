@@ -115,6 +115,7 @@ const TOLD = 3;
 
 /** What a station is good to while it can't be told what is wrong: "good to 31 mm at best: 31 mm if K3 moved, 4 mm if K2 moved". */
 export function spreadWords({ goodTo, under }: Spread, naming: Naming): string {
+  if (goodTo === null) return 'Until that is known nothing bounds what this station is off by: two places can’t tell. Sight a third.';
   const each = under.slice(0, TOLD).map(({ explanation, off }) => `${aboutLength(off, naming.unit)} ${ifWords(explanation, naming)}`);
   return `Until that is known this station is good to no better than ${smallLength(goodTo, naming.unit)}: it is off by ${each.join(', ')}.`;
 }

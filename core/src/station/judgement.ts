@@ -102,7 +102,7 @@ export interface Judgement {
   readonly explained: Explained | null;
   /** How far apart the station is under the explanations that still stand; null where it can be told. */
   readonly spread: Spread | null;
-  /** What the station may be called good to in plan, 95 %: never less than what its own doubt leaves. Null without a station. */
+  /** What the station may be called good to in plan, 95 %: never less than what its own doubt leaves. Null where nothing bounds it, and without a station. */
   readonly goodTo: Metres | null;
   readonly because: readonly Reason[];
   readonly doThis: readonly Step[];
@@ -164,8 +164,10 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
   const trend = result && heightTrend(result);
   const reliability = station.solved.ok ? freeReliability(station, station.solved.value, asked) : null;
   const checkability = reliability?.state ?? 'unchecked';
-  const spread = result ? spreadOf(result, stillStanding(explained), workInReach(asked, result)) : null;
-  const goodTo = result && (spread?.goodTo ?? result.ellipse95.a);
+  // What nothing checks is bounded by nothing, once something is known to be wrong.
+  const bounded = explained.best !== null || !reliability?.unnoticed.some((each) => each.effect === null);
+  const spread = result ? spreadOf(result, stillStanding(explained), workInReach(asked, result), bounded) : null;
+  const goodTo = result && (spread ? spread.goodTo : result.ellipse95.a);
   const tooCoarse = judgedWith.asked !== undefined && goodTo !== null && goodTo > asked.plan;
   const because = [
     ...(reliability ? ownCheck(reliability, asked.plan) : []),

@@ -14,6 +14,8 @@ import { fitUnder, noiseOf } from './noise.ts';
 /** Below the first nothing is accused, below the second nobody is named. */
 const GAIN_TO_DOUBT = 2;
 const GAIN_TO_NAME = 6;
+/** A second fault is rarer than a first, and is named on its own evidence only. */
+const GAIN_FOR_SECOND = 8;
 export const LEAD_TO_NAME = 3.5;
 /** A model passes when chance alone gives a worse fit once in a thousand. */
 const FIT_PROBABILITY = 0.999;
@@ -55,13 +57,13 @@ interface Decision {
 }
 
 /** The explanation among `candidates` that is to be named; `null` and not unsure: nothing is wrong. */
-function decide(none: number, sound: number, candidates: readonly Candidate[]): Decision {
+function decide(none: number, sound: number, candidates: readonly Candidate[], gainToName = GAIN_TO_NAME): Decision {
   const first = candidates.reduce<Candidate | null>((a, b) => (a === null || b.score < a.score ? b : a), null);
   if (!first || first.score === Infinity) return { best: null, unsure: none === Infinity };
   if (none - first.score < GAIN_TO_DOUBT) return { best: null, unsure: false };
   const gain = sound - first.score;
   const lead = rivalScore(candidates.filter((other) => other !== first).map((other) => other.score)) - first.score;
-  return gain >= GAIN_TO_NAME && lead >= LEAD_TO_NAME ? { best: first.each, unsure: false } : { best: null, unsure: true };
+  return gain >= gainToName && lead >= LEAD_TO_NAME ? { best: first.each, unsure: false } : { best: null, unsure: true };
 }
 
 type SinglePart = 'plan' | 'height';
@@ -78,9 +80,9 @@ function soundScore(part: SinglePart | 'both', none: Explanation, rough: readonl
 }
 
 /** One part judged by itself, by the evidence of that part alone: explanations that touch nothing else. */
-function decidePart(part: SinglePart, none: Explanation, { explanations, rough }: Tried): Decision {
+function decidePart(part: SinglePart, none: Explanation, { explanations, rough }: Tried, gainToName?: number): Decision {
   const candidates = explanations.filter((each) => each.part === part).map((each) => ({ each, score: scoreIn(part, each) }));
-  const decision = decide(scoreIn(part, none), soundScore(part, none, rough), candidates);
+  const decision = decide(scoreIn(part, none), soundScore(part, none, rough), candidates, gainToName);
   const winner = decision.best ?? (decision.unsure ? null : none);
   return winner && passes(winner[part], dofIn(part, winner), MOST_NOISE) ? decision : { best: null, unsure: true };
 }
@@ -105,7 +107,7 @@ function decideAll(none: Explanation, all: Tried): { readonly best: Explanation 
   const winner = single.best ?? (single.unsure ? null : none);
   if (winner && passes(...wholeOf(winner), MOST_NOISE)) {
     const rest = winner.part === 'both' ? null : winner.part === 'plan' ? 'height' : 'plan';
-    return { best: winner, also: rest && decidePart(rest, none, all).best };
+    return { best: winner, also: rest && decidePart(rest, none, all, GAIN_FOR_SECOND).best };
   }
   const both = decideBoth(none, all);
   return both ? { best: both[0], also: both[1] } : { best: null, also: null };
@@ -135,11 +137,14 @@ export function explainMisfit(station: FreeStation, listed: readonly ControlPoin
   };
 }
 
-/** Explanations that the evidence does not tell from the likeliest one; only that one where it can be told. */
+/** So far behind the likeliest an explanation still counts for what a station may be off by, as long as it fits. */
+const STILL_COUNTS = 8;
+
+/** Explanations that the evidence does not rule out beside the likeliest one; only that one where it can be told. */
 export function stillStanding({ best, explanations }: Explained): readonly Explanation[] {
   if (best) return [best];
   const least = explanations[0]!.score;
-  return explanations.filter((each) => each.score <= least + LEAD_TO_NAME);
+  return explanations.filter((each) => each.score <= least + LEAD_TO_NAME || (each.score <= least + STILL_COUNTS && passes(...wholeOf(each), MOST_NOISE)));
 }
 
 /** The part of the misfit that an explanation removes, 0 to 1. For display: more parameters always explain more. */

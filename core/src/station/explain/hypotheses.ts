@@ -424,7 +424,7 @@ export interface RoughSight {
 /** A rough sight has so many times the stated errors. */
 const ROUGH = 4;
 /** How seldom one is, in plan and in height: heights suffer from what the pole stands on, too. */
-const SELDOM = { plan: 0.002, height: 0.006 } as const;
+const SELDOM = { plan: 0.0022, height: 0.006 } as const;
 
 /**
  * Heavy tails: a sight may be rough without any fault. Its difference from the rest is then judged with its own part of the
@@ -460,15 +460,14 @@ export interface Tried {
   readonly rough: readonly RoughSight[];
 }
 
-/** All single explanations that come out, NONE not among them. With two marks sizes can't be estimated: names and units only. */
+/** All single explanations that come out, NONE not among them. With two places sizes can't be estimated: names and units only. */
 export function explanationsOf(station: Station0): Tried {
   const withoutAny = new Map(
     station.usedInPlan.map((name) => [name, withoutMark(station, [name])] as const).filter((each): each is readonly [string, WithoutMark] => each[1] !== null),
   );
   // A post that was knocked takes all of its targets along.
-  const posts = placesOf(station.usedInPlan.map((name) => station.byName.get(name)!))
-    .filter((names) => names.length > 1)
-    .flatMap((names) => withoutMark(station, names) ?? []);
+  const places = placesOf(station.usedInPlan.map((name) => station.byName.get(name)!));
+  const posts = places.filter((names) => names.length > 1).flatMap((names) => withoutMark(station, names) ?? []);
   const moved = [...withoutAny.values(), ...posts];
   const directions = station.free.used.filter((each) => each.useDirection);
   const all = [
@@ -479,6 +478,6 @@ export function explanationsOf(station: Station0): Tried {
     ...misnamed(station, withoutAny),
     ...allDistances(station),
   ];
-  if (station.usedInPlan.length < 3) return { explanations: all.filter((each) => each.parameters === 0), rough: [] };
+  if (places.length < 3) return { explanations: all.filter((each) => each.parameters === 0), rough: [] };
   return { explanations: all, rough: roughSights(station, withoutAny) };
 }

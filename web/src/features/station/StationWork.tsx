@@ -142,7 +142,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                       ...(draft.planOnly ? [] : [['Height', units.length(solved.result.height?.z ?? null)] as const]),
                       [
                         'Good to (95 %)',
-                        smallLength(solved.judgement.goodTo ?? solved.result.ellipse95.a, units.lengthUnit),
+                        solved.judgement.goodTo === null ? 'can’t be said' : smallLength(solved.judgement.goodTo, units.lengthUnit),
                         obstacles.length > 0 ? 'text-ochre' : 'text-good',
                       ],
                     ]}
