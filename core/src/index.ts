@@ -98,6 +98,7 @@ export type { HeightLeaveOneOut, HeightResidual, HeightSolution } from './statio
 export {
   largestRatio,
   resection,
+  resectionOf,
   stationOfResection,
   type DirectionResidual,
   type DistanceResidual,
@@ -107,7 +108,7 @@ export {
   type ResectionPoint,
   type ResectionResult,
 } from './station/resection.ts';
-export { addedSight, freeReliability, worthOf, type AddedSight, type Extensible } from './station/freeReliability.ts';
+export { addedSight, extensibleOf, freeReliability, worthOf, type AddedSight, type Extensible } from './station/freeReliability.ts';
 export { freeStation, type FreeStation } from './station/freeStation.ts';
 export { spreadOf, type Spread } from './station/spread.ts';
 export {
@@ -144,7 +145,7 @@ export {
   type SiteLine,
 } from './station/lineStation.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
-export { expectedReading, measurePoint, predictAt, type MeasuredPoint, type PlanCovariance, type PoleSet, type Prediction } from './station/measuredPoint.ts';
+export { expectedPole, expectedReading, measurePoint, predictAt, type MeasuredPoint, type PlanCovariance, type PoleSet, type Prediction } from './station/measuredPoint.ts';
 export { controlPairs, type ControlPair } from './proof/pairs.ts';
 export { driftOf, type Drift, type Sample } from './proof/drift.ts';
 export { checkPoint, comparePlace, type CheckInput, type CheckResult } from './proof/check.ts';

@@ -96,7 +96,7 @@ describe('one fault is named', () => {
 
 describe('two faults', () => {
   it('one in plan and one in height, are both named', () => {
-    const both = explain(station(21, { places: { K5: { e: PLACES.K5!.e + 0.02, n: PLACES.K5!.n + 0.02 }, K4: { z: PLACES.K4!.z + 0.02 } } }));
+    const both = explain(station(21, { places: { K5: { e: PLACES.K5!.e + 0.02, n: PLACES.K5!.n + 0.02 }, K4: { z: PLACES.K4!.z + 0.03 } } }));
     expect([both.best?.code, both.also?.code].sort()).toEqual(['MARK_MOVED_HEIGHT', 'MARK_MOVED_PLAN']);
     expect([both.best?.points, both.also?.points].flat().sort()).toEqual(['K4', 'K5']);
   });

@@ -20,7 +20,7 @@ export const judgedBody = (judgement: Judgement, asked: AskedOfStation): Judged 
   askedMm: { plan: asked.plan * 1000, height: asked.height * 1000 },
   unnoticed: (judgement.reliability?.unnoticed ?? [])
     .slice(0, KEPT)
-    .map(({ fault, names, noticed, effect }) => ({ fault, names: [...names], noticedMm: mm(noticed), effectMm: mm(effect) })),
+    .map(({ fault, names, noticed, effect, at }) => ({ fault, names: [...names], noticedMm: mm(noticed), effectMm: mm(effect), at })),
 });
 
 interface KeptObservation {
@@ -96,7 +96,7 @@ function asKept({ checkability, unnoticed: [worst] }: Judged): StationCheck {
     then: checkability,
     byRulesOfThen: false,
     now: checkability,
-    worst: worst ? { fault: worst.fault, names: worst.names, noticed: metres(worst.noticedMm), effect: metres(worst.effectMm), blind: null } : null,
+    worst: worst ? { fault: worst.fault, names: worst.names, noticed: metres(worst.noticedMm), effect: metres(worst.effectMm), at: worst.at, blind: null } : null,
     fell: false,
   };
 }

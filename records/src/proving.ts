@@ -1,6 +1,8 @@
 /** From a check sight to the proof that is kept. */
-import { checkPoint, type CheckInput, type CheckResult, type ControlPoint, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
+import { addedSight, checkPoint, placesOf, type CheckInput, type CheckResult, type ControlPoint, type Metres, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { askedOf } from './asked.ts';
+import { extensibleOfSolution } from './stationDraft.ts';
 import { controlPointOf, precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 
@@ -67,19 +69,50 @@ export interface ProofCandidate {
   readonly used: UseFlags;
   /** The last proof on it of this solution; null when there is none. */
   readonly last: Fact<'proof'> | null;
+  /** A mark that the station used stands on the same post: if that moved, both did. */
+  readonly onPostOf: string | null;
+  /** The largest mistake that could still hide in the station after a good proof on it; null where that is not known. */
+  readonly hidden: Metres | null;
 }
 
-/** Marks to prove on, the best first: what the solution did not use, of these the ones kept for it, of these the longest not sighted. */
+/**
+ * Marks to prove on, the best first: what the solution did not use and no used mark shares its post with, of these the ones kept
+ * for it, of these the longest not sighted, of these what leaves the least hidden.
+ */
 export function proofCandidates(state: SiteState, solution: AcceptedSolution): ProofCandidate[] {
+  const extensible = extensibleOfSolution(state, solution);
+  const asked = askedOf(state, solution.fact.body.class);
+  const usedNames = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control));
+  const usedMarks = state.control.filter((mark) => usedNames.has(mark.id)).map((mark) => controlPointOf(mark.revision.body));
+  const postOf = (mark: ControlMark): string | null => {
+    const places = placesOf([...usedMarks, controlPointOf(mark.revision.body)]);
+    return places.find((names) => names.includes(mark.id))?.find((name) => name !== mark.id) ?? null;
+  };
+  const hiddenAfter = (mark: ControlMark): Metres | null => {
+    const added = extensible && addedSight(extensible, controlPointOf(mark.revision.body), asked);
+    return added?.worst?.effect ?? null;
+  };
   const proofs = state.proofs.filter((proof) => proof.body.solution === solution.fact.id);
   return state.control
     .filter(({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || body.useHeight))
-    .map((mark) => ({ mark, used: usedBy(solution, mark.id), last: proofs.findLast((proof) => proof.body.control === mark.id) ?? null }))
+    .map((mark): ProofCandidate => {
+      const used = usedBy(solution, mark.id);
+      return {
+        mark,
+        used,
+        last: proofs.findLast((proof) => proof.body.control === mark.id) ?? null,
+        onPostOf: used.plan ? null : postOf(mark),
+        hidden: used.plan ? null : hiddenAfter(mark),
+      };
+    })
     .sort(
       (a, b) =>
         Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) ||
+        Number(a.onPostOf !== null) - Number(b.onPostOf !== null) ||
         Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof) ||
         Number(b.mark.revision.body.usePlan) - Number(a.mark.revision.body.usePlan) ||
-        (a.last?.at ?? '').localeCompare(b.last?.at ?? ''),
+        (a.last?.at ?? '').localeCompare(b.last?.at ?? '') ||
+        (a.hidden ?? Infinity) - (b.hidden ?? Infinity) ||
+        0,
     );
 }

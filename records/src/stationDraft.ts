@@ -1,15 +1,19 @@
 /** The station being worked on: sights so far, what they give, and what to think of it. */
 import {
+  expectedPole,
+  extensibleOf,
   fail,
   freeReliability,
   freeStation,
   judgeStation,
   ok,
   RADIANS_PER_DEGREE,
+  resectionOf,
   stationOnAssumedDirection,
   stationOnLines,
   stationOverMark,
   type AskedOfStation,
+  type Extensible,
   type KnownStationInput,
   type Judgement,
   type LineResidual,
@@ -204,6 +208,18 @@ function flagsAsUsed(state: SiteState, { uses }: FactBody<'solution'>): Readonly
 export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, body: FactBody<'solution'>, asked?: AskedOfStation): StationDraft {
   const { e, n, scale } = body.result;
   return stationDraft(state, occupation, flagsAsUsed(state, body), { freeScale: (scale ?? null) !== null, near: { e, n }, ...(asked ? { asked } : {}) });
+}
+
+/** An accepted free station as further sights are added to it in thought; null where none can be. */
+export function extensibleOfSolution(state: SiteState, { fact, occupation }: Pick<AcceptedSolution, 'fact' | 'occupation'>): Extensible | null {
+  const { body } = fact;
+  if (body.method !== 'resection') return null;
+  const then = { ...state, control: controlAsUsed(state, body) };
+  const { input } = sighted(then, occupation, flagsAsUsed(then, body), (body.result.scale ?? null) !== null);
+  const station = freeStation(input);
+  if (!station.ok || !station.value.solved.ok) return null;
+  const result = resectionOf(station.value, { leaveOneOut: false });
+  return result.ok ? extensibleOf(station.value, station.value.solved.value, result.value, expectedPole(input)) : null;
 }
 
 /** What could be wrong unseen with an accepted station, by its own sights; null where nothing of it is tested. */

@@ -70,7 +70,7 @@ function unseenSize({ fault, noticed, names, blind }: Unnoticed, { unit }: Namin
 }
 
 /** "A shift of up to 1.7 m would go unseen and put this station 0.95 m off." */
-export function unnoticedWords(of: Unnoticed, naming: Naming, what = 'this station, or what is set from it,'): string {
+export function unnoticedWords(of: Unnoticed, naming: Naming, what = of.at === 'work' ? 'what is set from here up to' : 'this station'): string {
   const size = unseenSize(of, naming);
   const unseen = `${size.charAt(0).toUpperCase()}${size.slice(1)} would go unseen`;
   return of.effect === null ? `${unseen}.` : `${unseen} and put ${what} ${aboutLength(of.effect, naming.unit)} off.`;
@@ -139,7 +139,7 @@ export function fallenWords(
   const rest = again.length - NAMED;
   return {
     title: `${station} is not checked by the rules of today`,
-    text: `It was accepted as checked, by the rules of then. ${worst ? unnoticedWords(worst, naming, 'it, or what was set from it,') : 'Nothing tests it.'}`,
+    text: `It was accepted as checked, by the rules of then. ${worst ? unnoticedWords(worst, naming, worst.at === 'work' ? 'what was set from it up to' : 'it') : 'Nothing tests it.'}`,
     todo:
       again.length === 0
         ? 'All that was set from it is held by other evidence: nothing has to be done.'

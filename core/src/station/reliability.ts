@@ -50,6 +50,8 @@ export interface Unnoticed {
   readonly noticed: number | null;
   /** Largest shift that it would give unseen, at the station or at the marks to be set. Null: there is no bound. */
   readonly effect: Metres | null;
+  /** Where the effect is counted: at the station itself, or at the marks that are to be set from it. */
+  readonly at: 'station' | 'work';
   /** Azimuth, in [0, π), in which the place is watched least; null where a direction has no meaning, or all are alike. */
   readonly blind: Radians | null;
 }
@@ -277,13 +279,13 @@ function inLine(information: number, whole: number, g: readonly number[], work: 
 }
 
 /** Every fault that a station, without one of its places if so wished, could hold. */
-function faultsOf(model: ReliabilityModel, work: readonly PlanPoint[], without = -1): Unnoticed[] {
+function faultsOf(model: ReliabilityModel, work: readonly PlanPoint[], without = -1): Omit<Unnoticed, 'at'>[] {
   const { size, rows, places, anchor } = model;
   const held = anchor !== null && anchor !== without;
   const inverse = inverseOf(normalOf(model, without, false), size);
   const q = held ? inverseOf(normalOf(model, without, true), size) : inverse;
   const left = places.length - (without < 0 ? 0 : 1);
-  const found: Unnoticed[] = [];
+  const found: Omit<Unnoticed, 'at'>[] = [];
   places.forEach((names, place) => {
     if (place === without) return;
     const fault = model.onLines ? 'LINE' : 'PLACE';
@@ -335,7 +337,8 @@ function workAbout(station: PlanPoint, work: readonly PlanPoint[]): PlanPoint[] 
 /** How checkable a station is in plan. */
 export function planReliability(model: ReliabilityModel, asked: AskedOfStation): Omit<Reliability, 'height'> {
   const work = workAbout(model.station, workInReach(asked, model.station));
-  const unnoticed = worstFirst(faultsOf(model, work));
+  const at = workInReach(asked, model.station).length === 0 ? 'station' : 'work';
+  const unnoticed = worstFirst(faultsOf(model, work)).map((each): Unnoticed => ({ ...each, at }));
   const { places } = model;
   const isChecked = places.length >= LEAST_PLACES && holds(unnoticed, asked.plan);
   const traceable = isChecked && places.length > LEAST_PLACES && places.every((_, without) => holds(faultsOf(model, work, without), asked.plan));

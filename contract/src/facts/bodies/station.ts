@@ -169,6 +169,7 @@ export const JudgedBody = closed({
       names: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { maxItems: 20 }),
       noticedMm: Millimetres,
       effectMm: Millimetres,
+      at: Words('station', 'work'),
     }),
     { maxItems: 20 },
   ),

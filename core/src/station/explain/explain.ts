@@ -15,7 +15,7 @@ import { fitUnder, noiseOf } from './noise.ts';
 const GAIN_TO_DOUBT = 2;
 const GAIN_TO_NAME = 6;
 /** A second fault is rarer than a first, and is named on its own evidence only. */
-const GAIN_FOR_SECOND = 8;
+const GAIN_FOR_SECOND = 10;
 export const LEAD_TO_NAME = 3.5;
 /** A model passes when chance alone gives a worse fit once in a thousand. */
 const FIT_PROBABILITY = 0.999;

@@ -1,4 +1,6 @@
 import type { ControlMark, ProofCandidate } from '@idle-marker/records';
+import { aboutLength } from '@idle-marker/words';
+import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
@@ -15,12 +17,14 @@ const USE = { both: 'used: a repeat', plan: 'used in plan', height: 'used in hei
 
 /** Marks to prove on: what the station did not use first, and of these the ones kept for it. */
 export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: CandidateTableProps) {
+  const naming = useNaming();
   return (
     <table className={TABLE}>
       <thead>
         <tr>
           <th className={TH_WORD}>Mark</th>
           <th className={TH_WORD}>For the station it is</th>
+          <th className={TH}>Leaves hidden</th>
           <th className={TH_WORD}>Last sighted</th>
           <th className={TH}>
             <span className="sr-only">Sight it</span>
@@ -28,7 +32,7 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
         </tr>
       </thead>
       <tbody>
-        {candidates.map(({ mark, used, last }) => {
+        {candidates.map(({ mark, used, last, onPostOf, hidden }) => {
           const use = used.plan && used.height ? 'both' : used.plan ? 'plan' : used.height ? 'height' : null;
           return (
             <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
@@ -37,7 +41,10 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
                   {mark.revision.body.name}
                 </button>
               </td>
-              <td className={TD_WORD}>{use === null ? <strong>unused: a proof</strong> : USE[use]}</td>
+              <td className={TD_WORD}>
+                {use !== null ? USE[use] : onPostOf === null ? <strong>unused: a proof</strong> : `on the post of ${naming.nameOf(onPostOf)}: hardly a proof`}
+              </td>
+              <td className={TD}>{hidden === null ? '' : aboutLength(hidden, naming.unit)}</td>
               <td className={TD_WORD}>{last ? clockTime(last.at) : '–'}</td>
               <td className={TD}>
                 <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onProve(mark)} aria-label={`Prove on ${mark.revision.body.name}`}>

@@ -23,6 +23,7 @@ import { Beside } from './Beside.tsx';
 import { CandidateTable } from './CandidateTable.tsx';
 import { ClearCard } from './ClearCard.tsx';
 import { ProofChart } from '../today/LazyProofChart.tsx';
+import { HiddenCard } from './HiddenCard.tsx';
 import { DriftCard } from './DriftCard.tsx';
 import { OutsideCard } from './OutsideCard.tsx';
 import { FarDirections } from './FarDirections.tsx';
@@ -165,6 +166,7 @@ export function Place() {
                 <p className="mt-1">{verdict.text}</p>
               </Card>
             )}
+            <HiddenCard solution={inForce} proven={age?.proven ?? false} />
             <DriftCard solution={inForce} />
             <OutsideCard solution={inForce} busy={busy} onProve={(mark) => void prove(mark)} />
             {suspects.map((mark) => (

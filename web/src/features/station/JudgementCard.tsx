@@ -19,7 +19,6 @@ interface JudgementCardProps {
 }
 
 const TONE_OF: Partial<Record<Reason['code'], 'good' | 'ochre' | 'brick'>> = {
-  FITS: 'good',
   EXPLAINED: 'brick',
   SIGHTED_OFTEN: 'ochre',
   HARDLY_CHECKED: 'ochre',
@@ -37,6 +36,7 @@ function marksOf(reason: Reason): readonly string[] {
 
 /** What another sight, or a proof, is asked for by. */
 const WANTS_MORE: ReadonlySet<Reason['code']> = new Set(['TWO_MARKS', 'FEW_PLACES', 'HARDLY_CHECKED', 'PARTLY_HIDDEN', 'TOO_COARSE', 'OVER_ONE_BACKSIGHT']);
+const OPEN: ReadonlySet<Reason['code']> = new Set(['PARTLY_HIDDEN', 'NO_HEIGHT', 'HEIGHT_UNCHECKED', 'HEIGHT_HARDLY_CHECKED', 'HEIGHT_GROWS']);
 const isFurther = ({ code }: Step): boolean => code === 'SIGHT_ANOTHER' || code === 'PROVE_ON';
 
 /** One card a finding: what, why, and what to do, with its buttons. */
@@ -53,12 +53,13 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
     <>
       {because.map((reason, i) => {
         const { title, text } = reasonWords(reason, naming);
-        const steps = doThis.filter((step) => owner(step) === reason);
+        // With something left to prove, nothing is said to stand against going on.
+        const steps = doThis.filter((step) => owner(step) === reason && !(step.code === 'ACCEPT' && because.some((each) => OPEN.has(each.code))));
         const verdict = VERDICT_TONE[judgement.verdict];
         return (
           <Card
             key={`${reason.code} ${i}`}
-            tone={reason.code === 'OVER_SEVERAL_BACKSIGHTS' ? verdict : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))}
+            tone={reason.code === 'OVER_SEVERAL_BACKSIGHTS' || reason.code === 'FITS' ? verdict : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))}
             title={title}
             actions={reason.code === 'EXPLAINED' && <Actions explanation={reason.explanation} {...{ onSight, onLeaveOut, onRestate, busy }} />}
           >

@@ -38,7 +38,7 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
                   {work.body.name}
                   {hidden && reliability?.state === 'unchecked' && (
                     <span className="block text-[13px] text-brick">
-                      {CHECKABILITY_WORDS.unchecked.title} for this: {unnoticedWords(hidden, naming, 'its marks').replace(/^./, (first) => first.toLowerCase())}
+                      {CHECKABILITY_WORDS.unchecked.title} for this: {unnoticedWords(hidden, naming, 'its marks up to').replace(/^./, (first) => first.toLowerCase())}
                     </span>
                   )}
                   {cure && <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>}

@@ -69,7 +69,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     ? obstaclesTo(solved, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly, draft.alsoHeld, unproven)
     : [];
   // What the evidence speaks against is never the button that stands out.
-  const isReady = solved !== null && obstacles.length === 0;
+  const isReady = solved !== null && obstacles.length === 0 && solved.judgement.checkability !== 'unchecked';
   const over = state.control.find((mark) => mark.id === occupation.body.over?.mark)?.revision ?? null;
   const judgement = solved?.judgement ?? draft.contradiction;
   const blamed = useMemo(() => judgement?.because.flatMap((reason) => (reason.code === 'EXPLAINED' ? [reason.explanation] : [])) ?? [], [judgement]);
@@ -113,8 +113,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           >
             {solved && (
               <p className="pointer-events-none absolute bottom-3 left-4 max-w-[150px] text-[13px] leading-tight text-ink2 md:max-w-none">
+                {isBlind && <span className="block">Thick line: the way in which the chosen mark is watched least</span>}
                 Residual arrows ×{EXAGGERATION} · ellipse ×{EXAGGERATION} (95 %)
-                {isBlind && ' · double line: the way in which the chosen mark is watched least'}
               </p>
             )}
           </Board>
@@ -143,7 +143,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                       [
                         'Good to (95 %)',
                         solved.judgement.goodTo === null ? 'can’t be said' : smallLength(solved.judgement.goodTo, units.lengthUnit),
-                        obstacles.length > 0 ? 'text-ochre' : 'text-good',
+                        isReady ? 'text-good' : 'text-ochre',
                       ],
                     ]}
                   />

@@ -1,0 +1,28 @@
+import { checkOf, type AcceptedSolution } from '@idle-marker/records';
+import { CHECKABILITY_WORDS, hardlyChecked, partlyChecked, unnoticedWords } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useNaming } from '../../site/useNaming.ts';
+import { Card } from '../../ui/Slip.tsx';
+
+/** What the station's own sights leave unseen, as long as that is more than the work bears and no proof has spoken. */
+export function HiddenCard({ solution, proven }: { readonly solution: AcceptedSolution; readonly proven: boolean }) {
+  const { state } = useSite();
+  const naming = useNaming();
+  const check = checkOf(state, solution);
+  const asked = state.settings.classes.find((each) => each.id === solution.fact.body.class);
+  if (proven || !check || !asked) return null;
+  const { worst, now } = check;
+  if (!worst) {
+    return now === 'unchecked' ? (
+      <Card tone="ochre" title={CHECKABILITY_WORDS.unchecked.title}>
+        {CHECKABILITY_WORDS.unchecked.text} Prove it before the first stake.
+      </Card>
+    ) : null;
+  }
+  if ((worst.effect ?? Infinity) <= asked.planMm / 1000) return null;
+  return (
+    <Card tone="ochre" title={(now === 'unchecked' ? hardlyChecked : partlyChecked)(worst, naming)}>
+      {unnoticedWords(worst, naming)} A proof on a mark that the station did not use would show it: prove it before the first stake.
+    </Card>
+  );
+}
