@@ -60,6 +60,9 @@ const tooSmall = (page: Page): Promise<string[]> =>
       .map((element) => element.textContent || element.getAttribute('aria-label') || element.outerHTML),
   );
 
+// axe looks at every screen and dialog in turn: on a busy machine that takes its time.
+test.setTimeout(240_000);
+
 for (const [part, places] of [
   ['before and in the field', BEFORE],
   ['after', AFTER],

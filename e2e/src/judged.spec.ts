@@ -12,6 +12,8 @@ const MARKS: Readonly<Record<string, readonly [number, number, number]>> = {
   K5: [2096.8, 3168.1, 12.7],
   K6: [2040.2, 3120.4, 15.1],
   K7: [2300.5, 3210.7, 16.3],
+  /** A second target on the post of K1. */
+  K8: [2042.4, 3038.85, 15.7],
 };
 const STAND = { e: 2120.0, n: 3090.0, axis: 16.1, orientation: 33 };
 const TARGET = 1.5;
@@ -71,7 +73,7 @@ test('every single fault of a station is named, and put right or left out', asyn
     .locator('input[type=file]')
     .setInputFiles({ name: 'control.csv', mimeType: 'text/csv', buffer: Buffer.from(`Point,Easting,Northing,Elev\n${rows.join('\n')}\n`) });
   await page.getByRole('button', { name: 'Write marks' }).click();
-  await expect(page.getByRole('button', { name: 'About K7' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'About K8' })).toBeVisible();
 
   await test.step('two marks were exchanged', async () => {
     await newStation(page);
@@ -123,15 +125,48 @@ test('every single fault of a station is named, and put right or left out', asyn
     await sight(page, 'K1');
     await sight(page, 'K3');
     await expect(card(page, 'Solvable, but unchecked')).toBeVisible();
+    await expect(page.getByText('Nothing stands against going on.')).toBeHidden();
     // Coarse work may stand on two marks; it is called unproven until a third one proves it.
     await page.getByLabel('Judge it for').selectOption('earthworks');
-    await accept(page);
+    await page.getByRole('button', { name: 'Accept or refuse…' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Accept', exact: true }).click();
+    await expect(page.getByRole('heading', { name: /in force since/ })).toBeVisible();
     await expect(page.getByText(/is unproven$/)).toBeVisible();
     await place(page, 'Prove').click();
     await page.getByRole('button', { name: 'Prove on K5' }).click();
     await key(page, reading('K5'));
     await expect(card(page, 'The station holds')).toBeVisible();
     await expect(place(page, 'Prove')).toContainText('min');
+  });
+});
+
+test('two targets on one post are one place: refused, until a third place is sighted', async ({ page }) => {
+  await enter(page, 'Judged yard', 'Rosa Quint');
+  await newStation(page);
+  for (const mark of ['K1', 'K8', 'K3']) await sight(page, mark);
+  await page.getByLabel('Judge it for').selectOption('grid');
+  await expect(card(page, 'Solvable, but unchecked')).toBeVisible();
+  await expect(page.getByText(/^K1 and K8 stand on one post: that is one place\./)).toBeVisible();
+  await expect(page.getByText(/^Sight another mark, best to the north: K5 would bring what could go unseen to \d+ mm\.$/)).toBeVisible();
+  await test.step('it is not accepted, and the reason is told', async () => {
+    await page.getByRole('button', { name: 'Accept or refuse…' }).click();
+    const dialog = page.getByRole('dialog', { name: /does not meet building grid/ });
+    await expect(dialog.getByText('2 places with marks used, the class asks for 3')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Not yet' }).click();
+  });
+  await test.step('what could go unseen is listed, and the plan shows which way', async () => {
+    await page.getByText(/A shift of any size of both together/).click();
+    await expect(page.getByRole('row', { name: /^K1 and K8 any any/ })).toBeVisible();
+    await page.getByRole('button', { name: 'K3', exact: true }).first().click();
+    await expect(page.getByText('Thick line: the way in which the chosen mark is watched least')).toBeVisible();
+  });
+  await test.step('a third place checks it: accepted, and what was shown is kept', async () => {
+    await sight(page, 'K5');
+    await expect(card(page, 'Four marks agree')).toBeVisible();
+    await accept(page);
+    await expect(page.getByText(/^(Checked|Checked, and traceable)\. A mistake that matters would show/)).toBeVisible();
+    await place(page, 'Prove').click();
+    await expect(page.getByRole('row', { name: /K6 unused: a proof/ })).toBeVisible();
   });
 });
 

@@ -1,5 +1,5 @@
 /** What the own sights of accepted stations check: as it was shown when they were decided on, and by the rules of now. */
-import { largestEffect, type AskedOfStation, type Checkability, type Judgement, type TrustResult, type Unnoticed } from '@idle-marker/core';
+import { largestEffect, type AskedOfStation, type Checkability, type Judgement, type Metres, type TrustResult, type Unnoticed } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { askedOf } from './asked.ts';
 import { reliabilityOf } from './stationDraft.ts';
@@ -53,6 +53,12 @@ function byRedundancy({ method, result }: FactBody<'solution'>): Checkability {
   }
   return traceable ? 'traceable' : 'checked';
 }
+
+/** What an accepted station is good to in plan, 95 %: as it was shown when it was decided on. Metres; null where nothing bounds it. */
+export const goodToOf = ({ fact, decision }: Pick<Decided, 'fact' | 'decision'>): Metres | null => {
+  const goodToMm = decision.body.judged ? decision.body.judged.goodToMm : fact.body.result.ellipse95.aMm;
+  return goodToMm === null ? null : goodToMm / 1000;
+};
 
 export interface StationCheck {
   /** As it was shown when it was decided on. */

@@ -18,7 +18,7 @@ import type { Rounding } from '@idle-marker/words';
 import { conventionFor, saysTheSame } from './conventions.ts';
 import { stakeReading } from './stakeReading.ts';
 import { isForPlan, shapesOf } from './packagePlans.ts';
-import { checkOf } from './checked.ts';
+import { checkOf, goodToOf } from './checked.ts';
 import { compareNames, decidedSolution, markKey, type AcceptedSolution, type SiteState } from './state.ts';
 
 export interface CutSheetRow {
@@ -256,6 +256,8 @@ function rowOf(
   };
 }
 
+const orNull = (metres: Metres | null): number | null => (metres === null ? null : metres * 1000);
+
 function sheetCheck(state: SiteState, solution: Omit<AcceptedSolution, 'withdrawn'>): SheetCheck | null {
   const checked = checkOf(state, solution);
   if (!checked) return null;
@@ -279,7 +281,7 @@ function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetS
         ]),
       ].sort(compareNames),
       // Where the plan came from a receiver the placing has none of its own.
-      radius95Mm: fact.body.method === 'paired' ? null : (decision.body.judged?.goodToMm ?? fact.body.result.ellipse95.aMm),
+      radius95Mm: fact.body.method === 'paired' ? null : orNull(goodToOf({ fact, decision })),
       sdZMm: fact.body.result.sdTrunnionZMm,
       provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,
     }));

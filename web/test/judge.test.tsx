@@ -248,7 +248,7 @@ describe('behind the figures', () => {
       </>,
     );
     expect(screen.getByText('Geometry: good.')).toBeTruthy();
-    expect(screen.getAllByText(/would go unseen and put this station, or what is set from it, \d+ mm off/)).toBeTruthy();
+    expect(screen.getAllByText(/would go unseen and put (this station|what is set from here up to) \d+ mm off/)).toBeTruthy();
   });
 });
 

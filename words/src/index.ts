@@ -82,6 +82,7 @@ export {
   CHECKABILITY_WORDS,
   eitherWay,
   fallenWords,
+  goodToWords,
   hardlyChecked,
   ifWords,
   partlyChecked,

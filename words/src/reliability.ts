@@ -34,6 +34,9 @@ export function aboutLength(metres: number, unit: LengthUnit): string {
   return `${feet.toFixed(feet < 0.1 ? 3 : feet < 1 ? 2 : 1)} ft`;
 }
 
+/** What a station is good to; null where nothing bounds it. */
+export const goodToWords = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'can’t be said' : smallLength(metres, unit));
+
 const andList = (names: readonly string[]): string => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);
 
 /** Both ends of a line on the ground: "north-east or south-west". */

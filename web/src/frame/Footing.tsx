@@ -5,8 +5,8 @@ import { useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useActiveRoad, useRoads } from '../site/useRoads.ts';
 import { useUnits } from '../site/useUnits.ts';
-import { pairedDue, type PairedSolution } from '@idle-marker/records';
-import { PAIRED_DUE_SHORT, smallLength } from '@idle-marker/words';
+import { goodToOf, pairedDue, type PairedSolution } from '@idle-marker/records';
+import { goodToWords, PAIRED_DUE_SHORT } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
 import { useProofAge } from './railFacts.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
@@ -115,7 +115,7 @@ export function Footing() {
       {inForce && (
         <Cell name="Station" className="border-l">
           {inForce.fact.body.name}{' '}
-          <span className="ml-1 font-normal">{smallLength(inForce.fact.body.result.ellipse95.aMm / 1000, state.settings.lengthUnit)}</span>
+          <span className="ml-1 font-normal">{goodToWords(goodToOf(inForce), state.settings.lengthUnit)}</span>
         </Cell>
       )}
       {paired && (

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import type { AcceptedSolution } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { goodToOf, type AcceptedSolution } from '@idle-marker/records';
+import { goodToWords } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
 import { useLinked } from '../../link/linkStore.ts';
@@ -25,7 +25,7 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
   if (begun || started) return null;
   const { name, result, method } = solution.fact.body;
   const lines = [
-    `Station ${name}, good to ${smallLength(result.ellipse95.aMm / 1000, units.lengthUnit)}${method === 'assumed' ? ', its direction assumed' : ''}; ${
+    `Station ${name}, good to ${goodToWords(goodToOf(solution), units.lengthUnit)}${method === 'assumed' ? ', its direction assumed' : ''}; ${
       age?.proven ? `proved ${age.minutes} min ago` : 'unproven'
     }`,
     result.z === null

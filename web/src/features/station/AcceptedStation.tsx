@@ -6,6 +6,7 @@ import {
   checkOf,
   closingOf,
   fallenStations,
+  goodToOf,
   isGroundOf,
   isUnsteady,
   leftOut,
@@ -14,7 +15,7 @@ import {
   stationMark,
   type AcceptedSolution,
 } from '@idle-marker/records';
-import { CHECKABILITY_WORDS, EVENT_KINDS, EVENT_WORDS, smallLength, thenWords, unnoticedWords, type EventKind } from '@idle-marker/words';
+import { CHECKABILITY_WORDS, EVENT_KINDS, EVENT_WORDS, smallLength, goodToWords, thenWords, unnoticedSubject, unnoticedWords, type EventKind } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useFacing } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
@@ -159,7 +160,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                   items={[
                     ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(result[axis])] as const),
                     ['Height', units.length(result.z)],
-                    ['Good to (95 %)', smallLength((solution.decision.body.judged?.goodToMm ?? result.ellipse95.aMm) / 1000, units.lengthUnit)],
+                    ['Good to (95 %)', goodToWords(goodToOf(solution), units.lengthUnit)],
                   ]}
                 />
               </>
@@ -212,7 +213,9 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                   <dd>
                     {CHECKABILITY_WORDS[check.now].title}. {CHECKABILITY_WORDS[check.now].text}{' '}
                     {check.byRulesOfThen && !fallen && thenWords(check.then, check.now)}
-                    {check.worst && !fallen && <span className="block text-[13px] text-ink2">{unnoticedWords(check.worst, naming)}</span>}
+                    {check.worst && !fallen && <span className="block text-[13px] text-ink2">
+                        {unnoticedSubject(check.worst, naming)}: {unnoticedWords(check.worst, naming)}
+                      </span>}
                   </dd>
                 </>
               )}

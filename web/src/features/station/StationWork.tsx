@@ -32,7 +32,7 @@ import { InstrumentSuspect } from './InstrumentSuspect.tsx';
 import { useDraft, type Draft } from './useDraft.ts';
 import { useRestating } from './useRestating.ts';
 import { useSighting } from './useSighting.ts';
-import { smallLength } from '@idle-marker/words';
+import { goodToWords, smallLength } from '@idle-marker/words';
 
 interface StationWorkProps {
   readonly occupation: Fact<'occupation'>;
@@ -142,7 +142,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                       ...(draft.planOnly ? [] : [['Height', units.length(solved.result.height?.z ?? null)] as const]),
                       [
                         'Good to (95 %)',
-                        solved.judgement.goodTo === null ? 'can’t be said' : smallLength(solved.judgement.goodTo, units.lengthUnit),
+                        goodToWords(solved.judgement.goodTo, units.lengthUnit),
                         isReady ? 'text-good' : 'text-ochre',
                       ],
                     ]}

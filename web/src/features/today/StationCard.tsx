@@ -1,6 +1,6 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
-import { checkOf, leftOut } from '@idle-marker/records';
-import { CHECKABILITY_WORDS, smallLength } from '@idle-marker/words';
+import { checkOf, goodToOf, leftOut } from '@idle-marker/records';
+import { CHECKABILITY_WORDS, goodToWords, smallLength } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
@@ -30,7 +30,7 @@ export function StationCard() {
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
         <dt className="text-ink2">Good to (95 %)</dt>
         <dd className="font-semibold">
-          {smallLength((inForce.decision.body.judged?.goodToMm ?? result.ellipse95.aMm) / 1000, lengthUnit)} plan
+          {goodToWords(goodToOf(inForce), lengthUnit)} plan
           {result.sdTrunnionZMm === null ? ', no height' : `, ${smallLength((NORMAL_95_FACTOR * result.sdTrunnionZMm) / 1000, lengthUnit)} height`}
         </dd>
         {check && (
