@@ -6,6 +6,7 @@ import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core'
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import { STANDING } from '@idle-marker/words';
 import { bookLine } from './bookLine.ts';
+import { checkSentences } from './checked.ts';
 import { judgedThen, type JudgedThen } from './judgedThen.ts';
 import { memberName } from './cutSheet.ts';
 import { activityTimes, dayOf, type ActivityTime } from './diary.ts';
@@ -104,6 +105,8 @@ export interface SetupBook {
     readonly sdZMm: number | null;
     readonly method: FactBody<'solution'>['method'];
   } | null;
+  /** What its own sights check, by the rules of now and of then; empty where nothing was accepted. */
+  readonly check: readonly string[];
   readonly fits: readonly UsedMark[];
   readonly leftOut: readonly string[];
   readonly decisions: readonly BookDecision[];
@@ -133,6 +136,7 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
   const result = page.solution?.fact.body.result ?? null;
   const said = (fact: AnyFact): BookCorrection => ({ at: fact.at, by: memberName(state, fact.by), text: bookLine(state, fact).text });
   const revisions = new Map(page.solution?.fact.body.uses.map((use) => [use.control, use.revision]));
+  const accepted = page.solution && state.accepted.find((each) => each.fact.id === page.solution!.fact.id);
   const sighted = new Set(facts.flatMap((fact) => (fact.type === 'sight' && fact.body.target.kind === 'control' ? [fact.body.target.mark] : [])));
   return {
     name: occupation.body.name,
@@ -162,6 +166,7 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
         sdZMm: result.sdZMm,
         method: page.solution.fact.body.method,
       },
+    check: accepted ? checkSentences(state, trust, accepted) : [],
     fits: page.used,
     leftOut: page.leftOut,
     decisions: facts.filter((fact): fact is Fact<'decision'> => fact.type === 'decision').map((fact) => decisionOf(state, fact)),

@@ -1,6 +1,7 @@
 /** What the own sights of accepted stations check: as it was shown when they were decided on, and by the rules of now. */
 import { largestEffect, type AskedOfStation, type Checkability, type Judgement, type Metres, type TrustResult, type Unnoticed } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { CHECKABILITY_WORDS, fallenWords, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 import { askedOf } from './asked.ts';
 import { reliabilityOf } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
@@ -102,7 +103,9 @@ function asKept({ checkability, unnoticed: [worst] }: Judged): StationCheck {
     then: checkability,
     byRulesOfThen: false,
     now: checkability,
-    worst: worst ? { fault: worst.fault, names: worst.names, noticed: metres(worst.noticedMm), effect: metres(worst.effectMm), at: worst.at, blind: null } : null,
+    worst: worst
+      ? { fault: worst.fault, names: worst.names, noticed: metres(worst.noticedMm), effect: metres(worst.effectMm), at: worst.at, blind: null }
+      : null,
     fell: false,
   };
 }
@@ -121,6 +124,8 @@ const hiddenAt = (state: SiteState, solution: Decided, asked: AskedOfStation): n
 
 export interface FallenStation extends StationCheck {
   readonly solution: AcceptedSolution;
+  /** Marks that were set from it and stand. */
+  readonly set: number;
   /** Marks set from it that no proof holds, in the order in which to sight them again from a station that is checked. */
   readonly again: readonly Fact<'mark'>[];
 }
@@ -136,9 +141,29 @@ export function fallenStations(state: SiteState, trust: TrustResult): FallenStat
     const check = checkOf(state, solution);
     if (!check?.fell) return [];
     const asked = askedOf(state, solution.fact.body.class);
-    const open = marksFrom(state, solution.fact.id).filter((mark) => !held.has(mark.id));
+    const set = marksFrom(state, solution.fact.id);
+    const open = set.filter((mark) => !held.has(mark.id));
     const effects = new Map(open.map((mark) => [mark.id, hiddenAt(state, solution, { ...asked, work: [mark.body.place] })]));
     const again = open.sort((a, b) => (effects.get(b.id)! === effects.get(a.id)! ? b.at.localeCompare(a.at) : effects.get(b.id)! - effects.get(a.id)!));
-    return [{ ...check, solution, again }];
+    return [{ ...check, solution, set: set.length, again }];
   });
+}
+
+/** What a page of the book says of a station's check: its state, how it was called by rules of then, and what that asks for. */
+export function checkSentences(state: SiteState, trust: TrustResult, solution: AcceptedSolution): string[] {
+  const check = checkOf(state, solution);
+  if (!check) return [];
+  const naming = { nameOf: (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? mark, unit: state.settings.lengthUnit };
+  const fallen = fallenStations(state, trust).find((each) => each.solution.fact.id === solution.fact.id);
+  if (fallen) {
+    const again = fallen.again.map((mark) => mark.body.name);
+    const { title, text, todo } = fallenWords({ station: solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: false }, naming);
+    return [`${title}.`, text, todo];
+  }
+  const { title, text } = CHECKABILITY_WORDS[check.now];
+  return [
+    `${title}. ${text}`,
+    ...(check.worst ? [`${unnoticedSubject(check.worst, naming)}: ${unnoticedWords(check.worst, naming)}`] : []),
+    ...(check.byRulesOfThen ? [thenWords(check.then, check.now)] : []),
+  ];
 }

@@ -84,6 +84,7 @@ export {
   fallenWords,
   goodToWords,
   hardlyChecked,
+  heightCheckWords,
   ifWords,
   partlyChecked,
   sheetCheckWords,

@@ -4,6 +4,7 @@ import {
   lengthFromMetres,
   type Checkability,
   type Explanation,
+  type HeightReliability,
   type LengthUnit,
   type Radians,
   type Spread,
@@ -132,21 +133,36 @@ export const thenWords = (then: Checkability, now: Checkability): string =>
 /** So many marks are named in the order in which to sight them. */
 const NAMED = 12;
 
-/** A station that was called checked and is not: why, and which marks to sight again. `again` in their order. */
+interface Fallen {
+  readonly station: string;
+  readonly worst: Unnoticed | null;
+  /** Marks set from it, and of these the ones that nothing holds, in the order in which to sight them. */
+  readonly set: number;
+  readonly again: readonly string[];
+  /** The instrument stands there still. */
+  readonly inForce: boolean;
+}
+
+/** A station that was called checked and is not: why, and which marks to sight again. */
 export function fallenWords(
-  station: string,
-  worst: Unnoticed | null,
-  again: readonly string[],
+  { station, worst, set, again, inForce }: Fallen,
   naming: Naming,
 ): { readonly title: string; readonly text: string; readonly todo: string } {
   const rest = again.length - NAMED;
+  const names = `${again.slice(0, NAMED).join(', ')}${rest > 0 ? `, and ${rest} more` : ''}`;
+  const hold = inForce ? 'The instrument stands there still: sight another mark from it, or prove it on one that it did not use. ' : '';
+  const subject = worst && capital(unnoticedSubject(worst, naming));
   return {
     title: `${station} is not checked by the rules of today`,
-    text: `It was accepted as checked, by the rules of then. ${worst ? unnoticedWords(worst, naming, worst.at === 'work' ? 'what was set from it up to' : 'it') : 'Nothing tests it.'}`,
+    text: `It was accepted as checked, by the rules of then. ${worst ? `${subject}: ${unnoticedWords(worst, naming, worst.at === 'work' ? 'what was set from it up to' : 'it')}` : 'Nothing tests it.'}`,
     todo:
-      again.length === 0
-        ? 'All that was set from it is held by other evidence: nothing has to be done.'
-        : `Not held: sight again from a station that is checked, in this order: ${again.slice(0, NAMED).join(', ')}${rest > 0 ? `, and ${rest} more` : ''}.`,
+      again.length > 0
+        ? `${hold}${hold ? 'Else' : 'Not held:'} sight again from a station that is checked, in this order: ${names}.`
+        : set > 0
+          ? 'All that was set from it is held by other evidence: nothing has to be done.'
+          : inForce
+            ? `${hold.trimEnd()} Nothing has been set from it yet.`
+            : 'Nothing that stands was set from it: nothing has to be done.',
   };
 }
 
@@ -158,4 +174,14 @@ export function sheetCheckWords(
   const hidden = hiddenMm === null ? 'a mistake of any size could be hidden in it' : `up to ${aboutLength(hiddenMm / 1000, unit)} could be hidden in it`;
   if (fell) return `called checked by the rules of then, unchecked by those of today: ${hidden}`;
   return checkability === 'unchecked' ? `unchecked: ${hidden}` : `${STATE_SAID[checkability]} by its own sights`;
+}
+
+/** What of a height from benchmarks could be wrong unseen: "A wrong spot or figure at BM1 shows from 9 mm on; up to 4 mm of it could hide in every height." */
+export function heightCheckWords({ state, unnoticed: [worst] }: HeightReliability, naming: Naming): string {
+  if (!worst || worst.noticed === null || worst.effect === null) {
+    return 'They stand on one place: a wrong figure there, or a post that sank, shows nowhere. Sight a benchmark that stands elsewhere.';
+  }
+  const name = andList(worst.names.map((each) => naming.nameOf(each)));
+  const sentence = `A wrong spot or figure at ${name} shows from ${aboutLength(worst.noticed, naming.unit)} on; below that up to ${aboutLength(worst.effect, naming.unit)} could hide in every height.`;
+  return state === 'unchecked' ? `${sentence} That is too much: sight another benchmark.` : sentence;
 }

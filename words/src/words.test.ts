@@ -3,16 +3,19 @@ import { VIEWPOINTS, type Explanation } from '@idle-marker/core';
 import {
   cutFillWords,
   DIRECTION_WORDS,
+  fallenWords,
   moveWords,
   obstacleWords,
   proofSentence,
   proofVerdict,
   reasonWords,
   smallLength,
+  spreadWords,
   stationErrorSentence,
   stepWords,
   tapeWords,
   twoReadingsWords,
+  unnoticedWords,
 } from './index.ts';
 
 const NAMING = { nameOf: (mark: string) => mark.toUpperCase(), unit: 'metre' } as const;
@@ -135,5 +138,51 @@ describe('a length that can be read in two ways', () => {
     expect(twoReadingsWords('5-6', 'foot')).toMatch(/5′ 6″, which is 5\.500 ft, or one figure less another, −1\.000 ft/);
     expect(twoReadingsWords('5-6 1/2', 'foot')).toBeNull();
     expect(twoReadingsWords('5.6', 'metre')).toBeNull();
+  });
+});
+
+describe('a station that fell', () => {
+  const worst = { fault: 'PLACE', names: ['k1', 'k8'], noticed: null, effect: null, at: 'work', blind: 0 } as const;
+  const fallen = { station: 'S1', worst, set: 3, again: ['H2', 'H1'], inForce: false };
+
+  it('says why, and what to sight again in which order', () => {
+    const { title, text, todo } = fallenWords(fallen, NAMING);
+    expect(title).toBe('S1 is not checked by the rules of today');
+    expect(text).toMatch(/K1 and K8: A shift of any size of both together, least seen to the north or south, would go unseen\.$/);
+    expect(todo).toBe('Not held: sight again from a station that is checked, in this order: H2, H1.');
+    expect(fallenWords({ ...fallen, inForce: true }, NAMING).todo).toMatch(/^The instrument stands there still: sight another mark from it/);
+    expect(fallenWords({ ...fallen, again: [] }, NAMING).todo).toMatch(/held by other evidence/);
+    expect(fallenWords({ ...fallen, again: [], set: 0, inForce: true }, NAMING).todo).toMatch(/Nothing has been set from it yet\.$/);
+  });
+});
+
+describe('what would go unseen', () => {
+  const place = { fault: 'PLACE', names: ['c'], noticed: 1.73, effect: 0.949, at: 'station', blind: null } as const;
+
+  it('is said with its size and what it would do, in the unit of the site', () => {
+    expect(unnoticedWords(place, NAMING)).toBe('A shift of up to 1.7 m would go unseen and put this station 0.95 m off.');
+    expect(unnoticedWords({ ...place, at: 'work', blind: Math.PI / 4 }, { ...NAMING, unit: 'foot' })).toBe(
+      'A shift of up to 5.7 ft, least seen to the north-east or south-west, would go unseen and put what is set from here up to 3.1 ft off.',
+    );
+    expect(unnoticedWords({ fault: 'SCALE', names: [], noticed: 141e-6, effect: 0.0123, at: 'station', blind: null }, NAMING)).toBe(
+      'A scale that is wrong by up to 141 ppm would go unseen and put this station 12 mm off.',
+    );
+    expect(reasonWords({ code: 'HARDLY_CHECKED', of: place }, NAMING).title).toBe('C is hardly checked');
+    expect(stepWords({ code: 'SIGHT_ANOTHER', name: 'k7', azimuth: (7 * Math.PI) / 4, effect: 0.012 }, NAMING)).toBe(
+      'Sight another mark, best to the north-west: K7 would bring what could go unseen to 12 mm.',
+    );
+    expect(stepWords({ code: 'PROVE_ON', name: null }, NAMING)).toMatch(/^No listed mark would check this station: prove it/);
+  });
+
+  it('is a range where it can’t be told, or nothing at all with two places', () => {
+    const moved = (name: string) => ({ code: 'MARK_MOVED_PLAN', points: [name] }) as unknown as Explanation;
+    const under = [
+      { explanation: moved('k3'), off: 0.031 },
+      { explanation: moved('k2'), off: 0.004 },
+    ];
+    expect(spreadWords({ goodTo: 0.035, under }, NAMING)).toBe(
+      'Until that is known this station is good to no better than 35 mm: it is off by 31 mm if K3 moved, 4 mm if K2 moved.',
+    );
+    expect(spreadWords({ goodTo: null, under }, NAMING)).toMatch(/^Until that is known nothing bounds/);
   });
 });

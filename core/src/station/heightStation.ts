@@ -1,19 +1,24 @@
+import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { ControlPoint } from '../sight/observation.ts';
 import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts';
-import { adjustHeight, leaveOutHeight, type HeightLeaveOneOut, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
+import { heightWeights } from './freeReliability.ts';
+import { adjustHeight, contributions, leaveOutHeight, type HeightLeaveOneOut, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
 import type { StationError } from './model.ts';
+import { heightReliability, USUAL_TOLERANCE, type HeightReliability } from './reliability.ts';
 import type { ResectionInput } from './resection.ts';
 import { duplicateName, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
 
 export interface HeightStationResult {
+  /** What could be wrong with its heights unseen, by the places of the benchmarks. */
+  readonly reliability: HeightReliability;
   readonly height: HeightSolution;
   readonly observations: readonly { readonly reduced: ReducedObservation; readonly height: HeightResidual | null }[];
   readonly points: readonly { readonly name: string; readonly dZ: number | null; readonly leaveOneOutHeight: HeightLeaveOneOut | null }[];
 }
 
 /** Height only, from one or several benchmarks: the instrument may stand anywhere. */
-export function heightStation(input: Omit<ResectionInput, 'freeScale'>): Result<HeightStationResult, StationError> {
+export function heightStation(input: Omit<ResectionInput, 'freeScale'>, tolerance: Metres = USUAL_TOLERANCE.height): Result<HeightStationResult, StationError> {
   // No plan is asked for here, so a benchmark without coordinates is not missing anything.
   const observations = input.observations.map((observation) => ({ ...observation, usePlan: false }));
   const byName = new Map<string, ControlPoint>(input.points.map((point) => [point.name, point]));
@@ -25,6 +30,7 @@ export function heightStation(input: Omit<ResectionInput, 'freeScale'>): Result<
   if (!Number.isFinite(height.z)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
   return ok({
     height,
+    reliability: heightReliability(heightWeights(byName, contributions(reduced, byName, input.setup)), tolerance)!,
     observations: reduced.map((observation, i) => ({ reduced: observation, height: height.residuals[i] ?? null })),
     points: input.points.map((point) => ({
       name: point.name,

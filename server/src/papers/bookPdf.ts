@@ -107,6 +107,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         ? `${place}, height ${length(station.z)} ${abbreviation}; 95 %: ${small(station.ellipse95Mm).replace('+', '')} ${smallUnit(unit).name}; circle turned by ${station.orientationDeg.toFixed(5)}°`
         : 'not decided',
     ],
+    ...(book.check.length > 0 ? [['Checked', book.check.join(' ')] as const] : []),
     ['Left out', book.leftOut.join(', ') || 'nothing'],
   ]);
   for (const decision of book.decisions) {

@@ -9,15 +9,13 @@ import { useNaming } from './useNaming.ts';
 export function FallenStationCard({ fallen, onSightMore }: { readonly fallen: FallenStation; onSightMore?(): void }) {
   const { inForce } = useSite();
   const naming = useNaming();
-  const names = fallen.again.map((mark) => mark.body.name);
-  const { title, text, todo } = fallenWords(fallen.solution.fact.body.name, fallen.worst, names, naming);
   const stands = inForce?.fact.id === fallen.solution.fact.id;
+  const again = fallen.again.map((mark) => mark.body.name);
+  const { title, text, todo } = fallenWords({ station: fallen.solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: stands }, naming);
   return (
     <Card tone="ochre" title={title} actions={onSightMore && stands && <Button onClick={onSightMore}>Sight more marks</Button>}>
       <p>{text}</p>
-      <p className="mt-1 font-semibold">
-        {stands && names.length > 0 ? `The instrument stands there still: sight another mark from it, or prove it. ${todo}` : todo}
-      </p>
+      <p className="mt-1 font-semibold">{todo}</p>
     </Card>
   );
 }

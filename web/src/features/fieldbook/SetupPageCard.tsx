@@ -1,6 +1,6 @@
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { bookLine, memberName, setupPage } from '@idle-marker/records';
+import { bookLine, checkSentences, memberName, setupPage } from '@idle-marker/records';
 import { PROOF_OUTCOME, SETUP_STEPS, smallLength, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -13,7 +13,7 @@ const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', 
 
 /** One set-up as a page of a field book: who, with what, in what weather, on which marks, how it fitted, and what came of it. */
 export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }) {
-  const { state } = useSite();
+  const { state, trust } = useSite();
   const units = useUnits();
   const page = setupPage(state, occupation);
   const { name, instrument, temperatureC, pressureHPa, ppm, ground, windy, instrumentHeight } = occupation.body;
@@ -31,6 +31,8 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   const carried = (['weather', 'instrument', 'pole'] as const).filter((what) => !(occupation.body.confirmed ?? []).includes(what));
   const { tiltSec } = occupation.body;
   const small = smallUnit(units.lengthUnit);
+  const accepted = page.solution && state.accepted.find((each) => each.fact.id === page.solution!.fact.id);
+  const check = accepted ? checkSentences(state, trust, accepted) : [];
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const lines: readonly (readonly [string, string])[] = [
     ['Site', state.settings.name],
@@ -53,6 +55,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         ? `${withdrawn ? 'withdrawn; was ' : ''}${VERDICT[page.solution.decision.body.verdict]}${page.solution.decision.body.reason ? `: ${page.solution.decision.body.reason}` : ''}`
         : 'none yet',
     ],
+    ...(check.length > 0 ? [['Checked', check.join(' ')] as const] : []),
     ['Setting up', ticked.join('; ') || 'no step ticked'],
     ...(tiltSec ? [['Level', `left at ${Math.round(tiltSec.along)}″ front to back, ${Math.round(tiltSec.across)}″ side to side`] as const] : []),
     ...(occupation.body.confirmed && carried.length > 0 ? [['Carried over', `not confirmed: ${carried.join(', ')}`] as const] : []),

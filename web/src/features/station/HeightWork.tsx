@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { formatSigned, NORMAL_95_FACTOR } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { heightDraft } from '@idle-marker/records';
-import { smallLength, smallUnit, stationErrorSentence } from '@idle-marker/words';
+import { heightCheckWords, smallLength, smallUnit, stationErrorSentence } from '@idle-marker/words';
 import { useShooting } from '../../link/takeSight.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -41,6 +41,7 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
     .filter((point) => point.leaveOneOutHeight?.exceeds)
     .reduce<(typeof result.points)[number] | null>((worst, point) => (misfitOf(point) > misfitOf(worst) ? point : worst), null);
   const poor = (off ?? null) !== null || result?.height.fit.globalTest?.verdict === 'aboveUpper';
+  const isChecked = result !== null && result.reliability.state !== 'unchecked';
   const formatOff = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
   const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
   const busy = shooting.doing !== null;
@@ -103,14 +104,14 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
             )}
             {result && (
               <Card
-                tone={poor ? 'brick' : draft.benchmarks > 1 ? 'good' : 'ochre'}
+                tone={poor ? 'brick' : isChecked ? 'good' : 'ochre'}
                 title={
                   poor
                     ? off
                       ? `${nameOf(off.name)} does not fit the others`
                       : 'The benchmarks do not agree'
                     : draft.benchmarks > 1
-                      ? `${draft.benchmarks} benchmarks agree`
+                      ? `${draft.benchmarks} benchmarks agree${isChecked ? '' : ', and hardly check each other'}`
                       : draft.otherPole
                         ? 'One benchmark, read with two target heights'
                         : 'One benchmark: nothing checks it'
@@ -119,7 +120,7 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                 {poor
                   ? 'Is it the right spot (nail, flange, nut), and the height that is written there? Read it again, then leave one out.'
                   : draft.benchmarks > 1
-                    ? 'A wrong spot or a wrong figure at one of them would show.'
+                    ? heightCheckWords(result.reliability, { nameOf, unit: units.lengthUnit })
                     : draft.otherPole
                       ? 'The target height is checked by that; the benchmark itself is not. A second one would be better.'
                       : 'A wrong spot or a wrong figure puts every height out by the same amount, and no residual shows it. Sight a second one, or this one with another target height.'}
