@@ -2,7 +2,17 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { judgeStation, judgeTrust, polar, reduceObservations, resection, walkingOrder, type ResectionInput } from '@idle-marker/core';
+import {
+  freeReliability,
+  freeStation,
+  judgeStation,
+  judgeTrust,
+  polar,
+  reduceObservations,
+  resection,
+  walkingOrder,
+  type ResectionInput,
+} from '@idle-marker/core';
 import { resectionInputOf } from '@idle-marker/contract';
 import { hubPlans } from '@idle-marker/records';
 import { judgedStation } from './judgedStation.ts';
@@ -43,6 +53,13 @@ const general = () =>
   });
 const found = general().parameterValues;
 console.log(`the general solver ends ${(Math.hypot(found[0]! - solution.e, found[1]! - solution.n) * 1000).toFixed(3)} mm away`);
+
+// What one station promises where 500 marks are still to be set from it.
+const read = freeStation(input);
+if (!read.ok || !read.value.solved.ok) throw new Error('no station');
+const solvedStation = read.value;
+const planSolution = read.value.solved.value;
+const work500 = Array.from({ length: 500 }, (_, i) => polar(solution, i * 2.39996323, 5 * Math.sqrt(i)));
 
 const listed20 = judgedStation(20);
 const listed500 = judgedStation(500);
@@ -86,6 +103,9 @@ bench
   })
   .add('judgement, ten sights, every explanation, 500 listed marks', () => {
     judgeStation(listed500);
+  })
+  .add('checkability, six targets, 500 marks still to be set', () => {
+    freeReliability(solvedStation, planSolution, { plan: 0.01, height: 0.005, work: work500 });
   })
   .add('rules for 5000 marks: 200 outlines of twelve corners, and 200 points', () => {
     hubPlans(items5000, 2, 'M');

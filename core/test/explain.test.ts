@@ -4,9 +4,11 @@ import {
   explainMisfit,
   facePairs,
   freeStation,
+  judgeStation,
   normal,
   RADIANS_PER_SECOND,
   resection,
+  uniform,
   type ControlPoint,
   type Explained,
   type Observation,
@@ -175,5 +177,79 @@ describe('two faces of a mark', () => {
 
   it('far apart were not of one mark', () => {
     expect(both(Math.PI / 6)).toMatchObject([{ otherMark: true, unadjusted: false }]);
+  });
+});
+
+describe('names and units that are wrong', () => {
+  /** Marks strewn about the station, as a seed has it. */
+  const strewn = (seed: number, count: number): ResectionInput => {
+    let state = seed;
+    const between = (low: number, high: number) => {
+      const draw = uniform(state);
+      state = draw.state;
+      return low + (high - low) * draw.value;
+    };
+    const places = Array.from({ length: count }, () => ({ e: STATION.e + between(-120, 120), n: STATION.n + between(-120, 120), z: between(2, 8) }));
+    return {
+      instrument: PRECISION,
+      setup: SETUP,
+      reduction: REDUCTION,
+      freeScale: false,
+      points: places.map((place, i) => ({ name: `M${i}`, ...place, sdPlan: 0.002, sdHeight: 0.002 })),
+      observations: places.map((place, i) => observe(STATION, `M${i}`, place)),
+    };
+  };
+
+  it('are refused with an explanation, and never told as sights that leave the station free to move', () => {
+    let contradictions = 0;
+    for (let seed = 1; seed <= 60; seed++) {
+      const input = strewn(seed * 17, 3 + (seed % 4));
+      const swap = (each: Observation) => ({ ...each, point: each.point === 'M0' ? 'M1' : each.point === 'M1' ? 'M0' : each.point });
+      const feet = (each: Observation) => ({ ...each, slope: each.slope! * 0.3048 });
+      const judged = judgeStation({ ...input, observations: input.observations.map(seed % 3 === 0 ? feet : swap) });
+      if (!judged.ok) throw new Error(`${seed}: ${judged.error.code}`);
+      expect(judged.value.judgement.verdict).not.toBe('checked');
+      if (judged.value.result === null) contradictions++;
+    }
+    expect(contradictions).toBeGreaterThan(0);
+  });
+});
+
+describe('sights that are noisier than stated', () => {
+  /** Every sight carries so much more noise, along and across. */
+  const noisy = (seed: number, sd: number, onto: (each: Observation) => boolean = () => true) => {
+    const input = station(seed, { marks: Object.keys(PLACES) });
+    let state = seed * 31 + 7;
+    const draw = () => {
+      const next = normal(state);
+      state = next.state;
+      return next.value * sd;
+    };
+    const observations = input.observations.map((each) => {
+      const [along, across] = [draw(), draw()];
+      return onto(each) ? { ...each, slope: each.slope! + along, circle: each.circle + across / each.slope! } : each;
+    });
+    return { ...input, observations };
+  };
+  const reasonOf = (input: ResectionInput) => {
+    const judged = judgeStation(input);
+    if (!judged.ok) throw new Error(judged.error.code);
+    return judged.value.judgement.because.find((each) => each.code === 'NOISIER_THAN_STATED');
+  };
+
+  it('are said to be so, with the factor and where to look first', () => {
+    const factors: number[] = [];
+    for (let seed = 1; seed <= 30; seed++) {
+      const reason = reasonOf(noisy(seed, 0.008));
+      if (reason?.code === 'NOISIER_THAN_STATED') factors.push(reason.s0);
+    }
+    expect(factors.length).toBeGreaterThan(20);
+    for (const factor of factors) expect(factor).toBeGreaterThan(1.3);
+    // Distances alone: the meter, its prism, the weather.
+    const distances = noisy(9, 0.012);
+    const circles = station(9, { marks: Object.keys(PLACES) }).observations;
+    const onlyDistances = { ...distances, observations: distances.observations.map((each, i) => ({ ...each, circle: circles[i]!.circle })) };
+    expect(reasonOf(onlyDistances)).toMatchObject({ look: 'DISTANCE' });
+    expect(reasonOf(station(4, { marks: Object.keys(PLACES) }))).toBeUndefined();
   });
 });

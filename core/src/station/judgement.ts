@@ -16,7 +16,16 @@ import { heightTrend, type HeightTrend } from './heightTrend.ts';
 import { expectedPole, type PoleSet } from './measuredPoint.ts';
 import type { StationError } from './model.ts';
 import { resectionOf, type ResectionResult } from './resection.ts';
-import { largestEffect, USUALLY_ASKED, workInReach, type AskedOfStation, type Checkability, type Reliability, type Unnoticed } from './reliability.ts';
+import {
+  largestEffect,
+  placesOf,
+  USUALLY_ASKED,
+  workInReach,
+  type AskedOfStation,
+  type Checkability,
+  type Reliability,
+  type Unnoticed,
+} from './reliability.ts';
 import { spreadOf, type Spread } from './spread.ts';
 
 export type Verdict = 'checked' | 'unchecked' | 'refused';
@@ -168,11 +177,15 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
   const bounded = explained.best !== null || !reliability?.unnoticed.some((each) => each.effect === null);
   const spread = result ? spreadOf(result, stillStanding(explained), workInReach(asked, result), bounded) : null;
   const goodTo = result && (spread ? spread.goodTo : result.ellipse95.a);
+  // Once a fault is named, its cure comes first: what the station is worth after that is another question.
+  const isNamed = best !== null && best.code !== 'NONE';
+  const own = reliability ? ownCheck(reliability, asked.plan) : [];
   const tooCoarse = judgedWith.asked !== undefined && goodTo !== null && goodTo > asked.plan;
   const because = [
-    ...(reliability ? ownCheck(reliability, asked.plan) : []),
+    ...(isNamed ? [] : own),
     ...whatIsWrong(explained, result),
-    ...(tooCoarse ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
+    ...(isNamed ? own : []),
+    ...(tooCoarse && !isNamed ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
     // What explains the heights already is not told a second time.
     ...(trend && Math.abs(trend.w) > CRITICAL_W && (best === null || best.code === 'NONE' || (best.part === 'plan' && !also))
       ? [{ code: 'HEIGHT_GROWS' as const, perMetre: trend.perMetre }]
@@ -188,7 +201,7 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
     result,
     extensible,
     judgement: {
-      verdict: isWanting || (holds && tooCoarse) ? 'unchecked' : holds ? 'checked' : 'refused',
+      verdict: verdictOf(holds, placesOf(station.names.map((name) => station.byName.get(name)!)).length < 3, isWanting || tooCoarse),
       checkability,
       reliability,
       explained,
@@ -199,6 +212,12 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
       heightTrend: trend,
     },
   };
+}
+
+/** With two places nothing can be refused, only left unchecked; with more, what does not hold is refused before anything else. */
+function verdictOf(holds: boolean, fewPlaces: boolean, isWanting: boolean): Verdict {
+  if (!holds) return fewPlaces ? 'unchecked' : 'refused';
+  return isWanting ? 'unchecked' : 'checked';
 }
 
 /** What its own sights check of it. */
