@@ -145,7 +145,16 @@ export {
   type SiteLine,
 } from './station/lineStation.ts';
 export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
-export { expectedPole, expectedReading, measurePoint, predictAt, type MeasuredPoint, type PlanCovariance, type PoleSet, type Prediction } from './station/measuredPoint.ts';
+export {
+  expectedPole,
+  expectedReading,
+  measurePoint,
+  predictAt,
+  type MeasuredPoint,
+  type PlanCovariance,
+  type PoleSet,
+  type Prediction,
+} from './station/measuredPoint.ts';
 export { controlPairs, type ControlPair } from './proof/pairs.ts';
 export { driftOf, type Drift, type Sample } from './proof/drift.ts';
 export { checkPoint, comparePlace, type CheckInput, type CheckResult } from './proof/check.ts';

@@ -18,11 +18,24 @@ import { sightable, type StationDraft } from './stationDraft.ts';
 /** What each mark not sighted yet would do to the station, in precision and in what could go unseen, the best first; those kept for proofs are left for them. */
 export function nextSights(state: SiteState, draft: StationDraft, asked: AskedOfStation): AddedSight[] {
   const extensible = draft.outcome?.ok ? draft.outcome.value.extensible : null;
-  // Over a mark a further sight is a backsight more: the farther the better, and nothing is computed beforehand.
   if (!extensible) return [];
-  return sightable(state, new Set(draft.groups.map((group) => group.mark)))
-    .flatMap((mark) => addedSight(extensible, controlPointOf(mark.revision.body), asked) ?? [])
+  const points = sightable(state, new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])])).map((mark) =>
+    controlPointOf(mark.revision.body),
+  );
+  const [best, ...others] = points
+    .flatMap((point) => addedSight(extensible, point, asked, false) ?? [])
     .sort((a, b) => worthOf(a) - worthOf(b) || a.radius95 - b.radius95);
+  // Only of the best is it told whether one bad mark could then be named.
+  return best
+    ? [
+        addedSight(
+          extensible,
+          points.find((point) => point.name === best.name)!,
+          asked,
+        ) ?? best,
+        ...others,
+      ]
+    : [];
 }
 
 /** The mark that a sight fits far better than the named one, seen from `station`; null when the name is not doubted. */

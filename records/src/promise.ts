@@ -12,13 +12,14 @@ import {
 } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { askedBy } from './asked.ts';
+import { goodToOf } from './checked.ts';
 import { reliabilityOf } from './stationDraft.ts';
 import { precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 export interface Promised {
-  /** Largest semi-major axis of the 95 % ellipses at its marks. */
-  readonly worst: Metres;
+  /** Largest semi-major axis of the 95 % ellipses at its marks, with what is in doubt about the station; null where nothing bounds it. */
+  readonly worst: Metres | null;
   /** Marks at which plan and height meet the package's class, of how many. */
   readonly good: number;
   readonly marks: number;
@@ -48,6 +49,9 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
   const { body } = solution.occupation;
   const station = stationOfSolution(solution.fact.body.result);
   const asked = state.settings.classes.find((each) => each.id === work.body.class);
+  // Accepted while it could not be told what was wrong, it is promised with that doubt.
+  const { ellipse95 } = solution.fact.body.result;
+  const doubt = Math.max(0, (goodToOf(solution) ?? Infinity) - ellipse95.aMm / 1000);
   const predict = (with_: PoleSet) =>
     work.body.plans.map((plan) => ({
       plan,
@@ -55,7 +59,7 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
     }));
   const predictions = predict(pole);
   const ratioOf = ({ radius95, sdZ }: (typeof predictions)[number]) =>
-    asked ? Math.max((radius95 * 1000) / asked.planMm, ((sdZ ?? 0) * 1000 * NORMAL_95_FACTOR) / asked.heightMm) : 0;
+    asked ? Math.max(((radius95 + doubt) * 1000) / asked.planMm, ((sdZ ?? 0) * 1000 * NORMAL_95_FACTOR) / asked.heightMm) : 0;
   const meets = (prediction: (typeof predictions)[number]) => ratioOf(prediction) <= 1;
   const good = predictions.filter(meets);
   const worst = predictions.reduce<(typeof predictions)[number] | null>((a, b) => (a === null || b.radius95 > a.radius95 ? b : a), null);
@@ -74,7 +78,7 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
     return within > 0 ? { code: 'SHORTER_SIGHTS', within } : { code: 'NOTHING_FROM_HERE' };
   };
   return {
-    worst: worst?.radius95 ?? 0,
+    worst: Number.isFinite(doubt) ? (worst?.radius95 ?? 0) + doubt : null,
     worstMark: worst?.plan.name ?? null,
     good: good.length,
     marks: predictions.length,

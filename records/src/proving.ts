@@ -1,5 +1,16 @@
 /** From a check sight to the proof that is kept. */
-import { addedSight, checkPoint, placesOf, type CheckInput, type CheckResult, type ControlPoint, type Metres, type ProofOutcome, type Result, type StationError } from '@idle-marker/core';
+import {
+  addedSight,
+  checkPoint,
+  placesOf,
+  type CheckInput,
+  type CheckResult,
+  type ControlPoint,
+  type Metres,
+  type ProofOutcome,
+  type Result,
+  type StationError,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { askedOf } from './asked.ts';
 import { extensibleOfSolution } from './stationDraft.ts';
@@ -89,7 +100,7 @@ export function proofCandidates(state: SiteState, solution: AcceptedSolution): P
     return places.find((names) => names.includes(mark.id))?.find((name) => name !== mark.id) ?? null;
   };
   const hiddenAfter = (mark: ControlMark): Metres | null => {
-    const added = extensible && addedSight(extensible, controlPointOf(mark.revision.body), asked);
+    const added = extensible && addedSight(extensible, controlPointOf(mark.revision.body), asked, false);
     return added?.worst?.effect ?? null;
   };
   const proofs = state.proofs.filter((proof) => proof.body.solution === solution.fact.id);

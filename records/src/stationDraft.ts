@@ -84,9 +84,9 @@ export const stationSights = (state: SiteState, occupation: string): Fact<'sight
 type Sighted = Pick<StationDraft, 'groups' | 'input'> & { readonly sights: readonly Fact<'sight'>[] };
 
 /** The sights of a placing as an adjustment takes them. */
-function sighted(state: SiteState, occupation: Fact<'occupation'>, flags: Readonly<Record<string, UseFlags>>, freeScale: boolean): Sighted {
+function sighted(state: SiteState, occupation: Fact<'occupation'>, useOf: (sight: Fact<'sight'>) => UseFlags, freeScale: boolean): Sighted {
   const sights = stationSights(state, occupation.id);
-  const groups = groupSights(sights, (sight) => flags[sight.id] ?? defaultUse(state, sight));
+  const groups = groupSights(sights, useOf);
   return {
     sights,
     groups,
@@ -107,7 +107,7 @@ export function stationDraft(
   flags: Readonly<Record<string, UseFlags>>,
   options: DraftOptions = {},
 ): StationDraft {
-  const { sights, groups, input } = sighted(state, occupation, flags, options.freeScale ?? false);
+  const { sights, groups, input } = sighted(state, occupation, (sight) => flags[sight.id] ?? defaultUse(state, sight), options.freeScale ?? false);
   const { asked = null } = options;
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
   const over = overOf(state, occupation);
@@ -115,7 +115,11 @@ export function stationDraft(
   if (over) {
     const { assumed } = occupation.body;
     if (inPlan.size > 0) {
-      const solved = stationOverMark({ ...input, ...over }, asked);
+      const around = new Set([...groups.map((group) => group.mark), over.station.name]);
+      const solved = stationOverMark({ ...input, ...over }, asked, {
+        open: sightable(state, around).map((mark) => controlPointOf(mark.revision.body)),
+        ...(options.pole ? { pole: options.pole } : {}),
+      });
       return { ...shared, outcome: solved.ok ? ok(withForward(state, occupation, solved.value, groups)) : solved };
     }
     if (!assumed) return { ...shared, outcome: null };
@@ -198,10 +202,17 @@ export function controlAsUsed({ control }: SiteState, { uses }: FactBody<'soluti
   return control.map((each) => ({ ...each, revision: each.revisions.find(({ id }) => id === revisions.get(each.id)) ?? each.revision }));
 }
 
-/** What each sight was used for in a solution, and nothing for the others. */
-function flagsAsUsed(state: SiteState, { uses }: FactBody<'solution'>): Readonly<Record<string, UseFlags>> {
+/** What a sight was used for in a solution, and nothing for the others. */
+function useIn({ uses }: FactBody<'solution'>): (sight: Fact<'sight'>) => UseFlags {
   const used = new Map(uses.map((use) => [use.sight, use]));
-  return Object.fromEntries([...state.sights.keys()].map((id) => [id, used.get(id) ?? { plan: false, height: false }]));
+  return ({ id }) => used.get(id) ?? UNUSED;
+}
+const UNUSED: UseFlags = { plan: false, height: false };
+
+/** The same as flags. */
+function flagsAsUsed(state: SiteState, body: FactBody<'solution'>): Readonly<Record<string, UseFlags>> {
+  const useOf = useIn(body);
+  return Object.fromEntries([...state.sights.values()].map((sight) => [sight.id, useOf(sight)]));
 }
 
 /** The station of a solution from the same sights with the same uses, and nothing else. */
@@ -215,7 +226,7 @@ export function extensibleOfSolution(state: SiteState, { fact, occupation }: Pic
   const { body } = fact;
   if (body.method !== 'resection') return null;
   const then = { ...state, control: controlAsUsed(state, body) };
-  const { input } = sighted(then, occupation, flagsAsUsed(then, body), (body.result.scale ?? null) !== null);
+  const { input } = sighted(then, occupation, useIn(body), (body.result.scale ?? null) !== null);
   const station = freeStation(input);
   if (!station.ok || !station.value.solved.ok) return null;
   const result = resectionOf(station.value, { leaveOneOut: false });
@@ -236,7 +247,7 @@ export function reliabilityOf(
     return outcome?.ok ? outcome.value.judgement.reliability : null;
   }
   // Without the explanations: they take most of the time, and nothing of them is asked here.
-  const { input } = sighted(then, occupation, flagsAsUsed(then, body), (body.result.scale ?? null) !== null);
+  const { input } = sighted(then, occupation, useIn(body), (body.result.scale ?? null) !== null);
   const station = freeStation(input);
   return station.ok && station.value.solved.ok ? freeReliability(station.value, station.value.solved.value, asked) : null;
 }

@@ -9,6 +9,7 @@ import {
   cutSheet,
   fallenStations,
   judgedBody,
+  nextSights,
   promiseFor,
   reliabilityOf,
   setupBook,
@@ -145,7 +146,9 @@ describe('over a mark', () => {
     for (const name of backsights) story.sight(occupation, name);
     const { outcome } = stationDraft(story.state, occupation, {});
     if (!outcome?.ok) throw new Error('no station');
-    return outcome.value.judgement;
+    const draft = stationDraft(story.state, occupation, {});
+    const next = nextSights(story.state, draft, USUALLY_ASKED).map((each) => story.state.control.find((mark) => mark.id === each.name)!.revision.body.name);
+    return { ...outcome.value.judgement, next };
   };
 
   it('the mark under the instrument is one place, its backsights are others', () => {
@@ -157,5 +160,25 @@ describe('over a mark', () => {
     const [worst] = two.reliability!.unnoticed;
     expect(worst!.effect!).toBeCloseTo(worst!.noticed!, 3);
     expect(over(['K1', 'K2', 'K3']).checkability).toBe('traceable');
+    // A further backsight is ranked by what it leaves hidden; the mark under the instrument is none.
+    const one = over(['K1']);
+    expect([...one.next].sort()).toEqual(['K2', 'K3', 'K4']);
+    expect(one.doThis[0]).toMatchObject({ code: 'SIGHT_ANOTHER', effect: expect.any(Number) });
+  });
+});
+
+describe('a station accepted while it can’t be told what is wrong', () => {
+  it('promises its packages no more than the range that was shown', () => {
+    const { story, work, solution } = before(['K1', 'K2', 'K3', 'K4']);
+    const shown = (goodToMm: number | null): typeof solution => {
+      const judged = { verdict: 'refused', checkability: 'checked', goodToMm, askedMm: { plan: 6, height: 5 }, unnoticed: [] } as const;
+      return { ...solution, decision: { ...solution.decision, body: { ...solution.decision.body, judged: { ...judged, unnoticed: [] } } } };
+    };
+    const sure = promiseFor(story.state, solution, work, POLE);
+    const unsure = promiseFor(story.state, shown(31), work, POLE);
+    expect(sure.good).toBe(sure.marks);
+    expect(unsure.worst!).toBeGreaterThan(0.028);
+    expect(unsure.good).toBe(0);
+    expect(promiseFor(story.state, shown(null), work, POLE)).toMatchObject({ worst: null, good: 0 });
   });
 });

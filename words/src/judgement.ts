@@ -320,7 +320,8 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
     case 'HARDLY_CHECKED': {
       const { of } = obstacle;
       if (!of) return 'nothing checks it';
-      const size = of.effect === null ? 'by any amount' : `and put ${of.at === 'work' ? 'what is set from here up to' : 'it'} ${aboutLength(of.effect, naming.unit)} off`;
+      const size =
+        of.effect === null ? 'by any amount' : `and put ${of.at === 'work' ? 'what is set from here up to' : 'it'} ${aboutLength(of.effect, naming.unit)} off`;
       return `${unnoticedSubject(of, naming)} could be wrong unseen ${size}; up to ${length(obstacle.allowed)} may stay hidden`;
     }
     case 'HEIGHT_HARDLY_CHECKED':

@@ -1,6 +1,6 @@
 import type { PlanPoint } from './point.ts';
 
-/** Points in the order of a walk round their hull, by Andrew's monotone chain. */
+/** Points in the order of a walk round their hull, by Andrew's monotone chain; one point where all are in one place. */
 export function hull(points: readonly PlanPoint[]): PlanPoint[] {
   const sorted = [...points].sort((a, b) => a.e - b.e || a.n - b.n);
   const half = (list: readonly PlanPoint[]): PlanPoint[] => {
@@ -15,5 +15,6 @@ export function hull(points: readonly PlanPoint[]): PlanPoint[] {
     }
     return chain.slice(0, -1);
   };
-  return [...half(sorted), ...half([...sorted].reverse())];
+  const round = [...half(sorted), ...half([...sorted].reverse())];
+  return round.length === 0 ? sorted.slice(0, 1) : round;
 }

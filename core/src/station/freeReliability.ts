@@ -11,6 +11,8 @@ import type { Station } from './model.ts';
 import type { PlanSolution } from './planAdjustment.ts';
 import { stationOfResection, type ResectionResult } from './resection.ts';
 import {
+  directionRow,
+  distanceRow,
   heightReliability,
   placesOf,
   planReliability,
@@ -33,18 +35,14 @@ export function freeModel(station: FreeStation, solution: PlanSolution): Reliabi
     const de = sight.e - solution.e;
     const dn = sight.n - solution.n;
     const squared = de * de + dn * dn;
-    const length = Math.sqrt(squared);
     if (sight.hz === sight.hz) {
       const measured = sight.horizontal === sight.horizontal ? sight.horizontal ** 2 : squared;
       const weight = 1 / (sight.varDirection + sight.varPlace / measured);
-      rows.push({ place, a: [-dn / squared, de / squared, -1, 0], weight, kept: weight, byPrism: 0, byScale: 0 });
+      rows.push(directionRow(place, de, dn, weight));
     }
     if (sight.distance !== sight.distance) return;
-    const { scale } = solution;
-    const weight = 1 / (sight.varRadial + sight.varPlace);
-    const a = [-de / (length * scale), -dn / (length * scale), 0, -length / scale ** 2] as const;
     const byPrism = (sight.distance / slope!) * (1 + station.input.reduction.atmosphericRatio);
-    rows.push({ place, a, weight, kept: weight, byPrism, byScale: sight.distance });
+    rows.push(distanceRow(place, de, dn, 1 / (sight.varRadial + sight.varPlace), { byPrism, byScale: sight.distance, scale: solution.scale }));
   });
   return {
     size: station.input.freeScale ? 4 : 3,
@@ -94,18 +92,14 @@ function expectedRows(station: Station, point: ControlPoint & PlanPoint, place: 
   const { gridDistance, horizontal, slope, zenith } = expectedReading(station, { ...setup, instrumentHeightSd: 0 }, reduction, target, pole.targetHeight);
   const de = point.e - station.e;
   const dn = point.n - station.n;
-  const squared = de * de + dn * dn;
-  if (!(squared > 0)) return [];
+  if (de === 0 && dn === 0) return [];
   const varAngle = instrument.angleSd ** 2;
   const varPlace = pole.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2;
   const varSlope = instrument.distanceSd ** 2 + (instrument.distanceSdRatio * slope) ** 2;
   const varRadial = varSlope * Math.sin(zenith) ** 2 + (slope * Math.cos(zenith)) ** 2 * varAngle;
   const [forDirection, forDistance] = [1 / (varAngle + varPlace / horizontal ** 2), 1 / (varRadial + varPlace)];
   const byPrism = (gridDistance / slope) * (1 + reduction.atmosphericRatio);
-  return [
-    { place, a: [-dn / squared, de / squared, -1, 0], weight: forDirection, kept: forDirection, byPrism: 0, byScale: 0 },
-    { place, a: [-de / gridDistance, -dn / gridDistance, 0, -gridDistance], weight: forDistance, kept: forDistance, byPrism, byScale: gridDistance },
-  ];
+  return [directionRow(place, de, dn, forDirection), distanceRow(place, de, dn, forDistance, { byPrism, byScale: gridDistance })];
 }
 
 /** A station to which sights can be added in thought: its model, where its listed marks are, and with what one sights. */
@@ -114,6 +108,8 @@ export interface Extensible {
   readonly station: Station;
   readonly byName: ReadonlyMap<string, ControlPoint>;
   readonly sightedWith: SightedWith;
+  /** Over a mark: the variance of the axis over it, and the radius that no further backsight makes smaller. */
+  readonly over: { readonly varAxis: number; readonly radius95: Metres } | null;
 }
 
 /** A free station as it may be added to. */
@@ -122,16 +118,24 @@ export const extensibleOf = (station: FreeStation, solution: PlanSolution, resul
   station: stationOfResection(result),
   byName: station.byName,
   sightedWith: { instrument: station.input.instrument, reduction: station.input.reduction, setup: station.input.setup, pole },
+  over: null,
 });
 
-function extended({ model, station, byName, sightedWith }: Extensible, point: ControlPoint & PlanPoint): ReliabilityModel {
+/** Over a mark a further backsight turns the station, and its distance only tests. */
+function heldByMark(row: ReliabilityRow, varAxis: number): ReliabilityRow {
+  if (row.byScale !== 0) return { ...row, kept: 0 };
+  const perSquare = row.a[0] ** 2 + row.a[1] ** 2;
+  return { ...row, kept: 1 / (1 / row.weight + varAxis * perSquare) };
+}
+
+function extended({ model, station, byName, sightedWith, over }: Extensible, point: ControlPoint & PlanPoint): ReliabilityModel {
   const firsts = model.places.map((names) => byName.get(names[0]!)!);
   const places = placesOf([...firsts, point]);
   const place = places.findIndex((names) => names.includes(point.name));
   return {
     ...model,
     places: place < model.places.length ? model.places : [...model.places, [point.name]],
-    rows: [...model.rows, ...expectedRows(station, point, place, sightedWith)],
+    rows: [...model.rows, ...expectedRows(station, point, place, sightedWith).map((row) => (over ? heldByMark(row, over.varAxis) : row))],
   };
 }
 
@@ -145,13 +149,14 @@ function radiusOf({ rows, size }: ReliabilityModel): Metres | null {
 /**
  * The station as it would be with a sight to `point` that fits perfectly: its precision and what could go unseen follow from
  * where the marks lie, not from what is read. Null for a point without a place, or where it gives no station.
+ * `withoutEach` as for `planReliability`: of many marks it is enough to know it of the best.
  */
-export function addedSight(from: Extensible, point: ControlPoint, asked: AskedOfStation): AddedSight | null {
+export function addedSight(from: Extensible, point: ControlPoint, asked: AskedOfStation, withoutEach = true): AddedSight | null {
   if (point.e === null || point.n === null) return null;
   const model = extended(from, point as ControlPoint & PlanPoint);
-  const radius95 = radiusOf(model);
+  const radius95 = from.over ? from.over.radius95 : radiusOf(model);
   if (radius95 === null) return null;
-  const { state, unnoticed } = planReliability(model, asked);
+  const { state, unnoticed } = planReliability(model, asked, withoutEach);
   return { name: point.name, radius95, checkability: state, worst: unnoticed[0] ?? null };
 }
 
@@ -177,7 +182,7 @@ export function bestDirection(
   for (let i = 0; i < DIRECTIONS; i++) {
     const azimuth = (i * 2 * Math.PI) / DIRECTIONS;
     const place = { e: station.e + distance * Math.sin(azimuth), n: station.n + distance * Math.cos(azimuth) };
-    const added = addedSight(from, { name: ' ', ...place, z: null, sdPlan: 0.002, sdHeight: null }, asked);
+    const added = addedSight(from, { name: ' ', ...place, z: null, sdPlan: 0.002, sdHeight: null }, asked, false);
     if (added && (!best || worthOf(added) < worthOf(best.added))) best = { azimuth, added };
   }
   return best && { azimuth: best.azimuth, worst: best.added.worst, checkability: best.added.checkability };

@@ -169,7 +169,7 @@ export function judgeStation(input: ResectionInput, judgedWith: JudgedWith = {})
 
 function judgeExplained(station: FreeStation, result: ResectionResult | null, explained: Explained, judgedWith: JudgedWith): JudgedStation {
   const { best, also, fits } = explained;
-  const { times = NOBODY, asked = USUALLY_ASKED } = judgedWith;
+  const { times = NOBODY, asked = USUALLY_ASKED, open, listed } = judgedWith;
   const trend = result && heightTrend(result);
   const reliability = station.solved.ok ? freeReliability(station, station.solved.value, asked) : null;
   const checkability = reliability?.state ?? 'unchecked';
@@ -196,7 +196,15 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
   const holds = best?.code === 'NONE' && fits && !also;
   const extensible = station.solved.ok && result ? extensibleOf(station, station.solved.value, result, judgedWith.pole ?? expectedPole(station.input)) : null;
   const isWanting = checkability === 'unchecked' && result !== null;
-  const further = isWanting && extensible ? furtherSight(extensible, station, judgedWith, asked) : null;
+  const further =
+    isWanting && extensible
+      ? furtherSight(
+          extensible,
+          station.reduced.map((each) => each.point),
+          open ?? listed ?? station.input.points,
+          asked,
+        )
+      : null;
   return {
     result,
     extensible,
@@ -236,9 +244,9 @@ export function hiddenReason({ state }: Reliability, of: Unnoticed, allowed: Met
 }
 
 /** The mark, or the direction, that leaves the least hidden; a proof where no listed mark would do. */
-function furtherSight(extensible: Extensible, station: FreeStation, { open, listed = station.input.points }: JudgedWith, asked: AskedOfStation): Step {
-  const candidates = (open ?? listed).filter((point) => !station.reduced.some((each) => each.point === point.name));
-  const added = candidates.flatMap((point) => addedSight(extensible, point, asked) ?? []).sort((a, b) => worthOf(a) - worthOf(b));
+export function furtherSight(extensible: Extensible, sighted: readonly string[], open: readonly ControlPoint[], asked: AskedOfStation): Step {
+  const candidates = open.filter((point) => !sighted.includes(point.name));
+  const added = candidates.flatMap((point) => addedSight(extensible, point, asked, false) ?? []).sort((a, b) => worthOf(a) - worthOf(b));
   const [best] = added;
   if (best && best.checkability !== 'unchecked') {
     const mark = candidates.find((each) => each.name === best.name)! as ControlPoint & PlanPoint;

@@ -9,10 +9,13 @@ import type { Metres } from '../quantity/unit.ts';
 import { ok, type Result } from '../result.ts';
 import { knownStation, type KnownStationInput, type KnownStationObservation, type KnownStationResult } from './knownStation.ts';
 import type { HeightSolution } from './heightAdjustment.ts';
-import { hiddenReason, SIGHT_ANY, type Judgement, type Reason, type SolvedStation, type Step } from './judgement.ts';
-import { planPrecisionOf } from './measuredPoint.ts';
+import { furtherSight, hiddenReason, SIGHT_ANY, type JudgedWith, type Judgement, type Reason, type SolvedStation, type Step } from './judgement.ts';
+import type { Extensible } from './freeReliability.ts';
+import { expectedPole, planPrecisionOf } from './measuredPoint.ts';
 import type { StationError } from './model.ts';
 import {
+  directionRow,
+  distanceRow,
   heightReliability,
   placesOf,
   planReliability,
@@ -21,9 +24,10 @@ import {
   type HeightReliability,
   type HeightWeight,
   type Reliability,
+  type ReliabilityModel,
   type ReliabilityRow,
 } from './reliability.ts';
-import type { ResectionObservation, ResectionPoint, ResectionResult } from './resection.ts';
+import { stationOfResection, type ResectionObservation, type ResectionPoint, type ResectionResult } from './resection.ts';
 
 /** A centring is never better than this. */
 const LEAST_CENTRING: Metres = 0.0001;
@@ -92,7 +96,11 @@ function pointView(input: KnownStationInput, known: KnownStationResult, name: st
 }
 
 /** Backsights and the station's own mark: so many listed marks hold it. */
-export function stationOverMark(input: KnownStationInput, asked: AskedOfStation | null = null): Result<SolvedStation, StationError> {
+export function stationOverMark(
+  input: KnownStationInput,
+  asked: AskedOfStation | null = null,
+  { open = input.points, pole = expectedPole(input) }: Pick<JudgedWith, 'open' | 'pole'> = {},
+): Result<SolvedStation, StationError> {
   const solved = knownStation(input);
   if (!solved.ok) return solved;
   const known = solved.value;
@@ -128,17 +136,35 @@ export function stationOverMark(input: KnownStationInput, asked: AskedOfStation 
     observations: known.observations.map(observationView),
     points: input.points.map((point) => pointView(input, known, point.name)),
   };
-  const reliability = reliabilityOverMark(input, known, asked ?? USUALLY_ASKED);
-  return ok({ result, judgement: judgeOverMark(input, result, reliability, asked), extensible: null });
+  const model = modelOverMark(input, known);
+  const wanted = asked ?? USUALLY_ASKED;
+  const reliability: Reliability = { ...planReliability(model, wanted), height: heightOverMark(input, known, model.places, wanted.height) };
+  const { station, setup } = input;
+  const extensible: Extensible = {
+    model,
+    station: stationOfResection(result),
+    byName: new Map([...input.points, { ...station, sdHeight: station.sdZ }].map((point) => [point.name, point])),
+    sightedWith: { instrument: input.instrument, reduction: input.reduction, setup, pole },
+    over: { varAxis: varAxisOf(input), radius95: result.ellipse95.a },
+  };
+  const further = furtherSight(
+    extensible,
+    result.observations.map((each) => each.reduced.point),
+    open,
+    wanted,
+  );
+  return ok({ result, judgement: judgeOverMark(input, result, reliability, asked, further), extensible });
 }
 
+const varAxisOf = ({ station, setup }: KnownStationInput): number => Math.max(station.sdPlan ** 2 + setup.instrumentCentringSd ** 2, LEAST_CENTRING ** 2);
+
 /** The mark that is stood over is one place, sighted by the centring; without it the station is free. */
-function reliabilityOverMark(input: KnownStationInput, known: KnownStationResult, asked: AskedOfStation): Reliability {
-  const { station, setup } = input;
+function modelOverMark(input: KnownStationInput, known: KnownStationResult): ReliabilityModel {
+  const { station } = input;
   const sighted = known.observations.filter((each) => each.direction);
   const byName = new Map(input.points.map((point) => [point.name, point]));
   const places = placesOf([station, ...sighted.map((each) => byName.get(each.reduced.point)!)]);
-  const varAxis = Math.max(station.sdPlan ** 2 + setup.instrumentCentringSd ** 2, LEAST_CENTRING ** 2);
+  const varAxis = varAxisOf(input);
   const held = HELD / varAxis;
   const axis = { place: 0, weight: 1 / varAxis, kept: held, byPrism: 0, byScale: 0 };
   const rows: ReliabilityRow[] = [
@@ -150,21 +176,16 @@ function reliabilityOverMark(input: KnownStationInput, known: KnownStationResult
     const place = places.findIndex((names) => names.includes(reduced.point));
     const [de, dn] = [point.e! - station.e, point.n! - station.n];
     const squared = de * de + dn * dn;
-    const length = Math.sqrt(squared);
     const varPlace = reduced.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2;
     const varWithout = reduced.varDirection + varPlace / squared;
-    rows.push({ place, a: [-dn / squared, de / squared, -1, 0], weight: 1 / varWithout, kept: 1 / (varWithout + varAxis / squared), byPrism: 0, byScale: 0 });
+    rows.push(directionRow(place, de, dn, 1 / varWithout, 1 / (varWithout + varAxis / squared)));
     if (reduced.gridDistance === null) continue;
     const weight = 1 / (reduced.varRadial + varPlace);
     const byPrism = (reduced.gridDistance / reduced.slope!) * (1 + input.reduction.atmosphericRatio);
     // Distances only test: the kept station takes no place from them.
-    rows.push({ place, a: [-de / length, -dn / length, 0, -length], weight, kept: 0, byPrism, byScale: reduced.gridDistance });
+    rows.push(distanceRow(place, de, dn, weight, { kept: 0, byPrism, byScale: reduced.gridDistance }));
   }
-  const plan = planReliability(
-    { size: 3, station: { e: known.e, n: known.n }, places, rows, anchor: 0, onLines: false, common: { prism: true, scale: true } },
-    asked,
-  );
-  return { ...plan, height: heightOverMark(input, known, places, asked.height) };
+  return { size: 3, station: { e: known.e, n: known.n }, places, rows, anchor: 0, onLines: false, common: { prism: true, scale: true } };
 }
 
 /** The height of the mark that is stood over holds; those of the backsights test it. */
@@ -185,7 +206,7 @@ function heightOverMark(
   return heightReliability([{ names: [input.station.name], weight: own, kept: own }, ...tests], tolerance);
 }
 
-function judgeOverMark(input: KnownStationInput, result: ResectionResult, reliability: Reliability, asked: AskedOfStation | null): Judgement {
+function judgeOverMark(input: KnownStationInput, result: ResectionResult, reliability: Reliability, asked: AskedOfStation | null, further: Step): Judgement {
   const backsights = [...new Set(result.observations.filter((each) => each.direction).map((each) => each.reduced.point))];
   const off = result.points.filter((point) => point.leaveOneOut?.exceeds);
   const offInHeight = result.points.filter((point) => point.leaveOneOutHeight?.exceeds);
@@ -219,7 +240,7 @@ function judgeOverMark(input: KnownStationInput, result: ResectionResult, reliab
       { code: 'LEVEL_POLE', name: point.name },
       { code: 'SIGHT_AGAIN', name: point.name },
     ]),
-    ...(isUnchecked || bad ? [SIGHT_ANY] : []),
+    ...(isUnchecked || bad ? [bad ? SIGHT_ANY : further] : []),
   ];
   return {
     verdict: bad ? 'refused' : isUnchecked ? 'unchecked' : 'checked',

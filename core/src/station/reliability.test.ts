@@ -90,6 +90,15 @@ describe('what is noticed', () => {
     expect(beyond.effect).toBeCloseTo(0.75 * Math.sqrt(19.6624 * 2) * sd, 6);
   });
 
+  it('at marks that all stand in one place is what it is at one of them', () => {
+    const place = { e: 30, n: -20 };
+    const one = planReliability(cross, { ...asked, work: [place] }).unnoticed[0]!;
+    expect(planReliability(cross, { ...asked, work: [place, place, place, place] }).unnoticed[0]).toEqual(one);
+    expect(one).toMatchObject({ at: 'work' });
+    // What lies beyond reach is not set from here.
+    expect(planReliability(cross, { ...asked, work: [place], reach: 10 }).unnoticed[0]).toMatchObject({ at: 'station' });
+  });
+
   it('over many marks is what the worst of them has', () => {
     const spot = fc.record({ e: fc.integer({ min: -300, max: 300 }), n: fc.integer({ min: -300, max: 300 }) });
     fc.assert(

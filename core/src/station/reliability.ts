@@ -104,6 +104,24 @@ export interface ReliabilityRow {
   readonly byScale: number;
 }
 
+/** A direction to a place so far east and north of the station. */
+export const directionRow = (place: number, de: number, dn: number, weight: number, kept = weight): ReliabilityRow => {
+  const squared = de * de + dn * dn;
+  return { place, a: [-dn / squared, de / squared, -1, 0], weight, kept, byPrism: 0, byScale: 0 };
+};
+
+/** A grid distance to it, of which so much is a slope's share; a free scale multiplies what was measured. */
+export const distanceRow = (
+  place: number,
+  de: number,
+  dn: number,
+  weight: number,
+  { kept = weight, byPrism, byScale, scale = 1 }: { readonly kept?: number; readonly byPrism: number; readonly byScale: number; readonly scale?: number },
+): ReliabilityRow => {
+  const length = Math.sqrt(de * de + dn * dn);
+  return { place, a: [-de / (length * scale), -dn / (length * scale), 0, -length / scale ** 2], weight, kept, byPrism, byScale };
+};
+
 /** A station as far as its checkability is concerned. */
 export interface ReliabilityModel {
   readonly size: 3 | 4;
@@ -328,20 +346,30 @@ const worstFirst = <T extends { readonly effect: Metres | null }>(unnoticed: rea
     return x === y ? 0 : y - x;
   });
 
+/** Many sights are thought of for one and the same work: its corners are looked for once a station. */
+const corners = new WeakMap<AskedOfStation, { readonly station: PlanPoint; readonly about: readonly PlanPoint[] }>();
+
 /** Corners of what is to be set, relative to the station; the station itself where nothing is. */
-function workAbout(station: PlanPoint, work: readonly PlanPoint[]): PlanPoint[] {
-  const about = work.map(({ e, n }) => ({ e: e - station.e, n: n - station.n }));
-  return about.length === 0 ? [{ e: 0, n: 0 }] : about.length < LEAST_PLACES ? about : hull(about);
+function workAbout(station: PlanPoint, asked: AskedOfStation): readonly PlanPoint[] {
+  const known = corners.get(asked);
+  if (known && known.station.e === station.e && known.station.n === station.n) return known.about;
+  const work = workInReach(asked, station).map(({ e, n }) => ({ e: e - station.e, n: n - station.n }));
+  const about = work.length === 0 ? [{ e: 0, n: 0 }] : hull(work);
+  corners.set(asked, { station, about });
+  return about;
 }
 
-/** How checkable a station is in plan. */
-export function planReliability(model: ReliabilityModel, asked: AskedOfStation): Omit<Reliability, 'height'> {
-  const work = workAbout(model.station, workInReach(asked, model.station));
+/**
+ * How checkable a station is in plan. `withoutEach` false: it is not asked whether it would still be checked without any one
+ * place, and what is is called `checked`; that is most of the time.
+ */
+export function planReliability(model: ReliabilityModel, asked: AskedOfStation, withoutEach = true): Omit<Reliability, 'height'> {
+  const work = workAbout(model.station, asked);
   const at = workInReach(asked, model.station).length === 0 ? 'station' : 'work';
   const unnoticed = worstFirst(faultsOf(model, work)).map((each): Unnoticed => ({ ...each, at }));
   const { places } = model;
   const isChecked = places.length >= LEAST_PLACES && holds(unnoticed, asked.plan);
-  const traceable = isChecked && places.length > LEAST_PLACES && places.every((_, without) => holds(faultsOf(model, work, without), asked.plan));
+  const traceable = withoutEach && isChecked && places.length > LEAST_PLACES && places.every((_, without) => holds(faultsOf(model, work, without), asked.plan));
   return { state: traceable ? 'traceable' : isChecked ? 'checked' : 'unchecked', unnoticed, places };
 }
 

@@ -114,8 +114,7 @@ export function Footing() {
       )}
       {inForce && (
         <Cell name="Station" className="border-l">
-          {inForce.fact.body.name}{' '}
-          <span className="ml-1 font-normal">{goodToWords(goodToOf(inForce), state.settings.lengthUnit)}</span>
+          {inForce.fact.body.name} <span className="ml-1 font-normal">{goodToWords(goodToOf(inForce), state.settings.lengthUnit)}</span>
         </Cell>
       )}
       {paired && (

@@ -29,28 +29,29 @@ const NODES: readonly Node[] = (() => {
   return logs.map((log) => ({ log, half: 0.5 * Math.exp(-2 * log), prior: -0.5 * (log / LOG_SD) ** 2 - Math.log(whole) }));
 })();
 
-/** How badly a sum of squares fits, on the scale of v'Pv: smaller is better. Infinite for an infinite sum. */
-export function fitUnder(sum: number, dof: number): number {
-  if (sum === Infinity) return Infinity;
-  const freedom = Math.max(0, dof);
-  let best = -Infinity;
-  for (const { log, half, prior } of NODES) best = Math.max(best, prior - freedom * log - sum * half);
-  let total = 0;
-  for (const { log, half, prior } of NODES) total += Math.exp(prior - freedom * log - sum * half - best);
-  return -2 * (best + Math.log(total));
+interface Weighed {
+  /** ln of the averaged likelihood, and the mean of ln s that it believes in. */
+  readonly log: number;
+  readonly meanLog: number;
 }
 
-/** The factor that is believed most, given a sum of squares: how much noisier than stated the sights are. */
-export function noiseOf(sum: number, dof: number): number {
+function weighed(sum: number, dof: number): Weighed {
   const freedom = Math.max(0, dof);
+  const each = ({ log, half, prior }: Node) => prior - freedom * log - sum * half;
   let best = -Infinity;
-  for (const { log, half, prior } of NODES) best = Math.max(best, prior - freedom * log - sum * half);
+  for (const node of NODES) best = Math.max(best, each(node));
   let total = 0;
   let mean = 0;
-  for (const { log, half, prior } of NODES) {
-    const weight = Math.exp(prior - freedom * log - sum * half - best);
+  for (const node of NODES) {
+    const weight = Math.exp(each(node) - best);
     total += weight;
-    mean += weight * log;
+    mean += weight * node.log;
   }
-  return Math.exp(mean / total);
+  return { log: best + Math.log(total), meanLog: mean / total };
 }
+
+/** How badly a sum of squares fits, on the scale of v'Pv: smaller is better. Infinite for an infinite sum. */
+export const fitUnder = (sum: number, dof: number): number => (sum === Infinity ? Infinity : -2 * weighed(sum, dof).log);
+
+/** The factor that is believed, given a sum of squares: how much noisier than stated the sights are. */
+export const noiseOf = (sum: number, dof: number): number => Math.exp(weighed(sum, dof).meanLog);

@@ -15,7 +15,17 @@ import {
   stationMark,
   type AcceptedSolution,
 } from '@idle-marker/records';
-import { CHECKABILITY_WORDS, EVENT_KINDS, EVENT_WORDS, smallLength, goodToWords, thenWords, unnoticedSubject, unnoticedWords, type EventKind } from '@idle-marker/words';
+import {
+  CHECKABILITY_WORDS,
+  EVENT_KINDS,
+  EVENT_WORDS,
+  smallLength,
+  goodToWords,
+  thenWords,
+  unnoticedSubject,
+  unnoticedWords,
+  type EventKind,
+} from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useFacing } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
@@ -213,9 +223,11 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                   <dd>
                     {CHECKABILITY_WORDS[check.now].title}. {CHECKABILITY_WORDS[check.now].text}{' '}
                     {check.byRulesOfThen && !fallen && thenWords(check.then, check.now)}
-                    {check.worst && !fallen && <span className="block text-[13px] text-ink2">
+                    {check.worst && !fallen && (
+                      <span className="block text-[13px] text-ink2">
                         {unnoticedSubject(check.worst, naming)}: {unnoticedWords(check.worst, naming)}
-                      </span>}
+                      </span>
+                    )}
                   </dd>
                 </>
               )}

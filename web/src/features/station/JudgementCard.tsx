@@ -59,7 +59,9 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
         return (
           <Card
             key={`${reason.code} ${i}`}
-            tone={reason.code === 'OVER_SEVERAL_BACKSIGHTS' || reason.code === 'FITS' ? verdict : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))}
+            tone={
+              reason.code === 'OVER_SEVERAL_BACKSIGHTS' || reason.code === 'FITS' ? verdict : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))
+            }
             title={title}
             actions={reason.code === 'EXPLAINED' && <Actions explanation={reason.explanation} {...{ onSight, onLeaveOut, onRestate, busy }} />}
           >

@@ -1,5 +1,5 @@
 import { promiseFor, type AcceptedSolution } from '@idle-marker/records';
-import { aboutLength, CHECKABILITY_WORDS, cureWords, smallLength, unnoticedWords } from '@idle-marker/words';
+import { aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords } from '@idle-marker/words';
 import { usePoleSet } from '../../link/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
@@ -38,13 +38,14 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
                   {work.body.name}
                   {hidden && reliability?.state === 'unchecked' && (
                     <span className="block text-[13px] text-brick">
-                      {CHECKABILITY_WORDS.unchecked.title} for this: {unnoticedWords(hidden, naming, 'its marks up to').replace(/^./, (first) => first.toLowerCase())}
+                      {CHECKABILITY_WORDS.unchecked.title} for this:{' '}
+                      {unnoticedWords(hidden, naming, 'its marks up to').replace(/^./, (first) => first.toLowerCase())}
                     </span>
                   )}
                   {cure && <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>}
                 </td>
                 <td className={TD}>{asked ? `${asked.planMm} mm` : '–'}</td>
-                <td className={`${TD} ${tone}`}>{smallLength(worst, units.lengthUnit)}</td>
+                <td className={`${TD} ${tone}`}>{goodToWords(worst, units.lengthUnit)}</td>
                 <td className={`${TD} ${reliability?.state === 'unchecked' ? 'font-semibold text-brick' : ''}`}>
                   {!hidden || hidden.effect === null ? 'any' : aboutLength(hidden.effect, units.lengthUnit)}
                 </td>

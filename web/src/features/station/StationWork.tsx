@@ -140,11 +140,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                     items={[
                       ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(solved.result[axis])] as const),
                       ...(draft.planOnly ? [] : [['Height', units.length(solved.result.height?.z ?? null)] as const]),
-                      [
-                        'Good to (95 %)',
-                        goodToWords(solved.judgement.goodTo, units.lengthUnit),
-                        isReady ? 'text-good' : 'text-ochre',
-                      ],
+                      ['Good to (95 %)', goodToWords(solved.judgement.goodTo, units.lengthUnit), isReady ? 'text-good' : 'text-ochre'],
                     ]}
                   />
                 )}
