@@ -209,7 +209,7 @@ function useIn({ uses }: FactBody<'solution'>): (sight: Fact<'sight'>) => UseFla
 }
 const UNUSED: UseFlags = { plan: false, height: false };
 
-/** The same as flags. */
+/** The same for all sights of the site at once. */
 function flagsAsUsed(state: SiteState, body: FactBody<'solution'>): Readonly<Record<string, UseFlags>> {
   const useOf = useIn(body);
   return Object.fromEntries([...state.sights.values()].map((sight) => [sight.id, useOf(sight)]));
@@ -221,11 +221,15 @@ export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, bo
   return stationDraft(state, occupation, flagsAsUsed(state, body), { freeScale: (scale ?? null) !== null, near: { e, n }, ...(asked ? { asked } : {}) });
 }
 
-/** An accepted free station as further sights are added to it in thought; null where none can be. */
+/** An accepted station as further sights are added to it in thought; null where none can be. */
 export function extensibleOfSolution(state: SiteState, { fact, occupation }: Pick<AcceptedSolution, 'fact' | 'occupation'>): Extensible | null {
   const { body } = fact;
-  if (body.method !== 'resection') return null;
+  if (body.method === 'heightOnly' || body.method === 'paired') return null;
   const then = { ...state, control: controlAsUsed(state, body) };
+  if (body.method !== 'resection') {
+    const { outcome } = draftAsUsed(then, occupation, body);
+    return outcome?.ok ? outcome.value.extensible : null;
+  }
   const { input } = sighted(then, occupation, useIn(body), (body.result.scale ?? null) !== null);
   const station = freeStation(input);
   if (!station.ok || !station.value.solved.ok) return null;
