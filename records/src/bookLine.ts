@@ -10,7 +10,7 @@ import {
   EVENT_WORDS,
   FIX_WORD,
   PROOF_OUTCOME,
-  smallLength,
+  goodToWords,
   roadPlaceWords,
   SITE_SETTING,
   UNIT_ABBREVIATION,
@@ -18,6 +18,7 @@ import {
   withoutStop,
 } from '@idle-marker/words';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
+import { goodToOf } from './checked.ts';
 import type { SiteState } from './state.ts';
 
 export const BOOK_TOPICS = ['site', 'control', 'station', 'proof', 'mark', 'handover', 'note'] as const;
@@ -165,12 +166,13 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     }
     case 'solution': {
       const { name, result, uses } = fact.body;
+      const decided = [...state.accepted, ...state.refused].find((each) => each.fact.id === fact.id);
       const used = new Set(uses.filter((use) => use.plan || use.height).map((use) => mark(use.control)));
       if (fact.body.method === 'paired')
         return { topic: 'station', text: `${name}: heights from ${[...used].join(', ')}, plan from the receiver; height ${length(result.z)}` };
       return {
         topic: 'station',
-        text: `${name} solved from ${[...used].join(', ')}: E ${length(result.e)}, N ${length(result.n)}, height ${length(result.z)}, 95 % ${smallLength(result.ellipse95.aMm / 1000, unit)}`,
+        text: `${name} solved from ${[...used].join(', ')}: E ${length(result.e)}, N ${length(result.n)}, height ${length(result.z)}, 95 % ${goodToWords(decided ? goodToOf(decided) : result.ellipse95.aMm / 1000, unit)}`,
       };
     }
     case 'decision':

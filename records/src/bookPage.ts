@@ -6,7 +6,7 @@ import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core'
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import { STANDING } from '@idle-marker/words';
 import { bookLine } from './bookLine.ts';
-import { checkSentences } from './checked.ts';
+import { checkSentences, goodToOf } from './checked.ts';
 import { judgedThen, type JudgedThen } from './judgedThen.ts';
 import { memberName } from './cutSheet.ts';
 import { activityTimes, dayOf, type ActivityTime } from './diary.ts';
@@ -102,6 +102,8 @@ export interface SetupBook {
     readonly z: Metres | null;
     readonly orientationDeg: number;
     readonly ellipse95Mm: number;
+    /** What it was said to be good to, with its doubt; null where nothing bounds it. */
+    readonly goodToMm: number | null;
     readonly sdZMm: number | null;
     readonly method: FactBody<'solution'>['method'];
   } | null;
@@ -122,6 +124,8 @@ export interface SetupBook {
   /** Of the placing, and of the marks that were set from it. */
   readonly photos: readonly { readonly at: string; readonly of: string; readonly image: string; readonly caption: string }[];
 }
+
+const orNull = (metres: Metres | null): number | null => (metres === null ? null : metres * 1000);
 
 /** The first fact of an id as it was kept, whatever came later. */
 const asKept = <T extends AnyFact['type']>(state: SiteState, type: T, id: string) =>
@@ -163,6 +167,7 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
         z: result.z,
         orientationDeg: result.orientationDeg,
         ellipse95Mm: result.ellipse95.aMm,
+        goodToMm: orNull(goodToOf(page.solution)),
         sdZMm: result.sdZMm,
         method: page.solution.fact.body.method,
       },

@@ -124,6 +124,7 @@ export function proofCandidates(state: SiteState, solution: AcceptedSolution): P
         Number(b.mark.revision.body.usePlan) - Number(a.mark.revision.body.usePlan) ||
         (a.last?.at ?? '').localeCompare(b.last?.at ?? '') ||
         // Two that are not known are alike.
-        ((a.hidden ?? Infinity) - (b.hidden ?? Infinity) || 0),
+        (a.hidden ?? Infinity) - (b.hidden ?? Infinity) ||
+        0,
     );
 }

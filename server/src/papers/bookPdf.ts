@@ -1,7 +1,7 @@
 /** Pages of the field book on paper: of a set-up and of a day, with room left to draw what no record holds. */
 import { formatSigned, type Checkability } from '@idle-marker/core';
 import type { DayBook, SetupBook } from '@idle-marker/records';
-import { ACTIVITY, cutFillWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit, UNIT_ABBREVIATION, withoutStop } from '@idle-marker/words';
+import { ACTIVITY, cutFillWords, goodToWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit, UNIT_ABBREVIATION, withoutStop } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, room, widthOf, write } from '../pdf/pdfPage.ts';
 import { heading, line, pairs, penOf, table, type BookAsked, type Column, type Pen } from './pen.ts';
 
@@ -104,7 +104,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     [
       'Station',
       station
-        ? `${place}, height ${length(station.z)} ${abbreviation}; 95 %: ${small(station.ellipse95Mm).replace('+', '')} ${smallUnit(unit).name}; circle turned by ${station.orientationDeg.toFixed(5)}°`
+        ? `${place}, height ${length(station.z)} ${abbreviation}; 95 %: ${station.goodToMm === null ? goodToWords(null, unit) : `${small(station.goodToMm).replace('+', '')} ${smallUnit(unit).name}`}; circle turned by ${station.orientationDeg.toFixed(5)}°`
         : 'not decided',
     ],
     ...(book.check.length > 0 ? [['Checked', book.check.join(' ')] as const] : []),

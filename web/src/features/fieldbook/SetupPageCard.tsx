@@ -1,7 +1,7 @@
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { bookLine, checkSentences, memberName, setupPage } from '@idle-marker/records';
-import { PROOF_OUTCOME, SETUP_STEPS, smallLength, smallUnit } from '@idle-marker/words';
+import { bookLine, checkSentences, goodToOf, memberName, setupPage } from '@idle-marker/records';
+import { goodToWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -46,7 +46,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     [
       'Station',
       result
-        ? `${units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(result[axis])}`).join(', ')}, height ${units.length(result.z)}; 95 %: ${smallLength(result.ellipse95.aMm / 1000, units.lengthUnit)}`
+        ? `${units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(result[axis])}`).join(', ')}, height ${units.length(result.z)}; 95 %: ${goodToWords(page.solution ? goodToOf(page.solution) : null, units.lengthUnit)}`
         : 'not decided',
     ],
     [
