@@ -20,6 +20,7 @@ export {
   parseLength,
   sharedLead,
   steadyDigits,
+  apartByBlanks,
   twoReadings,
   type TwoReadings,
 } from './quantity/length.ts';

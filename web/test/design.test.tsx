@@ -33,6 +33,7 @@ describe('what people write for a grid', () => {
     expect(readSpacings('6; 6.5', metres)).toEqual([6, 6.5]);
     expect(readSpacings('6 6 7.5', metres)).toEqual([6, 6, 7.5]);
     expect(readSpacings(`2 × 24' 6", 25'`, feet)!.map((each) => Math.round(each * 1000))).toEqual([7468, 7468, 7620]);
+    expect(readSpacings('2 x 24-6 1/2 25-0 1/4', feet)!.map((each) => Math.round(each * 1000))).toEqual([7480, 7480, 7626]);
     expect(readSpacings('6, six', metres)).toBeNull();
     expect(readSpacings(' ', metres)).toEqual([]);
   });

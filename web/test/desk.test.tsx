@@ -109,6 +109,12 @@ describe('corners as text', () => {
     expect(readCorners(text, METRES, false)).toEqual({ ok: false, error });
   });
 
+  it('offers both readings of a coordinate that could be two', () => {
+    const read = readCorners('5-6, 1, 2\nB, 5-6 1/2, 3', METRES, false);
+    expect(!read.ok && read.error).toMatch(/^Line 2, “B, 5-6 1\/2, 3”, is not a name and two coordinates\. “5-6 1\/2” can be read in two ways: 5′ 6 1\/2″/);
+    expect(readCorners('A, 1, 2\nB, 5-6 1/2, 3', FEET, false)).toMatchObject({ ok: true });
+  });
+
   it('of lines may share their ends', () => {
     expect(readCorners('A1, 0, 0\nA5, 0, 9\nA1, 0, 0\nD1, 9, 0', METRES, true)).toMatchObject({ ok: true });
   });

@@ -94,6 +94,18 @@ describe('a road as text', () => {
     expect(error(readStrings('edge; 3.25; fall 2.5', metric))).toContain('Line 1, “edge; 3.25; fall 2.5”, is not a string such as');
     expect(error(readStrings('k; kerb on edge; top 0.1', metric))).toContain('is not a kerb such as');
   });
+
+  it('reads feet and inches with blanks in them, and offers both readings of what could be two', () => {
+    const foot = 1200 / 3937;
+    const way = value(readWay(`start 8052, 4018, direction 97\nline 50-6 1/2\ncurve 62' 3 1/4" radius 80 left`, feet));
+    const made = alignmentOf({ startStation: 0, elements: way.elements, equations: [] });
+    expect(made.ok && made.value.length).toBeCloseTo((50 + 6.5 / 12 + 62 + 3.25 / 12) * foot, 9);
+    const both = /Line 2, “line 5-6 1\/2”, .*“5-6 1\/2” can be read in two ways: 5′ 6 1\/2″, which is 1\.689 m, or one figure less another, −1\.500 m/;
+    expect(error(readWay('start 4018, 8052, direction 97\nline 5-6 1/2', metric))).toMatch(both);
+    expect(error(readProfile('0+110, 5-6 1/2', metric))).toMatch(/^Line 1, .* can be read in two ways: 5′ 6 1\/2″/);
+    expect(error(readStrings('edge; left 5-6 1/2; fall 2.5', metric))).toMatch(/^Line 1, .* can be read in two ways: 5′ 6 1\/2″/);
+    expect(error(readStrings('5-6 1/2; 3.25; fall 2.5', metric))).not.toContain('two ways');
+  });
 });
 
 describe('stations that were asked for', () => {

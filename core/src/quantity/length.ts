@@ -18,7 +18,7 @@ const INCHES_ALONE = new RegExp(`^(-?)${INCHES}\\s*"$`);
 /** After feet with their mark the inches need none. */
 const FEET_AND_INCHES = new RegExp(`^(-?)(\\d+)\\s*'[\\s-]*${INCHES}\\s*"?$`);
 /** As drawings in feet have it; elsewhere it could as well be a difference. */
-const FEET_DASH_INCHES = /^(-?)(\d+)-(\d+)(?:\s+(\d+)\/(\d+))?$/;
+const FEET_DASH_INCHES = /^(-?)(\d+)-(\d+)(?:[\s-]+(\d+)\/(\d+))?$/;
 
 /** Inches of a match from one group on; null when there are none, or the fraction is none. */
 function inchesIn(match: RegExpExecArray, from: number): number | null {
@@ -76,6 +76,18 @@ export function parseLength(text: string, unit: LengthUnit): Metres | null {
   const feet = markedFeet(trimmed) ?? (unit !== 'metre' && trimmed.includes('/') ? dashedFeet(trimmed) : null);
   return feet === null ? null : lengthToMetres(feet, footOf(unit));
 }
+
+/** Blanks inside of a length: between inches and their fraction, between feet and inches that are marked or have a fraction. */
+const INNER_BLANKS = /(?<=\d)\s+(?=\d+\/\d)|(?<=['’′])\s+(?=[\d.]+(?:[\s-]+\d+\/\d+)?\s*["”″]|\d+[\s-]+\d+\/\d)/g;
+const HELD = '\u0000';
+
+/** Words and lengths apart by blanks, each length whole: `line 5' 6 1/2"` has two parts. */
+export const apartByBlanks = (text: string): string[] =>
+  text
+    .trim()
+    .replace(INNER_BLANKS, HELD)
+    .split(/\s+/)
+    .map((part) => part.replaceAll(HELD, ' '));
 
 /** A text that could be meant in two ways: feet and inches, or one figure less another, in the unit of the site. */
 export interface TwoReadings {

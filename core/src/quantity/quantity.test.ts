@@ -10,6 +10,7 @@ import {
   parseLength,
   sharedLead,
   steadyDigits,
+  apartByBlanks,
   twoReadings,
 } from './length.ts';
 import { METRES_PER_UNIT, RADIANS_PER_DEGREE } from './unit.ts';
@@ -41,6 +42,7 @@ describe('lengths', () => {
     ["5' 6 1/2", 'foot', (5 + 6.5 / 12) * 0.3048],
     ["5' .5", 'foot', (5 + 0.5 / 12) * 0.3048],
     ['5-6 1/2', 'foot', (5 + 6.5 / 12) * 0.3048],
+    ['5-6-1/2', 'foot', (5 + 6.5 / 12) * 0.3048],
     ['-5-6 1/2', 'usSurveyFoot', -(5 + 6.5 / 12) * (1200 / 3937)],
     ['11-1/2"', 'foot', (11.5 / 12) * 0.3048],
   ] as const)('reads %s on a site in %s', (text, unit, metres) => {
@@ -61,6 +63,19 @@ describe('lengths', () => {
     expect(metric.difference).toBeCloseTo(-1.5, 12);
     expect(twoReadings('5-6', 'foot')!.feetAndInches).toBeCloseTo(5.5 * 0.3048, 12);
     for (const text of ['5-6 1/2', '5.5', '5-13', 'abc']) expect(twoReadings(text, 'foot')).toBeNull();
+  });
+
+  it.each([
+    ['line 5-6 1/2', ['line', '5-6 1/2']],
+    ['  line 5\' 6 1/2" left', ['line', '5\' 6 1/2"', 'left']],
+    ["30' 40'", ["30'", "40'"]],
+    ["24' 6\"  25'", ['24\' 6"', "25'"]],
+    ["5' 6 1/2 7' 2 3/4", ["5' 6 1/2", "7' 2 3/4"]],
+    ['5-6-1/2 7.2', ['5-6-1/2', '7.2']],
+    ['6 6 7.5', ['6', '6', '7.5']],
+    ['', ['']],
+  ])('keep their blanks where several are apart by blanks: “%s”', (text, parts) => {
+    expect(apartByBlanks(text)).toEqual(parts);
   });
 
   it('writes what it reads back', () => {

@@ -1,5 +1,6 @@
 /** Corners as lines of text, one a line: name, two coordinates in the site's order and unit, and where wanted height and arc. */
 import { fail, ok, planDistance, type Metres, type PathCorner, type Result } from '@idle-marker/core';
+import { afterSentence, withBothReadings } from '../../site/doubtfulLength.ts';
 import type { Units } from '../../site/useUnits.ts';
 
 /** Radius of the arc that a side with a bulge is. */
@@ -47,7 +48,10 @@ const partsOf = (line: string): string[] =>
  * @param shared the same name may stand twice, as ends of grid lines do
  * @param withMore heights and arcs are understood
  */
-export function readCorners(text: string, units: Units, shared: boolean, withMore = false): Result<PathCorner[], string> {
+export const readCorners = (text: string, units: Units, shared: boolean, withMore = false): Result<PathCorner[], string> =>
+  withBothReadings(units, (watched) => cornersIn(text, watched, shared, withMore), afterSentence);
+
+function cornersIn(text: string, units: Units, shared: boolean, withMore: boolean): Result<PathCorner[], string> {
   const corners: PathCorner[] = [];
   const arcs: Arc[] = [];
   for (const [i, line] of text.split('\n').entries()) {

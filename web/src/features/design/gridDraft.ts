@@ -1,7 +1,8 @@
 /** A grid as it is typed: names and spacings as people write them, read into the body of the fact. */
-import { azimuth, fail, ok, RADIANS_PER_DEGREE, type PlanPoint, type Result } from '@idle-marker/core';
+import { apartByBlanks, azimuth, fail, ok, RADIANS_PER_DEGREE, type PlanPoint, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { gridGeometry } from '@idle-marker/records';
+import { withBothReadings } from '../../site/doubtfulLength.ts';
 import type { Units } from '../../site/useUnits.ts';
 
 type Grid = FactBody<'grid'>;
@@ -47,9 +48,10 @@ export function readLabels(text: string): string[] | null {
 export function readSpacings(text: string, units: Units): number[] | null {
   const trimmed = text.trim();
   if (trimmed === '') return [];
-  const separators = /[;,]/.test(trimmed) || /['"′″]/.test(trimmed) ? /[;,]/ : /\s+/;
+  const separators = /[;,]/.test(trimmed) || /['"′″]/.test(trimmed) ? /[;,]/ : null;
   const spacings: number[] = [];
-  for (const part of trimmed.replace(/\s*[x×]\s*/gi, 'x').split(separators)) {
+  const whole = trimmed.replace(/\s*[x×]\s*/gi, 'x');
+  for (const part of separators ? whole.split(separators) : apartByBlanks(whole)) {
     const repeat = /^\s*(\d{1,3})x(.+)$/.exec(part);
     const length = units.readLength(repeat ? repeat[2]! : part);
     if (length === null || spacings.length > MOST_LINES) return null;
@@ -110,7 +112,14 @@ function readFamily(draft: FamilyDraft, of: 'letters' | 'numbers', units: Units)
 }
 
 /** The grid that is typed, or the first thing that is wrong with it. */
-export function readGrid(draft: GridDraft, units: Units): Result<GridGeometry, DraftFault> {
+export const readGrid = (draft: GridDraft, units: Units): Result<GridGeometry, DraftFault> =>
+  withBothReadings(
+    units,
+    (watched) => gridIn(draft, watched),
+    (fault, doubt) => ({ ...fault, text: `${fault.text} ${doubt}` }),
+  );
+
+function gridIn(draft: GridDraft, units: Units): Result<GridGeometry, DraftFault> {
   const letters = readFamily(draft.letters, 'letters', units);
   if (!letters.ok) return letters;
   const numbers = readFamily(draft.numbers, 'numbers', units);

@@ -4,6 +4,7 @@
  * wrong.
  */
 import {
+  apartByBlanks,
   elementsAlong,
   elementsThrough,
   fail,
@@ -19,6 +20,7 @@ import {
 } from '@idle-marker/core';
 import type { AlignmentFactBody } from '@idle-marker/records';
 import { readStation, roadFaultWords, shortStation, type StationStyle } from '@idle-marker/words';
+import { afterSentence, withBothReadings } from '../../site/doubtfulLength.ts';
 import type { Units } from '../../site/useUnits.ts';
 
 type Equations = AlignmentFactBody['equations'];
@@ -63,7 +65,10 @@ export const writeIntersections = (points: readonly IntersectionPoint[], { units
     )
     .join('\n');
 
-export function readWay(text: string, ways: Ways): Result<TypedWay, string> {
+export const readWay = (text: string, ways: Ways): Result<TypedWay, string> =>
+  withBothReadings(ways.units, (units) => wayIn(text, { ...ways, units }), afterSentence);
+
+function wayIn(text: string, ways: Ways): Result<TypedWay, string> {
   const lines = linesOf(text);
   if (lines.length === 0) return fail('Give the way: its intersection points, or a start and its elements.');
   return /^start\b/i.test(lines[0]!.line) ? readElements(lines, ways) : readIntersections(lines, ways);
@@ -83,7 +88,7 @@ function readIntersections(lines: ReturnType<typeof linesOf>, ways: Ways): Resul
         radius = units.readLength(radiusText);
         if (radius === null) return fail(`${said} has a radius that is no length.`);
       } else if (spiralText !== null) {
-        const figures = spiralText.split(/\s+/).map((each) => units.readLength(each));
+        const figures = apartByBlanks(spiralText).map((each) => units.readLength(each));
         if (figures.some((each) => each === null || each < 0) || figures.length > 2) return fail(`${said} has spirals that are not one or two lengths.`);
         [spiralIn, spiralOut] = [figures[0]!, figures[1] ?? figures[0]!];
       } else return fail(`${said} has “${part}”, which is neither a radius nor spirals.`);
@@ -108,7 +113,7 @@ function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways)
   if (!start || direction === null) return fail(`${first!.said} is not “start”, two coordinates and a direction.`);
   const typed: TypedElement[] = [];
   for (const { line, said } of rest) {
-    const words = line.toLowerCase().split(/\s+/);
+    const words = apartByBlanks(line.toLowerCase());
     const length = units.readLength(words[1] ?? '');
     const hand = words.at(-1);
     const rotation = hand === 'left' ? 'ccw' : hand === 'right' ? 'cw' : null;
@@ -173,14 +178,17 @@ export const writeProfile = (points: Profile, { units, style }: Ways): string =>
     })
     .join('\n');
 
-export function readProfile(text: string, { units, style }: Ways): Result<Profile, string> {
+export const readProfile = (text: string, ways: Ways): Result<Profile, string> =>
+  withBothReadings(ways.units, (units) => profileIn(text, { ...ways, units }), afterSentence);
+
+function profileIn(text: string, { units, style }: Ways): Result<Profile, string> {
   const points: Profile = [];
   for (const { line, said } of linesOf(text)) {
     const [stationText = '', heightText = '', round, ...rest] = line.split(/[,;]/).map((part) => part.trim());
     const [station, z] = [readStation(stationText, style), units.readLength(heightText)];
     if (station === null || z === null || rest.length > 0) return fail(`${said} is not a station and a height, with a curve where wanted.`);
     const [curve, radius] = [after(round ?? '', 'curve', 'length'), after(round ?? '', 'radius', 'r')];
-    const figures = (curve ?? radius ?? '').split(/\s+/).map((each) => units.readLength(each));
+    const figures = apartByBlanks(curve ?? radius ?? '').map((each) => units.readLength(each));
     if (round !== undefined && round !== '' && ((curve === null && radius === null) || figures.some((each) => each === null)))
       return fail(`${said} has “${round}”, which is neither “curve 70” nor “curve 40 30” nor “radius 1500”.`);
     const rounding: Profile[number]['rounding'] =
@@ -247,7 +255,10 @@ export function writeStrings({ strings, kerbs }: Strings, ways: Ways): string {
   ].join('\n');
 }
 
-export function readStrings(text: string, ways: Ways): Result<Strings, string> {
+export const readStrings = (text: string, ways: Ways): Result<Strings, string> =>
+  withBothReadings(ways.units, (units) => stringsIn(text, { ...ways, units }), afterSentence);
+
+function stringsIn(text: string, ways: Ways): Result<Strings, string> {
   const { units } = ways;
   const length = (each: string) => units.readLength(each);
   const found: Strings = { strings: [], kerbs: [] };

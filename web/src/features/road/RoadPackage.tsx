@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { CENTRELINE, stationsShown, type Metres, type StationListRule, sectionHeight, type PlanPoint } from '@idle-marker/core';
+import { CENTRELINE, stationsShown, fail, ok, type Metres, type Result, type StationListRule, sectionHeight, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
 import {
@@ -17,7 +17,8 @@ import {
 import { heightsOf, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { typedStation, useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { afterSentence, withBothReadings } from '../../site/doubtfulLength.ts';
+import { useUnits, type Units } from '../../site/useUnits.ts';
 import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
 import { PackageWritingFields, usePackageWriting } from '../design/PackageWriting.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -69,7 +70,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const [under, setUnder] = useState<readonly (Metres | null)[] | null>(null);
   const [tried, setTried] = useState(false);
   const offsetRead = units.readLength(offset);
-  const ownRead = useMemo(() => readOwn(own, (text) => readStation(text, style), units.readLength, road), [own, style, units, road]);
+  const ownRead = useMemo(() => readOwn(own, (text) => readStation(text, style), units, road), [own, style, units, road]);
   const item = useMemo(() => {
     if (!rule.ok || !ownRead.ok) return null;
     return roadItem(fact, road, {
@@ -283,22 +284,20 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
 
 type Own = readonly { readonly station: Metres; readonly offset: Metres }[];
 
-function readOwn(
-  text: string,
-  station: (text: string) => Metres | null,
-  length: (text: string) => Metres | null,
-  road: SiteRoad['road'],
-): { readonly ok: true; readonly value: Own } | { readonly ok: false; readonly error: string } {
+const readOwn = (text: string, station: (text: string) => Metres | null, units: Units, road: SiteRoad['road']): Result<Own, string> =>
+  withBothReadings(units, (watched) => ownIn(text, station, watched.readLength, road), afterSentence);
+
+function ownIn(text: string, station: (text: string) => Metres | null, length: (text: string) => Metres | null, road: SiteRoad['road']): Result<Own, string> {
   const own: { station: Metres; offset: Metres }[] = [];
   for (const [i, line] of text.split('\n').entries()) {
     if (line.trim() === '') continue;
     const [first = '', second = ''] = line.split(':').map((part) => part.trim());
     const [shown, offset] = [station(first), length(second)];
-    if (shown === null || offset === null || offset < 0) return { ok: false, error: `Line ${i + 1} is not a station, a colon and an offset.` };
+    if (shown === null || offset === null || offset < 0) return fail(`Line ${i + 1} is not a station, a colon and an offset.`);
     const found = stationsShown(road.alignment, shown);
-    if (found.length === 0) return { ok: false, error: `Line ${i + 1}: the line has no such station.` };
+    if (found.length === 0) return fail(`Line ${i + 1}: the line has no such station.`);
     // Where a station comes twice, its offset holds at both.
     own.push(...found.map((each) => ({ station: each.station, offset })));
   }
-  return { ok: true, value: own };
+  return ok(own);
 }
