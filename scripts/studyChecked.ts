@@ -3,13 +3,14 @@
  * ones are asked for another mark; whether "good to 95 %" covers what it says, also where it can't be told what is wrong.
  * Run with `npm run study:checked -- [COUNT] [SEED]`. Not a test: it prints tables and takes its time.
  */
-import { judgeStation, planDistance, type JudgedStation, type Observation, type ResectionInput } from '@idle-marker/core';
+import { judgeStation, obstaclesTo, planDistance, type JudgedStation, type Observation, type ResectionInput } from '@idle-marker/core';
 import { dice, listedFrom, sight, STUDIED, type Dice, type TrueMark } from './simulatedStations.ts';
 
 const [countText = '20000', seedText = '1'] = process.argv.slice(2);
 const COUNT = Number(countText);
 const CLASS = 0.01;
 const ASKED = { plan: CLASS, height: 0.005, work: [] };
+const GRID = { plan: ASKED.plan, height: ASKED.height, leastMarks: 3 };
 /** A mistake may hide up to so many times the class. */
 const BORNE = 3 * CLASS;
 
@@ -109,17 +110,18 @@ console.log(`            the ellipse of the fit would have       ${share(unsure.
 
 console.log(`\nfaultless, marks all round at 30 to 150 m`);
 for (const marks of [3, 4, 5, 6]) {
-  const row = { checkable: 0, accepted: 0, covered: 0, all: 0 };
+  const row = { checkable: 0, judged: 0, accepted: 0, covered: 0, all: 0 };
   for (let i = 0; i < COUNT / 5; i++) {
     const die = dice(Number(seedText) * 2_000_003 + i * 104_729 + marks);
     const judged = judge(station(die, marksOf(die, 'all round', marks), false));
     if (!judged) continue;
     row.all++;
     if (judged.judgement.checkability !== 'unchecked') row.checkable++;
-    if (judged.judgement.verdict === 'checked') row.accepted++;
+    if (judged.judgement.verdict === 'checked') row.judged++;
+    if (judged.judgement.verdict === 'checked' && obstaclesTo({ result: judged.result!, judgement: judged.judgement }, GRID, true).length === 0) row.accepted++;
     if (offBy(judged) <= judged.judgement.goodTo!) row.covered++;
   }
   console.log(
-    `${marks} marks: no further mark asked ${share(row.checkable, row.all)}   judged checked ${share(row.accepted, row.all)}   good to 95 % covers ${share(row.covered, row.all)}`,
+    `${marks} marks: no further mark asked ${share(row.checkable, row.all)}   judged checked ${share(row.judged, row.all)}   accepted ${share(row.accepted, row.all)}   good to 95 % covers ${share(row.covered, row.all)}`,
   );
 }

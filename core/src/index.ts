@@ -81,7 +81,7 @@ export { measuredAgainstArc, pointOnReferenceArc, referenceArc, type AgainstArc,
 export { CRITICAL_T, CRITICAL_W, NORMAL_95_FACTOR } from './adjust/criticalValues.ts';
 export { chiSquareProbability, chiSquareQuantile } from './adjust/chiSquare.ts';
 export { ELLIPSE_95_FACTOR, ellipseOf, scaleEllipse, type Ellipse } from './adjust/ellipse.ts';
-export type { Fit, GlobalTest } from './adjust/globalTest.ts';
+export { fitsByChance, type Fit, type GlobalTest } from './adjust/globalTest.ts';
 export {
   TRACKING_ERROR_FACTOR,
   type ControlPoint,
@@ -127,7 +127,7 @@ export {
   type UnnoticedHeight,
 } from './station/reliability.ts';
 export { explainMisfit, shareOf, stillStanding, type Explained } from './station/explain/explain.ts';
-export type { Explanation, ExplanationCode, ExplanationFigures } from './station/explain/hypotheses.ts';
+export type { Explanation, ExplanationCode, ExplanationFigures } from './station/explain/explanation.ts';
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
@@ -167,13 +167,10 @@ export {
   type JudgedStation,
   type JudgedWith,
   type Judgement,
-  type NoiseSource,
-  type Reason,
   type SolvedStation,
-  type Step,
-  type TellApart,
-  type Verdict,
 } from './station/judgement.ts';
+export type { Reason, Step, TellApart, Verdict } from './station/findings.ts';
+export type { NoiseSource } from './station/noiseSource.ts';
 export type { HeightTrend } from './station/heightTrend.ts';
 export {
   inOrder,

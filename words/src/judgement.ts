@@ -336,6 +336,18 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
       return `the sights disagree in plan, ${obstacle.s0.toFixed(1)} times what they should`;
     case 'HEIGHT_MISFIT':
       return `the heights disagree, ${obstacle.s0.toFixed(1)} times what they should`;
+    case 'MISFIT':
+      return `the sights disagree, ${obstacle.s0.toFixed(1)} times what they should`;
+    case 'FAULT':
+      return lower(explanationWords(obstacle.explanation, naming).title);
+    case 'CANNOT_TELL': {
+      const { first, second } = obstacle;
+      return `something does not fit, and it can’t be told what: ${lower(explanationWords(first, naming).title)}${
+        second ? `, or ${lower(explanationWords(second, naming).title)}` : ''
+      }`;
+    }
+    case 'LINE_MISFIT':
+      return `a sight to ${obstacle.name} lies ${length(Math.abs(obstacle.off))} beside the line and is still used`;
     case 'MARK_MISFIT':
       return `${naming.nameOf(obstacle.name)} is ${length(obstacle.distance)} off in plan and still used`;
     case 'MARK_HEIGHT_MISFIT':

@@ -1,6 +1,6 @@
 /** Every code has a sentence: whole, with its figures and units, and without a code or an undefined in it. */
 import { describe, expect, it } from '@jest/globals';
-import type { DesignFault, Drift, Reason, SimulatorTrouble, StationError, TargetHeightNotice } from '@idle-marker/core';
+import type { DesignFault, Drift, Explanation, Obstacle, Reason, SimulatorTrouble, StationError, TargetHeightNotice } from '@idle-marker/core';
 import {
   allowedRoles,
   concernWords,
@@ -9,6 +9,7 @@ import {
   geometryWords,
   heldBy,
   hindranceWords,
+  obstacleWords,
   placeDoubtWords,
   reasonWords,
   REPORT_CAUTIONS,
@@ -38,6 +39,36 @@ describe('faults of lines and grids', () => {
     { code: 'GRID_LINES_PARALLEL' },
   ];
   it.each(faults)('%j', (fault) => isWhole(designFaultWords(fault)));
+});
+
+describe('what stands against accepting a station', () => {
+  const named = (figures: Explanation['figures'], points: readonly string[]): Explanation => ({
+    code: figures.code,
+    points,
+    figures,
+    plan: 1,
+    height: 1,
+    part: 'both',
+    parameters: 1,
+    dofPlan: 3,
+    dofHeight: 3,
+    cost: 0,
+    score: 2,
+    stands: null,
+  });
+  const prism = named({ code: 'PRISM_CONSTANT', constant: 0.03 }, []);
+  const moved = named({ code: 'MARK_MOVED_PLAN', dE: 0.01, dN: 0 }, ['k2']);
+  const obstacles: readonly (readonly [Obstacle, string])[] = [
+    [{ code: 'MISFIT', s0: 1.84 }, 'the sights disagree, 1.8 times what they should'],
+    [{ code: 'FAULT', explanation: prism }, 'all distances are 30 mm too short'],
+    [
+      { code: 'CANNOT_TELL', first: prism, second: moved },
+      'something does not fit, and it can’t be told what: all distances are 30 mm too short, or K2 has moved',
+    ],
+    [{ code: 'CANNOT_TELL', first: moved, second: null }, 'something does not fit, and it can’t be told what: K2 has moved'],
+    [{ code: 'LINE_MISFIT', name: 'Hall A–B', off: -0.05 }, 'a sight to Hall A–B lies 50 mm beside the line and is still used'],
+  ];
+  it.each(obstacles)('%#', (obstacle, said) => expect(obstacleWords(obstacle, NAMING)).toBe(said));
 });
 
 describe('reasons', () => {

@@ -16,6 +16,19 @@ export interface Fit {
   readonly globalTest: GlobalTest | null;
 }
 
+/** A model is doubted where chance alone gives a worse fit once in a thousand. */
+const DOUBTED_FROM = 0.999;
+
+/**
+ * Whether chance explains a weighted sum of squares, with noise of so many times the stated one. At the level of the tests on
+ * single points, at which it is told what would go unseen: at 95 % one faultless adjustment in twenty would be blamed.
+ */
+export const isByChance = (sumOfSquares: number, dof: number, noise = 1): boolean =>
+  dof <= 0 || sumOfSquares <= chiSquareQuantile(DOUBTED_FROM, dof) * noise * noise;
+
+/** The same of a fit. */
+export const fitsByChance = ({ s0, dof }: Fit): boolean => s0 === null || isByChance(s0 * s0 * dof, dof);
+
 /**
  * Overall fit of an adjustment from its weighted sum of squares.
  * Source: Ghilani, "Adjustment Computations", chi-square goodness of fit.

@@ -1,6 +1,8 @@
 /** Whether a station may be accepted for a tolerance class: from the same figures as its judgement. */
 import { NORMAL_95_FACTOR } from '../adjust/criticalValues.ts';
+import { fitsByChance } from '../adjust/globalTest.ts';
 import type { Metres } from '../quantity/unit.ts';
+import type { Explanation } from './explain/explanation.ts';
 import type { Judgement } from './judgement.ts';
 import { MOST_HIDDEN, type Unnoticed } from './reliability.ts';
 import type { ResectionResult } from './resection.ts';
@@ -32,6 +34,13 @@ export type Obstacle =
   | { readonly code: 'NO_HEIGHT' }
   | { readonly code: 'PLAN_MISFIT'; readonly s0: number }
   | { readonly code: 'HEIGHT_MISFIT'; readonly s0: number }
+  /** Neither part by itself is worse than chance, both together are. */
+  | { readonly code: 'MISFIT'; readonly s0: number }
+  /** A fault that is named; the mark it is about is not told twice. */
+  | { readonly code: 'FAULT'; readonly explanation: Explanation }
+  /** Something is wrong, and it can't be told what. */
+  | { readonly code: 'CANNOT_TELL'; readonly first: Explanation; readonly second: Explanation | null }
+  | { readonly code: 'LINE_MISFIT'; readonly name: string; readonly off: Metres }
   | { readonly code: 'MARK_MISFIT'; readonly name: string; readonly distance: Metres }
   | { readonly code: 'MARK_HEIGHT_MISFIT'; readonly name: string; readonly dZ: Metres }
   /** Made from an earlier station and confirmed by none since. */
@@ -40,6 +49,8 @@ export type Obstacle =
 /** Work that asks for no more than two marks is done with stations that nothing checks, and says so. */
 const CHECKED_FROM = 3;
 
+type JudgedFor = Pick<Judgement, 'reliability' | 'goodTo' | 'checkability' | 'because'>;
+
 /**
  * Everything that stands against accepting; empty when nothing does. Plan-only work does not ask for a height.
  *
@@ -47,7 +58,7 @@ const CHECKED_FROM = 3;
  * @param unproven names of control of one's own that no second station has confirmed
  */
 export function obstaclesTo(
-  { result, judgement }: { readonly result: ResectionResult; readonly judgement: Pick<Judgement, 'reliability' | 'goodTo' | 'checkability'> },
+  { result, judgement }: { readonly result: ResectionResult; readonly judgement: JudgedFor },
   asked: ToleranceClass,
   needsHeight: boolean,
   alsoHeld = 0,
@@ -62,22 +73,49 @@ export function obstaclesTo(
     obstacles.push({ code: 'HARDLY_CHECKED', of: reliability?.unnoticed[0] ?? null, allowed: MOST_HIDDEN * asked.plan });
   const radius95 = goodTo ?? result.ellipse95.a;
   if (radius95 > asked.plan) obstacles.push({ code: 'PLAN_IMPRECISE', radius95, allowed: asked.plan });
-  if (result.fit.globalTest?.verdict === 'aboveUpper') obstacles.push({ code: 'PLAN_MISFIT', s0: result.fit.s0! });
+  if (!fitsByChance(result.fit)) obstacles.push({ code: 'PLAN_MISFIT', s0: result.fit.s0! });
   for (const point of result.points) {
     if (!point.leaveOneOut?.exceeds) continue;
     obstacles.push({ code: 'MARK_MISFIT', name: point.name, distance: Math.hypot(point.leaveOneOut.dE, point.leaveOneOut.dN) });
   }
   for (const name of usedMarks(result)) if (unproven.has(name)) obstacles.push({ code: 'MARK_UNPROVEN', name });
-  return needsHeight ? [...obstacles, ...heightObstacles(result, judgement, asked)] : obstacles;
+  if (needsHeight) obstacles.push(...heightObstacles(result, judgement, asked));
+  return [...obstacles, ...saidAgainst(judgement, needsHeight, obstacles)];
 }
 
-function heightObstacles(result: ResectionResult, { reliability }: Pick<Judgement, 'reliability'>, asked: ToleranceClass): Obstacle[] {
+/** What the judgement says against its sights, and no figure above has said yet: what is refused is not accepted as good. */
+function saidAgainst({ because }: JudgedFor, needsHeight: boolean, said: readonly Obstacle[]): Obstacle[] {
+  const isSaid = ({ code, points }: Explanation) =>
+    (code === 'MARK_MOVED_PLAN' && said.some((each) => each.code === 'MARK_MISFIT' && points.includes(each.name))) ||
+    (code === 'MARK_MOVED_HEIGHT' && said.some((each) => each.code === 'MARK_HEIGHT_MISFIT' && points.includes(each.name)));
+  const concerns = (each: Explanation) => needsHeight || each.part !== 'height';
+  return because.flatMap((reason): Obstacle[] => {
+    switch (reason.code) {
+      case 'EXPLAINED': {
+        const { explanation } = reason;
+        return concerns(explanation) && !isSaid(explanation) ? [{ code: 'FAULT', explanation }] : [];
+      }
+      case 'CANNOT_TELL': {
+        const { first, second } = reason;
+        return concerns(first) || (second && concerns(second)) ? [{ code: 'CANNOT_TELL', first, second }] : [];
+      }
+      case 'NOISIER_THAN_STATED':
+        return needsHeight && !said.some((each) => each.code === 'PLAN_MISFIT' || each.code === 'HEIGHT_MISFIT') ? [{ code: 'MISFIT', s0: reason.s0 }] : [];
+      case 'LINE_OFF':
+        return [{ code: 'LINE_MISFIT', name: reason.name, off: reason.off }];
+      default:
+        return [];
+    }
+  });
+}
+
+function heightObstacles(result: ResectionResult, { reliability }: JudgedFor, asked: ToleranceClass): Obstacle[] {
   const { height } = result;
   if (!height) return [{ code: 'NO_HEIGHT' }];
   const obstacles: Obstacle[] = [];
   const interval95 = NORMAL_95_FACTOR * height.sdTrunnionZ;
   if (interval95 > asked.height) obstacles.push({ code: 'HEIGHT_IMPRECISE', interval95, allowed: asked.height });
-  if (height.fit.globalTest?.verdict === 'aboveUpper') obstacles.push({ code: 'HEIGHT_MISFIT', s0: height.fit.s0! });
+  if (!fitsByChance(height.fit)) obstacles.push({ code: 'HEIGHT_MISFIT', s0: height.fit.s0! });
   const [hidden] = reliability?.height?.unnoticed ?? [];
   if (hidden && hidden.effect !== null && hidden.effect > MOST_HIDDEN * asked.height && asked.leastMarks >= CHECKED_FROM) {
     obstacles.push({ code: 'HEIGHT_HARDLY_CHECKED', names: hidden.names, effect: hidden.effect, allowed: MOST_HIDDEN * asked.height });

@@ -8,7 +8,8 @@ import { fail, ok, type Result } from '../result.ts';
 import type { InstrumentPrecision, Setup } from '../sight/observation.ts';
 import type { OccupiedMark } from './knownStation.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
-import { SIGHT_ANY, type SolvedStation } from './judgement.ts';
+import { SIGHT_ANY } from './furtherSight.ts';
+import type { SolvedStation } from './judgement.ts';
 import type { StationError } from './model.ts';
 import { firstInvalidNumber } from './validate.ts';
 

@@ -3,15 +3,17 @@
  * (right mark? right target? plumb? sight again, leave out, other control), as codes with figures.
  */
 import { CRITICAL_W } from '../adjust/criticalValues.ts';
-import { planDistance, type PlanPoint } from '../plane/point.ts';
-import type { Metres, Radians } from '../quantity/unit.ts';
+import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { ControlPoint } from '../sight/observation.ts';
 import { marksUsedInPlan } from './acceptance.ts';
 import { explainMisfit, isExplicable, shareOf, stillStanding, type Explained } from './explain/explain.ts';
-import type { Explanation } from './explain/hypotheses.ts';
-import { addedSight, bestDirection, extensibleOf, freeReliability, worthOf, type Extensible } from './freeReliability.ts';
+import type { Explanation } from './explain/explanation.ts';
+import { extensibleOf, freeReliability, type Extensible } from './freeReliability.ts';
+import { furtherSight, SIGHT_ANY } from './furtherSight.ts';
+import type { Reason, Step, TellApart, Verdict } from './findings.ts';
 import { freeStation, type FreeStation, type ResectionInput } from './freeStation.ts';
+import { noiseSource } from './noiseSource.ts';
 import { heightTrend, type HeightTrend } from './heightTrend.ts';
 import { expectedPole, type PoleSet } from './measuredPoint.ts';
 import type { StationError } from './model.ts';
@@ -27,80 +29,6 @@ import {
   type Unnoticed,
 } from './reliability.ts';
 import { spreadOf, type Spread } from './spread.ts';
-
-export type Verdict = 'checked' | 'unchecked' | 'refused';
-
-/** How two explanations that fit alike could be told apart. */
-export type TellApart =
-  | { readonly by: 'SIGHT_AGAIN'; readonly name: string }
-  | { readonly by: 'CHECK_TARGET'; readonly name: string }
-  | { readonly by: 'OTHER_DISTANCE' }
-  | { readonly by: 'ANOTHER_MARK' };
-
-export type Reason =
-  /** Two marks: one distance between them is compared, a shift across their line does not show. */
-  | { readonly code: 'TWO_MARKS'; readonly names: readonly string[] }
-  /** More names than places: what stands on one post moves together, and two places check nothing. */
-  | { readonly code: 'FEW_PLACES'; readonly places: readonly (readonly string[])[] }
-  /** Enough places, but a mistake in one of them would do more than the work bears before it were noticed. */
-  | { readonly code: 'HARDLY_CHECKED'; readonly of: Unnoticed }
-  /** Checked, but what would stay unseen is more than the tolerance. */
-  | { readonly code: 'PARTLY_HIDDEN'; readonly of: Unnoticed; readonly allowed: Metres }
-  /** What nobody would notice is known, but the station is not known well enough for the class. */
-  | { readonly code: 'TOO_COARSE'; readonly radius95: Metres }
-  | { readonly code: 'FITS'; readonly marks: number; readonly largest: Metres }
-  /** One explanation that stands out; `others` marks agree within `othersWithin` without it. */
-  | { readonly code: 'EXPLAINED'; readonly explanation: Explanation; readonly share: number; readonly others: number; readonly othersWithin: Metres | null }
-  | { readonly code: 'CANNOT_TELL'; readonly first: Explanation; readonly second: Explanation | null; readonly apart: TellApart }
-  /** So many times the misfits that were stated; `look`: where to look first. */
-  | { readonly code: 'NOISIER_THAN_STATED'; readonly s0: number; readonly look: NoiseSource }
-  | { readonly code: 'HEIGHT_GROWS'; readonly perMetre: number }
-  /** Sighted again and again: all readings count together. */
-  | { readonly code: 'SIGHTED_OFTEN'; readonly name: string; readonly times: number }
-  | { readonly code: 'NO_HEIGHT' }
-  | { readonly code: 'HEIGHT_UNCHECKED'; readonly name: string }
-  /** A height that is wrong would do more than the work bears before it were noticed. */
-  | { readonly code: 'HEIGHT_HARDLY_CHECKED'; readonly names: readonly string[]; readonly noticed: Metres; readonly effect: Metres }
-  /** Over a mark: the direction is forced to fit, one distance (measured minus listed) is all that is tested. */
-  | { readonly code: 'OVER_ONE_BACKSIGHT'; readonly station: string; readonly name: string; readonly distanceOff: Metres | null }
-  | { readonly code: 'OVER_SEVERAL_BACKSIGHTS'; readonly station: string; readonly marks: number }
-  | { readonly code: 'BACKSIGHT_OFF'; readonly name: string; readonly distanceOff: Metres | null }
-  | { readonly code: 'BACKSIGHTS_DISAGREE'; readonly s0: number }
-  | { readonly code: 'BACKSIGHT_HEIGHT_OFF'; readonly name: string; readonly dZ: Metres }
-  /** Heights are taken from the mark under the instrument, whose height above it was not given. */
-  | { readonly code: 'NO_INSTRUMENT_HEIGHT' }
-  /** The direction was typed: nothing is tested. */
-  | { readonly code: 'ASSUMED_DIRECTION'; readonly station: string }
-  /** The station is carried forward: it is as good as the one before and the new mark. */
-  | { readonly code: 'CARRIED_FORWARD'; readonly from: string; readonly distanceOff: Metres | null }
-  /** Points on lines: how many surplus sights there are, and the largest distance off a line. */
-  | { readonly code: 'ON_LINES'; readonly surplus: number; readonly largest: Metres }
-  | { readonly code: 'LINE_OFF'; readonly name: string; readonly off: Metres };
-
-export type Step =
-  | { readonly code: 'CHECK_NAME'; readonly name: string; readonly other: string | null }
-  | { readonly code: 'CHECK_TARGET'; readonly name: string }
-  | { readonly code: 'CHECK_PRISM' }
-  | { readonly code: 'CHECK_UNIT' }
-  | { readonly code: 'CHECK_SCALE' }
-  | { readonly code: 'LEVEL_POLE'; readonly name: string }
-  | { readonly code: 'SIGHT_AGAIN'; readonly name: string }
-  /** `repeated`: it was sighted again already, and came out the same. */
-  | { readonly code: 'LEAVE_OUT_PLAN'; readonly name: string; readonly repeated: boolean }
-  | { readonly code: 'LEAVE_OUT_HEIGHT'; readonly name: string; readonly repeated: boolean }
-  /** Leaving it out would leave too few marks to check anything. */
-  | { readonly code: 'OTHER_CONTROL' }
-  /** The listed mark, or the direction for a new one, that leaves the least hidden, and how little that is. */
-  | { readonly code: 'SIGHT_ANOTHER'; readonly name: string | null; readonly azimuth: Radians | null; readonly effect: Metres | null }
-  /** No listed mark would make it checked: then a proof has to. */
-  | { readonly code: 'PROVE_ON'; readonly name: string | null }
-  | { readonly code: 'LEVEL_INSTRUMENT' }
-  | { readonly code: 'ACCEPT' };
-
-/** What makes sights noisy, as far as the misfits tell: the pole near by, the air far off, the distance meter, or none of them above the others. */
-export type NoiseSource = 'POLE' | 'AIR' | 'DISTANCE' | 'ANY';
-
-export const SIGHT_ANY: Step = { code: 'SIGHT_ANOTHER', name: null, azimuth: null, effect: null };
 
 export interface Judgement {
   readonly verdict: Verdict;
@@ -243,25 +171,6 @@ export function hiddenReason({ state }: Reliability, of: Unnoticed, allowed: Met
   return (of.effect ?? Infinity) > allowed ? [{ code: 'PARTLY_HIDDEN', of, allowed }] : [];
 }
 
-/** The mark, or the direction, that leaves the least hidden; a proof where no listed mark would do. */
-export function furtherSight(extensible: Extensible, sighted: readonly string[], open: readonly ControlPoint[], asked: AskedOfStation): Step {
-  const candidates = open.filter((point) => !sighted.includes(point.name));
-  const added = candidates.flatMap((point) => addedSight(extensible, point, asked, false) ?? []).sort((a, b) => worthOf(a) - worthOf(b));
-  const [best] = added;
-  if (best && best.checkability !== 'unchecked') {
-    const mark = candidates.find((each) => each.name === best.name)! as ControlPoint & PlanPoint;
-    return { code: 'SIGHT_ANOTHER', name: best.name, azimuth: azimuthTo(extensible, mark), effect: best.worst?.effect ?? null };
-  }
-  if (best) return { code: 'PROVE_ON', name: best.name };
-  const direction = bestDirection(extensible, asked);
-  if (!direction || direction.checkability === 'unchecked') return { code: 'PROVE_ON', name: null };
-  return { code: 'SIGHT_ANOTHER', name: null, azimuth: direction.azimuth, effect: direction.worst?.effect ?? null };
-}
-
-function azimuthTo({ station }: Extensible, mark: PlanPoint): Radians {
-  return planDistance(station, mark) === 0 ? 0 : (Math.atan2(mark.e - station.e, mark.n - station.n) + 2 * Math.PI) % (2 * Math.PI);
-}
-
 function whatIsWrong({ none, best, also, explanations, fits }: Explained, result: ResectionResult | null): Reason[] {
   if (best === null) {
     // Where not even the best explanation would do, chance and many small faults are likelier than any one of them.
@@ -279,33 +188,6 @@ function noisy(none: Explanation, result: ResectionResult | null): Reason[] {
   const dof = none.dofPlan + none.dofHeight;
   if (!result || dof <= 0) return [];
   return [{ code: 'NOISIER_THAN_STATED', s0: Math.sqrt((none.plan + none.height) / dof), look: noiseSource(result) }];
-}
-
-/** One kind of misfit stands out where its mean square is so many times that of the others. */
-const STANDS_OUT = 2.5;
-
-/** Where the misfits are: at near marks it is the pole, at far ones or in height the air, in distances alone the meter. */
-function noiseSource(result: ResectionResult): NoiseSource {
-  const sums = { near: [0, 0], far: [0, 0], direction: [0, 0], distance: [0, 0] };
-  const lengths = result.observations.flatMap((each) => each.reduced.horizontal ?? []).sort((a, b) => a - b);
-  const middle = lengths[Math.floor(lengths.length / 2)] ?? 0;
-  const add = (sum: number[], w: number | null | undefined) => {
-    if (w === null || w === undefined) return;
-    sum[0]! += w * w;
-    sum[1]! += 1;
-  };
-  for (const { reduced, direction, distance, height } of result.observations) {
-    const where = (reduced.horizontal ?? 0) < middle ? sums.near : sums.far;
-    add(where, direction?.standardisedResidual);
-    add(where, distance?.standardisedResidual);
-    add(where, height?.standardisedResidual);
-    add(sums.direction, direction?.standardisedResidual);
-    add(sums.distance, distance?.standardisedResidual);
-  }
-  const mean = ([sum, count]: readonly number[]) => (count! > 0 ? sum! / count! : 0);
-  if (mean(sums.distance) > STANDS_OUT * mean(sums.direction)) return 'DISTANCE';
-  if (mean(sums.near) > STANDS_OUT * mean(sums.far)) return 'POLE';
-  return mean(sums.far) > STANDS_OUT * mean(sums.near) ? 'AIR' : 'ANY';
 }
 
 function explainedBy(explanation: Explanation, result: ResectionResult | null, none: Explanation): Reason {

@@ -11,7 +11,7 @@
  * half a turn) the answer is refused unless a rough place tells which.
  * Source: Mikhail, Ackermann, "Observations and Least Squares" (conditions with parameters).
  */
-import { fitOf, type Fit } from '../adjust/globalTest.ts';
+import { fitOf, fitsByChance, type Fit } from '../adjust/globalTest.ts';
 import { CRITICAL_W } from '../adjust/criticalValues.ts';
 import { invertNormal, solveNormal } from '../adjust/normalMatrix.ts';
 import { wrapTurn } from '../quantity/angle.ts';
@@ -20,7 +20,8 @@ import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { InstrumentPrecision, Reading, Reduction } from '../sight/observation.ts';
 import { reduceReading, type ReducedReading } from '../sight/reduce.ts';
-import { hiddenReason, SIGHT_ANY, type SolvedStation } from './judgement.ts';
+import { SIGHT_ANY } from './furtherSight.ts';
+import { hiddenReason, type SolvedStation } from './judgement.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, StationCovariance, StationError } from './model.ts';
 import { planReliability, USUALLY_ASKED, type AskedOfStation, type Reliability, type ReliabilityModel } from './reliability.ts';
@@ -217,7 +218,7 @@ export function stationOnLines(
   const reliability: Reliability = { ...planReliability(modelOnLines(input, plan), asked ?? USUALLY_ASKED), height: null };
   const off = residuals.filter((each) => each.exceeds);
   const largest = residuals.reduce((most, each) => Math.max(most, Math.abs(each.off)), 0);
-  const poor = off.length > 0 || fit.globalTest?.verdict === 'aboveUpper';
+  const poor = off.length > 0 || !fitsByChance(fit);
   const goodTo = plan.ellipse95.a;
   const isCoarse = asked !== null && goodTo > asked.plan;
   const isUnchecked = reliability.state === 'unchecked' || isCoarse;

@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
 import { listed, observe, PRECISION, REDUCTION, SETUP, type TrueStation } from '../../test/perfect.ts';
-import { obstaclesTo } from './acceptance.ts';
 import { addedSight } from './freeReliability.ts';
 import { judgeStation } from './judgement.ts';
 import { USUALLY_ASKED } from './reliability.ts';
@@ -68,40 +67,6 @@ describe('what one more sight would add', () => {
   });
 });
 
-describe('whether a station may be accepted', () => {
-  const GRID = { plan: 0.006, height: 0.005, leastMarks: 3 };
-
-  it('depends on how many marks it uses', () => {
-    expect(obstaclesTo(judged(input(['A', 'C'])), GRID, true)).toContainEqual({ code: 'TOO_FEW_MARKS', used: 2, needed: 3 });
-    expect(obstaclesTo(judged(input(['A', 'C', 'D', 'E'])), GRID, true)).toEqual([]);
-  });
-
-  it('depends on every mark that is still used', () => {
-    const obstacles = obstaclesTo(judged(input(['A', 'B', 'C', 'D', 'E'], { D: 0.04 })), GRID, true);
-    expect(obstacles.map((each) => each.code)).toContain('MARK_MISFIT');
-    expect(obstacles.find((each) => each.code === 'MARK_MISFIT')).toMatchObject({ name: 'D' });
-  });
-
-  it('asks for a height only where heights are needed', () => {
-    const three = input(['A', 'C', 'D', 'E']);
-    const planOnly = judged({ ...three, observations: three.observations.map((each) => ({ ...each, useHeight: false })) });
-    expect(obstaclesTo(planOnly, GRID, true)).toEqual([{ code: 'NO_HEIGHT' }]);
-    expect(obstaclesTo(planOnly, GRID, false)).toEqual([]);
-  });
-
-  it('is held up by a mark of one’s own that nobody has confirmed, while it is used', () => {
-    const unproven = new Set(['D']);
-    expect(obstaclesTo(judged(input(['A', 'C', 'D', 'E'])), GRID, true, 0, unproven)).toEqual([{ code: 'MARK_UNPROVEN', name: 'D' }]);
-    expect(obstaclesTo(judged(input(['A', 'B', 'C', 'E'])), GRID, true, 0, unproven)).toEqual([]);
-  });
-
-  it('grows from unchecked over checked to traceable', () => {
-    expect(judged(input(['A', 'C'])).judgement.checkability).toBe('unchecked');
-    expect(judged(input(['A', 'C', 'D'])).judgement.checkability).toBe('checked');
-    expect(judged(input(['A', 'C', 'D', 'E'])).judgement.checkability).toBe('traceable');
-  });
-});
-
 describe('the judgement of a station', () => {
   const judge = (marks: Parameters<typeof input>[0], moved: Readonly<Record<string, number>> = {}) => {
     const judged = judgeStation(input(marks, moved));
@@ -121,5 +86,11 @@ describe('the judgement of a station', () => {
   it('finds nothing to say against perfect sights', () => {
     expect(judge(['A', 'B', 'C', 'D', 'E']).because.map((each) => each.code)).toEqual(['FITS']);
     expect(largestRatio(solve(input(['A', 'C', 'D'])), 'nobody')).toBeNull();
+  });
+
+  it('grows from unchecked over checked to traceable', () => {
+    expect(judged(input(['A', 'C'])).judgement.checkability).toBe('unchecked');
+    expect(judged(input(['A', 'C', 'D'])).judgement.checkability).toBe('checked');
+    expect(judged(input(['A', 'C', 'D', 'E'])).judgement.checkability).toBe('traceable');
   });
 });

@@ -5,11 +5,14 @@
  * backsight the direction is forced to fit, and one distance is all that is tested.
  */
 import { CRITICAL_T, CRITICAL_W, DETECTABLE_NONCENTRALITY } from '../adjust/criticalValues.ts';
+import { fitsByChance } from '../adjust/globalTest.ts';
 import type { Metres } from '../quantity/unit.ts';
 import { ok, type Result } from '../result.ts';
 import { knownStation, type KnownStationInput, type KnownStationObservation, type KnownStationResult } from './knownStation.ts';
 import type { HeightSolution } from './heightAdjustment.ts';
-import { furtherSight, hiddenReason, SIGHT_ANY, type JudgedWith, type Judgement, type Reason, type SolvedStation, type Step } from './judgement.ts';
+import { furtherSight, SIGHT_ANY } from './furtherSight.ts';
+import type { Reason, Step } from './findings.ts';
+import { hiddenReason, type JudgedWith, type Judgement, type SolvedStation } from './judgement.ts';
 import type { Extensible } from './freeReliability.ts';
 import { expectedPole, planPrecisionOf } from './measuredPoint.ts';
 import type { StationError } from './model.ts';
@@ -147,12 +150,8 @@ export function stationOverMark(
     sightedWith: { instrument: input.instrument, reduction: input.reduction, setup, pole },
     over: { varAxis: varAxisOf(input), radius95: result.ellipse95.a },
   };
-  const further = furtherSight(
-    extensible,
-    result.observations.map((each) => each.reduced.point),
-    open,
-    wanted,
-  );
+  const sighted = result.observations.map((each) => each.reduced.point);
+  const further = () => furtherSight(extensible, sighted, open, wanted);
   return ok({ result, judgement: judgeOverMark(input, result, reliability, asked, further), extensible });
 }
 
@@ -206,11 +205,17 @@ function heightOverMark(
   return heightReliability([{ names: [input.station.name], weight: own, kept: own }, ...tests], tolerance);
 }
 
-function judgeOverMark(input: KnownStationInput, result: ResectionResult, reliability: Reliability, asked: AskedOfStation | null, further: Step): Judgement {
+function judgeOverMark(
+  input: KnownStationInput,
+  result: ResectionResult,
+  reliability: Reliability,
+  asked: AskedOfStation | null,
+  further: () => Step,
+): Judgement {
   const backsights = [...new Set(result.observations.filter((each) => each.direction).map((each) => each.reduced.point))];
   const off = result.points.filter((point) => point.leaveOneOut?.exceeds);
   const offInHeight = result.points.filter((point) => point.leaveOneOutHeight?.exceeds);
-  const turned = result.fit.globalTest?.verdict === 'aboveUpper';
+  const turned = !fitsByChance(result.fit);
   const distanceOf = (name: string): Metres | null => {
     const residual = result.observations.find((each) => each.reduced.point === name)?.distance?.residual;
     return residual === undefined ? null : -residual;
@@ -240,7 +245,7 @@ function judgeOverMark(input: KnownStationInput, result: ResectionResult, reliab
       { code: 'LEVEL_POLE', name: point.name },
       { code: 'SIGHT_AGAIN', name: point.name },
     ]),
-    ...(isUnchecked || bad ? [bad ? SIGHT_ANY : further] : []),
+    ...(isUnchecked || bad ? [bad ? SIGHT_ANY : further()] : []),
   ];
   return {
     verdict: bad ? 'refused' : isUnchecked ? 'unchecked' : 'checked',

@@ -3,7 +3,6 @@ import fc from 'fast-check';
 import { RADIANS_PER_SECOND } from '../quantity/unit.ts';
 import { normal } from '../simulator/random.ts';
 import type { ControlPoint, Observation } from '../sight/observation.ts';
-import { obstaclesTo } from './acceptance.ts';
 import { judgeStation, type Judgement } from './judgement.ts';
 import { resection, type ResectionInput } from './resection.ts';
 
@@ -230,30 +229,5 @@ describe('judgement', () => {
     const tilted = { ...input, observations: input.observations.map((each) => ({ ...each, zenith: each.zenith + 30 * RADIANS_PER_SECOND })) };
     expect(judge(tilted).because.map((each) => each.code)).toContain('HEIGHT_GROWS');
     expect(judge(input).because.map((each) => each.code)).not.toContain('HEIGHT_GROWS');
-  });
-});
-
-describe('acceptance', () => {
-  const judged = (input: ResectionInput) => {
-    const found = judgeStation(input);
-    if (!found.ok || !found.value.result) throw new Error('no station');
-    return { result: found.value.result, judgement: found.value.judgement };
-  };
-  const grid = { plan: 0.006, height: 0.005, leastMarks: 3 };
-
-  it('has nothing against five good marks', () => {
-    expect(obstaclesTo(judged(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 1)), grid, true)).toEqual([]);
-  });
-
-  it('counts marks, precision, misfit and a missing height', () => {
-    expect(obstaclesTo(judged(observed(PLACE, ['A', 'C'], 2)), grid, true).map((each) => each.code)).toContain('TOO_FEW_MARKS');
-    const tight = obstaclesTo(judged(observed(PLACE, ['A', 'B', 'C'], 1)), { plan: 0.001, height: 0.001, leastMarks: 2 }, true).map((each) => each.code);
-    expect(tight).toEqual(expect.arrayContaining(['PLAN_IMPRECISE', 'HEIGHT_IMPRECISE']));
-    const moved = obstaclesTo(judged(observed(PLACE, ['A', 'B', 'C', 'D'], 1, { mark: 'D', e: 0.05 })), grid, true).map((each) => each.code);
-    expect(moved).toEqual(expect.arrayContaining(['PLAN_MISFIT', 'MARK_MISFIT']));
-    const flat = observed(PLACE, ['A', 'B', 'C', 'D'], 1);
-    const noHeight = { ...flat, observations: flat.observations.map((each) => ({ ...each, useHeight: false })) };
-    expect(obstaclesTo(judged(noHeight), grid, true).map((each) => each.code)).toContain('NO_HEIGHT');
-    expect(obstaclesTo(judged(noHeight), grid, false)).toEqual([]);
   });
 });

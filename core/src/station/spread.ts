@@ -5,7 +5,7 @@
 import type { PlanPoint } from '../plane/point.ts';
 import { wrapHalfTurn } from '../quantity/angle.ts';
 import type { Metres } from '../quantity/unit.ts';
-import type { Explanation, StandsAt } from './explain/hypotheses.ts';
+import type { Explanation, StandsAt } from './explain/explanation.ts';
 import type { ResectionResult } from './resection.ts';
 
 export interface Spread {

@@ -5,20 +5,20 @@
  * all its rivals together, and itself leave a fit that noise can explain; several faults at once end in "can't tell".
  * Sources: Kass, Raftery, "Bayes Factors" (1995); Teunissen, "Testing Theory".
  */
-import { chiSquareQuantile } from '../../adjust/chiSquare.ts';
+import { isByChance } from '../../adjust/globalTest.ts';
 import type { ControlPoint } from '../../sight/observation.ts';
 import type { FreeStation } from '../freeStation.ts';
-import { explanationsOf, station0, type Explanation, type RoughSight, type Tried } from './hypotheses.ts';
+import { station0, type Explanation } from './explanation.ts';
+import { explanationsOf, type Tried } from './hypotheses.ts';
+import type { RoughSight } from './roughSights.ts';
 import { fitUnder, noiseOf } from './noise.ts';
 
 /** Below the first nothing is accused, below the second nobody is named. */
-const GAIN_TO_DOUBT = 2;
+const GAIN_TO_DOUBT = 2.1;
 const GAIN_TO_NAME = 6;
 /** A second fault is rarer than a first, and is named on its own evidence only. */
 const GAIN_FOR_SECOND = 10;
 export const LEAD_TO_NAME = 3.5;
-/** A model passes when chance alone gives a worse fit once in a thousand. */
-const FIT_PROBABILITY = 0.999;
 /** Noise of more than so many times the stated one is not believed: then something else is wrong. */
 const MOST_NOISE = 2.5;
 
@@ -36,7 +36,6 @@ export interface Explained {
   readonly noise: number;
 }
 
-const passes = (sum: number, dof: number, noise = 1): boolean => dof <= 0 || sum <= chiSquareQuantile(FIT_PROBABILITY, dof) * noise * noise;
 const wholeOf = (each: Explanation): readonly [sum: number, dof: number] => [each.plan + each.height, each.dofPlan + each.dofHeight];
 
 /** All rivals count, not only the nearest. */
@@ -84,7 +83,7 @@ function decidePart(part: SinglePart, none: Explanation, { explanations, rough }
   const candidates = explanations.filter((each) => each.part === part).map((each) => ({ each, score: scoreIn(part, each) }));
   const decision = decide(scoreIn(part, none), soundScore(part, none, rough), candidates, gainToName);
   const winner = decision.best ?? (decision.unsure ? null : none);
-  return winner && passes(winner[part], dofIn(part, winner), MOST_NOISE) ? decision : { best: null, unsure: true };
+  return winner && isByChance(winner[part], dofIn(part, winner), MOST_NOISE) ? decision : { best: null, unsure: true };
 }
 
 /** A fault in plan and one in height at once, when no single explanation will do. */
@@ -105,7 +104,7 @@ function decideAll(none: Explanation, all: Tried): { readonly best: Explanation 
     all.explanations.map((each) => ({ each, score: each.score })),
   );
   const winner = single.best ?? (single.unsure ? null : none);
-  if (winner && passes(...wholeOf(winner), MOST_NOISE)) {
+  if (winner && isByChance(...wholeOf(winner), MOST_NOISE)) {
     const rest = winner.part === 'both' ? null : winner.part === 'plan' ? 'height' : 'plan';
     return { best: winner, also: rest && decidePart(rest, none, all, GAIN_FOR_SECOND).best };
   }
@@ -132,7 +131,7 @@ export function explainMisfit(station: FreeStation, listed: readonly ControlPoin
     best,
     also,
     explanations: best ? [best, ...ranked.filter((each) => each !== best)] : ranked,
-    fits: passes(...wholeOf(none)),
+    fits: isByChance(...wholeOf(none)),
     noise: likeliest.score === Infinity ? 1 : noiseOf(...wholeOf(likeliest)),
   };
 }
@@ -144,7 +143,7 @@ const STILL_COUNTS = 8;
 export function stillStanding({ best, explanations }: Explained): readonly Explanation[] {
   if (best) return [best];
   const least = explanations[0]!.score;
-  return explanations.filter((each) => each.score <= least + LEAD_TO_NAME || (each.score <= least + STILL_COUNTS && passes(...wholeOf(each), MOST_NOISE)));
+  return explanations.filter((each) => each.score <= least + LEAD_TO_NAME || (each.score <= least + STILL_COUNTS && isByChance(...wholeOf(each), MOST_NOISE)));
 }
 
 /** The part of the misfit that an explanation removes, 0 to 1. For display: more parameters always explain more. */

@@ -6,221 +6,29 @@
  * in Linear Models"; Teunissen, "Testing Theory"; Baarda, "A Testing Procedure for Use in Geodetic Networks" (1968).
  */
 import { wrapHalfTurn } from '../../quantity/angle.ts';
-import type { Metres, Radians } from '../../quantity/unit.ts';
 import type { ControlPoint } from '../../sight/observation.ts';
 import { reduceObservations, type ReducedObservation } from '../../sight/reduce.ts';
-import { isUsedInPlan, solutionWithout, type FreeStation, type ResectionInput } from '../freeStation.ts';
-import { contributions, leaveOutHeight, weightedMean } from '../heightAdjustment.ts';
-import { planPrecisionOf } from '../measuredPoint.ts';
-import { adjustPlan, countObservations, type PlanSolution } from '../planAdjustment.ts';
-import { differenceAt, predictionCovariance, quadratic, sightOf, type PlanProblem } from '../planProblem.ts';
+import type { ResectionInput } from '../freeStation.ts';
+import { contributions, leaveOutHeight } from '../heightAdjustment.ts';
+import type { PlanSolution } from '../planAdjustment.ts';
+import { predictionCovariance, quadratic, sightOf } from '../planProblem.ts';
 import { placesOf } from '../reliability.ts';
-import { fitUnder } from './noise.ts';
+import {
+  adjusted,
+  explanation,
+  heightSum,
+  meanShift,
+  problemOf,
+  withoutMark,
+  type Explanation,
+  type Found,
+  type Station0,
+  type WithoutMark,
+} from './explanation.ts';
 import { priceOfDirection, priceOfHeave, priceOfPrism, priceOfScale, priceOfShift, priceOfTargetHeight } from './priors.ts';
-
-export type ExplanationFigures =
-  | { readonly code: 'NONE' | 'POINTS_SWAPPED' | 'POINT_MISNAMED' }
-  /** Measured minus listed. */
-  | { readonly code: 'MARK_MOVED_PLAN'; readonly dE: Metres; readonly dN: Metres }
-  | { readonly code: 'MARK_MOVED_HEIGHT'; readonly dZ: Metres }
-  /** What has to be added to every slope. */
-  | { readonly code: 'PRISM_CONSTANT'; readonly constant: Metres }
-  /** As given, minus what fits. */
-  | { readonly code: 'TARGET_HEIGHT'; readonly error: Metres }
-  /** What every slope has to be multiplied by. */
-  | { readonly code: 'LENGTH_UNIT'; readonly factor: number }
-  /** What every grid distance has to be multiplied by, less one. */
-  | { readonly code: 'SCALE'; readonly ratio: number }
-  /** As read, minus what fits. */
-  | { readonly code: 'DIRECTION_READING'; readonly circleError: Radians };
-export type ExplanationCode = ExplanationFigures['code'];
-
-export interface Explanation {
-  readonly code: ExplanationCode;
-  /** Marks it is about; for a wrong name the name given, then the name that fits. */
-  readonly points: readonly string[];
-  readonly figures: ExplanationFigures;
-  /** v'Pv of plan and of height under it. */
-  readonly plan: number;
-  readonly height: number;
-  /** Which parts it changes. */
-  readonly part: 'plan' | 'height' | 'both';
-  /** Estimated parameters, and degrees of freedom that remain. */
-  readonly parameters: number;
-  readonly dofPlan: number;
-  readonly dofHeight: number;
-  /** What the many alternatives and the estimated sizes cost, on the scale of 2 ln of a likelihood. */
-  readonly cost: number;
-  /** How badly the whole fits under it, the scale of the noise unknown, plus its cost; smaller is better. */
-  readonly score: number;
-  /** Where the station would be under it, and its 95 % radius; null where that does not come out. */
-  readonly stands: StandsAt | null;
-}
-
-/** A station's place and orientation under one explanation. */
-export interface StandsAt {
-  readonly e: Metres;
-  readonly n: Metres;
-  readonly orientation: Radians;
-  readonly radius95: Metres;
-}
-
-export interface Station0 {
-  readonly free: FreeStation;
-  readonly input: ResectionInput;
-  readonly reduced: readonly ReducedObservation[];
-  readonly byName: ReadonlyMap<string, ControlPoint>;
-  /** Every listed mark: any of them may be the one that was really sighted. */
-  readonly listed: readonly ControlPoint[];
-  readonly origin: { readonly e: Metres; readonly n: Metres };
-  /** Names sighted and used in plan or height. */
-  readonly used: readonly string[];
-  readonly usedInPlan: readonly string[];
-  readonly none: Explanation;
-}
+import { roughSights, type RoughSight } from './roughSights.ts';
 
 const FOOT = 0.3048;
-
-const problemOf = (byName: ReadonlyMap<string, ControlPoint>, origin: Station0['origin']): PlanProblem => ({ byName, originE: origin.e, originN: origin.n });
-
-function adjusted(
-  reduced: readonly ReducedObservation[],
-  problem: PlanProblem,
-  freeScale: boolean,
-  directionOut: ReducedObservation | null = null,
-): PlanSolution | null {
-  const sights = reduced.filter(isUsedInPlan).map((each) => {
-    const sight = sightOf(problem, each);
-    return each === directionOut ? { ...sight, hz: NaN } : sight;
-  });
-  const result = adjustPlan(sights, freeScale);
-  return result.ok ? result.value : null;
-}
-
-function heightSum(
-  reduced: readonly ReducedObservation[],
-  byName: ReadonlyMap<string, ControlPoint>,
-  input: ResectionInput,
-): { readonly sum: number; readonly dof: number } {
-  const list = contributions(reduced, byName, input.setup);
-  if (list.length < 2) return { sum: 0, dof: 0 };
-  const { mean } = weightedMean(list);
-  let sum = 0;
-  for (const { stationZ, variance } of list) sum += (mean - stationZ) ** 2 / variance;
-  return { sum, dof: list.length - 1 };
-}
-
-const logCount = (alternatives: number): number => 2 * Math.log(Math.max(1, alternatives));
-
-const standsAt = (solution: PlanSolution, origin: Station0['origin']): StandsAt => ({
-  e: solution.e + origin.e,
-  n: solution.n + origin.n,
-  orientation: solution.orientation,
-  radius95: planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! }).ellipse95.a,
-});
-
-/** The station as it is, without any explanation; plan infinite when it does not converge. */
-export function station0(free: FreeStation, listed: readonly ControlPoint[]): Station0 {
-  const { input, reduced, byName, names, sights, solved } = free;
-  const origin = { e: free.originE, n: free.originN };
-  const height = heightSum(reduced, byName, input);
-  const plan = solved.ok ? solved.value.sumOfSquares : Infinity;
-  const dofPlan = countObservations(sights) - (input.freeScale ? 4 : 3);
-  return {
-    free,
-    input,
-    reduced,
-    byName,
-    listed,
-    origin,
-    used: [...new Set([...names, ...reduced.filter((each) => each.useHeight).map((each) => each.point)])],
-    usedInPlan: names,
-    none: {
-      code: 'NONE',
-      points: [],
-      figures: { code: 'NONE' },
-      plan,
-      height: height.sum,
-      part: 'both',
-      parameters: 0,
-      dofPlan,
-      dofHeight: height.dof,
-      cost: 0,
-      score: fitUnder(plan + height.sum, dofPlan + height.dof),
-      stands: solved.ok ? standsAt(solved.value, origin) : null,
-    },
-  };
-}
-
-interface Found {
-  readonly figures: ExplanationFigures;
-  readonly points?: readonly string[];
-  readonly plan?: number;
-  readonly height?: number;
-  readonly part: Explanation['part'];
-  readonly parameters?: number;
-  readonly dofHeight?: number;
-  readonly alternatives: number;
-  readonly price?: number;
-  /** Where the plan comes out under it; not given: as it is. */
-  readonly solution?: PlanSolution;
-}
-
-function explanation({ none, origin }: Station0, found: Found): Explanation {
-  const plan = found.plan ?? found.solution?.sumOfSquares ?? none.plan;
-  const height = found.height ?? none.height;
-  const parameters = found.parameters ?? 0;
-  const dofPlan = none.dofPlan - (found.part === 'height' ? 0 : parameters);
-  const dofHeight = found.dofHeight ?? none.dofHeight - (found.part === 'height' ? parameters : 0);
-  const cost = logCount(found.alternatives) + (found.price ?? 0);
-  return {
-    code: found.figures.code,
-    points: found.points ?? [],
-    figures: found.figures,
-    plan,
-    height,
-    part: found.part,
-    parameters,
-    dofPlan,
-    dofHeight,
-    cost,
-    score: fitUnder(plan + height, dofPlan + dofHeight) + cost,
-    stands: found.solution ? standsAt(found.solution, origin) : none.stands,
-  };
-}
-
-/** One mark, or all marks of one place, without their sights in plan: where they would be from the rest. */
-interface WithoutMark {
-  readonly names: readonly string[];
-  readonly own: readonly ReducedObservation[];
-  readonly solution: PlanSolution;
-  /** v'Pv of the rest, and how far the mark's own sights disagree among themselves. */
-  readonly rest: number;
-}
-
-function withoutMark(station: Station0, names: readonly string[]): WithoutMark | null {
-  const { free, byName, origin, input } = station;
-  const own = free.used.filter((each) => names.includes(each.point));
-  if (own.length === 0 || own.some((each) => each.slope === null || !each.useDirection)) return null;
-  const solution = solutionWithout(free, names);
-  if (!solution) return null;
-  if (own.length === 1) return { names, own, solution, rest: solution.sumOfSquares };
-  // Repeats keep what they say of each other: the mark is put where they measure it, and all are adjusted together.
-  const shift = meanShift(station, names, own, solution);
-  const moved = new Map(byName);
-  for (const name of names) {
-    const point = byName.get(name)!;
-    moved.set(name, { ...point, e: point.e! + shift.dE, n: point.n! + shift.dN });
-  }
-  const together = adjusted(station.reduced, problemOf(moved, origin), input.freeScale);
-  return { names, own, solution, rest: together?.sumOfSquares ?? solution.sumOfSquares };
-}
-
-/** How far the marks of a place lie from where they are listed, on average, seen from a solution. */
-function meanShift({ free }: Station0, names: readonly string[], own: readonly ReducedObservation[], solution: PlanSolution) {
-  const each = names.map((name) => differenceAt(free, own, name, solution)!);
-  return { dE: each.reduce((sum, { dE }) => sum + dE, 0) / each.length, dN: each.reduce((sum, { dN }) => sum + dN, 0) / each.length };
-}
 
 function movedInPlan(station: Station0, without: WithoutMark, alternatives: number): Explanation {
   const { names, own, solution, rest } = without;
@@ -413,47 +221,6 @@ function allDistances(station: Station0): Explanation[] {
   }
   return found;
 }
-
-/** Nothing is wrong, but the sight to one mark is far rougher than stated: what it costs, in plan or in height. */
-export interface RoughSight {
-  readonly part: 'plan' | 'height';
-  readonly sum: number;
-  readonly cost: number;
-}
-
-/** A rough sight has so many times the stated errors. */
-const ROUGH = 4;
-/** How seldom one is, in plan and in height: heights suffer from what the pole stands on, too. */
-const SELDOM = { plan: 0.002, height: 0.0065 } as const;
-
-/**
- * Heavy tails: a sight may be rough without any fault. Its difference from the rest is then judged with its own part of the
- * covariance C widened, which is paid for by the determinant.
- */
-function roughSights(station: Station0, withoutAny: ReadonlyMap<string, WithoutMark>): RoughSight[] {
-  const widen = ROUGH ** 2 - 1;
-  const inPlan = [...withoutAny.values()].map((without): RoughSight => {
-    const { names, own, solution, rest } = without;
-    const { dE, dN } = meanShift(station, names, own, solution);
-    const all = predictionCovariance(solution, own, station.byName.get(names[0]!)!.sdPlan ?? 0);
-    const ownPart = predictionCovariance({ ...solution, inverse: NO_ERROR }, own, station.byName.get(names[0]!)!.sdPlan ?? 0);
-    const [ee, nn, en] = [all.ee + widen * ownPart.ee, all.nn + widen * ownPart.nn, all.en + widen * ownPart.en];
-    const determinant = ee * nn - en * en;
-    const t = (dE * dE * nn - 2 * dE * dN * en + dN * dN * ee) / determinant;
-    return { part: 'plan', sum: rest + t, cost: Math.log(determinant / (all.ee * all.nn - all.en * all.en)) - 2 * Math.log(SELDOM.plan) };
-  });
-  const { reduced, byName, input } = station;
-  const list = contributions(reduced, byName, input.setup);
-  const inHeight = list.flatMap(({ name, variance }): RoughSight[] => {
-    const out = leaveOutHeight(name, reduced, byName, input.setup);
-    if (!out) return [];
-    const wide = out.sd ** 2 + widen * variance;
-    const sum = Math.max(0, station.none.height - out.w ** 2) + (out.dZ * out.dZ) / wide;
-    return [{ part: 'height', sum, cost: Math.log(wide / out.sd ** 2) - 2 * Math.log(SELDOM.height) }];
-  });
-  return [...inPlan, ...inHeight];
-}
-const NO_ERROR = new Float64Array(16);
 
 export interface Tried {
   readonly explanations: readonly Explanation[];

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { partsLeft } from '@idle-marker/core';
+import { fitsByChance, partsLeft } from '@idle-marker/core';
 import { heightDraft, pairedBodies } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
@@ -26,7 +26,7 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
   const draft = useMemo(() => heightDraft(state, set.occupation, out), [state, set.occupation, out]);
   const result = draft.outcome?.ok ? draft.outcome.value : null;
   const poor =
-    result !== null && (result.points.some(({ leaveOneOutHeight }) => leaveOneOutHeight?.exceeds) || result.height.fit.globalTest?.verdict === 'aboveUpper');
+    result !== null && (result.points.some(({ leaveOneOutHeight }) => leaveOneOutHeight?.exceeds) || !fitsByChance(result.height.fit));
   const faults = now?.faults ?? [];
   const has = (...codes: readonly string[]) => faults.some(({ code }) => codes.includes(code));
   const on = now !== null && !has('NO_RECEIVER');

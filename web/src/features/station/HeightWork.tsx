@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { formatSigned, NORMAL_95_FACTOR } from '@idle-marker/core';
+import { fitsByChance, formatSigned, NORMAL_95_FACTOR } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { heightDraft } from '@idle-marker/records';
 import { heightCheckWords, smallLength, smallUnit, stationErrorSentence } from '@idle-marker/words';
@@ -40,7 +40,7 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
   const off = result?.points
     .filter((point) => point.leaveOneOutHeight?.exceeds)
     .reduce<(typeof result.points)[number] | null>((worst, point) => (misfitOf(point) > misfitOf(worst) ? point : worst), null);
-  const poor = (off ?? null) !== null || result?.height.fit.globalTest?.verdict === 'aboveUpper';
+  const poor = (off ?? null) !== null || (result !== null && !fitsByChance(result.height.fit));
   const isChecked = result !== null && result.reliability.state !== 'unchecked';
   const formatOff = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
   const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
