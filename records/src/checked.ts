@@ -131,30 +131,31 @@ export interface FallenStation extends StationCheck {
 }
 
 /**
- * Stations that were called checked and are not by the rules of now. Their marks that are not held are to be sighted again, first
- * those where a hidden mistake would do most: a station that turns about a post is right beside it.
+ * A station that was called checked and is not by the rules of now; null where it still is. Its marks that are not held are to be
+ * sighted again, first those where a hidden mistake would do most: a station that turns about a post is right beside it.
  */
-export function fallenStations(state: SiteState, trust: TrustResult): FallenStation[] {
+export function fallenStation(state: SiteState, trust: TrustResult, solution: AcceptedSolution): FallenStation | null {
+  const check = solution.withdrawn ? null : checkOf(state, solution);
+  if (!check?.fell) return null;
   const held = new Set(trust.marks.filter((mark) => mark.standing === 'held').map((mark) => mark.id));
-  return state.accepted.flatMap((solution): FallenStation[] => {
-    if (solution.withdrawn) return [];
-    const check = checkOf(state, solution);
-    if (!check?.fell) return [];
-    const asked = askedOf(state, solution.fact.body.class);
-    const set = marksFrom(state, solution.fact.id);
-    const open = set.filter((mark) => !held.has(mark.id));
-    const effects = new Map(open.map((mark) => [mark.id, hiddenAt(state, solution, { ...asked, work: [mark.body.place] })]));
-    const again = open.sort((a, b) => (effects.get(b.id)! === effects.get(a.id)! ? b.at.localeCompare(a.at) : effects.get(b.id)! - effects.get(a.id)!));
-    return [{ ...check, solution, set: set.length, again }];
-  });
+  const asked = askedOf(state, solution.fact.body.class);
+  const set = marksFrom(state, solution.fact.id);
+  const open = set.filter((mark) => !held.has(mark.id));
+  const effects = new Map(open.map((mark) => [mark.id, hiddenAt(state, solution, { ...asked, work: [mark.body.place] })]));
+  const again = open.sort((a, b) => (effects.get(b.id)! === effects.get(a.id)! ? b.at.localeCompare(a.at) : effects.get(b.id)! - effects.get(a.id)!));
+  return { ...check, solution, set: set.length, again };
 }
+
+/** All of them, in the order in which they were accepted. */
+export const fallenStations = (state: SiteState, trust: TrustResult): FallenStation[] =>
+  state.accepted.flatMap((solution) => fallenStation(state, trust, solution) ?? []);
 
 /** What a page of the book says of a station's check: its state, how it was called by rules of then, and what that asks for. */
 export function checkSentences(state: SiteState, trust: TrustResult, solution: AcceptedSolution): string[] {
   const check = checkOf(state, solution);
   if (!check) return [];
   const naming = { nameOf: (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? mark, unit: state.settings.lengthUnit };
-  const fallen = fallenStations(state, trust).find((each) => each.solution.fact.id === solution.fact.id);
+  const fallen = fallenStation(state, trust, solution);
   if (fallen) {
     const again = fallen.again.map((mark) => mark.body.name);
     const { title, text, todo } = fallenWords({ station: solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: false }, naming);

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { bookLine, checkSentences, goodToOf, memberName, setupPage } from '@idle-marker/records';
@@ -15,7 +16,7 @@ const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', 
 export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }) {
   const { state, trust } = useSite();
   const units = useUnits();
-  const page = setupPage(state, occupation);
+  const page = useMemo(() => setupPage(state, occupation), [state, occupation]);
   const { name, instrument, temperatureC, pressureHPa, ppm, ground, windy, instrumentHeight } = occupation.body;
   const result = page.solution?.fact.body.result ?? null;
   const withdrawn = page.solution?.withdrawn ?? false;
@@ -31,8 +32,10 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   const carried = (['weather', 'instrument', 'pole'] as const).filter((what) => !(occupation.body.confirmed ?? []).includes(what));
   const { tiltSec } = occupation.body;
   const small = smallUnit(units.lengthUnit);
-  const accepted = page.solution && state.accepted.find((each) => each.fact.id === page.solution!.fact.id);
-  const check = accepted ? checkSentences(state, trust, accepted) : [];
+  const check = useMemo(() => {
+    const accepted = state.accepted.find((each) => each.fact.id === page.solution?.fact.id);
+    return accepted ? checkSentences(state, trust, accepted) : [];
+  }, [state, trust, page]);
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const lines: readonly (readonly [string, string])[] = [
     ['Site', state.settings.name],

@@ -5,7 +5,7 @@ import type { FactBody } from '@idle-marker/contract';
 import {
   checkOf,
   closingOf,
-  fallenStations,
+  fallenStation,
   goodToOf,
   isGroundOf,
   isUnsteady,
@@ -116,7 +116,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   }, [state, result, name, facing, solution, shades]);
   const out = leftOut(state, solution);
   const check = checkOf(state, solution);
-  const fallen = useMemo(() => fallenStations(state, trust).find((each) => each.solution.fact.id === solution.fact.id) ?? null, [state, trust, solution]);
+  const fallen = useMemo(() => fallenStation(state, trust, solution), [state, trust, solution]);
   const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;
   const correctedSince = state.corrections.some((each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at);
   const keepGround = async () => {
