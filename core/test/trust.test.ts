@@ -239,7 +239,7 @@ describe('what would clear it', () => {
           expect(propose.some((each) => each.solution === solutionOf.get(id))).toBe(true);
         }
       }),
-      { numRuns: 120 },
+      { numRuns: 300 },
     );
   });
 

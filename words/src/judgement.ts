@@ -301,7 +301,7 @@ export function stepWords(step: Step, naming: Naming): string {
     case 'PROVE_ON':
       return step.name === null
         ? 'No listed mark would check this station: prove it on one that it did not use, before the first stake.'
-        : `No further sight would check this station. Prove it on ${name} before the first stake.`;
+        : `One more mark would not check this station yet. Sight ${name}, which does most, and others after it; or keep ${name} and prove the station on it before the first stake.`;
     case 'LEVEL_INSTRUMENT':
       return 'Look at the level and the compensator, and take one mark in both faces.';
     case 'ACCEPT':
@@ -328,6 +328,8 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
       return `the height of ${list(obstacle.names.map((name) => naming.nameOf(name)))} could be wrong unseen and put the station’s height ${aboutLength(obstacle.effect, naming.unit)} off; up to ${length(obstacle.allowed)} may stay hidden`;
     case 'PLAN_IMPRECISE':
       return `good to ${length(obstacle.radius95)} in plan (95 %), the class asks for ${length(obstacle.allowed)}`;
+    case 'PLAN_UNBOUNDED':
+      return 'something does not fit, and it can’t be said what it is good to in plan';
     case 'HEIGHT_IMPRECISE':
       return `good to ${length(obstacle.interval95)} in height (95 %), the class asks for ${length(obstacle.allowed)}`;
     case 'NO_HEIGHT':

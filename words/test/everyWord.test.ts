@@ -66,6 +66,7 @@ describe('what stands against accepting a station', () => {
       'something does not fit, and it can’t be told what: all distances are 30 mm too short, or K2 has moved',
     ],
     [{ code: 'CANNOT_TELL', first: moved, second: null }, 'something does not fit, and it can’t be told what: K2 has moved'],
+    [{ code: 'PLAN_UNBOUNDED' }, 'something does not fit, and it can’t be said what it is good to in plan'],
     [{ code: 'LINE_MISFIT', name: 'Hall A–B', off: -0.05 }, 'a sight to Hall A–B lies 50 mm beside the line and is still used'],
   ];
   it.each(obstacles)('%#', (obstacle, said) => expect(obstacleWords(obstacle, NAMING)).toBe(said));

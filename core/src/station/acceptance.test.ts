@@ -61,6 +61,12 @@ describe('whether a station may be accepted', () => {
     expect(against(input(['A', 'C', 'D', 'E']))).toEqual([]);
   });
 
+  it('is not given as good where nothing bounds what is wrong, however few marks the class asks', () => {
+    const long = input(['A', 'C'], {}, 3, (each) => ({ ...each, slope: each.slope! + 0.03 }));
+    expect(judged(long).judgement.goodTo).toBeNull();
+    expect(obstaclesTo(judged(long), { ...GRID, leastMarks: 2 }, true).map((each) => each.code)).toContain('PLAN_UNBOUNDED');
+  });
+
   it('depends on its precision', () => {
     const tight = obstaclesTo(judged(input(['A', 'B', 'C'])), { plan: 0.001, height: 0.001, leastMarks: 2 }, true).map((each) => each.code);
     expect(tight).toEqual(expect.arrayContaining(['PLAN_IMPRECISE', 'HEIGHT_IMPRECISE']));
@@ -118,7 +124,10 @@ describe('whether a station may be accepted', () => {
 
   it('names a prism constant, which no single mark shows', () => {
     const wrong = input(['A', 'B', 'C', 'D', 'E'], {}, 11, (each) => ({ ...each, slope: each.slope! + 0.03 }));
-    expect(against(wrong).find((each) => each.code === 'FAULT')).toMatchObject({ explanation: { code: 'PRISM_CONSTANT' } });
+    // First, and without the marks that it pulls off.
+    const obstacles = against(wrong);
+    expect(obstacles[0]).toMatchObject({ code: 'FAULT', explanation: { code: 'PRISM_CONSTANT' } });
+    expect(obstacles.map((each) => each.code)).not.toContain('MARK_MISFIT');
   });
 
   it('names the sight that lies beside its line', () => {

@@ -30,6 +30,8 @@ export type Obstacle =
   | { readonly code: 'HARDLY_CHECKED'; readonly of: Unnoticed | null; readonly allowed: Metres }
   | { readonly code: 'HEIGHT_HARDLY_CHECKED'; readonly names: readonly string[]; readonly effect: Metres; readonly allowed: Metres }
   | { readonly code: 'PLAN_IMPRECISE'; readonly radius95: Metres; readonly allowed: Metres }
+  /** Something is wrong, and nothing bounds what it does. */
+  | { readonly code: 'PLAN_UNBOUNDED' }
   | { readonly code: 'HEIGHT_IMPRECISE'; readonly interval95: Metres; readonly allowed: Metres }
   | { readonly code: 'NO_HEIGHT' }
   | { readonly code: 'PLAN_MISFIT'; readonly s0: number }
@@ -71,8 +73,8 @@ export function obstaclesTo(
   if (used < asked.leastMarks) obstacles.push({ code: 'TOO_FEW_MARKS', used, needed: asked.leastMarks });
   else if (checkability === 'unchecked' && asked.leastMarks >= CHECKED_FROM)
     obstacles.push({ code: 'HARDLY_CHECKED', of: reliability?.unnoticed[0] ?? null, allowed: MOST_HIDDEN * asked.plan });
-  const radius95 = goodTo ?? result.ellipse95.a;
-  if (radius95 > asked.plan) obstacles.push({ code: 'PLAN_IMPRECISE', radius95, allowed: asked.plan });
+  if (goodTo === null) obstacles.push({ code: 'PLAN_UNBOUNDED' });
+  else if (goodTo > asked.plan) obstacles.push({ code: 'PLAN_IMPRECISE', radius95: goodTo, allowed: asked.plan });
   if (!fitsByChance(result.fit)) obstacles.push({ code: 'PLAN_MISFIT', s0: result.fit.s0! });
   for (const point of result.points) {
     if (!point.leaveOneOut?.exceeds) continue;
@@ -80,21 +82,33 @@ export function obstaclesTo(
   }
   for (const name of usedMarks(result)) if (unproven.has(name)) obstacles.push({ code: 'MARK_UNPROVEN', name });
   if (needsHeight) obstacles.push(...heightObstacles(result, judgement, asked));
-  return [...obstacles, ...saidAgainst(judgement, needsHeight, obstacles)];
+  const named = judgement.because.flatMap((reason) =>
+    reason.code === 'EXPLAINED' && (needsHeight || reason.explanation.part !== 'height') ? [reason.explanation] : [],
+  );
+  const rest = obstacles.filter((each) => !isOnlyPulled(each, named));
+  return [...faultsBeside(named, rest), ...rest, ...saidAgainst(judgement, needsHeight, rest)];
 }
 
-/** What the judgement says against its sights, and no figure above has said yet: what is refused is not accepted as good. */
-function saidAgainst({ because }: JudgedFor, needsHeight: boolean, said: readonly Obstacle[]): Obstacle[] {
+/** A mark that fits badly because something else is wrong, which is named. */
+function isOnlyPulled(obstacle: Obstacle, named: readonly Explanation[]): boolean {
+  if (obstacle.code !== 'MARK_MISFIT' && obstacle.code !== 'MARK_HEIGHT_MISFIT') return false;
+  const about = named.filter((each) => each.part === 'both' || (each.part === 'height') === (obstacle.code === 'MARK_HEIGHT_MISFIT'));
+  return about.length > 0 && !about.some((each) => each.points.includes(obstacle.name));
+}
+
+/** Faults that are named and that no mark's own misfit tells already. */
+function faultsBeside(named: readonly Explanation[], said: readonly Obstacle[]): Obstacle[] {
   const isSaid = ({ code, points }: Explanation) =>
     (code === 'MARK_MOVED_PLAN' && said.some((each) => each.code === 'MARK_MISFIT' && points.includes(each.name))) ||
     (code === 'MARK_MOVED_HEIGHT' && said.some((each) => each.code === 'MARK_HEIGHT_MISFIT' && points.includes(each.name)));
+  return named.filter((each) => !isSaid(each)).map((explanation) => ({ code: 'FAULT', explanation }));
+}
+
+/** What else the judgement says against its sights, and no figure has said yet: what is refused is not accepted as good. */
+function saidAgainst({ because }: JudgedFor, needsHeight: boolean, said: readonly Obstacle[]): Obstacle[] {
   const concerns = (each: Explanation) => needsHeight || each.part !== 'height';
   return because.flatMap((reason): Obstacle[] => {
     switch (reason.code) {
-      case 'EXPLAINED': {
-        const { explanation } = reason;
-        return concerns(explanation) && !isSaid(explanation) ? [{ code: 'FAULT', explanation }] : [];
-      }
       case 'CANNOT_TELL': {
         const { first, second } = reason;
         return concerns(first) || (second && concerns(second)) ? [{ code: 'CANNOT_TELL', first, second }] : [];

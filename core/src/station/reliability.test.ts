@@ -129,7 +129,7 @@ describe('another mark', () => {
           if (noticed !== null && after.has(name)) expect(after.get(name)!.noticed!).toBeLessThanOrEqual(noticed * (1 + 1e-6));
         }
       }),
-      { numRuns: 30 },
+      { numRuns: 60 },
     );
   });
 
@@ -155,7 +155,7 @@ describe('another mark', () => {
         expect(codes(judgement)).toContain('FEW_PLACES');
         expect(judgement.doThis.map((step) => step.code)).not.toContain('ACCEPT');
       }),
-      { numRuns: 20 },
+      { numRuns: 40 },
     );
   });
 });
@@ -175,7 +175,7 @@ describe('the order of sights', () => {
           expect(b.get(name)!.effect ?? -1).toBeCloseTo(effect ?? -1, 6);
         }
       }),
-      { numRuns: 20 },
+      { numRuns: 40 },
     );
   });
 });
