@@ -24,7 +24,7 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
         <tr>
           <th className={TH_WORD}>Mark</th>
           <th className={TH_WORD}>For the station it is</th>
-          <th className={TH}>Leaves hidden</th>
+          <th className={TH}>Unseen effect</th>
           <th className={TH_WORD}>Last sighted</th>
           <th className={TH}>
             <span className="sr-only">Sight it</span>

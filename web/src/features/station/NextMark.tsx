@@ -56,9 +56,9 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
             <th className={TH_WORD}>Mark</th>
             <th className={TH_WORD}>For</th>
             <th className={TH}>Distance</th>
-            <th className={TH}>Azimuth</th>
+            <th className={`${TH} max-sm:hidden`}>Azimuth</th>
             <th className={TH}>Good to</th>
-            <th className={TH}>Hidden</th>
+            <th className={TH}>Unseen effect</th>
             <th className={TH}>
               <span className="sr-only">Sight it</span>
             </th>
@@ -80,7 +80,7 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
                   {!isProvenControl(state, mark) && <span className="block text-ochre">of our own, not proven</span>}
                 </td>
                 <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
-                <td className={TD}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
+                <td className={`${TD} max-sm:hidden`}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
                 <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>
                 <td className={TD}>{hidden(adds[rank(mark)], units.lengthUnit)}</td>
                 <td className={TD}>

@@ -22,7 +22,7 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
             <th className={TH_WORD}>Work</th>
             <th className={TH}>Within</th>
             <th className={TH}>95 % at the worst</th>
-            <th className={TH}>Hidden at most</th>
+            <th className={TH}>Unseen effect</th>
             <th className={TH}>Marks</th>
           </tr>
         </thead>

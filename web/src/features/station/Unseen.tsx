@@ -28,10 +28,10 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Wrong unseen</th>
-            <th className={TH}>Up to</th>
-            <th className={TH}>Puts it off by</th>
-            <th className={TH_WORD}>Least seen to the</th>
+            <th className={TH_WORD}>Mistake at</th>
+            <th className={TH}>Noticed from</th>
+            <th className={TH}>Unseen effect</th>
+            <th className={TH_WORD}>Blind direction</th>
           </tr>
         </thead>
         <tbody>

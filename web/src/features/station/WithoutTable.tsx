@@ -26,8 +26,8 @@ export function WithoutTable({ input, result, asked }: { readonly input: Resecti
             <th className={TH}>{units.axes[0] === 'e' ? 'North' : 'East'}</th>
             <th className={TH}>Height</th>
             <th className={TH}>Good to</th>
-            <th className={TH}>Others within</th>
-            <th className={TH}>Hidden</th>
+            <th className={`${TH} max-sm:hidden`}>Others within</th>
+            <th className={TH}>Unseen effect</th>
             <th className={TH_WORD}>Still shows</th>
           </tr>
         </thead>
@@ -39,7 +39,7 @@ export function WithoutTable({ input, result, asked }: { readonly input: Resecti
               <td className={TD}>{off(units.axes[0] === 'e' ? mark.dN : mark.dE)}</td>
               <td className={TD}>{off(mark.dZ)}</td>
               <td className={TD}>{smallLength(mark.radius95, units.lengthUnit)}</td>
-              <td className={TD}>{mark.othersWithin === null ? '–' : smallLength(mark.othersWithin, units.lengthUnit)}</td>
+              <td className={`${TD} max-sm:hidden`}>{mark.othersWithin === null ? '–' : smallLength(mark.othersWithin, units.lengthUnit)}</td>
               <td className={TD}>{!mark.worst ? '–' : mark.worst.effect === null ? 'any' : aboutLength(mark.worst.effect, units.lengthUnit)}</td>
               <td className={TD_WORD}>{LEFT[mark.checkability]}</td>
             </tr>
