@@ -59,7 +59,7 @@ export function unnoticedSubject({ fault, names }: Unnoticed, naming: Naming): s
 
 /** How much of it would go unseen: "a shift of up to 1.7 m", "any shift". */
 function unseenSize({ fault, noticed, names, blind }: Unnoticed, { unit }: Naming): string {
-  const several = names.length > 1 ? ' of both together' : '';
+  const several = names.length > 2 ? ' of all together' : names.length > 1 ? ' of both together' : '';
   const way = blind === null ? '' : `, least seen to the ${eitherWay(blind)},`;
   switch (fault) {
     case 'PLACE':

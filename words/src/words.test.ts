@@ -149,6 +149,9 @@ describe('a station that fell', () => {
     const { title, text, todo } = fallenWords(fallen, NAMING);
     expect(title).toBe('S1 is not checked by the rules of today');
     expect(text).toMatch(/K1 and K8: A shift of any size of both together, least seen to the north or south, would go unseen\.$/);
+    expect(fallenWords({ ...fallen, worst: { ...worst, names: ['k1', 'k8', 'k9'] } }, NAMING).text).toMatch(
+      /^.*K1, K8 and K9: A shift of any size of all together/,
+    );
     expect(todo).toBe('Not held: sight again from a station that is checked, in this order: H2, H1.');
     expect(fallenWords({ ...fallen, inForce: true }, NAMING).todo).toMatch(/^The instrument stands there still: sight another mark from it/);
     expect(fallenWords({ ...fallen, again: [] }, NAMING).todo).toMatch(/held by other evidence/);
