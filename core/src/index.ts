@@ -161,14 +161,7 @@ export { driftOf, type Drift, type Sample } from './proof/drift.ts';
 export { checkPoint, comparePlace, type CheckInput, type CheckResult } from './proof/check.ts';
 export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
 export { marksUsedInPlan, obstaclesTo, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
-export {
-  hiddenIn,
-  judgeStation,
-  type JudgedStation,
-  type JudgedWith,
-  type Judgement,
-  type SolvedStation,
-} from './station/judgement.ts';
+export { hiddenIn, judgeStation, type JudgedStation, type JudgedWith, type Judgement, type SolvedStation } from './station/judgement.ts';
 export type { Reason, Step, TellApart, Verdict } from './station/findings.ts';
 export type { NoiseSource } from './station/noiseSource.ts';
 export type { HeightTrend } from './station/heightTrend.ts';

@@ -25,8 +25,7 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
   const draft = useMemo(() => heightDraft(state, set.occupation, out), [state, set.occupation, out]);
   const result = draft.outcome?.ok ? draft.outcome.value : null;
-  const poor =
-    result !== null && (result.points.some(({ leaveOneOutHeight }) => leaveOneOutHeight?.exceeds) || !fitsByChance(result.height.fit));
+  const poor = result !== null && (result.points.some(({ leaveOneOutHeight }) => leaveOneOutHeight?.exceeds) || !fitsByChance(result.height.fit));
   const faults = now?.faults ?? [];
   const has = (...codes: readonly string[]) => faults.some(({ code }) => codes.includes(code));
   const on = now !== null && !has('NO_RECEIVER');
