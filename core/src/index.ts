@@ -83,6 +83,7 @@ export { chiSquareProbability, chiSquareQuantile } from './adjust/chiSquare.ts';
 export { ELLIPSE_95_FACTOR, ellipseOf, scaleEllipse, type Ellipse } from './adjust/ellipse.ts';
 export { fitsByChance, type Fit, type GlobalTest } from './adjust/globalTest.ts';
 export {
+  NEAREST_SIGHT,
   TRACKING_ERROR_FACTOR,
   type ControlPoint,
   type InstrumentPrecision,

@@ -88,6 +88,7 @@ export { isOverdue, proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';
 export { likelierMark, nextSights } from './nextSight.ts';
 export { askedBy, askedOf, toBeSet } from './asked.ts';
+export { claimOf, type Basis, type StationClaim } from './stationClaim.ts';
 export { checkOf, checkSentences, fallenStation, fallenStations, goodToOf, judgedBody, type FallenStation, type StationCheck } from './checked.ts';
 export { promiseFor, type Cure, type Promised } from './promise.ts';
 export { alikeName, freeName } from './names.ts';

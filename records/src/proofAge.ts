@@ -1,12 +1,16 @@
 /** How long ago the station in force was last known to be true, and what is due. */
-import type { TrustResult } from '@idle-marker/core';
+import type { Part, TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { failedParts, unprovenParts } from './stationClaim.ts';
 
 export interface ProofAge {
   /** Whole minutes since the last good proof, or since the station was accepted when there is none. */
   readonly minutes: number;
   readonly due: 'CLOCK' | 'EVENT' | null;
+  /** Parts that it gives and that nothing independent has shown to be right; a proof of these is asked for. */
+  readonly unproven: readonly Part[];
+  /** All that it gives is proved. */
   readonly proven: boolean;
   readonly failed: boolean;
   readonly lastProof: Fact<'proof'> | null;
@@ -29,13 +33,15 @@ export function isOverdue(state: SiteState, age: ProofAge | null, solution: Acce
 export function proofAge(state: SiteState, trust: TrustResult, solution: AcceptedSolution | null, now: Date): ProofAge | null {
   const standing = solution && trust.solutions.find((each) => each.id === solution.fact.id);
   if (!standing) return null;
+  const unproven = unprovenParts(standing, solution);
   const good = new Set([standing.lastGoodPlan, standing.lastGoodHeight]);
   const since = state.proofs.findLast((proof) => good.has(proof.id))?.at ?? solution.decision.at;
   return {
     minutes: Math.max(0, Math.floor((now.getTime() - Date.parse(since)) / MS_PER_MINUTE)),
     due: standing.due,
-    proven: standing.plan === 'proven',
-    failed: [standing.plan, standing.height].some((part) => part === 'failed' || part === 'disagree'),
+    unproven,
+    proven: unproven.length === 0,
+    failed: failedParts(standing).length > 0,
     lastProof: state.proofs.findLast((proof) => proof.body.solution === solution.fact.id) ?? null,
   };
 }

@@ -2,11 +2,15 @@
 import {
   addedSight,
   checkPoint,
+  NEAREST_SIGHT,
+  PARTS,
   placesOf,
+  planDistance,
   type CheckInput,
   type CheckResult,
   type ControlPoint,
   type Metres,
+  type Part,
   type ProofOutcome,
   type Result,
   type StationError,
@@ -75,9 +79,14 @@ export const usedBy = (solution: AcceptedSolution, mark: string): { plan: boolea
   return { plan: uses.some((use) => use.plan), height: uses.some((use) => use.height) };
 };
 
+const gives = ({ revision: { body } }: ControlMark, part: Part): boolean =>
+  part === 'plan' ? body.usePlan && body.e !== null && body.n !== null : body.useHeight && body.z !== null;
+
 export interface ProofCandidate {
   readonly mark: ControlMark;
   readonly used: UseFlags;
+  /** Parts that a good sight to it would prove: it has them, and the station did not take them from it. */
+  readonly proves: readonly Part[];
   /** The last proof on it of this solution; null when there is none. */
   readonly last: Fact<'proof'> | null;
   /** A mark that the station used stands on the same post: if that moved, both did. */
@@ -86,11 +95,20 @@ export interface ProofCandidate {
   readonly hidden: Metres | null;
 }
 
+/** A mark under the tripod, or so near to it that no instrument measures there: it can be sighted by nobody. */
+function isUnderfoot(solution: AcceptedSolution, { id, revision: { body } }: ControlMark): boolean {
+  if (solution.occupation.body.over?.mark === id) return true;
+  return body.e !== null && body.n !== null && planDistance(solution.fact.body.result, { e: body.e, n: body.n }) < NEAREST_SIGHT;
+}
+
 /**
- * Marks to prove on, the best first: what the solution did not use and no used mark shares its post with, of these the ones kept
- * for it, of these the longest not sighted, of these what leaves the least hidden.
+ * Marks to prove on, the best first: what would prove a part that is wanted, of these what the solution did not use and no used
+ * mark shares its post with, of these the ones kept for it, of these the longest not sighted, of these what leaves the least hidden.
+ *
+ * @param wanted parts that nothing has proved yet; none or not given: either part
  */
-export function proofCandidates(state: SiteState, solution: AcceptedSolution): ProofCandidate[] {
+export function proofCandidates(state: SiteState, solution: AcceptedSolution, wanted: readonly Part[] = []): ProofCandidate[] {
+  const asks = wanted.length > 0 ? wanted : PARTS;
   const extensible = extensibleOfSolution(state, solution);
   const asked = askedOf(state, solution.fact.body.class);
   const usedNames = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control));
@@ -105,12 +123,14 @@ export function proofCandidates(state: SiteState, solution: AcceptedSolution): P
   };
   const proofs = state.proofs.filter((proof) => proof.body.solution === solution.fact.id);
   return state.control
-    .filter(({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || body.useHeight))
+    .filter((mark) => mark.revision.body.condition !== 'lost' && !isUnderfoot(solution, mark))
+    .filter(({ revision: { body } }) => body.usePlan || body.useHeight)
     .map((mark): ProofCandidate => {
       const used = usedBy(solution, mark.id);
       return {
         mark,
         used,
+        proves: PARTS.filter((part) => !used[part] && gives(mark, part)),
         last: proofs.findLast((proof) => proof.body.control === mark.id) ?? null,
         onPostOf: used.plan ? null : postOf(mark),
         hidden: used.plan ? null : hiddenAfter(mark),
@@ -118,6 +138,7 @@ export function proofCandidates(state: SiteState, solution: AcceptedSolution): P
     })
     .sort(
       (a, b) =>
+        Number(!asks.some((part) => a.proves.includes(part))) - Number(!asks.some((part) => b.proves.includes(part))) ||
         Number(a.used.plan || a.used.height) - Number(b.used.plan || b.used.height) ||
         Number(a.onPostOf !== null) - Number(b.onPostOf !== null) ||
         Number(b.mark.revision.body.forProof) - Number(a.mark.revision.body.forProof) ||

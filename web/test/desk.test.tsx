@@ -282,7 +282,7 @@ describe('Today', () => {
     show(story, <Look />);
     return open!;
   }
-  const age = { minutes: 10, due: null, proven: true, failed: false, lastProof: null };
+  const age = { minutes: 10, due: null, unproven: [], proven: true, failed: false, lastProof: null };
 
   it('leads from an empty site to a held mark, one sentence at a time', () => {
     const story = new Story();
@@ -297,7 +297,7 @@ describe('Today', () => {
     ask();
     for (const name of ['K1', 'K2', 'K3', 'K4'] as const) story.sight(occupation, name);
     const solution = story.decide(occupation);
-    ask({ ...age, proven: false });
+    ask({ ...age, unproven: ['plan', 'height'], proven: false });
     ask({ ...age, due: 'CLOCK', minutes: 61 });
     ask({ ...age, failed: true });
     ask(age);

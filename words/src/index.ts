@@ -74,6 +74,7 @@ export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { AREA_KIND, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
+export { partsWords, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords, type BasisWord, type UnprovenStation } from './claim.ts';
 export { twoReadingsWords } from './lengths.ts';
 export { misnamedReason, misnamedWords } from './naming.ts';
 export {

@@ -1,4 +1,4 @@
-import type { CheckResult, LengthUnit, PartStanding, Proposal, ProofOutcome } from '@idle-marker/core';
+import type { CheckResult, LengthUnit, Part, PartStanding, Proposal, ProofOutcome } from '@idle-marker/core';
 import { smallLength } from './small.ts';
 import { STANDING, STANDING_REASON } from './vocabulary.ts';
 
@@ -32,11 +32,16 @@ export function proofSentence(
   return `${name} measures ${parts.join(' and ')}.`;
 }
 
-/** What the outcome means and what to do, and how it is shown. */
+/**
+ * What the outcome means and what to do, and how it is shown.
+ *
+ * @param stillUnproven parts of the station that nothing has proved, this proof counted
+ */
 export function proofVerdict(
   plan: ProofOutcome,
   height: ProofOutcome,
   independent: boolean,
+  stillUnproven: readonly Part[] = [],
 ): { readonly tone: 'good' | 'ochre' | 'brick'; readonly title: string; readonly text: string } {
   const outcomes = [plan, height];
   if (outcomes.includes('outside')) {
@@ -63,14 +68,26 @@ export function proofVerdict(
       text: 'This mark was used by the station itself, so the sight shows that it still stands as it did, not that it was right. Sight an unused mark too.',
     };
   }
+  const [part] = stillUnproven;
+  if (part && stillUnproven.length === 1)
+    return {
+      tone: 'ochre',
+      title: `The station holds in ${part === 'plan' ? 'height' : 'plan'}`,
+      text:
+        part === 'height'
+          ? 'Nothing has proved its height yet: sight a mark with a height that it did not use, before anything gets a cut or a fill.'
+          : 'Nothing has proved its plan yet: sight a mark that it did not use in plan.',
+    };
   return { tone: 'good', title: 'The station holds', text: 'Go on.' };
 }
 
 /** One step of the shortest way to clear what is in doubt: what to do, and why. */
-export function clearWords(proposal: Proposal, mark: string | null, station: string): string {
+export function clearWords(proposal: Proposal, mark: string | null, station: string, unproven: readonly Part[] = []): string {
   const why = STANDING_REASON[proposal.because];
   switch (proposal.action) {
     case 'sightUnused':
+      if (unproven.length === 1)
+        return `Sight one mark${unproven[0] === 'height' ? ' with a height' : ''} that ${station} did not use: nothing independent has proved its ${unproven[0]!} yet.`;
       return `Sight one mark that ${station} did not use: ${proposal.because === 'ONLY_REPEATS' ? 'so far only marks that it used were sighted again' : 'nothing independent has proved it yet'}.`;
     case 'thirdTarget':
       return `Sight a third mark from ${station}: one was good, one was not, and it must be told which is right.`;

@@ -22,6 +22,9 @@ export interface Reduction {
   readonly atmosphericRatio: number;
 }
 
+/** Nearer than this no instrument finds a prism and measures to it. */
+export const NEAREST_SIGHT: Metres = 1.2;
+
 /** How many times the stated errors a quick reading while following has: it trades precision for speed. */
 export const TRACKING_ERROR_FACTOR = 2;
 

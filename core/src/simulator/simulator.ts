@@ -6,7 +6,7 @@ import { wrapHalfTurn, wrapTurn } from '../quantity/angle.ts';
 import { planDistance, type PlanPoint } from '../plane/point.ts';
 import { type Metres, type Radians, RADIANS_PER_DEGREE } from '../quantity/unit.ts';
 import type { ReceiverReading } from '../receiver/pair.ts';
-import { TRACKING_ERROR_FACTOR, type InstrumentPrecision } from '../sight/observation.ts';
+import { NEAREST_SIGHT, TRACKING_ERROR_FACTOR, type InstrumentPrecision } from '../sight/observation.ts';
 import { normal, uniform } from './random.ts';
 import { newReceiver, readReceiver, receiverOn, type SimulatedReceiver } from './receiver.ts';
 import { isClashing, isCompensated, newStand, selfLevel, standOn, type SimulatedStand } from './stand.ts';
@@ -103,8 +103,6 @@ const HUB_TOP: Metres = 0.08;
 const HUB_PUSH_SD: Metres = 0.0012;
 /** The receiver draws from a row of its own, so that switching it on changes nothing about the instrument. */
 const RECEIVER_SEED = 0x5eed;
-/** Nearest that the instrument finds a prism. */
-const NEAREST: Metres = 1.2;
 
 export function startSimulator(seed: number, place: PlanPoint, truth: GroundTruth): SimulatorState {
   return {
@@ -345,7 +343,7 @@ function workOn(state: SimulatorState, truth: GroundTruth, instrument: Simulated
       if (task.left > seconds) return { ...state, task: { ...task, left: task.left - seconds } };
       const by = hidden(state, truth, instrument);
       if (by !== null) return { ...state, lock: 'none', task: null, trouble: { code: 'HIDDEN', by } };
-      if (planDistance(instrument, state.pole) < NEAREST) return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_FOUND' } };
+      if (planDistance(instrument, state.pole) < NEAREST_SIGHT) return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_FOUND' } };
       if (task.window && !isWithin(task.window, wrapHalfTurn(trueReading(instrument, prismOf(state.pole)).circle - state.circle)))
         return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_IN_WINDOW' } };
       return followPole({ ...state, lock: 'locked', task: null }, truth, instrument);

@@ -6,7 +6,7 @@ import { useSite } from '../site/SiteContext.tsx';
 import { useActiveRoad, useRoads } from '../site/useRoads.ts';
 import { useUnits } from '../site/useUnits.ts';
 import { goodToOf, pairedDue, type PairedSolution } from '@idle-marker/records';
-import { goodToWords, PAIRED_DUE_SHORT } from '@idle-marker/words';
+import { goodToWords, PAIRED_DUE_SHORT, unprovenShort } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
 import { useProofAge } from './railFacts.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
@@ -131,7 +131,11 @@ export function Footing() {
           to={`/sites/${id}/prove`}
           className={`flex items-center px-4 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : ''}`}
         >
-          {proof.failed ? 'Proof failed' : proof.proven ? `Proof ${proof.minutes} min` : 'Unproven'}
+          {proof.failed
+            ? 'Proof failed'
+            : proof.proven
+              ? `Proof ${proof.minutes} min`
+              : unprovenShort(proof.unproven).replace(/^./, (first) => first.toUpperCase())}
         </Link>
       )}
     </footer>

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { goodToOf, type AcceptedSolution } from '@idle-marker/records';
-import { goodToWords } from '@idle-marker/words';
+import { goodToWords, unprovenShort } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
 import { useLinked } from '../../link/linkStore.ts';
@@ -26,7 +26,7 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
   const { name, result, method } = solution.fact.body;
   const lines = [
     `Station ${name}, good to ${goodToWords(goodToOf(solution), units.lengthUnit)}${method === 'assumed' ? ', its direction assumed' : ''}; ${
-      age?.proven ? `proved ${age.minutes} min ago` : 'unproven'
+      age?.proven ? `proved ${age.minutes} min ago` : unprovenShort(age?.unproven ?? [])
     }`,
     result.z === null
       ? 'No height: the stakes get none'

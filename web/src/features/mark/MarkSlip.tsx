@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { compassWord, moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { isOverdue, paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
-import { hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING } from '@idle-marker/words';
+import { hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING, thisUnproven } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -268,10 +268,16 @@ function ProofDue() {
   const { id } = useSite();
   const proof = useProofAge();
   if (!proof || (proof.due === null && proof.proven && !proof.failed)) return null;
-  const said = proof.failed ? 'A proof of this station failed.' : proof.proven ? `${proof.minutes} min since the last proof.` : 'This station is unproven.';
+  const onlyHeight = proof.unproven.length === 1 && proof.unproven[0] === 'height';
+  const said = proof.failed ? 'A proof of this station failed.' : proof.proven ? `${proof.minutes} min since the last proof.` : thisUnproven(proof.unproven);
   return (
     <p className={`my-3 border-l-4 pl-3 ${proof.failed ? 'border-brick' : 'border-ochre'}`}>
-      <strong>{said}</strong> {proof.failed ? 'What is set now is in doubt.' : 'Sight an unused mark before the next one.'}{' '}
+      <strong>{said}</strong>{' '}
+      {proof.failed
+        ? 'What is set now is in doubt.'
+        : onlyHeight
+          ? 'Sight an unused mark with a height before the next one.'
+          : 'Sight an unused mark before the next one.'}{' '}
       <Link className={LINK} to={`/sites/${id}/prove`}>
         Prove now
       </Link>

@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
-import { hindranceFrom, isOpen, keepClearOf, proofCandidates, withProofDue, type RoundStop } from '@idle-marker/records';
+import { hindranceFrom, isOpen, keepClearOf, withProofDue, type RoundStop } from '@idle-marker/records';
 import type { PlanPoint } from '@idle-marker/core';
 import { STANDING } from '@idle-marker/words';
 import { Link } from 'react-router';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useProofCandidates } from '../../site/useProofCandidates.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';
@@ -41,7 +42,7 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
   const areas = keepClearOf(state);
   const hindered = new Map(rows.flatMap((row) => (isOpen(row) && instrument ? [[row.plan.key, hindranceFrom(instrument, row, areas)] as const] : [])));
   const waits = (row: RoundRow) => Boolean(hindered.get(row.plan.key));
-  const candidate = useMemo(() => (inForce ? proofCandidates(state, inForce)[0] : undefined), [state, inForce]);
+  const [candidate] = useProofCandidates();
   const minutesLeft = age ? (age.due ? 0 : Math.max(0, state.settings.proofIntervalMinutes - age.minutes)) : 0;
   const open = rows.filter((row) => isOpen(row) && !waits(row));
   const rest = rows.filter((row) => isOpen(row) && waits(row));

@@ -32,8 +32,9 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
         </tr>
       </thead>
       <tbody>
-        {candidates.map(({ mark, used, last, onPostOf, hidden }) => {
+        {candidates.map(({ mark, used, proves, last, onPostOf, hidden }) => {
           const use = used.plan && used.height ? 'both' : used.plan ? 'plan' : used.height ? 'height' : null;
+          const part = proves.length === 1 ? proves[0]! : null;
           return (
             <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
               <td className={TD_WORD}>
@@ -42,7 +43,16 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
                 </button>
               </td>
               <td className={TD_WORD}>
-                {use !== null ? USE[use] : onPostOf === null ? <strong>unused: a proof</strong> : `on the post of ${naming.nameOf(onPostOf)}: hardly a proof`}
+                {use !== null ? (
+                  <>
+                    {USE[use]}
+                    {part && <strong>; proves {part}</strong>}
+                  </>
+                ) : onPostOf === null ? (
+                  <strong>unused: {part ? `proves ${part}` : 'a proof'}</strong>
+                ) : (
+                  `on the post of ${naming.nameOf(onPostOf)}: hardly a proof`
+                )}
               </td>
               <td className={TD}>{hidden === null ? '' : aboutLength(hidden, naming.unit)}</td>
               <td className={TD_WORD}>{last ? clockTime(last.at) : '–'}</td>

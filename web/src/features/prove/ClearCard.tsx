@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Proposal } from '@idle-marker/core';
-import { decidedSolution } from '@idle-marker/records';
+import { claimOf, decidedSolution } from '@idle-marker/records';
 import { clearWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
@@ -14,6 +14,10 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
   if (propose.length === 0) return null;
   const markOf = (each: Proposal) => [...state.marks.values()].find((mark) => mark.id === each.mark);
   const stationOf = (each: Proposal) => decidedSolution(state, each.solution)?.fact.body.name ?? 'a station';
+  const unprovenOf = (each: Proposal) => {
+    const solution = decidedSolution(state, each.solution);
+    return solution ? claimOf(state, trust, solution).unproven : [];
+  };
   return (
     <section className={`my-3 rounded-sm border-2 px-3.5 py-3 ${tone === 'brick' ? 'border-brick' : 'border-ochre'}`}>
       <h2 className="text-[17px]">What would clear it</h2>
@@ -22,7 +26,7 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
           const mark = markOf(each);
           return (
             <li key={`${each.action} ${each.solution} ${each.mark ?? ''}`} className="flex flex-wrap items-center justify-between gap-x-3">
-              <span className="py-1.5">{clearWords(each, mark?.body.name ?? null, stationOf(each))}</span>
+              <span className="py-1.5">{clearWords(each, mark?.body.name ?? null, stationOf(each), unprovenOf(each))}</span>
               {each.action === 'setAgain' && mark && (
                 <Link className={LINK} to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}>
                   Set it again

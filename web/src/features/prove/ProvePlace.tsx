@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import type { ControlMark } from '@idle-marker/records';
-import { PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from '@idle-marker/words';
+import { PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict, unprovenShort } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useFacing } from '../../link/linkStore.ts';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
@@ -86,7 +86,7 @@ export function Place() {
     last &&
     (last.kind === 'resight' || own
       ? resightVerdict(last.judged.plan, last.judged.height, own)
-      : proofVerdict(last.judged.plan, last.judged.height, last.kind === 'proof'));
+      : proofVerdict(last.judged.plan, last.judged.height, last.kind === 'proof', age?.unproven));
   const busy = shooting.doing !== null;
   const nameOf = (proof: Fact<'proof'>) =>
     state.control.find((each) => each.id === proof.body.control)?.revision.body.name ??
@@ -113,7 +113,7 @@ export function Place() {
                 <h1 className="text-xl">
                   Prove {inForce.fact.body.name}{' '}
                   <span className={`ml-1 text-[15px] font-normal ${age?.due ? 'text-ochre' : 'text-ink2'}`}>
-                    {age?.failed ? 'a proof failed' : age?.proven ? `last good proof ${age.minutes} min ago` : 'unproven so far'}
+                    {age?.failed ? 'a proof failed' : age?.proven ? `last good proof ${age.minutes} min ago` : `${unprovenShort(age?.unproven ?? [])} so far`}
                   </span>
                 </h1>
                 <p className="text-ink2">Best a mark the station did not use; the same pole height as for the stakes.</p>
@@ -166,7 +166,7 @@ export function Place() {
                 <p className="mt-1">{verdict.text}</p>
               </Card>
             )}
-            <HiddenCard solution={inForce} proven={age?.proven ?? false} />
+            <HiddenCard solution={inForce} proven={!(age?.unproven.includes('plan') ?? true)} />
             <DriftCard solution={inForce} />
             <OutsideCard solution={inForce} busy={busy} onProve={(mark) => void prove(mark)} />
             {suspects.map((mark) => (

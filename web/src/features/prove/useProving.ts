@@ -1,9 +1,8 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { checkJson, type Fact } from '@idle-marker/contract';
 import {
   judgeProof,
   judgeResight,
-  proofCandidates,
   stationOfSolution,
   usedBy,
   type AcceptedSolution,
@@ -15,6 +14,7 @@ import { stationErrorSentence } from '@idle-marker/words';
 import { useMisnamed, type Misnamed } from '../../link/useMisnamed.ts';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useProofCandidates } from '../../site/useProofCandidates.ts';
 
 /** What came of the last sight: to a control mark, or to a set mark again. */
 export interface Proven {
@@ -142,7 +142,7 @@ export function useProving(): Proving {
     misnamed.keep();
     if (inForce && doubt && mark) await judge(inForce, mark, doubt.sight);
   };
-  const candidates = useMemo(() => (inForce ? proofCandidates(state, inForce) : []), [state, inForce]);
+  const candidates = useProofCandidates();
   return {
     shooting,
     candidates,

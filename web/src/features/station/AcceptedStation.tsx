@@ -4,6 +4,7 @@ import { RADIANS_PER_DEGREE, spanOf } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import {
   checkOf,
+  claimOf,
   closingOf,
   fallenStation,
   goodToOf,
@@ -24,6 +25,7 @@ import {
   thenWords,
   unnoticedSubject,
   unnoticedWords,
+  unprovenWords,
   type EventKind,
 } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
@@ -116,6 +118,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   }, [state, result, name, facing, solution, shades]);
   const out = leftOut(state, solution);
   const check = checkOf(state, solution);
+  const said = unprovenWords({ name, ...claimOf(state, trust, solution) });
   const fallen = useMemo(() => fallenStation(state, trust, solution), [state, trust, solution]);
   const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;
   const correctedSince = state.corrections.some((each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at);
@@ -197,8 +200,8 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               </Card>
             )}
             {proof && !proof.proven && !proof.failed && (
-              <Card tone="ochre" title={`${name} is unproven`}>
-                Its own sights fit, which does not show that they are right. Sight a mark that it did not use before the first stake.
+              <Card tone="ochre" title={said.title}>
+                {said.text} {said.todo}
               </Card>
             )}
             {proof?.failed && (

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, measuredMark, nextNumbered, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { smallLength, thisUnproven } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { useShooting } from '../../link/takeSight.ts';
@@ -97,7 +97,7 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
       ) : (
         <div className="flex flex-col gap-3">
           {age && !age.proven && (
-            <Card tone="ochre" title="This station is unproven">
+            <Card tone="ochre" title={thisUnproven(age.unproven).replace(/\.$/, '')}>
               What is measured from it now is only as right as the station. Prove it first.
             </Card>
           )}

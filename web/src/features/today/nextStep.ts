@@ -1,6 +1,6 @@
 /** What to do next, as one sentence with its button, from the state of everything. */
-import { pairedDue, restakeList } from '@idle-marker/records';
-import { count, PAIRED_DUE } from '@idle-marker/words';
+import { claimOf, pairedDue, proofCandidates, restakeList } from '@idle-marker/records';
+import { count, PAIRED_DUE, proveFirstTitle, unprovenWords } from '@idle-marker/words';
 import type { OpenSite } from '../../site/SiteContext.tsx';
 import type { Fact } from '@idle-marker/contract';
 import type { ProofAge } from '@idle-marker/records';
@@ -76,10 +76,13 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
       button: 'To Prove',
       tone: 'brick',
     };
-  if (proof && !proof.proven)
+  const claim = claimOf(state, site.trust, inForce);
+  // What no listed mark can prove is said elsewhere, and not asked for again and again.
+  const canProve = () => proofCandidates(state, inForce, claim.unproven).some(({ proves }) => proves.some((part) => claim.unproven.includes(part)));
+  if (proof && !proof.proven && (claim.unproven.includes('plan') || canProve()))
     return {
-      title: `Prove ${name} before the first mark`,
-      text: 'Its own sights fit, but nothing independent has shown yet that it is right.',
+      title: proveFirstTitle({ name, ...claim }),
+      text: unprovenWords({ name, ...claim }).text,
       to: 'prove',
       button: 'Prove now',
       tone: 'ochre',

@@ -1,0 +1,100 @@
+/** What is said of a station is what its evidence shows: by parts, and by how it was decided on. */
+import { describe, expect, it } from '@jest/globals';
+import { clearWords, proofVerdict, unprovenShort, unprovenWords } from '@idle-marker/words';
+import { claimOf, proofAge, proofCandidates, type AcceptedSolution } from '../src/index.ts';
+import { PLACES, Story } from './story.ts';
+
+const names = (story: Story, solution: AcceptedSolution, wanted: Parameters<typeof proofCandidates>[2] = []) =>
+  proofCandidates(story.state, solution, wanted).map(({ mark }) => mark.revision.body.name);
+const ageOf = (story: Story, solution: AcceptedSolution) => proofAge(story.state, story.trust(), solution, new Date(story.instant()))!;
+const claim = (story: Story, solution: AcceptedSolution) => claimOf(story.state, story.trust(), solution);
+
+/** P1 is known in plan alone, P2 in both. */
+const withPlanOnlyProof = () => new Story().control(['K1', 'K2', 'K3', 'K4', 'P2']).control(['P1'], { useHeight: false, z: null });
+
+describe('a station of which one part is proved', () => {
+  it('is not proven: the part is named, in every place that speaks of it', () => {
+    const story = withPlanOnlyProof();
+    const solution = story.station('S1');
+    expect(claim(story, solution).unproven).toEqual(['plan', 'height']);
+    expect(unprovenShort(ageOf(story, solution).unproven)).toBe('unproven');
+    const proof = story.prove(solution, 'P1');
+    expect(proof.body).toMatchObject({ plan: 'good', height: 'notMeasured' });
+    const age = ageOf(story, solution);
+    expect(age).toMatchObject({ unproven: ['height'], proven: false, failed: false });
+    expect(unprovenShort(age.unproven)).toBe('height unproven');
+    expect(unprovenWords({ name: 'S1', ...claim(story, solution) })).toEqual({
+      title: 'The height of S1 is unproven',
+      text: 'Its plan is proved; nothing independent has shown its height.',
+      todo: 'Sight a mark with a height that it did not use before the first stake.',
+    });
+    expect(proofVerdict('good', 'notMeasured', true, age.unproven)).toMatchObject({ tone: 'ochre', title: 'The station holds in plan' });
+    const [wish] = story.trust().propose;
+    expect(clearWords(wish!, null, 'S1', age.unproven)).toBe(
+      'Sight one mark with a height that S1 did not use: nothing independent has proved its height yet.',
+    );
+    story.prove(solution, 'P2');
+    expect(ageOf(story, solution)).toMatchObject({ unproven: [], proven: true });
+    expect(proofVerdict('good', 'good', true, [])).toMatchObject({ tone: 'good', title: 'The station holds' });
+  });
+
+  it('is offered marks that can prove that part', () => {
+    const story = withPlanOnlyProof();
+    const solution = story.station('S1', ['K1', 'K2', 'K3']);
+    story.prove(solution, 'P2');
+    story.wait(5);
+    expect(names(story, solution)[0]).toBe('P1');
+    expect(names(story, solution, ['height'])[0]).toBe('P2');
+    const of = (name: string) => proofCandidates(story.state, solution, ['height']).find(({ mark }) => mark.revision.body.name === name)!;
+    expect(of('P1').proves).toEqual(['plan']);
+    expect(of('P2').proves).toEqual(['plan', 'height']);
+    expect(of('K1').proves).toEqual([]);
+  });
+
+  it('for plan alone asks for no height', () => {
+    const story = withPlanOnlyProof();
+    const solution = story.station('S1', ['K1', 'K2', 'K3'], 'accepted', { height: false });
+    story.prove(solution, 'P1');
+    expect(ageOf(story, solution)).toMatchObject({ unproven: [], proven: true });
+  });
+});
+
+describe('what a station rests on', () => {
+  it('is good sights, sights that do not check it, a decision against its class, or nothing that was sighted', () => {
+    const story = new Story().control();
+    expect(claim(story, story.station('S1')).basis).toBe('fits');
+    expect(claim(story, story.station('S2', ['K1', 'K2'])).basis).toBe('unchecked');
+    const provisional = claim(story, story.station('S3', ['K1', 'K2', 'K3'], 'provisional', {}, 'wind'));
+    expect(provisional).toMatchObject({ basis: 'provisional', provisionalBecause: 'wind' });
+    expect(unprovenWords({ name: 'S3', ...provisional }).text).not.toMatch(/fit/);
+    story.stand(PLACES.K1);
+    const over = story.state.control.find((mark) => mark.id === story.markId('K1'))!;
+    const occupation = story.occupy('K1', {
+      over: { mark: over.id, revision: over.revision.id, centringSdMm: 1 },
+      assumed: { azimuthDeg: 10, circleDeg: 0 },
+    });
+    const typed = claim(story, story.decide(occupation));
+    expect(typed.basis).toBe('nothing');
+    expect(typed.unproven).toContain('plan');
+    expect(unprovenWords({ name: 'K1', ...typed }).text).not.toMatch(/fit/);
+  });
+});
+
+describe('marks to prove on', () => {
+  it('are never the one under the tripod, nor any that is too near to be measured', () => {
+    const story = new Story().control();
+    story.stand(PLACES.K1);
+    const over = story.state.control.find((mark) => mark.id === story.markId('K1'))!;
+    const occupation = story.occupy('K1', { over: { mark: over.id, revision: over.revision.id, centringSdMm: 1 } });
+    for (const name of ['K2', 'K3'] as const) story.sight(occupation, name);
+    const solution = story.decide(occupation);
+    expect(names(story, solution)).not.toContain('K1');
+    // On the same post, 0.2 m beside it.
+    story.control(['Q1']);
+    expect(names(story, solution)).not.toContain('Q1');
+    expect(names(story, solution)).toContain('K4');
+    const beside = new Story().control();
+    beside.stand({ ...PLACES.P1, e: PLACES.P1.e + 0.8 });
+    expect(names(beside, beside.station('S1'))).not.toContain('P1');
+  });
+});
