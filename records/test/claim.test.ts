@@ -71,7 +71,7 @@ describe('what a station rests on', () => {
     const over = story.state.control.find((mark) => mark.id === story.markId('K1'))!;
     const occupation = story.occupy('K1', {
       over: { mark: over.id, revision: over.revision.id, centringSdMm: 1 },
-      assumed: { azimuthDeg: 10, circleDeg: 0 },
+      assumed: { azimuthDeg: 10, circleDeg: 0, to: 'the gate' },
     });
     const typed = claim(story, story.decide(occupation));
     expect(typed.basis).toBe('nothing');
