@@ -1,17 +1,23 @@
 /** Whether the day may end: what is open, what is in doubt, and what whoever comes next has to know. */
-import type { Standing, TrustResult } from '@idle-marker/core';
+import type { Part, Standing, TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { measuredFromStations, type Measured } from './hungOn.ts';
 import { progressOf } from './progress.ts';
 import { restakeList } from './restake.ts';
 import { sheetNotices } from './sheetNotices.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
+import { failedParts } from './stationClaim.ts';
 
 export type ClosingItem =
-  /** Marks came after the last good proof of a station that still stands: one sight would hold them. */
-  | { readonly code: 'CLOSING_PROOF_MISSING'; readonly station: string; readonly marks: readonly string[] }
+  /** Marks, or what was measured, came after the last good proof of a station that still stands: one sight would hold them. */
+  | { readonly code: 'CLOSING_PROOF_MISSING'; readonly station: string; readonly marks: readonly string[]; readonly measured: readonly string[] }
+  /** A proof speaks against a station that still stands, and nothing has answered it. */
+  | { readonly code: 'PROOF_UNANSWERED'; readonly station: string; readonly parts: readonly Part[]; readonly measured: readonly string[] }
   | { readonly code: 'STILL_SET_UP'; readonly station: string }
   /** The instrument has left without a last proof. */
-  | { readonly code: 'LEFT_UNPROVEN'; readonly station: string; readonly marks: readonly string[] }
+  | { readonly code: 'LEFT_UNPROVEN'; readonly station: string; readonly marks: readonly string[]; readonly measured: readonly string[] }
+  /** Measured from a station that a proof speaks against. */
+  | { readonly code: 'MEASURED_IN_DOUBT'; readonly measured: readonly string[] }
   | { readonly code: 'IN_DOUBT'; readonly marks: readonly string[] }
   | { readonly code: 'NOT_SHOT_AFTER_DRIVING'; readonly marks: readonly string[] }
   | { readonly code: 'TO_SET_AGAIN'; readonly marks: readonly string[] }
@@ -30,7 +36,8 @@ export interface Closing {
 
 /**
  * @param waiting entries that the server has not stored yet
- * @returns nothing missing only when every mark of the stations that still stand is held by a proof after it
+ * @returns nothing missing only when all that was set or measured from the stations that still stand is held by a proof after it,
+ *   and no proof speaks against them
  */
 export function closingOf(state: SiteState, trust: TrustResult, waiting: number): Closing {
   const standings = new Map<string, MarkParts>(trust.marks.map((mark) => [mark.id, mark]));
@@ -40,15 +47,26 @@ export function closingOf(state: SiteState, trust: TrustResult, waiting: number)
   const closed = new Set(state.timeline.flatMap((fact) => (fact.type === 'close' && !state.withdrawn.has(fact.id) ? [fact.body.occupation] : [])));
   const standing = state.occupations.filter((occupation, i) => !closed.has(occupation.id) && i === state.occupations.length - 1);
   const loose = withStanding('open', 'unproven');
-  const byStation = new Map<string, { occupation: string; station: string; marks: Fact<'mark'>[] }>();
-  for (const mark of loose) {
-    const solution = decidedSolution(state, mark.body.solution);
-    if (!solution) continue;
-    const known = byStation.get(mark.body.solution);
-    if (known) known.marks.push(mark);
-    else byStation.set(mark.body.solution, { occupation: solution.occupation.id, station: solution.fact.body.name, marks: [mark] });
-  }
+  const byStation = new Map<string, { occupation: string; station: string; marks: Fact<'mark'>[]; measured: Measured[] }>();
+  const hangOn = (id: string) => {
+    const solution = decidedSolution(state, id);
+    if (!solution) return null;
+    const on = byStation.get(id) ?? { occupation: solution.occupation.id, station: solution.fact.body.name, marks: [], measured: [] };
+    byStation.set(id, on);
+    return on;
+  };
+  for (const mark of loose) hangOn(state.rehung.get(mark.id) ?? mark.body.solution)?.marks.push(mark);
+  const measured = measuredFromStations(state);
+  for (const each of measured) if (each.standing === 'open' || each.standing === 'unproven') hangOn(each.solution)?.measured.push(each);
   const stations = [...byStation.values()];
+  const toldMeasured = (list: readonly Measured[]) => list.map(({ name }) => name);
+  const doubted = measured.filter((each) => each.standing === 'inDoubt');
+  const against = state.accepted.flatMap((solution) => {
+    const judged = solution.withdrawn ? undefined : trust.solutions.find((each) => each.id === solution.fact.id && each.inForce);
+    const parts = judged ? failedParts(judged) : [];
+    const own = doubted.filter((each) => each.solution === solution.fact.id);
+    return parts.length > 0 ? [{ code: 'PROOF_UNANSWERED' as const, station: solution.fact.body.name, parts, measured: toldMeasured(own) }] : [];
+  });
   const stands = (each: (typeof stations)[number]) => standing.some((occupation) => occupation.id === each.occupation);
   const handed = new Set(state.timeline.flatMap((fact) => (fact.type === 'handover' && !state.withdrawn.has(fact.id) ? fact.body.marks : [])));
   const restake = restakeList(state);
@@ -58,13 +76,19 @@ export function closingOf(state: SiteState, trust: TrustResult, waiting: number)
   const control = state.control.filter(({ revision }) => revision.body.condition === 'doubtful').map(({ revision }) => revision.body.name);
   return {
     missing: [
-      ...stations.filter(stands).map((each) => ({ code: 'CLOSING_PROOF_MISSING' as const, station: each.station, marks: names(each.marks) })),
+      ...against,
+      ...stations
+        .filter(stands)
+        .map((each) => ({ code: 'CLOSING_PROOF_MISSING' as const, station: each.station, marks: names(each.marks), measured: toldMeasured(each.measured) })),
       ...(waiting > 0 ? [{ code: 'NOT_STORED' as const, entries: waiting }] : []),
     ],
     open: [
       ...standing.map((occupation) => ({ code: 'STILL_SET_UP' as const, station: occupation.body.name })),
-      ...stations.filter((each) => !stands(each)).map((each) => ({ code: 'LEFT_UNPROVEN' as const, station: each.station, marks: names(each.marks) })),
+      ...stations
+        .filter((each) => !stands(each))
+        .map((each) => ({ code: 'LEFT_UNPROVEN' as const, station: each.station, marks: names(each.marks), measured: toldMeasured(each.measured) })),
       ...some({ code: 'IN_DOUBT', marks: doubtful }, doubtful),
+      ...some({ code: 'MEASURED_IN_DOUBT', measured: toldMeasured(doubted) }, doubted),
       ...some({ code: 'NOT_SHOT_AFTER_DRIVING', marks: notShot }, notShot),
       ...some({ code: 'TO_SET_AGAIN', marks: restake.map(({ mark }) => mark.body.name) }, restake),
       ...sheetNotices(state, trust).map((notice) => ({

@@ -52,6 +52,7 @@ export { dayBook, daysOf, setupBook, type BookMark, type BookSight, type DayBook
 export { activityTimes, dayOf, type Activity, type ActivityTime } from './diary.ts';
 export { CONTROL_PACE, controlTime, type ControlTime } from './controlTime.ts';
 export { shiftHandover, type ShiftHandover } from './shift.ts';
+export { measuredFromStations, type Measured } from './hungOn.ts';
 export { closingOf, type Closing, type ClosingItem } from './closing.ts';
 export { controlCard, type ControlCard, type Tie } from './controlCard.ts';
 export {

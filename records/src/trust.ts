@@ -1,5 +1,5 @@
 /** From the facts of a site to the records that the standing of marks is judged by. */
-import { judgeTrust, type ProofTarget, type TrustRecord, type TrustResult } from '@idle-marker/core';
+import { judgeTrust, type ProofTarget, type TrustInput, type TrustRecord, type TrustResult } from '@idle-marker/core';
 import type { AnyFact } from '@idle-marker/contract';
 import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
@@ -95,9 +95,17 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung }: 
 const classTolerances = (state: SiteState) =>
   Object.fromEntries(state.settings.classes.map(({ id, planMm, heightMm }) => [id, { plan: planMm * MM, height: heightMm * MM }]));
 
+/** Everything that standing follows from, as it is judged at `now` (ISO 8601). */
+export const trustInput = (state: SiteState, now: string): TrustInput => ({
+  now,
+  intervalMinutes: proofInterval(state),
+  classes: classTolerances(state),
+  records: trustRecords(state),
+});
+
 /** Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it. */
 export function trustOf(state: SiteState, now: string): TrustResult {
-  const result = judgeTrust({ now, intervalMinutes: proofInterval(state), classes: classTolerances(state), records: trustRecords(state) });
+  const result = judgeTrust(trustInput(state, now));
   const rough = new Set(state.timeline.filter((fact) => fact.type === 'mark' && fact.body.state === 'rough').map((fact) => fact.id));
   return { ...result, marks: result.marks.filter((mark) => !rough.has(mark.id)) };
 }

@@ -42,7 +42,7 @@ describe('the end of the day', () => {
     const { story, solution, mark } = morning();
     expect(codes(story).missing).toEqual(['CLOSING_PROOF_MISSING']);
     const [missing] = closingOf(story.state, story.trust(), 0).missing;
-    expect(missing).toEqual({ code: 'CLOSING_PROOF_MISSING', station: 'S1', marks: [mark.body.name] });
+    expect(missing).toEqual({ code: 'CLOSING_PROOF_MISSING', station: 'S1', marks: [mark.body.name], measured: [] });
     expect(closingWords(missing!).title).toBe('The closing proof of S1 is missing');
     story.prove(solution, 'P2');
     expect(codes(story)).toEqual({ missing: [], open: ['STILL_SET_UP', 'NOT_HANDED_OVER'], tomorrow: ['LEFT_TO_SET'] });
@@ -67,6 +67,39 @@ describe('the end of the day', () => {
     const second = story.set(solution, story.state.packages[0]!, 1);
     expect(codes(story).open).toContain('IN_DOUBT');
     expect(JSON.stringify(closingOf(story.state, story.trust(), 0).open)).toContain(second.body.name);
+  });
+  it('is not finished while what was measured from the station is held by nothing', () => {
+    const story = new Story().control();
+    const solution = story.station('S1', ['K1', 'K2', 'K3'], 'provisional', {}, 'wind');
+    for (const [i, name] of ['Kerb 1', 'Kerb 2', 'Wall', 'Sill'].entries()) story.measure(solution, { e: 4000 + i, n: 8000, z: 5.2 }, { name });
+    const [missing] = closingOf(story.state, story.trust(), 0).missing;
+    expect(missing).toEqual({ code: 'CLOSING_PROOF_MISSING', station: 'S1', marks: [], measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'] });
+    // A closing sight 21 mm off: nothing is held, and that asks for an answer.
+    story.prove(solution, 'P1', { e: 0.021 });
+    const closing = closingOf(story.state, story.trust(), 0);
+    expect(closing.missing).toEqual([{ code: 'PROOF_UNANSWERED', station: 'S1', parts: ['plan'], measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'] }]);
+    expect(closing.open).toContainEqual({ code: 'MEASURED_IN_DOUBT', measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'] });
+    for (const item of [...closing.missing, ...closing.open]) expect(closingWords(item).text).toMatch(/\.$/);
+    story.say('close', { occupation: solution.occupation.id, note: '' });
+    expect(codes(story)).toMatchObject({ missing: [], open: ['MEASURED_IN_DOUBT'] });
+  });
+  it('is finished once a proof came after what was measured, in all of its parts', () => {
+    const story = new Story().control(['K1', 'K2', 'K3', 'K4', 'P2']).control(['P1'], { useHeight: false, z: null });
+    const solution = story.station('S1');
+    story.measure(solution, { e: 4000, n: 8000, z: 5.2 }, { name: 'Kerb 1' });
+    story.prove(solution, 'P1');
+    expect(codes(story).missing).toEqual(['CLOSING_PROOF_MISSING']);
+    story.prove(solution, 'P2');
+    expect(codes(story).missing).toEqual([]);
+  });
+  it('counts control of one’s own, and a station left without a proof after it', () => {
+    const story = new Story().control();
+    const solution = story.station('S1');
+    story.prove(solution, 'P1');
+    story.control(['Q1'], { name: 'T1', parent: solution.fact.id });
+    expect(closingOf(story.state, story.trust(), 0).missing).toMatchObject([{ code: 'CLOSING_PROOF_MISSING', measured: ['T1'] }]);
+    story.say('close', { occupation: solution.occupation.id, note: '' });
+    expect(closingOf(story.state, story.trust(), 0).open).toMatchObject([{ code: 'LEFT_UNPROVEN', measured: ['T1'] }]);
   });
   it('is said once, with what was unfinished', () => {
     const { story } = morning();

@@ -1,6 +1,16 @@
 /** What is still open at the end of a day, in sentences. */
+import type { Part } from '@idle-marker/core';
+import { partsWords } from './claim.ts';
+
 type Item =
-  | { readonly code: 'CLOSING_PROOF_MISSING' | 'LEFT_UNPROVEN'; readonly station: string; readonly marks: readonly string[] }
+  | {
+      readonly code: 'CLOSING_PROOF_MISSING' | 'LEFT_UNPROVEN';
+      readonly station: string;
+      readonly marks: readonly string[];
+      readonly measured: readonly string[];
+    }
+  | { readonly code: 'PROOF_UNANSWERED'; readonly station: string; readonly parts: readonly Part[]; readonly measured: readonly string[] }
+  | { readonly code: 'MEASURED_IN_DOUBT'; readonly measured: readonly string[] }
   | { readonly code: 'STILL_SET_UP'; readonly station: string }
   | { readonly code: 'IN_DOUBT' | 'NOT_SHOT_AFTER_DRIVING' | 'TO_SET_AGAIN' | 'CONTROL_DOUBTFUL'; readonly marks: readonly string[] }
   | { readonly code: 'TELL'; readonly who: string; readonly number: number; readonly revision: number; readonly marks: readonly string[] }
@@ -17,10 +27,28 @@ export function closingWords(item: Item): { readonly title: string; readonly tex
     case 'CLOSING_PROOF_MISSING':
       return {
         title: `The closing proof of ${item.station} is missing`,
-        text: `${listed(item.marks)}: no good proof came after ${item.marks.length === 1 ? 'it' : 'them'}. One sight to a mark that was not used holds all of it.`,
+        text: `${listed([...item.marks, ...item.measured])}: no good proof came after ${item.marks.length + item.measured.length === 1 ? 'it' : 'them'}. One sight to a mark that was not used holds all of it.`,
+      };
+    case 'PROOF_UNANSWERED':
+      return {
+        title: `A proof of ${item.station} failed in ${partsWords(item.parts)}, and nothing has answered it`,
+        text: `Sight that mark again, then a third one: it tells whether the mark or the instrument has moved.${
+          item.measured.length > 0 ? ` Until then nothing may be built from what was measured since: ${listed(item.measured)}.` : ''
+        }`,
+      };
+    case 'MEASURED_IN_DOUBT':
+      return {
+        title: 'Measured, and in doubt',
+        text: `${listed(item.measured)}: measure ${item.measured.length === 1 ? 'it' : 'them'} again from a station that is proved.`,
       };
     case 'LEFT_UNPROVEN':
-      return { title: `${item.station} left without a last proof`, text: `${listed(item.marks)}: sight the last of them again from the next station.` };
+      return {
+        title: `${item.station} left without a last proof`,
+        text: [
+          ...(item.marks.length > 0 ? [`${listed(item.marks)}: sight the last of them again from the next station.`] : []),
+          ...(item.measured.length > 0 ? [`${listed(item.measured)}: measured, and not held; measure one of them again from the next station.`] : []),
+        ].join(' '),
+      };
     case 'STILL_SET_UP':
       return { title: `${item.station} is still set up`, text: 'Close it when the instrument leaves; overnight nothing it says would hold.' };
     case 'IN_DOUBT':

@@ -18,7 +18,9 @@ import { BookWays } from './BookWays.tsx';
 const WHERE: Readonly<Record<ClosingItem['code'], readonly [string, string] | null>> = {
   CLOSING_PROOF_MISSING: ['prove', 'Prove it now'],
   STILL_SET_UP: ['station', 'To the station'],
+  PROOF_UNANSWERED: ['prove', 'To Prove'],
   LEFT_UNPROVEN: ['prove', 'To Prove'],
+  MEASURED_IN_DOUBT: ['mark/as-built', 'To as built'],
   IN_DOUBT: ['today', 'To Today'],
   NOT_SHOT_AFTER_DRIVING: ['mark', 'To Mark'],
   TO_SET_AGAIN: ['hand-over/crew', 'To the list'],
@@ -57,7 +59,7 @@ export function Place() {
           <p className="text-ink2">
             {isMissing
               ? 'What is missing can be mended in minutes while the instrument still stands, and in no way once it is gone.'
-              : 'Every mark of the station that stands is held by a proof after it, and everything is stored.'}
+              : 'All that was set or measured from the station that stands is held by a proof after it, and everything is stored.'}
           </p>
           {ended && (
             <p className="mt-2 border-l-4 border-ink pl-3">

@@ -18,6 +18,7 @@ import {
 } from '@idle-marker/records';
 import {
   CHECKABILITY_WORDS,
+  closingWords,
   EVENT_KINDS,
   EVENT_WORDS,
   smallLength,
@@ -78,9 +79,8 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const [carrying, setCarrying] = useState(false);
   const [correcting, setCorrecting] = useState(false);
   const { result, name } = solution.fact.body;
-  const loose = useMemo(
-    () =>
-      closing ? closingOf(state, trust, 0).missing.flatMap((item) => (item.code === 'CLOSING_PROOF_MISSING' && item.station === name ? item.marks : [])) : [],
+  const missing = useMemo(
+    () => (closing ? closingOf(state, trust, 0).missing.flatMap((item) => ('station' in item && item.station === name ? [closingWords(item)] : [])) : []),
     [closing, state, trust, name],
   );
   const provisional = solution.decision.body.verdict === 'provisional';
@@ -298,11 +298,12 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
           </>
         }
       >
-        <p>
-          {loose.length > 0
-            ? `The closing proof is missing: nothing holds ${loose.join(', ')} once the instrument has left. One sight to a mark that was not used would.`
-            : 'Every mark that is set from here is held by a proof after it.'}
-        </p>
+        {missing.map(({ title, text }) => (
+          <p key={title} className="mb-2">
+            <strong>{title}.</strong> {text}
+          </p>
+        ))}
+        {missing.length === 0 && <p>All that was set or measured from here is held by a proof after it.</p>}
       </Dialog>
     </>
   );
