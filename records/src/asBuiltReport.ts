@@ -1,5 +1,5 @@
 /** Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single points. */
-import type { LengthUnit, Metres, SitePoint } from '@idle-marker/core';
+import type { LengthUnit, Metres, SitePoint, Standing } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { roadPlaceWords, usualStationFormat, type StationStyle } from '@idle-marker/words';
 import {
@@ -14,7 +14,10 @@ import {
   type DesignDifference,
 } from './asBuilt.ts';
 import { memberName } from './cutSheet.ts';
-import { compareNames, type SiteState } from './state.ts';
+import { measuredFromStations } from './hungOn.ts';
+import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
+import { compareNames, decidedSolution, type SiteState } from './state.ts';
+import { trustOf } from './trust.ts';
 
 export interface AsBuiltReport {
   readonly site: string;
@@ -29,8 +32,8 @@ export interface AsBuiltReport {
   readonly columnTolerance: Metres;
   /** Drawings that were laid over what was found, with what is left at each pair. */
   readonly laid: readonly { readonly drawing: string; readonly scale: number; readonly misfits: readonly { name: string; dEMm: number; dNMm: number }[] }[];
-  /** Stations that it was measured from. */
-  readonly stations: readonly string[];
+  /** Stations that it was measured from, with all that goes along. */
+  readonly stations: readonly StationOnPaper[];
 }
 
 export interface AsBuiltRow {
@@ -48,6 +51,12 @@ export interface AsBuiltRow {
   /** Null when there is nothing that it could be outside of. */
   readonly within: boolean | null;
   readonly station: string;
+  /** Name of the class that its station was accepted for. */
+  readonly className: string;
+  /** Why its station was accepted against the class's terms; null when it met them. */
+  readonly provisionalBecause: string | null;
+  /** As a mark would stand that was set when it was measured. */
+  readonly standing: Standing;
   readonly by: string;
 }
 
@@ -71,13 +80,15 @@ function againstName(against: Fact<'asBuilt'>['body']['against'], style: Station
 export function asBuiltReport(state: SiteState, at: string, by: string): AsBuiltReport {
   const differences = new Map(designDifferences(state).map((each): [string, DesignDifference] => [each.fact.id, each]));
   const lines = new Map(lineDifferences(state).map((each) => [each.fact.id, each]));
-  const stationOf = (fact: Fact<'asBuilt'>) => state.accepted.find((each) => each.fact.id === fact.body.solution)?.fact.body.name ?? 'unknown';
+  const standings = new Map(measuredFromStations(state).map((each) => [each.fact.id, each.standing]));
   const { lengthUnit: unit, stationFormat } = state.settings;
   const style = { unit, format: stationFormat ?? usualStationFormat(unit) };
+  const { classes } = state.settings;
   const rows = state.asBuilt.map((fact): AsBuiltRow => {
     const difference = differences.get(fact.id);
     const line = lines.get(fact.id);
     const { against, name, code, place } = fact.body;
+    const solution = decidedSolution(state, fact.body.solution);
     return {
       fact,
       name,
@@ -90,7 +101,10 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
       along: line?.chainage ?? null,
       off: line?.offset ?? null,
       within: difference?.within ?? null,
-      station: stationOf(fact),
+      station: solution?.fact.body.name ?? 'unknown',
+      className: classes.find(({ id }) => id === solution?.fact.body.class)?.name ?? '',
+      provisionalBecause: solution?.decision.body.verdict === 'provisional' ? solution.decision.body.reason : null,
+      standing: standings.get(fact.id) ?? 'unproven',
       by: memberName(state, fact.by),
     };
   });
@@ -99,7 +113,6 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
       (columnsAlong(state, grid, label) ?? []).filter(({ shots }) => shots.length > 0),
     ),
   );
-  const classes = state.settings.classes;
   return {
     site: state.settings.name,
     lengthUnit: state.settings.lengthUnit,
@@ -113,6 +126,6 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
     laid: state.drawings.flatMap(({ body: { name, placing } }) =>
       placing?.misfits ? [{ drawing: name, scale: placing.scale, misfits: placing.misfits }] : [],
     ),
-    stations: [...new Set(rows.map(({ station }) => station))],
+    stations: stationsOnPaper(state, trustOf(state, at), new Set(state.asBuilt.map(({ body }) => body.solution))),
   };
 }

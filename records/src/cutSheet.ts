@@ -1,6 +1,5 @@
 /** A cut sheet as data: what the crew gets, from the marks as set. Metres inside; units are put to it when it is written. */
 import type {
-  Checkability,
   CornerMeaning,
   HeightReference,
   LengthUnit,
@@ -18,8 +17,8 @@ import type { Rounding } from '@idle-marker/words';
 import { conventionFor, saysTheSame } from './conventions.ts';
 import { stakeReading } from './stakeReading.ts';
 import { isForPlan, shapesOf } from './packagePlans.ts';
-import { checkOf, goodToOf } from './checked.ts';
-import { compareNames, decidedSolution, markKey, type AcceptedSolution, type SiteState } from './state.ts';
+import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
+import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
 
 export interface CutSheetRow {
   readonly mark: string;
@@ -53,27 +52,6 @@ export interface CutSheetRow {
 /** Why a mark is kept back: its standing, what was said of it, or that the package asks for another place or height by now. */
 export type WithheldReason = StandingReason | 'PLAN_CHANGED' | 'REPORTED_DESTROYED' | 'REPORTED_MOVED';
 
-export interface CutSheetStation {
-  readonly name: string;
-  readonly marks: readonly string[];
-  /** How it was found; not on sheets of before it was kept. */
-  readonly method?: FactBody<'solution'>['method'];
-  readonly radius95Mm: number | null;
-  readonly sdZMm: number | null;
-  /** Why it was accepted against the class's terms; null when it met them. */
-  readonly provisionalBecause: string | null;
-  /** What its own sights check; not on sheets of before it was kept. */
-  readonly checked?: SheetCheck | null;
-}
-
-export interface SheetCheck {
-  readonly checkability: Checkability;
-  /** It was called checked by the rules of then, and is not by those of now. */
-  readonly fell: boolean;
-  /** Largest shift that could be hidden in it; null where nothing bounds it. */
-  readonly hiddenMm: number | null;
-}
-
 export interface CutSheet {
   readonly site: string;
   readonly lengthUnit: LengthUnit;
@@ -98,7 +76,7 @@ export interface CutSheet {
   readonly setFrom: string | null;
   readonly setTo: string | null;
   readonly setBy: readonly string[];
-  readonly stations: readonly CutSheetStation[];
+  readonly stations: readonly StationOnPaper[];
   readonly rows: readonly CutSheetRow[];
   /** Marks kept back, and why. */
   readonly withheld: readonly { readonly mark: string; readonly name: string; readonly standing: Standing; readonly reason: WithheldReason }[];
@@ -189,10 +167,7 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     setFrom: times[0] ?? null,
     setTo: times.at(-1) ?? null,
     setBy: [...new Set(given.map(({ mark }) => memberName(state, mark.by)))],
-    stations: stationsOf(
-      state,
-      given.map(({ mark }) => mark),
-    ),
+    stations: stationsOnPaper(state, trust, new Set(given.map(({ mark }) => state.rehung.get(mark.id) ?? mark.body.solution))),
     rows,
     withheld,
     notSet: plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
@@ -254,42 +229,6 @@ function rowOf(
     reading: stakeReading(state, work, plan, mark),
     ...(mark.body.written ? { written: mark.body.written } : {}),
   };
-}
-
-const orNull = (metres: Metres | null): number | null => (metres === null ? null : metres * 1000);
-
-function sheetCheck(state: SiteState, solution: Omit<AcceptedSolution, 'withdrawn'>): SheetCheck | null {
-  const checked = checkOf(state, solution);
-  if (!checked) return null;
-  const effect = checked.worst === null ? 0 : checked.worst.effect;
-  return { checkability: checked.now, fell: checked.fell, hiddenMm: effect === null ? null : Math.round(effect * 1000) };
-}
-
-function stationsOf(state: SiteState, marks: readonly Fact<'mark'>[]): CutSheetStation[] {
-  const used = new Set(marks.map((mark) => mark.body.solution));
-  const heights = state.paired.map(({ solution, decision, occupation }) => ({ fact: solution, decision, occupation }));
-  return [...state.accepted, ...heights]
-    .filter((each) => used.has(each.fact.id))
-    .map(({ fact, decision, occupation }) => ({
-      checked: sheetCheck(state, { fact, decision, occupation }),
-      name: fact.body.name,
-      method: fact.body.method,
-      marks: [
-        ...new Set([
-          ...fact.body.uses.filter((use) => use.plan || use.height).map((use) => controlName(state, use.revision)),
-          ...(occupation.body.over ? [controlName(state, occupation.body.over.revision)] : []),
-        ]),
-      ].sort(compareNames),
-      // Where the plan came from a receiver the placing has none of its own.
-      radius95Mm: fact.body.method === 'paired' ? null : orNull(goodToOf({ fact, decision })),
-      sdZMm: fact.body.result.sdTrunnionZMm,
-      provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,
-    }));
-}
-
-function controlName(state: SiteState, revision: string): string {
-  for (const mark of state.control) for (const each of mark.revisions) if (each.id === revision) return each.body.name;
-  return 'unknown';
 }
 
 function changesSince(previous: CutSheet | null, rows: readonly CutSheetRow[], withheld: CutSheet['withheld']): CutSheet['changes'] {

@@ -55,16 +55,8 @@ export { shiftHandover, type ShiftHandover } from './shift.ts';
 export { measuredFromStations, type Measured } from './hungOn.ts';
 export { closingOf, type Closing, type ClosingItem } from './closing.ts';
 export { controlCard, type ControlCard, type Tie } from './controlCard.ts';
-export {
-  cutSheet,
-  memberName,
-  type CutSheet,
-  type CutSheetRow,
-  type CutSheetStation,
-  type NumberedSheet,
-  type SheetCheck,
-  type WithheldReason,
-} from './cutSheet.ts';
+export { stationsOnPaper, type CheckOnPaper, type EvidenceOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
+export { cutSheet, memberName, type CutSheet, type CutSheetRow, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export {
   alternativesFor,
   hubPlans,

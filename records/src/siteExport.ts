@@ -1,11 +1,13 @@
 /** A site's points, lines and sights for other programs. */
 import { angleFromRadians, type TrustResult } from '@idle-marker/core';
 import type { SitePoint } from '@idle-marker/formats';
-import { MEANING, STANDING } from '@idle-marker/words';
+import { MEANING, STANDING, stationNotices } from '@idle-marker/words';
+import { measuredFromStations } from './hungOn.ts';
 import { readingOf } from './observations.ts';
 import { isOutline } from './packagePlans.ts';
 import { rawSightsOf } from './rawSights.ts';
 import { decidedSolution, markKey, type SiteState } from './state.ts';
+import { stationsOnPaper } from './stationsOnPaper.ts';
 
 const NOTHING = { code: '', note: '', z: null, designZ: null, offset: null, cutFill: null, dEMm: null, dNMm: null, station: '', standing: '' } as const;
 
@@ -45,9 +47,11 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
     .filter(({ withdrawn }) => !withdrawn)
     .map(({ fact, decision }): SitePoint => {
       const { e, n, z } = fact.body.result;
-      return { ...NOTHING, name: fact.body.name, group: 'stations', note: decision.body.verdict, e, n, z, at: decision.at };
+      const notices = stationsOnPaper(state, trust, new Set([fact.id])).flatMap((station) => stationNotices(station, state.settings.lengthUnit));
+      return { ...NOTHING, name: fact.body.name, group: 'stations', note: [decision.body.verdict, ...notices].join('; '), e, n, z, at: decision.at };
     });
-  const asBuilt = state.asBuilt.map(({ at, body }): SitePoint => ({
+  const measured = new Map(measuredFromStations(state).map((each) => [each.fact.id, each.standing]));
+  const asBuilt = state.asBuilt.map(({ id, at, body }): SitePoint => ({
     ...NOTHING,
     name: body.name,
     group: 'asBuilt',
@@ -55,6 +59,7 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
     note: body.note,
     ...body.place,
     station: stationOf(body.solution),
+    standing: STANDING[measured.get(id) ?? 'unproven'],
     at,
   }));
   return [...control, ...work.filter(({ group }) => group === 'marks'), ...work.filter(({ group }) => group === 'planned'), ...stations, ...asBuilt];

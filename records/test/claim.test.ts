@@ -1,7 +1,7 @@
 /** What is said of a station is what its evidence shows: by parts, and by how it was decided on. */
 import { describe, expect, it } from '@jest/globals';
-import { clearWords, proofVerdict, unprovenShort, unprovenWords } from '@idle-marker/words';
-import { claimOf, proofAge, proofCandidates, type AcceptedSolution } from '../src/index.ts';
+import { clearWords, proofVerdict, stationNotices, unprovenShort, unprovenWords } from '@idle-marker/words';
+import { asBuiltReport, claimOf, cutSheet, exportedPoints, proofAge, proofCandidates, type AcceptedSolution } from '../src/index.ts';
 import { PLACES, Story } from './story.ts';
 
 const names = (story: Story, solution: AcceptedSolution, wanted: Parameters<typeof proofCandidates>[2] = []) =>
@@ -96,5 +96,50 @@ describe('marks to prove on', () => {
     const beside = new Story().control();
     beside.stand({ ...PLACES.P1, e: PLACES.P1.e + 0.8 });
     expect(names(beside, beside.station('S1'))).not.toContain('P1');
+  });
+});
+
+describe('what leaves', () => {
+  /** A provisional station with a failed proof, a mark set and a kerb measured from it. */
+  function doubtful() {
+    const story = new Story().control();
+    const work = story.work();
+    const solution = story.station('S1', ['K1', 'K2', 'K3'], 'provisional', {}, 'wind, tripod on fill');
+    story.set(solution, work, 0);
+    story.measure(solution, { e: 4000, n: 8000, z: 5.2 }, { name: 'Kerb 1' });
+    story.prove(solution, 'P1', { e: 0.021 });
+    return { story, work };
+  }
+  const SAID = ['Station S1 is provisional: wind, tripod on fill.', 'A proof of station S1 failed in plan, and nothing has answered it.'];
+
+  it('carries why its station is provisional, for which class it was accepted, and what has proved it', () => {
+    const { story, work } = doubtful();
+    const report = asBuiltReport(story.state, story.instant(), story.who);
+    expect(report.rows).toMatchObject([
+      { name: 'Kerb 1', station: 'S1', className: 'Building grid', provisionalBecause: 'wind, tripod on fill', standing: 'inDoubt' },
+    ]);
+    const sheet = cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+    // The mark is in doubt and kept back, so that nothing on the sheet hangs on the station.
+    expect(sheet.rows).toEqual([]);
+    const [station] = report.stations;
+    expect(station).toMatchObject({ evidence: { basis: 'provisional', className: 'Building grid', failed: ['plan'], proofs: { good: 0, missed: 1 } } });
+    expect(stationNotices(station!, 'metre')).toEqual(expect.arrayContaining(SAID));
+  });
+
+  it('is the same in the files', () => {
+    const { story } = doubtful();
+    const points = exportedPoints(story.state, story.trust());
+    expect(points.find(({ name, group }) => name === 'S1' && group === 'stations')!.note).toContain(SAID.join('; '));
+    expect(points.find(({ name }) => name === 'Kerb 1')!.standing).toBe('in doubt');
+  });
+
+  it('says nothing of a station that is checked and proved', () => {
+    const story = new Story().control();
+    const solution = story.station('S1');
+    story.measure(solution, { e: 4000, n: 8000, z: 5.2 }, { name: 'Kerb 1' });
+    story.prove(solution, 'P1');
+    const { stations, rows } = asBuiltReport(story.state, story.instant(), story.who);
+    expect(stationNotices(stations[0]!, 'metre')).toEqual([]);
+    expect(rows[0]).toMatchObject({ standing: 'held', provisionalBecause: null });
   });
 });

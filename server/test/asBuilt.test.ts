@@ -46,7 +46,7 @@ describe('what stands there', () => {
     expect((answer.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
     const { groups, columns, columnTolerance, lengthUnit, rows, stations } = asBuiltReport(siteState(facts), NOW, member());
     expect(rows).toHaveLength(20);
-    expect(stations).toEqual(['S3']);
+    expect(stations).toMatchObject([{ name: 'S3', evidence: { className: expect.any(String), failed: [] } }]);
     const [group] = groups;
     expect(patternWords(group!.fit!, 8, group!.tolerance, lengthUnit)).toMatchObject({
       tone: 'brick',

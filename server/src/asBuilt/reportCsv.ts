@@ -1,7 +1,7 @@
 import { lengthFromMetres } from '@idle-marker/core';
 import { csvText, type CsvCell } from '@idle-marker/formats';
 import type { AsBuiltReport } from '@idle-marker/records';
-import { LENGTH_DECIMALS, sheetClock, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { LENGTH_DECIMALS, sheetClock, STANDING, UNIT_ABBREVIATION } from '@idle-marker/words';
 
 /** What was measured, a row each, figures in the site's unit; differences are measured less design. */
 export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
@@ -25,6 +25,9 @@ export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
       'Shots',
       'Spread mm',
       'Station',
+      'Class',
+      'Provisional because',
+      'Standing',
       'Measured on',
       'Measured at',
       'By',
@@ -46,6 +49,9 @@ export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
       row.fact.body.sights.length,
       row.fact.body.spread.planMm,
       row.station,
+      row.className,
+      row.provisionalBecause,
+      STANDING[row.standing],
       clock.day(row.fact.at),
       clock.time(row.fact.at),
       row.by,

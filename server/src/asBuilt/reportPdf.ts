@@ -1,7 +1,19 @@
 /** The as-built report: a picture of where things stand off their design, bolts as groups, columns, and every row. */
 import { formatLength } from '@idle-marker/core';
 import type { AsBuiltReport, AsBuiltRow, BoltGroup, ColumnRow } from '@idle-marker/records';
-import { faceWords, heightOffWords, LENGTH_DECIMALS, offWords, patternWords, sheetClock, smallLength, UNIT_ABBREVIATION } from '@idle-marker/words';
+import {
+  faceWords,
+  heightOffWords,
+  heldBy,
+  LENGTH_DECIMALS,
+  offWords,
+  patternWords,
+  sheetClock,
+  smallLength,
+  STANDING,
+  stationNotices,
+  UNIT_ABBREVIATION,
+} from '@idle-marker/words';
 import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../pdf/pdfPage.ts';
 
 const SIZE = 8;
@@ -12,7 +24,7 @@ const EXAGGERATION = 100;
 export async function asBuiltPdf(report: AsBuiltReport, timeZone: string): Promise<Buffer> {
   const page = newDocument(`As built: ${report.site}`);
   const clock = sheetClock(timeZone, report.at);
-  let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
+  let y = drawHead(page, report, timeZone, `${clock.day(report.at)} ${clock.time(report.at)}`);
   for (const group of report.groups) y = drawGroup(page, report, group, y);
   if (report.columns.length > 0) y = drawColumns(page, report, y);
   for (const each of report.laid) y = drawLaid(page, report, each, y);
@@ -27,7 +39,7 @@ function room(page: Page, y: number, needed: number): number {
   return MARGIN;
 }
 
-function drawHead(page: Page, report: AsBuiltReport, when: string): number {
+function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: string): number {
   write(page, 'As built', MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, report.site, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const right = (text: string, y: number, bold = false) =>
@@ -35,9 +47,26 @@ function drawHead(page: Page, report: AsBuiltReport, when: string): number {
   right(`${when}, by ${report.by}`, MARGIN + 2, true);
   const outside = report.rows.filter(({ within }) => within === false).length;
   right(`${report.rows.length} measured, ${outside === 0 ? 'none' : outside} outside ${outside === 1 ? 'its class' : 'their classes'}`, MARGIN + 15);
-  right(`From ${report.stations.length === 1 ? 'station' : 'stations'} ${report.stations.join(', ') || 'none'}`, MARGIN + 27);
-  rule(page, MARGIN + 46, INKS.ink, 1.5);
-  return MARGIN + 56;
+  let y = MARGIN + 46;
+  const clock = sheetClock(timeZone, report.at);
+  for (const station of report.stations) {
+    const { evidence, radius95Mm } = station;
+    const proofs =
+      evidence &&
+      (evidence.proofs.last === null
+        ? 'no proof'
+        : `${evidence.proofs.good} good and ${evidence.proofs.missed} missed proofs, the last ${clock.time(evidence.proofs.last)}`);
+    const parts = [
+      `Station ${station.name}: ${heldBy(station.method, station.marks)}`,
+      radius95Mm !== null && `95 %: ${smallLength(radius95Mm / 1000, report.lengthUnit)}`,
+      evidence && `accepted for ${evidence.className.toLowerCase()}`,
+      proofs,
+    ];
+    y += paragraph(page, `${parts.filter(Boolean).join('; ')}.`, MARGIN, y, widthOf(page), 'regular', 9, INKS.ink) + 2;
+    for (const notice of stationNotices(station, report.lengthUnit)) y += paragraph(page, notice, MARGIN, y, widthOf(page), 'medium', 9, INKS.brick) + 2;
+  }
+  rule(page, y + 2, INKS.ink, 1.5);
+  return y + 12;
 }
 
 /** A group of bolts, drawn with what each is off, and said as a whole. */
@@ -153,7 +182,7 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
               ? heightOffWords(row.dZ, unit)
               : '–',
     },
-    { title: 'Station', width: 35, align: 'left', text: (row) => row.station },
+    { title: 'Station', width: 35, align: 'left', text: (row) => (row.standing === 'held' ? row.station : `${row.station}, ${STANDING[row.standing]}`) },
   ];
   let y = room(page, top, 60);
   const line = (text: (column: Column) => string, bold: boolean, colour: string): number => {

@@ -23,7 +23,7 @@ import {
   LENGTH_DECIMALS,
   MARK_KIND,
   readingSentences,
-  sheetCheckWords,
+  stationNotices,
   sheetClock,
   smallLength,
   STANDING,
@@ -195,11 +195,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[],
   const notices: string[] = [...since];
   if (sheet.changes.length > 0) notices.push(`Changed since revision ${sheet.revision - 1}: ${changesByKind(sheet)}.`);
   for (const each of sheet.withheld) notices.push(`${each.name} is withheld: ${WITHHELD_REASON[each.reason]}. Do not build from it.`);
-  for (const station of sheet.stations) {
-    if (station.checked && (station.checked.checkability === 'unchecked' || station.checked.fell))
-      notices.push(`* Station ${station.name} is ${sheetCheckWords(station.checked, sheet.lengthUnit)}.`);
-    if (station.provisionalBecause !== null) notices.push(`* Station ${station.name} is provisional: ${station.provisionalBecause}`);
-  }
+  for (const station of sheet.stations) notices.push(...stationNotices(station, sheet.lengthUnit).map((notice) => `* ${notice}`));
   const open = sheet.rows.filter((row) => row.standing !== 'held');
   if (open.length > 0) notices.push(`Not held by a proof after setting: ${open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', ')}.`);
   const letters = missingLetters([sheet.site, sheet.package, sheet.crew, ...sheet.rows.map((row) => row.name)]);

@@ -1,6 +1,6 @@
 /** The rows of a sheet as a table with every figure that it has: what CSV and spreadsheets hold. Figures in the site's unit. */
 import { lengthFromMetres } from '@idle-marker/core';
-import type { CutSheetRow, NumberedSheet, SheetCheck } from '@idle-marker/records';
+import type { CheckOnPaper, CutSheetRow, NumberedSheet } from '@idle-marker/records';
 import {
   cutFillWords,
   gradeWords,
@@ -98,7 +98,7 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     ['Revision', () => sheet.revision],
   ];
   // None on sheets of before it was kept, nor where the plan came from a receiver.
-  const checkedWords = (checked: SheetCheck | null | undefined): string => (checked ? sheetCheckWords(checked, lengthUnit) : '');
+  const checkedWords = (checked: CheckOnPaper | null | undefined): string => (checked ? sheetCheckWords(checked, lengthUnit) : '');
   // None where the plan came from a receiver.
   const promised = (radius95Mm: number | null): string => (radius95Mm === null ? '' : smallLength(radius95Mm / 1000, lengthUnit));
   return { header: columns.map(([title]) => title), rows: sheet.rows.map((row) => columns.map(([, cell]) => cell(row))) };

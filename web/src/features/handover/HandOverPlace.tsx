@@ -2,7 +2,7 @@ import { memo, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { cutSheet, memberName, type CutSheet, uncheckedMarks } from '@idle-marker/records';
-import { CAUTIONS, HEIGHT_REFERENCE, MEANING, sheetCheckWords, smallLength, STANDING, WITHHELD_REASON, writtenLength } from '@idle-marker/words';
+import { CAUTIONS, HEIGHT_REFERENCE, MEANING, smallLength, STANDING, stationNotices, WITHHELD_REASON, writtenLength } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
 import { useLedger } from '../../ledger/useLedger.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
@@ -77,22 +77,19 @@ export function Place() {
               A sheet is made from what is stored. It can be issued once everything has gone out.
             </Card>
           )}
-          {preview.stations
-            .filter((station) => station.provisionalBecause !== null)
-            .map((station) => (
-              <Card key={station.name} tone="ochre" title={`${station.name} is provisional`}>
-                {station.provisionalBecause} This is printed on the sheet.
-              </Card>
-            ))}
-          {preview.stations.map(
-            (station) =>
-              station.checked &&
-              (station.checked.checkability === 'unchecked' || station.checked.fell) && (
-                <Card key={`check ${station.name}`} tone="ochre" title={`${station.name} is not checked`}>
-                  It is {sheetCheckWords(station.checked, state.settings.lengthUnit)}. This is printed on the sheet.
+          {preview.stations.map((station) => {
+            const notices = stationNotices(station, state.settings.lengthUnit);
+            return (
+              notices.length > 0 && (
+                <Card key={station.name} tone="ochre" title={`What goes along with ${station.name}`}>
+                  {notices.map((notice) => (
+                    <p key={notice}>{notice}</p>
+                  ))}
+                  <p>This is printed on the sheet.</p>
                 </Card>
-              ),
-          )}
+              )
+            );
+          })}
           {unchecked.length > 0 && (
             <Card
               tone="ochre"

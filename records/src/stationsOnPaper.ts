@@ -1,0 +1,93 @@
+/**
+ * The stations that a paper hangs on, with everything that has to go along: how they were found, why they were accepted all the
+ * same, what their own sights check, and what has proved them. Every product that leaves takes it from here.
+ */
+import type { Checkability, Metres, Part, TrustResult } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { checkOf, goodToOf } from './checked.ts';
+import { claimOf, type Basis } from './stationClaim.ts';
+import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
+
+export interface StationOnPaper {
+  readonly name: string;
+  readonly marks: readonly string[];
+  /** How it was found; not on papers of before it was kept. */
+  readonly method?: FactBody<'solution'>['method'];
+  readonly radius95Mm: number | null;
+  readonly sdZMm: number | null;
+  /** Why it was accepted against the class's terms; null when it met them. */
+  readonly provisionalBecause: string | null;
+  /** What its own sights check; not on papers of before it was kept. */
+  readonly checked?: CheckOnPaper | null;
+  /** For what it was accepted, and what has proved it since; not on papers of before it was kept. */
+  readonly evidence?: EvidenceOnPaper;
+}
+
+export interface CheckOnPaper {
+  readonly checkability: Checkability;
+  /** It was called checked by the rules of then, and is not by those of now. */
+  readonly fell: boolean;
+  /** Largest shift that could be hidden in it; null where nothing bounds it. */
+  readonly hiddenMm: number | null;
+}
+
+export interface EvidenceOnPaper {
+  readonly basis: Basis;
+  readonly className: string;
+  /** Parts that nothing independent has proved, and parts that a proof speaks against. */
+  readonly unproven: readonly Part[];
+  readonly failed: readonly Part[];
+  readonly proofs: { readonly good: number; readonly missed: number; readonly last: string | null };
+}
+
+type Decided = Omit<AcceptedSolution, 'withdrawn'>;
+const orNull = (metres: Metres | null): number | null => (metres === null ? null : metres * 1000);
+
+function checkOnPaper(state: SiteState, solution: Decided): CheckOnPaper | null {
+  const checked = checkOf(state, solution);
+  if (!checked) return null;
+  const effect = checked.worst === null ? 0 : checked.worst.effect;
+  return { checkability: checked.now, fell: checked.fell, hiddenMm: effect === null ? null : Math.round(effect * 1000) };
+}
+
+function evidenceOnPaper(state: SiteState, trust: TrustResult, solution: Decided): EvidenceOnPaper {
+  const { basis, unproven, failed } = claimOf(state, trust, solution);
+  const { class: asked } = solution.fact.body;
+  const proofs = state.proofs.filter((proof) => proof.body.solution === solution.fact.id);
+  const missed = proofs.filter(({ body }) => body.plan === 'outside' || body.height === 'outside').length;
+  return {
+    basis,
+    className: state.settings.classes.find((each) => each.id === asked)?.name ?? asked,
+    unproven,
+    failed,
+    proofs: { good: proofs.length - missed, missed, last: proofs.at(-1)?.at ?? null },
+  };
+}
+
+/** In the order in which they were accepted. */
+export function stationsOnPaper(state: SiteState, trust: TrustResult, solutions: ReadonlySet<string>): StationOnPaper[] {
+  const heights = state.paired.map(({ solution, decision, occupation }) => ({ fact: solution, decision, occupation }));
+  return [...state.accepted, ...heights]
+    .filter((each) => solutions.has(each.fact.id))
+    .map(({ fact, decision, occupation }) => ({
+      checked: checkOnPaper(state, { fact, decision, occupation }),
+      evidence: evidenceOnPaper(state, trust, { fact, decision, occupation }),
+      name: fact.body.name,
+      method: fact.body.method,
+      marks: [
+        ...new Set([
+          ...fact.body.uses.filter((use) => use.plan || use.height).map((use) => controlName(state, use.revision)),
+          ...(occupation.body.over ? [controlName(state, occupation.body.over.revision)] : []),
+        ]),
+      ].sort(compareNames),
+      // Where the plan came from a receiver the placing has none of its own.
+      radius95Mm: fact.body.method === 'paired' ? null : orNull(goodToOf({ fact, decision })),
+      sdZMm: fact.body.result.sdTrunnionZMm,
+      provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,
+    }));
+}
+
+function controlName(state: SiteState, revision: string): string {
+  for (const mark of state.control) for (const each of mark.revisions) if (each.id === revision) return each.body.name;
+  return 'unknown';
+}

@@ -1,0 +1,23 @@
+/** What goes along with a station on every paper that hangs on it. */
+import type { Checkability, LengthUnit, Part } from '@idle-marker/core';
+import { partsWords } from './claim.ts';
+import { sheetCheckWords } from './reliability.ts';
+
+interface OnPaper {
+  readonly name: string;
+  readonly provisionalBecause: string | null;
+  readonly checked?: { readonly checkability: Checkability; readonly fell: boolean; readonly hiddenMm: number | null } | null;
+  readonly evidence?: { readonly unproven: readonly Part[]; readonly failed: readonly Part[] };
+}
+
+const full = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`);
+
+/** Sentences that have to be read before anybody builds from it; none for a station that is checked and proved. */
+export function stationNotices({ name, provisionalBecause, checked, evidence }: OnPaper, unit: LengthUnit): string[] {
+  return [
+    ...(checked && (checked.checkability === 'unchecked' || checked.fell) ? [`Station ${name} is ${sheetCheckWords(checked, unit)}.`] : []),
+    ...(provisionalBecause === null ? [] : [full(`Station ${name} is provisional: ${provisionalBecause}`)]),
+    ...(evidence && evidence.failed.length > 0 ? [`A proof of station ${name} failed in ${partsWords(evidence.failed)}, and nothing has answered it.`] : []),
+    ...(evidence && evidence.unproven.length > 0 ? [`Nothing independent has proved station ${name} in ${partsWords(evidence.unproven)}.`] : []),
+  ];
+}
