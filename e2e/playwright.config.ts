@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'src',
   outputDir: '../test-results',
   fullyParallel: false,
-  workers: 2,
+  workers: 3,
   timeout: 120_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON'] ?? '../test-results/e2e.json' }]],

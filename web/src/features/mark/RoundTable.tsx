@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { hindranceFrom, isOpen, keepClearOf, withProofDue, type RoundStop } from '@idle-marker/records';
 import type { PlanPoint } from '@idle-marker/core';
 import { STANDING } from '@idle-marker/words';
@@ -36,7 +35,7 @@ interface RoundTableProps {
 
 /** All marks of the package in walking order: what is seen from here first, with the next proof worked in. */
 export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose, onFirst }: RoundTableProps) {
-  const { id, state, inForce } = useSite();
+  const { id, state } = useSite();
   const units = useUnits();
   const age = useProofAge();
   const areas = keepClearOf(state);
