@@ -1,6 +1,7 @@
 /** How long ago the station in force was last known to be true, and what is due. */
 import type { Part, TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { checkOf } from './checked.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 import { failedParts, unprovenParts } from './stationClaim.ts';
 
@@ -10,6 +11,8 @@ export interface ProofAge {
   readonly due: 'CLOCK' | 'EVENT' | null;
   /** Parts that it gives and that nothing independent has shown to be right; a proof of these is asked for. */
   readonly unproven: readonly Part[];
+  /** Its own sights do not check it, and nothing has proved it either: that is said of everything that hangs on it. */
+  readonly unchecked: boolean;
   /** All that it gives is proved. */
   readonly proven: boolean;
   readonly failed: boolean;
@@ -40,6 +43,7 @@ export function proofAge(state: SiteState, trust: TrustResult, solution: Accepte
     minutes: Math.max(0, Math.floor((now.getTime() - Date.parse(since)) / MS_PER_MINUTE)),
     due: standing.due,
     unproven,
+    unchecked: unproven.includes('plan') && checkOf(state, solution)?.now === 'unchecked',
     proven: unproven.length === 0,
     failed: failedParts(standing).length > 0,
     lastProof: state.proofs.findLast((proof) => proof.body.solution === solution.fact.id) ?? null,

@@ -99,6 +99,21 @@ describe('marks to prove on', () => {
   });
 });
 
+describe('a station that nothing checks', () => {
+  it('is called so with everything that hangs on it, until a proof stands', () => {
+    const story = new Story().control();
+    const solution = story.station('S1', ['K1', 'K2']);
+    story.measure(solution, { e: 4000, n: 8000, z: 5.2 }, { name: 'Kerb 1' });
+    const notices = () => asBuiltReport(story.state, story.instant(), story.who).stations.flatMap((station) => stationNotices(station, 'metre'));
+    expect(ageOf(story, solution)).toMatchObject({ unchecked: true });
+    expect(unprovenShort(['plan', 'height'], ageOf(story, solution).unchecked)).toBe('unchecked');
+    expect(notices()[0]).toMatch(/^Station S1 is unchecked: a mistake of any size could be hidden in it\.$/);
+    story.prove(solution, 'P1');
+    expect(ageOf(story, solution)).toMatchObject({ unchecked: false, proven: true });
+    expect(notices()).toEqual([]);
+  });
+});
+
 describe('what leaves', () => {
   /** A provisional station with a failed proof, a mark set and a kerb measured from it. */
   function doubtful() {

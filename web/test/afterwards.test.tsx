@@ -133,6 +133,9 @@ describe('who may accept', () => {
         wanted={USUALLY_ASKED}
         obstacles={obstacles}
         usageOf={(sight) => defaultUse(story.state, sight)}
+        next={null}
+        onSight={() => undefined}
+        onProve={() => undefined}
         onAccepted={nothing}
       />,
     );

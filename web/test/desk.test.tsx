@@ -282,7 +282,7 @@ describe('Today', () => {
     show(story, <Look />);
     return open!;
   }
-  const age = { minutes: 10, due: null, unproven: [], proven: true, failed: false, lastProof: null };
+  const age = { minutes: 10, due: null, unproven: [], unchecked: false, proven: true, failed: false, lastProof: null };
 
   it('leads from an empty site to a held mark, one sentence at a time', () => {
     const story = new Story();

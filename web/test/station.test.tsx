@@ -158,9 +158,14 @@ describe('the judgement', () => {
 });
 
 describe('accepting', () => {
-  const dialog = (marks: readonly ControlName[], obstacles: readonly { code: 'TOO_FEW_MARKS'; used: number; needed: number }[] = []) => {
+  const dialog = (
+    marks: readonly ControlName[],
+    obstacles: readonly { code: 'TOO_FEW_MARKS'; used: number; needed: number }[] = [],
+    next: ControlName | null = null,
+  ) => {
     const { story, occupation, draft, solved } = work(marks);
     let accepted = false;
+    const went: string[] = [];
     const shown = show(
       story,
       <AcceptDialog
@@ -174,10 +179,13 @@ describe('accepting', () => {
         wanted={USUALLY_ASKED}
         obstacles={obstacles}
         usageOf={(sight) => defaultUse(story.state, sight)}
+        next={next === null ? null : story.state.control.find((mark) => mark.id === story.markId(next))!}
+        onSight={() => went.push('sight')}
+        onProve={() => went.push('prove')}
         onAccepted={() => (accepted = true)}
       />,
     );
-    return { ...shown, accepted: () => accepted };
+    return { ...shown, went, accepted: () => accepted };
   };
 
   it('keeps the solution with its digest, and does not list the station as a mark', async () => {
@@ -193,6 +201,25 @@ describe('accepting', () => {
     await user.click(screen.getByLabelText(/Keep the place of S1/));
     await user.click(screen.getByRole('button', { name: 'Accept' }));
     await waitFor(() => expect(said().at(-1)).toMatchObject({ type: 'control', body: { name: 'S1', forProof: true } }));
+  });
+
+  it('of a station that nothing checks is never the button that stands out: it asks for one mark more', async () => {
+    const { user, went } = dialog(['K1', 'K2'], [], 'K3');
+    expect(screen.getByRole('heading', { name: 'Nothing checks S1 yet' })).toBeTruthy();
+    expect(screen.getByText(/A mistake that matters could go unseen\. Sight one mark more, or prove it/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Accept' })).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Sight K3' }));
+    expect(went).toEqual(['sight']);
+    expect(said()).toEqual([]);
+    await user.click(screen.getByRole('button', { name: 'Accept unchecked' }));
+    await waitFor(() => expect(went).toEqual(['sight', 'prove']));
+    expect(said()[1]).toMatchObject({ body: { verdict: 'accepted', judged: { checkability: 'unchecked' } } });
+  });
+
+  it('where no mark is left leads to its proof at once', async () => {
+    const { user, went } = dialog(['K1', 'K2']);
+    await user.click(screen.getByRole('button', { name: 'Accept, then prove it' }));
+    await waitFor(() => expect(went).toEqual(['prove']));
   });
 
   it('against the class is provisional and needs a reason', async () => {

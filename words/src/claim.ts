@@ -13,13 +13,17 @@ const BASIS: Readonly<Record<BasisWord, string>> = {
 
 export const partsWords = (parts: readonly Part[]): string => parts.join(' and ');
 
-/** "unproven", or the part that is: "height unproven". */
-export const unprovenShort = (parts: readonly Part[], given: readonly Part[] = ['plan', 'height']): string =>
-  parts.length === given.length || parts.length !== 1 ? 'unproven' : `${parts[0]!} unproven`;
+/** "unproven", or the part that is: "height unproven"; "unchecked" of a station that its own sights do not check either. */
+export const unprovenShort = (parts: readonly Part[], unchecked = false): string =>
+  unchecked ? 'unchecked' : parts.length === 1 ? `${parts[0]!} unproven` : 'unproven';
 
 /** "This station is unproven.", or which part of it is. */
-export const thisUnproven = (parts: readonly Part[]): string =>
-  parts.length === 1 ? `The ${parts[0]!} of this station is unproven.` : 'This station is unproven.';
+export const thisUnproven = (parts: readonly Part[], unchecked = false): string =>
+  unchecked
+    ? 'This station is unchecked: nothing shows yet that it is right.'
+    : parts.length === 1
+      ? `The ${parts[0]!} of this station is unproven.`
+      : 'This station is unproven.';
 
 /** What a mark has to have to prove the parts: "a mark", "a mark with a height". */
 const markFor = (parts: readonly Part[]): string =>

@@ -89,6 +89,7 @@ export {
   heightCheckWords,
   ifWords,
   partlyChecked,
+  ACCEPT_WORDS,
   sheetCheckWords,
   spreadWords,
   thenWords,

@@ -20,6 +20,13 @@ export const CHECKABILITY_WORDS: Readonly<Record<Checkability, { readonly title:
   traceable: { title: 'Checked, and traceable', text: 'A mistake that matters would show, and one bad mark could be named.' },
 };
 
+/** What follows from it for whoever accepts it. */
+export const ACCEPT_WORDS: Readonly<Record<Checkability, string>> = {
+  unchecked: 'Sight one mark more, or prove it on one that it did not use before the first stake: until then everything set from it is called unchecked.',
+  checked: 'Prove it on a mark that was not used, before the first stake.',
+  traceable: 'Prove it on a mark that was not used, before the first stake.',
+};
+
 /** What one more sight would make of the station. */
 export const ADDS: Readonly<Record<Checkability, string>> = {
   unchecked: 'a mistake that matters could still go unseen',

@@ -14,8 +14,10 @@ const full = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`)
 
 /** Sentences that have to be read before anybody builds from it; none for a station that is checked and proved. */
 export function stationNotices({ name, provisionalBecause, checked, evidence }: OnPaper, unit: LengthUnit): string[] {
+  // A proof that stands has checked what its own sights did not.
+  const isOpen = !evidence || evidence.unproven.includes('plan') || evidence.failed.length > 0;
   return [
-    ...(checked && (checked.checkability === 'unchecked' || checked.fell) ? [`Station ${name} is ${sheetCheckWords(checked, unit)}.`] : []),
+    ...(checked && (checked.fell || (checked.checkability === 'unchecked' && isOpen)) ? [`Station ${name} is ${sheetCheckWords(checked, unit)}.`] : []),
     ...(provisionalBecause === null ? [] : [full(`Station ${name} is provisional: ${provisionalBecause}`)]),
     ...(evidence && evidence.failed.length > 0 ? [`A proof of station ${name} failed in ${partsWords(evidence.failed)}, and nothing has answered it.`] : []),
     ...(evidence && evidence.unproven.length > 0 ? [`Nothing independent has proved station ${name} in ${partsWords(evidence.unproven)}.`] : []),

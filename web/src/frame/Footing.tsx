@@ -135,7 +135,7 @@ export function Footing() {
             ? 'Proof failed'
             : proof.proven
               ? `Proof ${proof.minutes} min`
-              : unprovenShort(proof.unproven).replace(/^./, (first) => first.toUpperCase())}
+              : unprovenShort(proof.unproven, proof.unchecked).replace(/^./, (first) => first.toUpperCase())}
         </Link>
       )}
     </footer>

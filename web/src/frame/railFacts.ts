@@ -33,7 +33,7 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
         ? { text: 'failed', tone: 'brick' as const }
         : proof.proven
           ? { text: `${proof.minutes} min`, ...(proof.due ? { tone: 'ochre' as const } : {}) }
-          : { text: unprovenShort(proof.unproven), tone: 'ochre' as const },
+          : { text: unprovenShort(proof.unproven, proof.unchecked), tone: 'ochre' as const },
     }),
     mark: { text: `${set} / ${planned}`, ...(doubtful ? { tone: 'brick' as const } : {}) },
     'hand-over': { text: sheets === 1 ? '1 sheet' : `${sheets} sheets` },

@@ -26,7 +26,7 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
   const { name, result, method } = solution.fact.body;
   const lines = [
     `Station ${name}, good to ${goodToWords(goodToOf(solution), units.lengthUnit)}${method === 'assumed' ? ', its direction assumed' : ''}; ${
-      age?.proven ? `proved ${age.minutes} min ago` : unprovenShort(age?.unproven ?? [])
+      age?.proven ? `proved ${age.minutes} min ago` : unprovenShort(age?.unproven ?? [], age?.unchecked)
     }`,
     result.z === null
       ? 'No height: the stakes get none'

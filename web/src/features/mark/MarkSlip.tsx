@@ -269,7 +269,11 @@ function ProofDue() {
   const proof = useProofAge();
   if (!proof || (proof.due === null && proof.proven && !proof.failed)) return null;
   const onlyHeight = proof.unproven.length === 1 && proof.unproven[0] === 'height';
-  const said = proof.failed ? 'A proof of this station failed.' : proof.proven ? `${proof.minutes} min since the last proof.` : thisUnproven(proof.unproven);
+  const said = proof.failed
+    ? 'A proof of this station failed.'
+    : proof.proven
+      ? `${proof.minutes} min since the last proof.`
+      : thisUnproven(proof.unproven, proof.unchecked);
   return (
     <p className={`my-3 border-l-4 pl-3 ${proof.failed ? 'border-brick' : 'border-ochre'}`}>
       <strong>{said}</strong>{' '}

@@ -113,7 +113,11 @@ export function Place() {
                 <h1 className="text-xl">
                   Prove {inForce.fact.body.name}{' '}
                   <span className={`ml-1 text-[15px] font-normal ${age?.due ? 'text-ochre' : 'text-ink2'}`}>
-                    {age?.failed ? 'a proof failed' : age?.proven ? `last good proof ${age.minutes} min ago` : `${unprovenShort(age?.unproven ?? [])} so far`}
+                    {age?.failed
+                      ? 'a proof failed'
+                      : age?.proven
+                        ? `last good proof ${age.minutes} min ago`
+                        : `${unprovenShort(age?.unproven ?? [], age?.unchecked)} so far`}
                   </span>
                 </h1>
                 <p className="text-ink2">Best a mark the station did not use; the same pole height as for the stakes.</p>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { AskedOfStation, Judgement, Obstacle, ResectionResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { judgedBody, mayDecide, solutionBody, stationMark, type StationDraft, type UseFlags } from '@idle-marker/records';
-import { allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
+import { judgedBody, mayDecide, solutionBody, stationMark, type ControlMark, type StationDraft, type UseFlags } from '@idle-marker/records';
+import { ACCEPT_WORDS, allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
 import type { Said } from '../../ledger/ledger.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -23,20 +23,41 @@ interface AcceptDialogProps {
   readonly wanted: AskedOfStation;
   readonly obstacles: readonly Obstacle[];
   usageOf(sight: Fact<'sight'>): UseFlags;
+  /** The mark to sight next, where one is left. */
+  readonly next: ControlMark | null;
+  onSight(mark: string): void;
   onAccepted(): void;
+  /** Accepted although nothing checks it: the proof comes next. */
+  onProve(): void;
 }
 
 /** Keeps the station as it is now. Against the class's terms it is provisional and needs a reason. */
-export function AcceptDialog({ open, onClose, occupation, draft, result, judgement, asked, wanted, obstacles, usageOf, onAccepted }: AcceptDialogProps) {
+export function AcceptDialog({
+  open,
+  onClose,
+  occupation,
+  draft,
+  result,
+  judgement,
+  asked,
+  wanted,
+  obstacles,
+  usageOf,
+  next,
+  onSight,
+  onAccepted,
+  onProve,
+}: AcceptDialogProps) {
   const { state, say, inForce, who } = useSite();
   const naming = useNaming();
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const [keep, setKeep] = useState(false);
   const provisional = obstacles.length > 0;
+  const unchecked = judgement.checkability === 'unchecked';
   const known = Boolean(occupation.body.over) || state.control.some((mark) => mark.revision.body.name === occupation.body.name);
   const allowed = mayDecide(state, who, provisional ? 'provisional' : 'accepted');
-  const decide = async (verdict: 'accepted' | 'provisional' | 'refused') => {
+  const decide = async (verdict: 'accepted' | 'provisional' | 'refused', then: () => void = onAccepted) => {
     setTried(true);
     if (verdict !== 'accepted' && reason.trim() === '') return;
     const solution = newId();
@@ -48,14 +69,18 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
     ];
     if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, body.result, solution) });
     await say(...facts);
-    onAccepted();
+    then();
   };
   return (
     <Dialog
       open={open}
       onClose={onClose}
       title={
-        provisional ? `${occupation.body.name} does not meet ${asked.name.toLowerCase()}` : `Accept ${occupation.body.name} for ${asked.name.toLowerCase()}`
+        provisional
+          ? `${occupation.body.name} does not meet ${asked.name.toLowerCase()}`
+          : unchecked
+            ? `Nothing checks ${occupation.body.name} yet`
+            : `Accept ${occupation.body.name} for ${asked.name.toLowerCase()}`
       }
       foot={
         <>
@@ -63,9 +88,20 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
           <Button look="danger" onClick={() => void decide('refused')}>
             Refuse
           </Button>
-          <Button look="primary" disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted')}>
-            {provisional ? 'Accept as provisional' : 'Accept'}
-          </Button>
+          {unchecked && next && (
+            <Button disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted', onProve)}>
+              {provisional ? 'Accept as provisional' : 'Accept unchecked'}
+            </Button>
+          )}
+          {unchecked && next ? (
+            <Button look="primary" onClick={() => onSight(next.id)}>
+              Sight {next.revision.body.name}
+            </Button>
+          ) : (
+            <Button look="primary" disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted', unchecked ? onProve : onAccepted)}>
+              {provisional ? 'Accept as provisional' : unchecked ? 'Accept, then prove it' : 'Accept'}
+            </Button>
+          )}
         </>
       }
     >
@@ -79,7 +115,9 @@ export function AcceptDialog({ open, onClose, occupation, draft, result, judgeme
           </ul>
         </>
       ) : (
-        <p>{CHECKABILITY_WORDS[judgement.checkability].text} Prove it on a mark that was not used, before the first stake.</p>
+        <p>
+          {CHECKABILITY_WORDS[judgement.checkability].text} {ACCEPT_WORDS[judgement.checkability]}
+        </p>
       )}
       {!allowed && (
         <p className="mt-2 border-l-4 border-ochre pl-3">

@@ -97,7 +97,7 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
       ) : (
         <div className="flex flex-col gap-3">
           {age && !age.proven && (
-            <Card tone="ochre" title={thisUnproven(age.unproven).replace(/\.$/, '')}>
+            <Card tone="ochre" title={thisUnproven(age.unproven, age.unchecked).replace(/\.$/, '')}>
               What is measured from it now is only as right as the station. Prove it first.
             </Card>
           )}

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { formatSigned, obstaclesTo, planDistance } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { stationErrorSentence } from '@idle-marker/words';
@@ -44,7 +45,8 @@ interface StationWorkProps {
 }
 
 export function StationWork({ occupation, onDone, onNew, reopened }: StationWorkProps) {
-  const { state } = useSite();
+  const { id, state } = useSite();
+  const navigate = useNavigate();
   const units = useUnits();
   const pole = usePoleSet();
   const kind = useLinkKind();
@@ -311,6 +313,16 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           wanted={wanted}
           obstacles={obstacles}
           usageOf={draft.usageOf}
+          next={onLines ? null : target}
+          onSight={(mark) => {
+            setAccepting(false);
+            void sight(mark);
+          }}
+          onProve={() => {
+            setAccepting(false);
+            onDone();
+            void navigate(`/sites/${id}/prove`);
+          }}
           onAccepted={() => {
             setAccepting(false);
             onDone();
