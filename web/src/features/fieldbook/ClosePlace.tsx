@@ -59,7 +59,7 @@ export function Place() {
           <p className="text-ink2">
             {isMissing
               ? 'What is missing can be mended in minutes while the instrument still stands, and in no way once it is gone.'
-              : 'All that was set or measured from the station that stands is held by a proof after it, and everything is stored.'}
+              : 'Nothing that was set or measured waits for a proof, and everything is stored.'}
           </p>
           {ended && (
             <p className="mt-2 border-l-4 border-ink pl-3">

@@ -303,7 +303,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             <strong>{title}.</strong> {text}
           </p>
         ))}
-        {missing.length === 0 && <p>All that was set or measured from here is held by a proof after it.</p>}
+        {missing.length === 0 && <p>Nothing that was set or measured from here waits for a proof.</p>}
       </Dialog>
     </>
   );
