@@ -129,10 +129,13 @@ test('every single fault of a station is named, and put right or left out', asyn
     // Coarse work may stand on two marks; it is called unproven until a third one proves it.
     await page.getByLabel('Judge it for').selectOption('earthworks');
     await page.getByRole('button', { name: 'Accept or refuse…' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: 'Accept', exact: true }).click();
-    await expect(page.getByRole('heading', { name: /in force since/ })).toBeVisible();
-    await expect(page.getByText(/is unproven$/)).toBeVisible();
-    await place(page, 'Prove').click();
+    const dialog = page.getByRole('dialog', { name: /^Nothing checks S\d+ yet$/ });
+    await expect(dialog.getByText(/A mistake that matters could go unseen/)).toBeVisible();
+    await expect(dialog.getByRole('button', { name: /^Sight K\d/ })).toBeVisible();
+    await dialog.getByRole('button', { name: 'Accept unchecked' }).click();
+    // Its proof comes next, and until then that is said everywhere.
+    await expect(page.getByRole('heading', { name: /unchecked so far$/ })).toBeVisible();
+    await expect(place(page, 'Prove')).toContainText('unchecked');
     await page.getByRole('button', { name: 'Prove on K5' }).click();
     await key(page, reading('K5'));
     await expect(card(page, 'The station holds')).toBeVisible();

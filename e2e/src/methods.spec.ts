@@ -75,6 +75,9 @@ test('leapfrog: a mark of one’s own forward, the ground behind, and both error
   await page.getByRole('button', { name: 'Accept or refuse…' }).click();
   await page.getByRole('dialog').getByLabel('Reason (needed)').fill('the front can’t be seen from any control');
   await page.getByRole('button', { name: 'Accept as provisional' }).click();
+  // Nothing but one look back checks it: the proof comes at once.
+  await expect(page.getByRole('heading', { name: /^Prove .*so far$/ })).toBeVisible();
+  await place(page, 'Station').click();
   await expect(page.getByText(`over ${name}, carried forward from the station before`)).toBeVisible();
   await prove(page, 'K3');
   await expect(card(page, 'The station holds')).toBeVisible();

@@ -313,7 +313,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           wanted={wanted}
           obstacles={obstacles}
           usageOf={draft.usageOf}
-          next={onLines ? null : target}
+          next={target && !draft.groups.some((group) => group.mark === target.id) ? target : (state.control.find((mark) => mark.id === best[0]?.name) ?? null)}
           onSight={(mark) => {
             setAccepting(false);
             void sight(mark);
