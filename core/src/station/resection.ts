@@ -239,9 +239,13 @@ export const stationOfResection = (result: ResectionResult): Station => ({
 
 /** Largest |w| of a point's directions, distances and heights: how improbable its misfit is. Null when nothing of it is checked. */
 export function largestRatio(result: ResectionResult, point: string): number | null {
-  const ratios = result.observations
-    .filter((each) => each.reduced.point === point)
-    .flatMap((each) => [each.direction?.standardisedResidual, each.distance?.standardisedResidual, each.height?.standardisedResidual])
+  // Over a mark heights are compared and not adjusted: what is off stands with the mark.
+  const compared = result.points.find((each) => each.name === point)?.leaveOneOutHeight?.w;
+  const own = result.observations.filter((each) => each.reduced.point === point);
+  const ratios = [
+    ...own.flatMap((each) => [each.direction?.standardisedResidual, each.distance?.standardisedResidual, each.height?.standardisedResidual]),
+    ...(own.some((each) => each.height) ? [] : [compared]),
+  ]
     .filter((w) => w !== null && w !== undefined)
     .map(Math.abs);
   return ratios.length === 0 ? null : Math.max(...ratios);

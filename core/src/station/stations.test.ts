@@ -5,7 +5,8 @@ import { exactStation, listed, observe, perfectReading, PRECISION, REDUCTION, SE
 import { wrapHalfTurn } from '../quantity/angle.ts';
 import { heightStation } from './heightStation.ts';
 import { knownStation, type KnownStationInput } from './knownStation.ts';
-import { resection } from './resection.ts';
+import { stationOverMark } from './overMark.ts';
+import { largestRatio, resection } from './resection.ts';
 import { traverse, type TraverseInput } from './traverse.ts';
 
 const MARKS = [
@@ -76,6 +77,17 @@ describe('a station over a known mark', () => {
     const largest = [...solved(moved).observations].sort((a, b) => Math.abs(b.direction!.residualAtTarget) - Math.abs(a.direction!.residualAtTarget))[0]!;
     expect(largest.reduced.point).toBe('B');
     expect(solved(moved).fit.globalTest!.verdict).toBe('aboveUpper');
+  });
+
+  it('has the height in the ratio of a mark, too', () => {
+    const input = known({ e: 4150, n: 8090, z: 5, orientation: 1 });
+    const raised = { ...input, points: input.points.map((point) => (point.name === 'B' ? { ...point, z: point.z! - 0.305 } : point)) };
+    const over = stationOverMark(raised);
+    if (!over.ok) throw new Error(over.error.code);
+    const { result } = over.value;
+    expect(result.points.find((point) => point.name === 'B')!.leaveOneOutHeight).toMatchObject({ exceeds: true });
+    expect(largestRatio(result, 'B')!).toBeGreaterThan(20);
+    expect(largestRatio(result, 'A')!).toBeLessThan(3.3);
   });
 
   it.each([
