@@ -190,7 +190,15 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         text: 'All of them count together, as their mean. More of the same makes the figure prettier, not truer: a further mark would help.',
       };
     case 'NO_HEIGHT':
-      return { title: 'No height yet', text: 'None of these marks gives a height. Sight one that has one, or work in plan alone.' };
+      return reason.why === 'NOT_USED'
+        ? { title: 'Plan only', text: 'These marks have heights, and none is used: nothing set from here gets a cut or a fill.' }
+        : {
+            title: 'No height yet',
+            text:
+              reason.why === 'METHOD'
+                ? 'Points on lines give none: nothing set from here gets a cut or a fill.'
+                : 'None of these marks gives a height. Sight one that has one, or work in plan alone.',
+          };
     case 'OVER_ONE_BACKSIGHT':
       return {
         title: 'One backsight: hardly checked',

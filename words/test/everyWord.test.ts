@@ -81,6 +81,9 @@ describe('reasons', () => {
     [{ code: 'ON_LINES', surplus: 0, largest: 0 }, /three give a station with nothing left over/],
     [{ code: 'ON_LINES', surplus: 1, largest: 0.004 }, /One sight checks the others; the largest distance off a line is 4 mm/],
     [{ code: 'ON_LINES', surplus: 2, largest: 0.004 }, /Two sights check/],
+    [{ code: 'NO_HEIGHT', why: 'NONE' }, /None of these marks gives a height/],
+    [{ code: 'NO_HEIGHT', why: 'NOT_USED' }, /These marks have heights, and none is used/],
+    [{ code: 'NO_HEIGHT', why: 'METHOD' }, /Points on lines give none/],
     [{ code: 'LINE_OFF', name: 'Hall A–B', off: -0.05 }, /50 mm beside the line/],
   ];
   it.each(reasons)('%j', (reason, text) => {

@@ -83,6 +83,10 @@ describe('whether a station may be accepted', () => {
     const four = input(['A', 'C', 'D', 'E']);
     const planOnly = { ...four, observations: four.observations.map((each) => ({ ...each, useHeight: false })) };
     expect(against(planOnly)).toEqual([{ code: 'NO_HEIGHT' }]);
+    // They have heights: that none is used is something else than that there is none.
+    expect(judged(planOnly).judgement.because).toContainEqual({ code: 'NO_HEIGHT', why: 'NOT_USED' });
+    const flat = { ...four, points: four.points.map((each) => ({ ...each, z: null })) };
+    expect(judged(flat).judgement.because).toContainEqual({ code: 'NO_HEIGHT', why: 'NONE' });
     expect(against(planOnly, false)).toEqual([]);
     const wrongHeight = input(['A', 'B', 'C', 'D'], {}, 4, (each, i) => (i === 1 ? { ...each, targetHeight: each.targetHeight + 0.1 } : each));
     expect(codes(wrongHeight)).toContain('MARK_HEIGHT_MISFIT');

@@ -68,7 +68,7 @@ export function stationOnAssumedDirection(input: AssumedDirectionInput): Result<
       goodTo: planPrecisionOf({ ee: varAxis, nn: varAxis, en: 0 }).ellipse95.a,
       because: [
         { code: 'ASSUMED_DIRECTION', station: station.name },
-        ...(height ? [] : [{ code: 'NO_HEIGHT' as const }]),
+        ...(height ? [] : [{ code: 'NO_HEIGHT' as const, why: 'NONE' as const }]),
         ...(height && setup.instrumentHeight === 0 ? [{ code: 'NO_INSTRUMENT_HEIGHT' as const }] : []),
       ],
       doThis: [SIGHT_ANY],

@@ -33,7 +33,8 @@ export type Reason =
   | { readonly code: 'HEIGHT_GROWS'; readonly perMetre: number }
   /** Sighted again and again: all readings count together. */
   | { readonly code: 'SIGHTED_OFTEN'; readonly name: string; readonly times: number }
-  | { readonly code: 'NO_HEIGHT' }
+  /** No mark gives one; they do and it is not used; or this way of stationing gives none. */
+  | { readonly code: 'NO_HEIGHT'; readonly why: 'NONE' | 'NOT_USED' | 'METHOD' }
   | { readonly code: 'HEIGHT_UNCHECKED'; readonly name: string }
   /** A height that is wrong would do more than the work bears before it were noticed. */
   | { readonly code: 'HEIGHT_HARDLY_CHECKED'; readonly names: readonly string[]; readonly noticed: Metres; readonly effect: Metres }

@@ -119,7 +119,7 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
       ? [{ code: 'HEIGHT_GROWS' as const, perMetre: trend.perMetre }]
       : []),
     ...[...times].filter(([, count]) => count >= OFTEN).map(([name, count]): Reason => ({ code: 'SIGHTED_OFTEN', name, times: count })),
-    ...(result ? aboutHeight(reliability) : []),
+    ...(result ? aboutHeight(reliability, station) : []),
   ];
   const holds = best?.code === 'NONE' && fits && !also;
   const extensible = station.solved.ok && result ? extensibleOf(station, station.solved.value, result, judgedWith.pole ?? expectedPole(station.input)) : null;
@@ -227,9 +227,13 @@ function apartFrom(first: Explanation, second: Explanation | null): TellApart {
   return { by: 'ANOTHER_MARK' };
 }
 
-function aboutHeight(reliability: Reliability | null): Reason[] {
+/** Whether a sight gives a height that is not used. */
+const isHeightLeft = ({ reduced, byName }: FreeStation): boolean =>
+  reduced.some((each) => !each.useHeight && each.slope !== null && byName.get(each.point)!.z !== null);
+
+function aboutHeight(reliability: Reliability | null, station: FreeStation): Reason[] {
   const height = reliability?.height;
-  if (!height) return [{ code: 'NO_HEIGHT' }];
+  if (!height) return [{ code: 'NO_HEIGHT', why: isHeightLeft(station) ? 'NOT_USED' : 'NONE' }];
   if (height.unnoticed.length === 1) return [{ code: 'HEIGHT_UNCHECKED', name: height.unnoticed[0]!.names[0]! }];
   const [of] = height.unnoticed;
   if (height.state !== 'unchecked' || !of || of.noticed === null || of.effect === null) return [];

@@ -250,7 +250,7 @@ export function stationOnLines(
         ...(fit.dof > 0 && hidden ? hiddenReason(reliability, hidden, (asked ?? USUALLY_ASKED).plan) : []),
         ...(isCoarse ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
         ...off.map((each) => ({ code: 'LINE_OFF' as const, name: each.line, off: each.off })),
-        { code: 'NO_HEIGHT' },
+        { code: 'NO_HEIGHT', why: 'METHOD' },
       ],
       doThis: poor || isUnchecked ? [SIGHT_ANY] : [{ code: 'ACCEPT' }],
       heightTrend: null,

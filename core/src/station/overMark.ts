@@ -235,7 +235,7 @@ function judgeOverMark(
     ...off.map((point): Reason => ({ code: 'BACKSIGHT_OFF', name: point.name, distanceOff: distanceOf(point.name) })),
     ...(turned ? [{ code: 'BACKSIGHTS_DISAGREE' as const, s0: result.fit.s0! }] : []),
     ...offInHeight.map((point): Reason => ({ code: 'BACKSIGHT_HEIGHT_OFF', name: point.name, dZ: point.dZ! })),
-    ...(result.height ? [] : [{ code: 'NO_HEIGHT' as const }]),
+    ...(result.height ? [] : [{ code: 'NO_HEIGHT' as const, why: 'NONE' as const }]),
     ...(result.height && input.setup.instrumentHeight === 0 ? [{ code: 'NO_INSTRUMENT_HEIGHT' as const }] : []),
   ];
   const bad = off.length > 0 || offInHeight.length > 0 || turned;
