@@ -38,6 +38,19 @@ describe('a station of which one part is proved', () => {
     expect(proofVerdict('good', 'good', true, [])).toMatchObject({ tone: 'good', title: 'The station holds' });
   });
 
+  it('is not said to hold by a good proof while an earlier one is unanswered', () => {
+    const story = withPlanOnlyProof();
+    const solution = story.station('S1');
+    story.prove(solution, 'P1', { e: 0.021 });
+    story.prove(solution, 'P2');
+    const { unproven, failed } = claim(story, solution);
+    expect(failed).toEqual(['plan']);
+    const verdict = proofVerdict('good', 'good', true, unproven, failed);
+    expect(verdict).toMatchObject({ tone: 'brick', title: 'This one is good, an earlier one was not' });
+    expect(verdict.text).toMatch(/failed in plan: sight a third mark/);
+    expect(unprovenWords({ name: 'S1', basis: 'fits', unproven: ['height'], failed: ['plan'] }).text).not.toMatch(/is proved/);
+  });
+
   it('is offered marks that can prove that part', () => {
     const story = withPlanOnlyProof();
     const solution = story.station('S1', ['K1', 'K2', 'K3']);

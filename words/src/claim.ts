@@ -33,15 +33,25 @@ export interface UnprovenStation {
   readonly name: string;
   readonly basis: BasisWord;
   readonly unproven: readonly Part[];
+  /** Parts in which a proof speaks against it. */
+  readonly failed?: readonly Part[];
 }
 
 /** A station, or a part of it, that nothing independent has shown to be right. */
-export function unprovenWords({ name, basis, unproven }: UnprovenStation): { readonly title: string; readonly text: string; readonly todo: string } {
+export function unprovenWords({ name, basis, unproven, failed = [] }: UnprovenStation): {
+  readonly title: string;
+  readonly text: string;
+  readonly todo: string;
+} {
   const height = unproven.length === 1 && unproven[0] === 'height';
   return {
     title: height ? `The height of ${name} is unproven` : unproven.length === 1 ? `${name} is unproven in plan` : `${name} is unproven`,
     // Once the plan is proved, what its sights do is no question any more.
-    text: height ? 'Its plan is proved; nothing independent has shown its height.' : BASIS[basis],
+    text: !height
+      ? BASIS[basis]
+      : failed.includes('plan')
+        ? 'A proof speaks against its plan, and nothing independent has shown its height.'
+        : 'Its plan is proved; nothing independent has shown its height.',
     todo: `Sight ${markFor(unproven)} before the first stake.`,
   };
 }

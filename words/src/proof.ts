@@ -1,4 +1,5 @@
 import type { CheckResult, LengthUnit, Part, PartStanding, Proposal, ProofOutcome } from '@idle-marker/core';
+import { partsWords } from './claim.ts';
 import { smallLength } from './small.ts';
 import { STANDING, STANDING_REASON } from './vocabulary.ts';
 
@@ -36,12 +37,14 @@ export function proofSentence(
  * What the outcome means and what to do, and how it is shown.
  *
  * @param stillUnproven parts of the station that nothing has proved, this proof counted
+ * @param stillFailed parts in which an earlier proof speaks against it, this proof counted
  */
 export function proofVerdict(
   plan: ProofOutcome,
   height: ProofOutcome,
   independent: boolean,
   stillUnproven: readonly Part[] = [],
+  stillFailed: readonly Part[] = [],
 ): { readonly tone: 'good' | 'ochre' | 'brick'; readonly title: string; readonly text: string } {
   const outcomes = [plan, height];
   if (outcomes.includes('outside')) {
@@ -59,6 +62,13 @@ export function proofVerdict(
       tone: 'ochre',
       title: 'Within tolerance, but more than chance',
       text: 'It may go on, yet the difference is larger than the instrument’s noise explains. Sight it a second time.',
+    };
+  }
+  if (stillFailed.length > 0) {
+    return {
+      tone: 'brick',
+      title: 'This one is good, an earlier one was not',
+      text: `Nothing has answered the proof that failed in ${partsWords(stillFailed)}: sight a third mark, which tells whether that mark or the instrument has moved.`,
     };
   }
   if (!independent) {

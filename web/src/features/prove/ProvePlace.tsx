@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui';
 import { Link } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import type { ControlMark } from '@idle-marker/records';
+import { claimOf, type ControlMark } from '@idle-marker/records';
 import { PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict, unprovenShort } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useFacing } from '../../link/linkStore.ts';
@@ -50,6 +50,7 @@ export function Place() {
   const { shooting, target, last, fault, prove } = proving;
   const chosen = target?.id ?? null;
   const age = useProofAge();
+  const claim = useMemo(() => inForce && claimOf(state, trust, inForce), [state, trust, inForce]);
   const [moved, setMoved] = useState<ControlMark | null>(null);
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const scene = useMemo(() => {
@@ -86,7 +87,7 @@ export function Place() {
     last &&
     (last.kind === 'resight' || own
       ? resightVerdict(last.judged.plan, last.judged.height, own)
-      : proofVerdict(last.judged.plan, last.judged.height, last.kind === 'proof', age?.unproven));
+      : proofVerdict(last.judged.plan, last.judged.height, last.kind === 'proof', claim?.unproven, claim?.failed));
   const busy = shooting.doing !== null;
   const nameOf = (proof: Fact<'proof'>) =>
     state.control.find((each) => each.id === proof.body.control)?.revision.body.name ??
