@@ -131,12 +131,13 @@ export { explainMisfit, shareOf, stillStanding, type Explained } from './station
 export type { Explanation, ExplanationCode, ExplanationFigures } from './station/explain/explanation.ts';
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
+export { type HeightFrom } from './station/heldHeight.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
 export { facePairs, type FacePair } from './station/faces.ts';
 export { gradeAngle, spanOf, stationGeometry, workOutside, type GeometryGrade, type GeometryRemark, type StationGeometry } from './station/geometry.ts';
 export { stationOverMark } from './station/overMark.ts';
 export { withoutEach, type WithoutEach, type WithoutMark } from './station/withoutEach.ts';
-export { stationOnAssumedDirection, type AssumedDirectionInput } from './station/assumedDirection.ts';
+export { comparedInPlan, stationOnAssumedDirection, typedDirectionFindings, type AssumedDirectionInput } from './station/assumedDirection.ts';
 export {
   lineStation,
   stationOnLines,

@@ -1,5 +1,5 @@
 /** A station over a mark that was measured from the station before (leapfrog): the errors of that station go along. */
-import { traverse, type Metres, type ResectionResult, type SolvedStation } from '@idle-marker/core';
+import { traverse, type HeightFrom, type Metres, type ResectionResult, type SolvedStation } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { controlPointOf, groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution, type SightGroup } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
@@ -38,7 +38,13 @@ export function isGroundOf(state: SiteState, solution: AcceptedSolution, mark: s
 }
 
 /** The same station with what the one before and the new mark have in common; as it was when nothing was brought forward. */
-export function withForward(state: SiteState, occupation: Fact<'occupation'>, solved: SolvedStation, groups: readonly SightGroup[]): SolvedStation {
+export function withForward(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  solved: SolvedStation,
+  groups: readonly SightGroup[],
+  heightFrom: HeightFrom | null,
+): SolvedStation {
   const forward = broughtFrom(state, occupation);
   const used = groups.filter((group) => group.observation.usePlan);
   const [backsight] = used;
@@ -62,7 +68,8 @@ export function withForward(state: SiteState, occupation: Fact<'occupation'>, so
   const result: ResectionResult = {
     ...solved.result,
     ...nextStation,
-    height: height && { ...height, sdTrunnionZ: nextStation.sdTrunnionZ ?? height.sdTrunnionZ },
+    // Benchmarks know nothing of the station before.
+    height: height && heightFrom === 'mark' ? { ...height, sdTrunnionZ: nextStation.sdTrunnionZ ?? height.sdTrunnionZ } : height,
   };
   return {
     ...solved,

@@ -16,6 +16,7 @@ import {
   type StationError,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { heldUses } from './heldUses.ts';
 import { askedOf } from './asked.ts';
 import { extensibleOfSolution } from './stationDraft.ts';
 import { controlPointOf, precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
@@ -75,7 +76,7 @@ export function judgeProof(
 
 /** Whether the solution used the mark, in plan or in height: a sight to it is then a repeat, not an independent proof. */
 export const usedBy = (solution: AcceptedSolution, mark: string): { plan: boolean; height: boolean } => {
-  const uses = solution.fact.body.uses.filter((use) => use.control === mark);
+  const uses = heldUses(solution.fact, solution.occupation).filter((use) => use.control === mark);
   return { plan: uses.some((use) => use.plan), height: uses.some((use) => use.height) };
 };
 

@@ -53,7 +53,7 @@ export function rawSightsOf(state: SiteState, occupation: Fact<'occupation'>): R
   const { over, instrumentItem: _item, confirmed: _confirmed, checklist: _checklist, ...setup } = occupation.body;
   const decided = [...state.accepted, ...state.refused].filter((each) => each.occupation.id === occupation.id).at(-1) ?? null;
   const solution = decided?.fact ?? null;
-  const uses = new Map(solution?.body.uses.map((use) => [use.sight, use]));
+  const uses = new Map(solution?.body.uses.toReversed().map((use) => [use.sight, use]));
   const sights = [...state.sights.values()].filter((sight) => sight.body.occupation === occupation.id && !state.withdrawn.has(sight.id));
   const marks = new Set([...(over ? [over.mark] : []), ...sights.flatMap(({ body }) => (body.target.kind === 'control' ? [body.target.mark] : []))]);
   const control = revisionsUsed(state, solution, marks);

@@ -54,11 +54,12 @@ export function sightBody(
   };
 }
 
-function methodOf(draft: StationDraft, occupation: Fact<'occupation'>, result: ResectionResult): FactBody<'solution'>['method'] {
+function methodOf(draft: StationDraft, occupation: Fact<'occupation'>): FactBody<'solution'>['method'] {
   if (draft.lines.length > 0) return 'onLines';
   if (!occupation.body.over) return 'resection';
-  if (result.observations.length === 0) return 'assumed';
-  return draft.outcome?.ok && draft.outcome.value.judgement.because.some((reason) => reason.code === 'CARRIED_FORWARD') ? 'carried' : 'overMark';
+  const because = draft.outcome?.ok ? draft.outcome.value.judgement.because : [];
+  if (because.some((reason) => reason.code === 'ASSUMED_DIRECTION')) return 'assumed';
+  return because.some((reason) => reason.code === 'CARRIED_FORWARD') ? 'carried' : 'overMark';
 }
 
 /** A station as it was when it was decided on: sights with what each was used for, result, and the digest of its input. */
@@ -82,13 +83,14 @@ export function solutionBody(
   const { over } = occupation.body;
   const [first] = uses;
   // The mark under the instrument is used too: when it is found moved, everything set from it is concerned.
-  if (over && first) uses.push({ sight: first.sight, control: over.mark, revision: over.revision, plan: true, height: result.height !== null });
+  if (over && first) uses.push({ sight: first.sight, control: over.mark, revision: over.revision, plan: true, height: result.height !== null && draft.heightFrom !== 'benchmarks' });
   return {
     occupation: occupation.id,
     name: occupation.body.name,
-    method: methodOf(draft, occupation, result),
+    method: methodOf(draft, occupation),
     class: classId,
     uses,
+    ...(draft.heightFrom && draft.heightFrom !== 'mark' ? { heightFrom: draft.heightFrom } : {}),
     result: resectionJson(result),
     inputDigest: digestOf(draft.input),
     coreVersion: CORE_VERSION,

@@ -1,6 +1,7 @@
 /** The page of the field book for one placing of the instrument: what would be written by hand beside the tool. */
 import { inOrder } from '@idle-marker/core';
 import type { AnyFact, Fact } from '@idle-marker/contract';
+import { heldUses } from './heldUses.ts';
 import { leftOut } from './leftOut.ts';
 import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
 
@@ -96,11 +97,11 @@ export function setupPage(state: SiteState, occupation: Fact<'occupation'>): Set
   };
 }
 
-function usedMarks(state: SiteState, { fact }: AcceptedSolution): UsedMark[] {
+function usedMarks(state: SiteState, { fact, occupation }: AcceptedSolution): UsedMark[] {
   const points = (fact.body.result.points ?? []) as readonly PointJson[];
   const nameOf = (id: string) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? 'unknown';
   const used = new Map<string, { plan: boolean; height: boolean }>();
-  for (const { control, plan, height } of fact.body.uses) {
+  for (const { control, plan, height } of heldUses(fact, occupation)) {
     const before = used.get(control);
     used.set(control, { plan: plan || (before?.plan ?? false), height: height || (before?.height ?? false) });
   }

@@ -12,13 +12,17 @@ import {
   stationOnAssumedDirection,
   stationOnLines,
   stationOverMark,
+  comparedInPlan,
+  typedDirectionFindings,
   type AskedOfStation,
   type Extensible,
+  type HeightFrom,
   type KnownStationInput,
   type Judgement,
   type LineResidual,
   type PlanPoint,
   type PoleSet,
+  type Reason,
   type Reliability,
   type ResectionInput,
   type Result,
@@ -45,6 +49,8 @@ export interface StationDraft {
   readonly lines: readonly LineSight[];
   /** Marks or lines that hold the station beside the marks that were sighted. */
   readonly alsoHeld: number;
+  /** Where the height comes from, for a station whose place is held otherwise; null in plan alone, and for a free station. */
+  readonly heightFrom: HeightFrom | null;
 }
 
 export interface LineSight {
@@ -63,6 +69,8 @@ export interface DraftOptions {
   readonly pole?: PoleSet;
   /** Roughly where the instrument stands, to tell two places apart that lines alone can't. */
   readonly near?: PlanPoint | null;
+  /** Over a mark: where the height comes from; null: work in plan alone. Not given: the mark, or benchmarks where it has no height. */
+  readonly heightFrom?: HeightFrom | null;
 }
 
 /** What a sight may be used for unless the person says otherwise: what its mark is trusted for. */
@@ -111,22 +119,26 @@ export function stationDraft(
   const { asked = null } = options;
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
   const over = overOf(state, occupation);
-  const shared = { groups, input, over: over?.station.name ?? null, contradiction: null, lines: [], alsoHeld: over ? 1 : 0 };
+  const heightFrom = over ? heightSource(over.station.z !== null, options.heightFrom) : null;
+  const shared = { groups, input, over: over?.station.name ?? null, contradiction: null, lines: [], alsoHeld: over ? 1 : 0, heightFrom };
   if (over) {
-    const { assumed } = occupation.body;
+    const typed = typedDirection(occupation);
     if (inPlan.size > 0) {
       const around = new Set([...groups.map((group) => group.mark), over.station.name]);
       const solved = stationOverMark({ ...input, ...over }, asked, {
         open: sightable(state, around).map((mark) => controlPointOf(mark.revision.body)),
+        heightFrom,
         ...(options.pole ? { pole: options.pole } : {}),
       });
-      return { ...shared, outcome: solved.ok ? ok(withForward(state, occupation, solved.value, groups)) : solved };
+      if (!solved.ok) return { ...shared, outcome: solved };
+      const reduced = solved.value.result.observations.map((each) => each.reduced);
+      const said = typed ? typedDirectionFindings(comparedInPlan({ ...input, ...over }, reduced, typed.azimuth - typed.circle), false) : [];
+      return { ...shared, outcome: ok(alsoSaying(said, withForward(state, occupation, solved.value, groups, heightFrom))) };
     }
-    if (!assumed) return { ...shared, outcome: null };
-    const direction = { azimuth: assumed.azimuthDeg * RADIANS_PER_DEGREE, circle: assumed.circleDeg * RADIANS_PER_DEGREE };
-    return { ...shared, outcome: stationOnAssumedDirection({ instrument: input.instrument, ...over, ...direction }) };
+    if (!typed) return { ...shared, outcome: null };
+    return { ...shared, outcome: stationOnAssumedDirection({ ...input, ...over, ...typed, heightFrom }, asked?.height) };
   }
-  if (occupation.body.method === 'onLines') return { ...shared, ...draftOnLines(state, occupation, sights, options) };
+  if (occupation.body.method === 'onLines') return { ...shared, ...draftOnLines(state, occupation, sights, input, options) };
   if (inPlan.size < 2) return { ...shared, outcome: null };
   const times = new Map<string, number>();
   for (const { mark, sights: own } of groups) times.set(mark, (times.get(mark) ?? 0) + own.length);
@@ -144,6 +156,17 @@ export function stationDraft(
   return { ...shared, outcome: fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'contradiction' }), contradiction: judgement };
 }
 
+/** The mark gives the height where it has one, until somebody says otherwise. */
+const heightSource = (markHas: boolean, wanted: HeightFrom | null | undefined): HeightFrom | null =>
+  wanted === null ? null : markHas ? (wanted ?? 'mark') : 'benchmarks';
+
+function typedDirection({ body: { assumed } }: Fact<'occupation'>): { azimuth: number; circle: number } | null {
+  return assumed ? { azimuth: assumed.azimuthDeg * RADIANS_PER_DEGREE, circle: assumed.circleDeg * RADIANS_PER_DEGREE } : null;
+}
+
+const alsoSaying = (said: readonly Reason[], solved: SolvedStation): SolvedStation =>
+  said.length === 0 ? solved : { ...solved, judgement: { ...solved.judgement, because: [...solved.judgement.because, ...said] } };
+
 /** Marks that may be sighted next for a station: firm ones in place, proven, and not kept for proofs. */
 export const sightable = (state: SiteState, without: ReadonlySet<string>): ControlMark[] =>
   state.control.filter((mark) => {
@@ -157,6 +180,7 @@ function draftOnLines(
   state: SiteState,
   occupation: Fact<'occupation'>,
   sights: readonly Fact<'sight'>[],
+  { setup, points, observations }: ResectionInput,
   { near = null, asked }: DraftOptions,
 ): Pick<StationDraft, 'lines' | 'outcome' | 'alsoHeld'> {
   const drawn = siteLines(state);
@@ -172,6 +196,7 @@ function draftOnLines(
       near,
     },
     asked ?? null,
+    { setup, points, observations },
   );
   if (!solved.ok) return { lines: unsolved, outcome: solved, alsoHeld: 0 };
   const { residuals, ...station } = solved.value;
@@ -204,7 +229,8 @@ export function controlAsUsed({ control }: SiteState, { uses }: FactBody<'soluti
 
 /** What a sight was used for in a solution, and nothing for the others. */
 function useIn({ uses }: FactBody<'solution'>): (sight: Fact<'sight'>) => UseFlags {
-  const used = new Map(uses.map((use) => [use.sight, use]));
+  // The mark under the instrument is listed after the sights, under the first of them.
+  const used = new Map(uses.toReversed().map((use) => [use.sight, use]));
   return ({ id }) => used.get(id) ?? UNUSED;
 }
 const UNUSED: UseFlags = { plan: false, height: false };
@@ -217,8 +243,14 @@ function flagsAsUsed(state: SiteState, body: FactBody<'solution'>): Readonly<Rec
 
 /** The station of a solution from the same sights with the same uses, and nothing else. */
 export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, body: FactBody<'solution'>, asked?: AskedOfStation): StationDraft {
-  const { e, n, scale } = body.result;
-  return stationDraft(state, occupation, flagsAsUsed(state, body), { freeScale: (scale ?? null) !== null, near: { e, n }, ...(asked ? { asked } : {}) });
+  const { e, n, z, scale } = body.result;
+  const heightFrom = z === null ? null : (body.heightFrom ?? 'mark');
+  return stationDraft(state, occupation, flagsAsUsed(state, body), {
+    freeScale: (scale ?? null) !== null,
+    near: { e, n },
+    heightFrom,
+    ...(asked ? { asked } : {}),
+  });
 }
 
 /** An accepted station as further sights are added to it in thought; null where none can be. */

@@ -1,6 +1,7 @@
 /** From the facts of a site to the records that the standing of marks is judged by. */
 import { judgeTrust, type ProofTarget, type TrustInput, type TrustRecord, type TrustResult } from '@idle-marker/core';
 import type { AnyFact } from '@idle-marker/contract';
+import { heldUses } from './heldUses.ts';
 import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
 
@@ -38,11 +39,11 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung }: 
       if (!decided) return [];
       // A solution counts from the moment it was accepted, not from when it was computed.
       const { at, device, seq } = decided.decision;
-      const uses = fact.body.uses.map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
+      const uses = heldUses(fact, decided.occupation).map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
       const { over } = decided.occupation.body;
       // With a typed direction nothing was sighted, but the mark under the instrument holds it all the same.
       if (over && !uses.some((use) => use.revision === over.revision))
-        uses.push({ control: over.mark, revision: over.revision, plan: true, height: fact.body.result.z !== null });
+        uses.push({ control: over.mark, revision: over.revision, plan: true, height: fact.body.result.z !== null && fact.body.heightFrom !== 'benchmarks' });
       const { occupation, supersedes } = fact.body;
       const acceptedAs = decided.decision.body.verdict === 'provisional' ? 'provisional' : 'good';
       return [

@@ -166,7 +166,7 @@ describe('a station over a mark', () => {
     expect(one.over).toBe(k1.id);
     if (!one.outcome?.ok) throw new Error('no station');
     expect(one.outcome.value.result.e).toBe(PLACES.K1.e);
-    expect(one.outcome.value.judgement).toMatchObject({ verdict: 'unchecked', because: [{ code: 'OVER_ONE_BACKSIGHT' }] });
+    expect(one.outcome.value.judgement).toMatchObject({ verdict: 'unchecked', because: [{ code: 'OVER_ONE_BACKSIGHT' }, { code: 'HEIGHTS_AGREE' }] });
     story.sight(occupation, 'K2', 'station', { n: 0.05 });
     const two = stationDraft(story.state, occupation, {});
     if (!two.outcome?.ok) throw new Error('no station');

@@ -226,8 +226,37 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
     case 'BACKSIGHT_HEIGHT_OFF':
       return {
         title: `The height of ${naming.nameOf(reason.name)} does not fit`,
-        text: `Measured ${length(reason.dZ)} ${reason.dZ >= 0 ? 'above' : 'below'} its listed height: instrument height, target height, or one of the two marks.`,
+        text: `Measured ${length(reason.dZ)} ${reason.dZ >= 0 ? 'above' : 'below'} its listed height: its target height, or the mark itself; what else is known of the height agrees.`,
       };
+    case 'OCCUPIED_HEIGHT_OFF': {
+      const { benchmarks, isUsed } = reason;
+      const names = list(benchmarks.map((name) => naming.nameOf(name)));
+      const station = naming.nameOf(reason.station);
+      return {
+        title: `The height of ${station} does not fit`,
+        text: `${names} agree with each other, and by them ${station} stands ${length(reason.dZ)} ${reason.dZ >= 0 ? 'higher' : 'lower'} than listed. Either it does, or the instrument stands at another height over it than was entered. ${
+          isUsed ? 'Everything set from here would be off by that.' : 'The station’s height comes from the benchmarks, so that neither matters here.'
+        }`,
+      };
+    }
+    case 'HEIGHTS_DISAGREE': {
+      const names = list(reason.names.map((name) => naming.nameOf(name)));
+      return {
+        title: `The heights of ${names} disagree`,
+        text: `By up to ${length(reason.largest)} from their mean, and it can’t be told which of them is wrong. ${
+          reason.names.length === 2 ? 'A third height would tell.' : 'Sight another benchmark.'
+        }`,
+      };
+    }
+    case 'HEIGHTS_AGREE': {
+      const names = list(reason.benchmarks.map((name) => naming.nameOf(name)));
+      const station = naming.nameOf(reason.station);
+      const from = { mark: station, benchmarks: names, both: `${names} and ${station} together` }[reason.from];
+      return {
+        title: 'The heights agree',
+        text: `The station’s height comes from ${from}. By ${names}, ${station} stands ${length(reason.dZ)} ${reason.dZ >= 0 ? 'above' : 'below'} its listed height: no more than chance.`,
+      };
+    }
     case 'NO_INSTRUMENT_HEIGHT':
       return {
         title: 'The instrument height is zero',
@@ -237,6 +266,20 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       return {
         title: 'The direction is assumed',
         text: `It was typed, not measured: from ${naming.nameOf(reason.station)} everything may be turned, and nothing would show it. Good for a job in a system of its own. A backsight to a second mark makes it true.`,
+      };
+    case 'TYPED_DIRECTION_OFF': {
+      const name = naming.nameOf(reason.name);
+      return {
+        title: `The typed direction does not fit ${name}`,
+        text: `By where ${name} is listed, it lies ${length(reason.across)} to the ${reason.across >= 0 ? 'right' : 'left'} of where the typed direction puts it (${degrees(reason.angle)}). ${
+          reason.isUsed ? 'Everything set from here would be turned by that.' : `The direction is taken from the sights, not from what was typed.`
+        }`,
+      };
+    }
+    case 'TYPED_DIRECTION_FITS':
+      return {
+        title: `${list(reason.names.map((name) => naming.nameOf(name)))} ${reason.names.length === 1 ? 'bears' : 'bear'} the typed direction out`,
+        text: `Within ${length(reason.largest)} across the line of sight.`,
       };
     case 'CARRIED_FORWARD':
       return {
@@ -310,6 +353,10 @@ export function stepWords(step: Step, naming: Naming): string {
       return step.name === null
         ? 'No listed mark would check this station: prove it on one that it did not use, before the first stake.'
         : `One more mark would not check this station yet. Sight ${name}, which does most, and others after it; or keep ${name} and prove the station on it before the first stake.`;
+    case 'CHECK_INSTRUMENT_HEIGHT':
+      return 'Measure the instrument’s height over the mark again.';
+    case 'HEIGHT_FROM_BENCHMARKS':
+      return 'If it is right, take the height from the benchmarks, and tell whoever owns the control.';
     case 'LEVEL_INSTRUMENT':
       return 'Look at the level and the compensator, and take one mark in both faces.';
     case 'ACCEPT':
@@ -359,9 +406,13 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
     case 'LINE_MISFIT':
       return `a sight to ${obstacle.name} lies ${length(Math.abs(obstacle.off))} beside the line and is still used`;
     case 'MARK_MISFIT':
-      return `${naming.nameOf(obstacle.name)} is ${length(obstacle.distance)} off in plan and still used`;
+      return `${naming.nameOf(obstacle.name)} is ${length(obstacle.distance)} off in plan${obstacle.isUsed ? ' and still used' : ''}`;
     case 'MARK_HEIGHT_MISFIT':
       return `${naming.nameOf(obstacle.name)} is ${length(obstacle.dZ)} off in height and still used`;
+    case 'OCCUPIED_HEIGHT_MISFIT':
+      return `by the benchmarks ${naming.nameOf(obstacle.name)} stands ${length(obstacle.dZ)} ${obstacle.dZ >= 0 ? 'higher' : 'lower'} than listed, and the height is taken from it`;
+    case 'HEIGHTS_DISAGREE':
+      return `the heights of ${list(obstacle.names.map((name) => naming.nameOf(name)))} disagree by up to ${length(obstacle.largest)}`;
     case 'MARK_UNPROVEN':
       return `${naming.nameOf(obstacle.name)} is of our own making and no second station has confirmed it`;
   }

@@ -155,6 +155,7 @@ export const knownStationJson = (result: KnownStationResult) => ({
   sdZMm: orNull(result.sdZ, mm),
   sdTrunnionZMm: orNull(result.sdTrunnionZ, mm),
   ...fitJson(result.fit),
+  ...(result.height ? { height: heightJson(result.height), stationHeightDifferenceMm: orNull(result.stationHeightDifference, mm) } : {}),
   observations: result.observations.map((observation) => ({
     ...reducedJson(observation.reduced),
     direction: observation.direction && {

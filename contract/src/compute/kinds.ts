@@ -79,6 +79,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
         },
         points: input.points.map(pointOf),
         observations: input.observations.map(observationOf),
+        heightFrom: input.options?.heightFrom ?? 'station',
       }),
       knownStationJson,
     ),

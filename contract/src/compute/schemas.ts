@@ -93,6 +93,7 @@ export const KnownStationSchema = Type.Object({
   reduction: Reduction,
   points: Points,
   observations: Observations,
+  options: Type.Optional(Type.Object({ heightFrom: Type.Optional(Words('station', 'benchmarks')) })),
 });
 export const CheckSchema = Type.Object({
   instrument: Instrument,

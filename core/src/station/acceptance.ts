@@ -43,8 +43,12 @@ export type Obstacle =
   /** Something is wrong, and it can't be told what. */
   | { readonly code: 'CANNOT_TELL'; readonly first: Explanation; readonly second: Explanation | null }
   | { readonly code: 'LINE_MISFIT'; readonly name: string; readonly off: Metres }
-  | { readonly code: 'MARK_MISFIT'; readonly name: string; readonly distance: Metres }
+  /** `isUsed`: false where the direction was typed, and the mark only compared. */
+  | { readonly code: 'MARK_MISFIT'; readonly name: string; readonly distance: Metres; readonly isUsed: boolean }
   | { readonly code: 'MARK_HEIGHT_MISFIT'; readonly name: string; readonly dZ: Metres }
+  /** The height is taken from the mark under the instrument, and the benchmarks put that mark elsewhere. */
+  | { readonly code: 'OCCUPIED_HEIGHT_MISFIT'; readonly name: string; readonly dZ: Metres }
+  | { readonly code: 'HEIGHTS_DISAGREE'; readonly names: readonly string[]; readonly largest: Metres }
   /** Made from an earlier station and confirmed by none since. */
   | { readonly code: 'MARK_UNPROVEN'; readonly name: string };
 
@@ -78,7 +82,8 @@ export function obstaclesTo(
   if (!fitsByChance(result.fit)) obstacles.push({ code: 'PLAN_MISFIT', s0: result.fit.s0! });
   for (const point of result.points) {
     if (!point.leaveOneOut?.exceeds) continue;
-    obstacles.push({ code: 'MARK_MISFIT', name: point.name, distance: Math.hypot(point.leaveOneOut.dE, point.leaveOneOut.dN) });
+    const isUsed = !judgement.because.some((reason) => reason.code === 'ASSUMED_DIRECTION');
+    obstacles.push({ code: 'MARK_MISFIT', name: point.name, distance: Math.hypot(point.leaveOneOut.dE, point.leaveOneOut.dN), isUsed });
   }
   for (const name of usedMarks(result)) if (unproven.has(name)) obstacles.push({ code: 'MARK_UNPROVEN', name });
   if (needsHeight) obstacles.push(...heightObstacles(result, judgement, asked));
@@ -123,17 +128,37 @@ function saidAgainst({ because }: JudgedFor, needsHeight: boolean, said: readonl
   });
 }
 
-function heightObstacles(result: ResectionResult, { reliability }: JudgedFor, asked: ToleranceClass): Obstacle[] {
+/** Of a height that is held otherwise the judgement has said already which one is wrong; the others are only pulled. */
+function heldHeightObstacles({ because }: JudgedFor): Obstacle[] {
+  return because.flatMap((reason): Obstacle[] => {
+    switch (reason.code) {
+      case 'OCCUPIED_HEIGHT_OFF':
+        return reason.isUsed ? [{ code: 'OCCUPIED_HEIGHT_MISFIT', name: reason.station, dZ: reason.dZ }] : [];
+      case 'HEIGHTS_DISAGREE':
+        return [{ code: 'HEIGHTS_DISAGREE', names: reason.names, largest: reason.largest }];
+      case 'BACKSIGHT_HEIGHT_OFF':
+        return [{ code: 'MARK_HEIGHT_MISFIT', name: reason.name, dZ: reason.dZ }];
+      default:
+        return [];
+    }
+  });
+}
+const IS_HELD: ReadonlySet<string> = new Set(['OVER_ONE_BACKSIGHT', 'OVER_SEVERAL_BACKSIGHTS', 'CARRIED_FORWARD', 'ASSUMED_DIRECTION', 'ON_LINES']);
+
+function heightObstacles(result: ResectionResult, judgement: JudgedFor, asked: ToleranceClass): Obstacle[] {
+  const { reliability } = judgement;
   const { height } = result;
   if (!height) return [{ code: 'NO_HEIGHT' }];
   const obstacles: Obstacle[] = [];
   const interval95 = NORMAL_95_FACTOR * height.sdTrunnionZ;
   if (interval95 > asked.height) obstacles.push({ code: 'HEIGHT_IMPRECISE', interval95, allowed: asked.height });
-  if (!fitsByChance(height.fit)) obstacles.push({ code: 'HEIGHT_MISFIT', s0: height.fit.s0! });
+  const isHeld = judgement.because.some((reason) => IS_HELD.has(reason.code));
+  if (!isHeld && !fitsByChance(height.fit)) obstacles.push({ code: 'HEIGHT_MISFIT', s0: height.fit.s0! });
   const [hidden] = reliability?.height?.unnoticed ?? [];
   if (hidden && hidden.effect !== null && hidden.effect > MOST_HIDDEN * asked.height && asked.leastMarks >= CHECKED_FROM) {
     obstacles.push({ code: 'HEIGHT_HARDLY_CHECKED', names: hidden.names, effect: hidden.effect, allowed: MOST_HIDDEN * asked.height });
   }
+  if (isHeld) return [...obstacles, ...heldHeightObstacles(judgement)];
   for (const point of result.points) {
     if (!point.leaveOneOutHeight?.exceeds) continue;
     obstacles.push({ code: 'MARK_HEIGHT_MISFIT', name: point.name, dZ: point.leaveOneOutHeight.dZ });

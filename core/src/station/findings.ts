@@ -1,6 +1,7 @@
 /** What can be said of a station and what to do about it, as codes with figures; sentences are made elsewhere. */
 import type { Metres, Radians } from '../quantity/unit.ts';
 import type { Explanation } from './explain/explanation.ts';
+import type { HeightFrom } from './heldHeight.ts';
 import type { NoiseSource } from './noiseSource.ts';
 import type { Unnoticed } from './reliability.ts';
 
@@ -44,10 +45,20 @@ export type Reason =
   | { readonly code: 'BACKSIGHT_OFF'; readonly name: string; readonly distanceOff: Metres | null }
   | { readonly code: 'BACKSIGHTS_DISAGREE'; readonly s0: number }
   | { readonly code: 'BACKSIGHT_HEIGHT_OFF'; readonly name: string; readonly dZ: Metres }
+  /** The benchmarks agree, and put the mark under the instrument by so much higher than it is listed; or the instrument's height is wrong. */
+  | { readonly code: 'OCCUPIED_HEIGHT_OFF'; readonly station: string; readonly dZ: Metres; readonly benchmarks: readonly string[]; readonly isUsed: boolean }
+  /** Heights that disagree, and it can't be told which is wrong: each by so much from the mean of all. */
+  | { readonly code: 'HEIGHTS_DISAGREE'; readonly names: readonly string[]; readonly largest: Metres }
+  /** Where the height comes from, when all that is known of it agrees; `dZ`: benchmarks less the mark under the instrument. */
+  | { readonly code: 'HEIGHTS_AGREE'; readonly from: HeightFrom; readonly benchmarks: readonly string[]; readonly station: string; readonly dZ: Metres }
   /** Heights are taken from the mark under the instrument, whose height above it was not given. */
   | { readonly code: 'NO_INSTRUMENT_HEIGHT' }
   /** The direction was typed: nothing is tested. */
   | { readonly code: 'ASSUMED_DIRECTION'; readonly station: string }
+  /** A sight to a mark of known place puts the typed direction so far off, at that mark; positive: it is listed to the right of where it is seen. */
+  | { readonly code: 'TYPED_DIRECTION_OFF'; readonly name: string; readonly across: Metres; readonly angle: Radians; readonly isUsed: boolean }
+  /** Marks that bear the typed direction out, and the largest difference there. */
+  | { readonly code: 'TYPED_DIRECTION_FITS'; readonly names: readonly string[]; readonly largest: Metres }
   /** The station is carried forward: it is as good as the one before and the new mark. */
   | { readonly code: 'CARRIED_FORWARD'; readonly from: string; readonly distanceOff: Metres | null }
   /** Points on lines: how many surplus sights there are, and the largest distance off a line. */
@@ -72,4 +83,6 @@ export type Step =
   /** No listed mark would make it checked: then a proof has to. */
   | { readonly code: 'PROVE_ON'; readonly name: string | null }
   | { readonly code: 'LEVEL_INSTRUMENT' }
+  | { readonly code: 'CHECK_INSTRUMENT_HEIGHT' }
+  | { readonly code: 'HEIGHT_FROM_BENCHMARKS' }
   | { readonly code: 'ACCEPT' };

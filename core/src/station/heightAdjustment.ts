@@ -48,6 +48,8 @@ export interface Contribution {
   readonly stationZ: Metres;
   readonly variance: number;
   readonly varControl: number;
+  /** Variance of what it says of the ground mark itself, where it is not read through the tilting axis. */
+  readonly varGround?: number;
 }
 
 export function contributions(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): Contribution[] {
@@ -82,16 +84,30 @@ export const weightedMean = (list: readonly Contribution[]) => {
 /** Adjusts the height; null when no observation can give one. */
 export function adjustHeight(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): HeightSolution | null {
   const list = contributions(reduced, points, setup);
-  if (list.length === 0) return null;
+  return list.length === 0 ? null : meanHeight(list, reduced.length, setup);
+}
+
+/**
+ * The height from what contributes to it, one at least.
+ *
+ * @param sights number of reduced observations: what contributes without one has an index beyond them and gets no residual there
+ */
+export function meanHeight(list: readonly Contribution[], sights: number, setup: Setup): HeightSolution {
   const { mean, weights } = weightedMean(list);
-  const residuals: (HeightResidual | null)[] = reduced.map(() => null);
+  const residuals = Array.from({ length: sights }, (): HeightResidual | null => null);
   let sumOfSquares = 0;
-  for (const { index, stationZ, variance } of list) {
+  let varGround = 0;
+  let throughAxis = 0;
+  for (const { index, stationZ, variance, varGround: own } of list) {
     const sd = Math.sqrt(variance);
     const residual = mean - stationZ;
-    const redundancy = 1 - 1 / variance / weights;
+    const share = 1 / variance / weights;
+    const redundancy = 1 - share;
     const checked = redundancy >= LEAST_REDUNDANCY;
     sumOfSquares += (residual * residual) / variance;
+    varGround += share * share * (own ?? variance);
+    if (own === undefined) throughAxis += share;
+    if (index >= sights) continue;
     residuals[index] = {
       stationZ,
       sd,
@@ -101,11 +117,11 @@ export function adjustHeight(reduced: readonly ReducedObservation[], points: Rea
       detectableBias: checked ? (sd * DETECTABLE_NONCENTRALITY) / Math.sqrt(redundancy) : null,
     };
   }
-  const sdTrunnionZ = Math.sqrt(1 / weights);
   return {
     z: mean,
-    sdZ: Math.hypot(sdTrunnionZ, setup.instrumentHeightSd),
-    sdTrunnionZ,
+    // The height of the instrument comes in only as far as the ground is reached through the tilting axis.
+    sdZ: Math.hypot(Math.sqrt(varGround), throughAxis * setup.instrumentHeightSd),
+    sdTrunnionZ: Math.sqrt(1 / weights),
     observationCount: list.length,
     fit: fitOf(sumOfSquares, list.length - 1),
     sumOfSquares,
@@ -121,8 +137,14 @@ export function leaveOutHeight(
   setup: Setup,
 ): HeightLeaveOneOut | null {
   const list = contributions(reduced, points, setup);
-  const own = list.filter((each) => each.name === name);
-  const rest = list.filter((each) => each.name !== name);
+  return againstRest(
+    list.filter((each) => each.name === name),
+    list.filter((each) => each.name !== name),
+  );
+}
+
+/** What one point says of the height against what the rest says; null where either says nothing. */
+export function againstRest(own: readonly Contribution[], rest: readonly Contribution[]): HeightLeaveOneOut | null {
   if (own.length === 0 || rest.length === 0) return null;
   const { mean, weights } = weightedMean(rest);
   const ownMean = own.reduce((sum, each) => sum + each.stationZ, 0) / own.length;

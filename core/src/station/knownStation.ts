@@ -9,6 +9,7 @@ import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { ControlPoint, InstrumentPrecision, Observation, Reduction, Setup } from '../sight/observation.ts';
 import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts';
+import { adjustHeight, LEAST_REDUNDANCY, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
 import type { StationCovariance, StationError } from './model.ts';
 import { COINCIDENT_POINT_TOLERANCE_M, duplicateName, firstInvalidNumber, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
 
@@ -28,6 +29,8 @@ export interface KnownStationInput {
   readonly reduction: Reduction;
   readonly points: readonly ControlPoint[];
   readonly observations: readonly Observation[];
+  /** Where the height comes from; not given: from the station's own. Its place is held either way. */
+  readonly heightFrom?: 'station' | 'benchmarks';
 }
 
 export interface Backsight {
@@ -62,6 +65,10 @@ export interface KnownStationResult {
   readonly sdZ: Metres | null;
   readonly sdTrunnionZ: Metres | null;
   readonly fit: Fit;
+  /** The height from benchmarks, where it is taken from them; else null. */
+  readonly height: HeightSolution | null;
+  /** Height from benchmarks minus the listed one; null where either is missing. */
+  readonly stationHeightDifference: Metres | null;
   readonly observations: readonly KnownStationObservation[];
 }
 
@@ -112,7 +119,10 @@ function validate(input: KnownStationInput, byName: ReadonlyMap<string, ControlP
   return input.observations.some((observation) => observation.usePlan) ? null : { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 };
 }
 
-/** Orients an instrument that stands over a listed mark. */
+/**
+ * Orients an instrument that stands over a listed mark. Errors: as `resection`, `COINCIDENT_POINTS` for a backsight within
+ * 0.010 m, `TOO_FEW_OBSERVATIONS` without a backsight or, with the height from benchmarks, without one of these.
+ */
 export function knownStation(input: KnownStationInput): Result<KnownStationResult, StationError> {
   const byName = new Map(input.points.map((point) => [point.name, point]));
   const invalid = validate(input, byName);
@@ -141,13 +151,16 @@ export function knownStation(input: KnownStationInput): Result<KnownStationResul
     sumOfSquares += wrapHalfTurn(each.orientation - orientation) ** 2 / each.variance;
   }
   varOrientation += varAxis * (gE * gE + gN * gN);
-  const hasHeight = station.z !== null;
-  const sdTrunnionZ = hasHeight ? Math.hypot(station.sdZ ?? 0, setup.instrumentHeightSd) : null;
+  const fromBenchmarks = input.heightFrom === 'benchmarks';
+  const height = fromBenchmarks ? adjustHeight(reduced, byName, setup) : null;
+  if (fromBenchmarks && !height) return fail({ code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 });
+  if (height && !Number.isFinite(height.z)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
+  const ground = height ?? ownHeight(station, setup);
   const byObservation = new Map(backsights.map((each) => [each.observation, each]));
   const result: KnownStationResult = {
     e: station.e,
     n: station.n,
-    z: station.z,
+    z: ground?.z ?? null,
     orientation,
     sdOrientation: Math.sqrt(varOrientation),
     covariance: [
@@ -157,15 +170,18 @@ export function knownStation(input: KnownStationInput): Result<KnownStationResul
     ],
     sdE: Math.sqrt(varAxis),
     sdN: Math.sqrt(varAxis),
-    sdZ: hasHeight ? station.sdZ : null,
-    sdTrunnionZ,
+    sdZ: ground?.sdZ ?? null,
+    sdTrunnionZ: ground?.sdTrunnionZ ?? null,
     fit: fitOf(sumOfSquares, backsights.length - 1),
-    observations: reduced.map((observation) => {
+    height,
+    stationHeightDifference: height && station.z !== null ? height.z - station.z : null,
+    observations: reduced.map((observation, i) => {
       const backsight = byObservation.get(observation);
       return {
         reduced: observation,
         direction: backsight ? directionOf(backsight, orientation, weights) : null,
-        ...checksOf(input, observation, byName.get(observation.point)!, orientation, varAxis, sdTrunnionZ),
+        ...planChecksOf(input, observation, byName.get(observation.point)!, orientation, varAxis),
+        ...heightCheckOf(input, observation, byName.get(observation.point)!, ground, height?.residuals[i] ?? null),
       };
     }),
   };
@@ -183,26 +199,41 @@ function directionOf(backsight: Sighted, orientation: Radians, weights: number):
   };
 }
 
-function checksOf(
-  input: KnownStationInput,
+type Ground = Pick<HeightSolution, 'z' | 'sdTrunnionZ'> & { readonly sdZ: Metres | null };
+
+/** The listed height of the station as it stands; null where it has none. */
+const ownHeight = ({ z, sdZ }: OccupiedMark, setup: Setup): Ground | null =>
+  z === null ? null : { z, sdZ, sdTrunnionZ: Math.hypot(sdZ ?? 0, setup.instrumentHeightSd) };
+
+function planChecksOf(
+  { station }: KnownStationInput,
   observation: ReducedObservation,
   point: ControlPoint,
   orientation: Radians,
   varAxis: number,
-  sdTrunnionZ: Metres | null,
-): Omit<KnownStationObservation, 'reduced' | 'direction'> {
-  const { station, setup } = input;
+): Pick<KnownStationObservation, 'distanceCheck' | 'sdDistanceCheck' | 'dE' | 'dN'> {
   const measured = observation.gridDistance;
-  const inPlan = measured !== null && point.e !== null && point.n !== null;
-  const inHeight = observation.heightDifference !== null && point.z !== null && station.z !== null;
+  if (measured === null || point.e === null || point.n === null) return { distanceCheck: null, sdDistanceCheck: null, dE: null, dN: null };
   const t = orientation + observation.hz;
-  const varPlace = observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2 + varAxis;
   return {
-    distanceCheck: inPlan ? measured - Math.hypot(point.e - station.e, point.n - station.n) : null,
-    sdDistanceCheck: inPlan ? Math.sqrt(observation.varRadial + varPlace) : null,
-    dE: inPlan ? station.e + measured * Math.sin(t) - point.e : null,
-    dN: inPlan ? station.n + measured * Math.cos(t) - point.n : null,
-    dZ: inHeight ? station.z + setup.instrumentHeight + observation.heightDifference - observation.targetHeight - point.z : null,
-    sdDZ: inHeight ? Math.sqrt(observation.varHeightDifference + observation.targetHeightSd ** 2 + (point.sdHeight ?? 0) ** 2 + sdTrunnionZ! ** 2) : null,
+    distanceCheck: measured - Math.hypot(point.e - station.e, point.n - station.n),
+    sdDistanceCheck: Math.sqrt(observation.varRadial + observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2 + varAxis),
+    dE: station.e + measured * Math.sin(t) - point.e,
+    dN: station.n + measured * Math.cos(t) - point.n,
   };
+}
+
+/** Against the height of the station; a benchmark that has a part in that height is compared as far as it is redundant. */
+function heightCheckOf(
+  { setup }: KnownStationInput,
+  observation: ReducedObservation,
+  point: ControlPoint,
+  ground: Ground | null,
+  residual: HeightResidual | null,
+): Pick<KnownStationObservation, 'dZ' | 'sdDZ'> {
+  if (observation.heightDifference === null || point.z === null || !ground) return { dZ: null, sdDZ: null };
+  const dZ = ground.z + setup.instrumentHeight + observation.heightDifference - observation.targetHeight - point.z;
+  if (residual) return { dZ, sdDZ: residual.redundancy < LEAST_REDUNDANCY ? null : residual.sd * Math.sqrt(residual.redundancy) };
+  const variance = observation.varHeightDifference + observation.targetHeightSd ** 2 + (point.sdHeight ?? 0) ** 2;
+  return { dZ, sdDZ: Math.sqrt(variance + ground.sdTrunnionZ ** 2) };
 }

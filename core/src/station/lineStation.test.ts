@@ -43,6 +43,8 @@ const input = (observations: readonly LineObservation[], change: Partial<LineSta
 });
 const [A, D, ONE, FIVE] = LINES as unknown as [SiteLine, SiteLine, SiteLine, SiteLine];
 
+const NO_SIGHTS = { reduction: REDUCTION, points: [], observations: [] };
+
 describe('a station on lines', () => {
   it('is found from points anywhere along four lines, and checked', () => {
     const solved = stationOnLines(input([sight(A, 0.2), sight(D, 0.7), sight(ONE, 0.4), sight(FIVE, 0.9), sight(A, 0.8)]));
@@ -117,7 +119,7 @@ describe('a station with a typed direction', () => {
   const setup = { instrumentHeight: 1.6, instrumentHeightSd: 0.001, instrumentCentringSd: 0.001 };
 
   it('takes the direction as it was typed, and tests nothing', () => {
-    const solved = stationOnAssumedDirection({ instrument: INSTRUMENT, station, setup, azimuth: 1, circle: 1.25 });
+    const solved = stationOnAssumedDirection({ ...NO_SIGHTS, instrument: INSTRUMENT, station, setup, azimuth: 1, circle: 1.25 });
     if (!solved.ok) throw new Error('no station');
     const { result, judgement } = solved.value;
     expect(result.orientation).toBeCloseTo(2 * Math.PI - 0.25, 12);
@@ -128,11 +130,11 @@ describe('a station with a typed direction', () => {
   });
 
   it('says that there is no height, or no instrument height, and refuses what is no number', () => {
-    const level = stationOnAssumedDirection({ instrument: INSTRUMENT, station: { ...station, z: null }, setup, azimuth: 0, circle: 0 });
+    const level = stationOnAssumedDirection({ ...NO_SIGHTS, instrument: INSTRUMENT, station: { ...station, z: null }, setup, azimuth: 0, circle: 0 });
     expect(level.ok && level.value.judgement.because.map((each) => each.code)).toContain('NO_HEIGHT');
-    const zero = stationOnAssumedDirection({ instrument: INSTRUMENT, station, setup: { ...setup, instrumentHeight: 0 }, azimuth: 0, circle: 0 });
+    const zero = stationOnAssumedDirection({ ...NO_SIGHTS, instrument: INSTRUMENT, station, setup: { ...setup, instrumentHeight: 0 }, azimuth: 0, circle: 0 });
     expect(zero.ok && zero.value.judgement.because.map((each) => each.code)).toContain('NO_INSTRUMENT_HEIGHT');
-    expect(stationOnAssumedDirection({ instrument: INSTRUMENT, station, setup, azimuth: NaN, circle: 0 })).toMatchObject({
+    expect(stationOnAssumedDirection({ ...NO_SIGHTS, instrument: INSTRUMENT, station, setup, azimuth: NaN, circle: 0 })).toMatchObject({
       ok: false,
       error: { path: ['azimuth'] },
     });

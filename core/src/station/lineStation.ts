@@ -18,14 +18,15 @@ import { wrapTurn } from '../quantity/angle.ts';
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
-import type { InstrumentPrecision, Reading, Reduction } from '../sight/observation.ts';
-import { reduceReading, type ReducedReading } from '../sight/reduce.ts';
+import type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from '../sight/observation.ts';
+import { reduceObservations, reduceReading, type ReducedReading } from '../sight/reduce.ts';
 import { SIGHT_ANY } from './furtherSight.ts';
+import { heightDifference, heightFindings, heldHeight, type HeldHeightInput } from './heldHeight.ts';
 import { hiddenReason, type SolvedStation } from './judgement.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, StationCovariance, StationError } from './model.ts';
 import { planReliability, USUALLY_ASKED, type AskedOfStation, type Reliability, type ReliabilityModel } from './reliability.ts';
-import { firstInvalidNumber, invalidReading } from './validate.ts';
+import { duplicateName, firstInvalidNumber, invalidObservation, invalidReading, missingCoordinates } from './validate.ts';
 
 export interface SiteLine {
   readonly name: string;
@@ -207,18 +208,40 @@ export function lineStation(input: LineStationInput): Result<LineStationResult, 
   });
 }
 
-/** The same in the form of a free station, with what to think of it. There is no height: take it from benchmarks. */
+/** Sights to marks with heights, from a station on lines. */
+export interface LineHeights {
+  readonly setup: Setup;
+  readonly points: readonly ControlPoint[];
+  readonly observations: readonly Observation[];
+}
+
+/** The same in the form of a free station, with what to think of it. Lines give no height: it comes from benchmarks, where any are sighted. */
 export function stationOnLines(
   input: LineStationInput,
   asked: AskedOfStation | null = null,
+  benchmarks: LineHeights | null = null,
 ): Result<SolvedStation & { readonly residuals: readonly LineResidual[] }, StationError> {
   const solved = lineStation(input);
   if (!solved.ok) return solved;
   const { residuals, fit, sumOfSquares, ...plan } = solved.value;
-  const reliability: Reliability = { ...planReliability(modelOnLines(input, plan), asked ?? USUALLY_ASKED), height: null };
+  const seen = benchmarks?.observations.map((each) => ({ ...each, usePlan: false })) ?? [];
+  const byName = new Map(benchmarks?.points.map((point) => [point.name, point]));
+  const invalid = duplicateName(benchmarks?.points ?? []) ?? invalidObservation(seen) ?? missingCoordinates(seen, byName);
+  if (invalid) return fail(invalid);
+  const wanted = asked ?? USUALLY_ASKED;
+  const heights: HeldHeightInput = {
+    from: 'benchmarks',
+    mark: null,
+    setup: benchmarks?.setup ?? { instrumentHeight: 0, instrumentHeightSd: 0 },
+    reduced: reduceObservations(seen, input.instrument, input.reduction),
+    points: byName,
+  };
+  const held = heldHeight(heights, wanted.height);
+  const found = heightFindings(heights, held, true);
+  const reliability: Reliability = { ...planReliability(modelOnLines(input, plan), wanted), height: held.reliability };
   const off = residuals.filter((each) => each.exceeds);
   const largest = residuals.reduce((most, each) => Math.max(most, Math.abs(each.off)), 0);
-  const poor = off.length > 0 || !fitsByChance(fit);
+  const poor = off.length > 0 || !fitsByChance(fit) || found.speaksAgainst;
   const goodTo = plan.ellipse95.a;
   const isCoarse = asked !== null && goodTo > asked.plan;
   const isUnchecked = reliability.state === 'unchecked' || isCoarse;
@@ -233,9 +256,16 @@ export function stationOnLines(
       unknownCount: 3,
       fit,
       sumOfSquares,
-      height: null,
-      observations: [],
-      points: [],
+      height: held.solution,
+      observations: heights.reduced.map((each, i) => ({ reduced: each, direction: null, distance: null, height: held.solution?.residuals[i] ?? null })),
+      points: [...byName.keys()].map((name) => ({
+        name,
+        dE: null,
+        dN: null,
+        dZ: heightDifference(heights, held, name),
+        leaveOneOut: null,
+        leaveOneOutHeight: held.leaveOneOut.get(name) ?? null,
+      })),
     },
     extensible: null,
     judgement: {
@@ -250,9 +280,9 @@ export function stationOnLines(
         ...(fit.dof > 0 && hidden ? hiddenReason(reliability, hidden, (asked ?? USUALLY_ASKED).plan) : []),
         ...(isCoarse ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
         ...off.map((each) => ({ code: 'LINE_OFF' as const, name: each.line, off: each.off })),
-        { code: 'NO_HEIGHT', why: 'METHOD' },
+        ...found.because,
       ],
-      doThis: poor || isUnchecked ? [SIGHT_ANY] : [{ code: 'ACCEPT' }],
+      doThis: [...found.doThis, ...(poor || isUnchecked ? [SIGHT_ANY] : found.doThis.length > 0 ? [] : [{ code: 'ACCEPT' as const }])],
       heightTrend: null,
     },
   });

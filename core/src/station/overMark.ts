@@ -8,8 +8,9 @@ import { CRITICAL_T, CRITICAL_W, DETECTABLE_NONCENTRALITY } from '../adjust/crit
 import { fitsByChance } from '../adjust/globalTest.ts';
 import type { Metres } from '../quantity/unit.ts';
 import { ok, type Result } from '../result.ts';
-import { knownStation, type KnownStationInput, type KnownStationObservation, type KnownStationResult } from './knownStation.ts';
-import type { HeightSolution } from './heightAdjustment.ts';
+import type { ReducedObservation } from '../sight/reduce.ts';
+import { knownStation, type OccupiedMark, type KnownStationInput, type KnownStationObservation, type KnownStationResult } from './knownStation.ts';
+import { heightDifference, heightFindings, heldHeight, type HeightFindings, type HeightFrom, type HeldHeight, type HeldHeightInput } from './heldHeight.ts';
 import { furtherSight, SIGHT_ANY } from './furtherSight.ts';
 import type { Reason, Step } from './findings.ts';
 import { hiddenReason, type JudgedWith, type Judgement, type SolvedStation } from './judgement.ts';
@@ -19,13 +20,10 @@ import type { StationError } from './model.ts';
 import {
   directionRow,
   distanceRow,
-  heightReliability,
   placesOf,
   planReliability,
   USUALLY_ASKED,
   type AskedOfStation,
-  type HeightReliability,
-  type HeightWeight,
   type Reliability,
   type ReliabilityModel,
   type ReliabilityRow,
@@ -70,18 +68,16 @@ function observationView({ reduced, direction, distanceCheck, sdDistanceCheck }:
 const quotient = (value: number | null | undefined, sd: number | null | undefined): number | null =>
   typeof value === 'number' && typeof sd === 'number' ? value / sd : null;
 
-function pointView(input: KnownStationInput, known: KnownStationResult, name: string): ResectionPoint {
+function pointView(known: KnownStationResult, heights: HeldHeightInput, held: HeldHeight, name: string): ResectionPoint {
   const own = known.observations.filter((each) => each.reduced.point === name);
   const seen = own.find((each) => each.dE !== null);
-  const high = own.find((each) => each.dZ !== null);
   const w = quotient(seen?.distanceCheck, seen?.sdDistanceCheck);
   const sd = seen?.sdDistanceCheck ?? 0;
-  const wHeight = quotient(high?.dZ, high?.sdDZ);
   return {
     name,
     dE: seen?.dE ?? null,
     dN: seen?.dN ?? null,
-    dZ: high?.dZ ?? null,
+    dZ: heightDifference(heights, held, name),
     leaveOneOut:
       seen && w !== null
         ? {
@@ -94,31 +90,27 @@ function pointView(input: KnownStationInput, known: KnownStationResult, name: st
             othersWithin: 0,
           }
         : null,
-    leaveOneOutHeight: wHeight === null ? null : { dZ: high!.dZ!, sd: high!.sdDZ!, w: wHeight, critical: CRITICAL_W, exceeds: Math.abs(wHeight) > CRITICAL_W },
+    leaveOneOutHeight: held.leaveOneOut.get(name) ?? null,
   };
 }
 
-/** Backsights and the station's own mark: so many listed marks hold it. */
+export interface OverMarkOptions extends Pick<JudgedWith, 'open' | 'pole'> {
+  /** Where the height comes from; null: work in plan alone. Not given: the mark under the instrument. */
+  readonly heightFrom?: HeightFrom | null;
+}
+
+/** Backsights and the station's own mark: so many listed marks hold it. Errors as `knownStation`. */
 export function stationOverMark(
-  input: KnownStationInput,
+  input: Omit<KnownStationInput, 'heightFrom'>,
   asked: AskedOfStation | null = null,
-  { open = input.points, pole = expectedPole(input) }: Pick<JudgedWith, 'open' | 'pole'> = {},
+  { open = input.points, pole = expectedPole(input), heightFrom = 'mark' }: OverMarkOptions = {},
 ): Result<SolvedStation, StationError> {
   const solved = knownStation(input);
   if (!solved.ok) return solved;
   const known = solved.value;
-  const height: HeightSolution | null =
-    known.z === null || known.sdZ === null || known.sdTrunnionZ === null
-      ? null
-      : {
-          z: known.z,
-          sdZ: known.sdZ,
-          sdTrunnionZ: known.sdTrunnionZ,
-          observationCount: 0,
-          fit: { dof: 0, s0: null, globalTest: null },
-          sumOfSquares: 0,
-          residuals: [],
-        };
+  const wanted = asked ?? USUALLY_ASKED;
+  const heights = heightsOver(input.station, heightFrom, input, known.observations.map((each) => each.reduced));
+  const held = heldHeight(heights, wanted.height);
   const [[ee, en], [, nn]] = known.covariance as readonly [readonly [number, number, number], readonly [number, number, number], unknown];
   const precision = planPrecisionOf({ ee, nn, en });
   const count = known.observations.filter((each) => each.direction).length;
@@ -135,13 +127,12 @@ export function stationOverMark(
     unknownCount: 1,
     fit: known.fit,
     sumOfSquares: known.fit.s0 === null ? 0 : known.fit.s0 ** 2 * known.fit.dof,
-    height,
-    observations: known.observations.map(observationView),
-    points: input.points.map((point) => pointView(input, known, point.name)),
+    height: held.solution,
+    observations: known.observations.map((each, i) => ({ ...observationView(each), height: held.solution?.residuals[i] ?? null })),
+    points: input.points.map((point) => pointView(known, heights, held, point.name)),
   };
   const model = modelOverMark(input, known);
-  const wanted = asked ?? USUALLY_ASKED;
-  const reliability: Reliability = { ...planReliability(model, wanted), height: heightOverMark(input, known, model.places, wanted.height) };
+  const reliability: Reliability = { ...planReliability(model, wanted), height: held.reliability };
   const { station, setup } = input;
   const extensible: Extensible = {
     model,
@@ -152,8 +143,23 @@ export function stationOverMark(
   };
   const sighted = result.observations.map((each) => each.reduced.point);
   const further = () => furtherSight(extensible, sighted, open, wanted);
-  return ok({ result, judgement: judgeOverMark(input, result, reliability, asked, further), extensible });
+  const found = heightFindings(heights, held, false);
+  return ok({ result, judgement: judgeOverMark(input, result, reliability, found, asked, further), extensible });
 }
+
+/** What the height of a station over a mark hangs on. */
+export const heightsOver = (
+  { name, z, sdZ }: OccupiedMark,
+  from: HeightFrom | null,
+  { setup, points }: Pick<KnownStationInput, 'setup' | 'points'>,
+  reduced: readonly ReducedObservation[],
+): HeldHeightInput => ({
+  from,
+  mark: z === null ? null : { name, z, sdZ },
+  setup,
+  reduced,
+  points: new Map(points.map((point) => [point.name, point])),
+});
 
 const varAxisOf = ({ station, setup }: KnownStationInput): number => Math.max(station.sdPlan ** 2 + setup.instrumentCentringSd ** 2, LEAST_CENTRING ** 2);
 
@@ -187,34 +193,16 @@ function modelOverMark(input: KnownStationInput, known: KnownStationResult): Rel
   return { size: 3, station: { e: known.e, n: known.n }, places, rows, anchor: 0, onLines: false, common: { prism: true, scale: true } };
 }
 
-/** The height of the mark that is stood over holds; those of the backsights test it. */
-function heightOverMark(
-  input: KnownStationInput,
-  known: KnownStationResult,
-  places: readonly (readonly string[])[],
-  tolerance: Metres,
-): HeightReliability | null {
-  if (known.z === null || known.sdTrunnionZ === null) return null;
-  const own = 1 / Math.max(known.sdTrunnionZ, LEAST_CENTRING) ** 2;
-  const tests = places.flatMap((names, i): HeightWeight[] => {
-    if (i === 0) return [];
-    const high = known.observations.filter((each) => names.includes(each.reduced.point) && each.sdDZ !== null);
-    const weight = high.reduce((sum, each) => sum + 1 / (each.sdDZ! ** 2 - known.sdTrunnionZ! ** 2), 0);
-    return weight > 0 ? [{ names, weight, kept: 0 }] : [];
-  });
-  return heightReliability([{ names: [input.station.name], weight: own, kept: own }, ...tests], tolerance);
-}
-
 function judgeOverMark(
   input: KnownStationInput,
   result: ResectionResult,
   reliability: Reliability,
+  found: HeightFindings,
   asked: AskedOfStation | null,
   further: () => Step,
 ): Judgement {
   const backsights = [...new Set(result.observations.filter((each) => each.direction).map((each) => each.reduced.point))];
   const off = result.points.filter((point) => point.leaveOneOut?.exceeds);
-  const offInHeight = result.points.filter((point) => point.leaveOneOutHeight?.exceeds);
   const turned = !fitsByChance(result.fit);
   const distanceOf = (name: string): Metres | null => {
     const residual = result.observations.find((each) => each.reduced.point === name)?.distance?.residual;
@@ -234,17 +222,16 @@ function judgeOverMark(
     ...(isCoarse ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
     ...off.map((point): Reason => ({ code: 'BACKSIGHT_OFF', name: point.name, distanceOff: distanceOf(point.name) })),
     ...(turned ? [{ code: 'BACKSIGHTS_DISAGREE' as const, s0: result.fit.s0! }] : []),
-    ...offInHeight.map((point): Reason => ({ code: 'BACKSIGHT_HEIGHT_OFF', name: point.name, dZ: point.dZ! })),
-    ...(result.height ? [] : [{ code: 'NO_HEIGHT' as const, why: 'NONE' as const }]),
-    ...(result.height && input.setup.instrumentHeight === 0 ? [{ code: 'NO_INSTRUMENT_HEIGHT' as const }] : []),
+    ...found.because,
   ];
-  const bad = off.length > 0 || offInHeight.length > 0 || turned;
+  const bad = off.length > 0 || turned || found.speaksAgainst;
   const doThis: Step[] = [
     ...off.flatMap((point): Step[] => [
       { code: 'CHECK_NAME', name: point.name, other: null },
       { code: 'LEVEL_POLE', name: point.name },
       { code: 'SIGHT_AGAIN', name: point.name },
     ]),
+    ...found.doThis,
     ...(isUnchecked || bad ? [bad ? SIGHT_ANY : further()] : []),
   ];
   return {

@@ -131,6 +131,8 @@ export const SolutionBody = closed({
     }),
     { maxItems: 200 },
   ),
+  /** Where the height of a station over a mark comes from; not given: from the mark. */
+  heightFrom: Type.Optional(Words('mark', 'benchmarks', 'both')),
   /** The computation's own result form, as it was when accepted. */
   result: Type.Unsafe<SolutionResult>({ type: 'object' }),
   inputDigest: Type.String({ pattern: '^[0-9a-f]{64}$' }),

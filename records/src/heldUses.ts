@@ -1,0 +1,12 @@
+/** What a station is truly taken from: a benchmark that its height was only compared with is no support of it, but can prove it. */
+import type { Fact, FactBody } from '@idle-marker/contract';
+
+type Use = FactBody<'solution'>['uses'][number];
+
+/** The uses of a solution with `height` only where its height comes from. Over a mark that is the mark, benchmarks, or both. */
+export function heldUses({ body }: Fact<'solution'>, occupation: Fact<'occupation'>): readonly Use[] {
+  const { over } = occupation.body;
+  const from = body.heightFrom ?? 'mark';
+  if (!over || from === 'both') return body.uses;
+  return body.uses.map((use) => (use.height ? { ...use, height: (use.control === over.mark) === (from === 'mark') } : use));
+}
