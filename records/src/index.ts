@@ -76,7 +76,18 @@ export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJud
 export { placeAtGround, stakeAt } from './setting.ts';
 export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';
-export { markBody, sightBody, type CarriedPole, solutionBody, stationMark, toleranceOf, writingBody, type MarkSetting, type ShotPlace } from './recording.ts';
+export {
+  heightRevision,
+  markBody,
+  sightBody,
+  type CarriedPole,
+  solutionBody,
+  stationMark,
+  toleranceOf,
+  writingBody,
+  type MarkSetting,
+  type ShotPlace,
+} from './recording.ts';
 export { paceOf, type Pace } from './pace.ts';
 export { isOverdue, proofAge, type ProofAge } from './proofAge.ts';
 export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';

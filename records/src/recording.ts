@@ -1,10 +1,19 @@
 /** Bodies of the facts that a morning's work makes: the same whoever makes them. */
-import { CORE_VERSION, TARGET_HEIGHT_SD, targetCentringSd, type Metres, type ResectionResult, type SitePoint, type StakeSide } from '@idle-marker/core';
+import {
+  CORE_VERSION,
+  TARGET_HEIGHT_SD,
+  targetCentringSd,
+  type HeightSolution,
+  type Metres,
+  type ResectionResult,
+  type SitePoint,
+  type StakeSide,
+} from '@idle-marker/core';
 import { digestOf, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
 import { stakeTextOf, type WrittenStake } from '@idle-marker/words';
 import { conventionFor, offsetAsSet, pointOf, saysTheSame, stakeAsSet, stakeOf } from './conventions.ts';
 import type { UseFlags } from './observations.ts';
-import type { SiteState } from './state.ts';
+import type { ControlMark, SiteState } from './state.ts';
 import type { StationDraft } from './stationDraft.ts';
 
 type Sight = FactBody<'sight'>;
@@ -83,7 +92,14 @@ export function solutionBody(
   const { over } = occupation.body;
   const [first] = uses;
   // The mark under the instrument is used too: when it is found moved, everything set from it is concerned.
-  if (over && first) uses.push({ sight: first.sight, control: over.mark, revision: over.revision, plan: true, height: result.height !== null && draft.heightFrom !== 'benchmarks' });
+  if (over && first)
+    uses.push({
+      sight: first.sight,
+      control: over.mark,
+      revision: over.revision,
+      plan: true,
+      height: result.height !== null && draft.heightFrom !== 'benchmarks',
+    });
   return {
     occupation: occupation.id,
     name: occupation.body.name,
@@ -95,6 +111,19 @@ export function solutionBody(
     inputDigest: digestOf(draft.input),
     coreVersion: CORE_VERSION,
     supersedes,
+  };
+}
+
+/** A mark with the height that benchmarks give it, as a revision that replaces the listed one; the source says from where. */
+export function heightRevision({ id, revision }: ControlMark, { z, sdZ }: Pick<HeightSolution, 'z' | 'sdZ'>, source: string): FactBody<'control'> {
+  return {
+    ...revision.body,
+    z: Math.round(z * 1e4) / 1e4,
+    sdZMm: Math.round(sdZ * 1e4) / 10,
+    useHeight: true,
+    heightSource: source.slice(0, 200),
+    mark: id,
+    supersedes: revision.id,
   };
 }
 

@@ -80,8 +80,10 @@ export function defaultUse(state: SiteState, sight: Fact<'sight'>): UseFlags {
   if (!mark) return { plan: false, height: false };
   const { body } = mark.revision;
   const lost = body.condition === 'lost';
+  // Lines give the plan; a mark that is sighted with them gives a height.
+  const isOnLines = state.occupations.find(({ id }) => id === sight.body.occupation)?.body.method === 'onLines';
   return {
-    plan: !lost && body.usePlan && body.e !== null && body.n !== null,
+    plan: !lost && !isOnLines && body.usePlan && body.e !== null && body.n !== null,
     height: !lost && body.useHeight && body.z !== null && sight.body.read.slope !== null,
   };
 }

@@ -18,6 +18,7 @@ import {
   trustOf,
   type AcceptedSolution,
   type SiteState,
+  type DraftOptions,
   type UseFlags,
 } from '../src/index.ts';
 
@@ -234,11 +235,17 @@ export class Story {
     return this.decide(occupation, verdict, use, reason);
   }
 
-  decide(occupation: Fact<'occupation'>, verdict: FactBody<'decision'>['verdict'] = 'accepted', use: Partial<UseFlags> = {}, reason = ''): AcceptedSolution {
+  decide(
+    occupation: Fact<'occupation'>,
+    verdict: FactBody<'decision'>['verdict'] = 'accepted',
+    use: Partial<UseFlags> = {},
+    reason = '',
+    options: DraftOptions = {},
+  ): AcceptedSolution {
     const state = this.state;
     const usageOf = (sight: Fact<'sight'>): UseFlags => ({ ...defaultUse(state, sight), ...use });
     const flags = Object.fromEntries([...state.sights.keys()].map((id) => [id, usageOf(state.sights.get(id)!)]));
-    const draft = stationDraft(state, occupation, flags);
+    const draft = stationDraft(state, occupation, flags, options);
     if (!draft.outcome?.ok) throw new Error('no station');
     const before = state.accepted.filter((each) => each.occupation.id === occupation.id).at(-1)?.fact.id ?? null;
     const fact = this.say('solution', solutionBody(state, occupation, draft, draft.outcome.value.result, 'grid', usageOf, before));

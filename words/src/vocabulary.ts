@@ -1,11 +1,17 @@
 /** Names of things, as they are said on screens, stakes and sheets. */
-import type { CornerMeaning, HeightReference, LengthUnit, Standing, StandingReason } from '@idle-marker/core';
+import type { CornerMeaning, HeightFrom, HeightReference, LengthUnit, Standing, StandingReason } from '@idle-marker/core';
 
 export const UNIT_ABBREVIATION: Readonly<Record<LengthUnit, string>> = { metre: 'm', foot: 'ft', usSurveyFoot: 'US ft' };
 export const UNIT_NAME: Readonly<Record<LengthUnit, string>> = { metre: 'metres', foot: 'feet', usSurveyFoot: 'US survey feet' };
 
 /** Decimals that lengths are shown with: millimetres, or thousandths of a foot. */
 export const LENGTH_DECIMALS = 3;
+
+export const HEIGHT_FROM: Readonly<Record<HeightFrom, (mark: string) => string>> = {
+  mark: (mark) => `${mark}, the mark under the instrument`,
+  benchmarks: () => 'the benchmarks sighted',
+  both: (mark) => `the benchmarks and ${mark} together`,
+};
 
 export const MEANING: Readonly<Record<CornerMeaning, string>> = {
   outsideFace: 'outside face',

@@ -1,9 +1,9 @@
 /** A free station as the computation of its checkability takes it, as it is and with one more sight. */
 import { ELLIPSE_95_FACTOR, ellipseOf } from '../adjust/ellipse.ts';
 import { invertNormal } from '../adjust/normalMatrix.ts';
-import type { PlanPoint } from '../plane/point.ts';
+import { planDistance, type PlanPoint } from '../plane/point.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
-import type { ControlPoint, InstrumentPrecision, Reduction } from '../sight/observation.ts';
+import { NEAREST_SIGHT, type ControlPoint, type InstrumentPrecision, type Reduction } from '../sight/observation.ts';
 import type { FreeStation } from './freeStation.ts';
 import { contributions, type Contribution } from './heightAdjustment.ts';
 import { expectedReading, type PoleSet } from './measuredPoint.ts';
@@ -148,11 +148,11 @@ function radiusOf({ rows, size }: ReliabilityModel): Metres | null {
 
 /**
  * The station as it would be with a sight to `point` that fits perfectly: its precision and what could go unseen follow from
- * where the marks lie, not from what is read. Null for a point without a place, or where it gives no station.
+ * where the marks lie, not from what is read. Null for a point without a place, nearer than any instrument measures, or where it gives no station.
  * `withoutEach` as for `planReliability`: of many marks it is enough to know it of the best.
  */
 export function addedSight(from: Extensible, point: ControlPoint, asked: AskedOfStation, withoutEach = true): AddedSight | null {
-  if (point.e === null || point.n === null) return null;
+  if (point.e === null || point.n === null || planDistance(from.station, { e: point.e, n: point.n }) < NEAREST_SIGHT) return null;
   const model = extended(from, point as ControlPoint & PlanPoint);
   const radius95 = from.over ? from.over.radius95 : radiusOf(model);
   if (radius95 === null) return null;

@@ -18,7 +18,7 @@ const STATION: TrueStation = { e: 4150, n: 8090, z: 5, orientation: 1 };
 const CLASS = { plan: 0.01, height: 0.01, leastMarks: 3 };
 
 /** `own`: the listed height of the mark under the instrument less the true one; `off`: the same of benchmarks. */
-const input = (own: number | null, off: Readonly<Record<string, number>> = {}, marks = ['A', 'B', 'C']): KnownStationInput => ({
+const input = (own: number | null, off: Readonly<Record<string, number>> = {}, marks = ['A', 'B', 'C']): Omit<KnownStationInput, 'heightFrom'> => ({
   instrument: PRECISION,
   station: { name: 'S', e: STATION.e, n: STATION.n, z: own === null ? null : STATION.z + own, sdPlan: 0.002, sdZ: own === null ? null : 0.002 },
   setup: { ...SETUP, instrumentCentringSd: 0.001 },
@@ -27,7 +27,7 @@ const input = (own: number | null, off: Readonly<Record<string, number>> = {}, m
   observations: MARKS.filter(([name]) => marks.includes(name)).map(([name, place]) => observe(STATION, name, place)),
 });
 
-function over(of: KnownStationInput, heightFrom: HeightFrom | null = 'mark') {
+function over(of: ReturnType<typeof input>, heightFrom: HeightFrom | null = 'mark') {
   const solved = stationOverMark(of, null, { heightFrom });
   if (!solved.ok) throw new Error(solved.error.code);
   const { result, judgement } = solved.value;
@@ -56,7 +56,11 @@ describe('a known station with its height from benchmarks', () => {
   });
 
   it('says nothing of a single benchmark against itself, and is refused without one', () => {
-    const one = knownStation({ ...input(0), heightFrom: 'benchmarks', observations: input(0).observations.map((each, i) => ({ ...each, useHeight: i === 0 })) });
+    const one = knownStation({
+      ...input(0),
+      heightFrom: 'benchmarks',
+      observations: input(0).observations.map((each, i) => ({ ...each, useHeight: i === 0 })),
+    });
     if (!one.ok) throw new Error(one.error.code);
     expect(one.value.observations.map((each) => each.sdDZ === null)).toEqual([true, false, false]);
     const none = { ...input(0), observations: input(0).observations.map((each) => ({ ...each, useHeight: false })) };

@@ -10,15 +10,7 @@ import { fitOf, fitsByChance } from '../adjust/globalTest.ts';
 import type { Metres } from '../quantity/unit.ts';
 import type { ControlPoint, Setup } from '../sight/observation.ts';
 import type { ReducedObservation } from '../sight/reduce.ts';
-import {
-  againstRest,
-  contributions,
-  meanHeight,
-  weightedMean,
-  type Contribution,
-  type HeightLeaveOneOut,
-  type HeightSolution,
-} from './heightAdjustment.ts';
+import { againstRest, contributions, meanHeight, weightedMean, type Contribution, type HeightLeaveOneOut, type HeightSolution } from './heightAdjustment.ts';
 import type { Reason, Step } from './findings.ts';
 import { heightReliability, placesOf, type HeightReliability, type HeightWeight } from './reliability.ts';
 

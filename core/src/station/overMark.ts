@@ -109,7 +109,12 @@ export function stationOverMark(
   if (!solved.ok) return solved;
   const known = solved.value;
   const wanted = asked ?? USUALLY_ASKED;
-  const heights = heightsOver(input.station, heightFrom, input, known.observations.map((each) => each.reduced));
+  const heights = heightsOver(
+    input.station,
+    heightFrom,
+    input,
+    known.observations.map((each) => each.reduced),
+  );
   const held = heldHeight(heights, wanted.height);
   const [[ee, en], [, nn]] = known.covariance as readonly [readonly [number, number, number], readonly [number, number, number], unknown];
   const precision = planPrecisionOf({ ee, nn, en });

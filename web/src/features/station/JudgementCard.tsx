@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Explanation, Judgement, Reason, Step } from '@idle-marker/core';
 import type { SightGroup } from '@idle-marker/records';
 import { reasonWords, restateButton, spreadWords, stepWords, VERDICT_TONE } from '@idle-marker/words';
@@ -15,6 +16,8 @@ interface JudgementCardProps {
   onLeaveOut(mark: string, part: 'plan' | 'height' | 'direction'): void;
   /** Puts right what was entered wrongly, as the explanation says. */
   onRestate(explanation: Explanation): void;
+  /** What is to be done about a mark under the instrument whose height does not fit. */
+  onHeight?(reason: Extract<Reason, { code: 'OCCUPIED_HEIGHT_OFF' }>): ReactNode;
   readonly busy: boolean;
 }
 
@@ -25,11 +28,18 @@ const TONE_OF: Partial<Record<Reason['code'], 'good' | 'ochre' | 'brick'>> = {
   PARTLY_HIDDEN: 'ochre',
   FEW_PLACES: 'ochre',
   TOO_COARSE: 'ochre',
+  HEIGHTS_AGREE: 'good',
+  TYPED_DIRECTION_FITS: 'good',
+  OCCUPIED_HEIGHT_OFF: 'brick',
+  HEIGHTS_DISAGREE: 'brick',
+  BACKSIGHT_HEIGHT_OFF: 'brick',
 };
 
 /** Marks that a reason is about. */
 function marksOf(reason: Reason): readonly string[] {
   if (reason.code === 'EXPLAINED') return reason.explanation.points;
+  if (reason.code === 'BACKSIGHT_HEIGHT_OFF') return [reason.name];
+  if (reason.code === 'HEIGHTS_DISAGREE') return reason.names;
   if (reason.code === 'CANNOT_TELL') return 'name' in reason.apart ? [reason.apart.name] : [];
   return [];
 }
@@ -37,14 +47,16 @@ function marksOf(reason: Reason): readonly string[] {
 /** What another sight, or a proof, is asked for by. */
 const WANTS_MORE: ReadonlySet<Reason['code']> = new Set(['TWO_MARKS', 'FEW_PLACES', 'HARDLY_CHECKED', 'PARTLY_HIDDEN', 'TOO_COARSE', 'OVER_ONE_BACKSIGHT']);
 const OPEN: ReadonlySet<Reason['code']> = new Set(['PARTLY_HIDDEN', 'NO_HEIGHT', 'HEIGHT_UNCHECKED', 'HEIGHT_HARDLY_CHECKED', 'HEIGHT_GROWS']);
+const OWN_STEPS: Partial<Record<Step['code'], Reason['code']>> = { HEIGHT_FROM_BENCHMARKS: 'OCCUPIED_HEIGHT_OFF' };
 const isFurther = ({ code }: Step): boolean => code === 'SIGHT_ANOTHER' || code === 'PROVE_ON';
 
 /** One card a finding: what, why, and what to do, with its buttons. */
-export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestate, busy }: JudgementCardProps) {
+export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestate, onHeight, busy }: JudgementCardProps) {
   const naming = useNaming();
   const { because, doThis } = judgement;
   // A step stands under the finding that it follows from; what is left, under the last one that is not about marks.
   const owner = (step: Step): Reason | undefined =>
+    because.find((reason) => reason.code === OWN_STEPS[step.code]) ??
     because.find((reason) => 'name' in step && step.name !== null && marksOf(reason).includes(step.name)) ??
     because.find((reason) => isFurther(step) && WANTS_MORE.has(reason.code)) ??
     because.find((reason) => reason.code === 'EXPLAINED' || reason.code === 'CANNOT_TELL') ??
@@ -63,7 +75,22 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
               reason.code === 'OVER_SEVERAL_BACKSIGHTS' || reason.code === 'FITS' ? verdict : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))
             }
             title={title}
-            actions={reason.code === 'EXPLAINED' && <Actions explanation={reason.explanation} {...{ onSight, onLeaveOut, onRestate, busy }} />}
+            actions={
+              reason.code === 'EXPLAINED' ? (
+                <Actions explanation={reason.explanation} {...{ onSight, onLeaveOut, onRestate, busy }} />
+              ) : reason.code === 'OCCUPIED_HEIGHT_OFF' ? (
+                onHeight?.(reason)
+              ) : reason.code === 'BACKSIGHT_HEIGHT_OFF' ? (
+                <>
+                  <Button disabled={busy} onClick={() => onSight(reason.name)}>
+                    Sight again
+                  </Button>
+                  <Button disabled={busy} onClick={() => onLeaveOut(reason.name, 'height')}>
+                    Leave out of height
+                  </Button>
+                </>
+              ) : null
+            }
           >
             {text}
             {reason.code === 'CANNOT_TELL' && judgement.spread && <p className="mt-1 font-semibold">{spreadWords(judgement.spread, naming)}</p>}
@@ -89,7 +116,7 @@ function Actions({
   onLeaveOut,
   onRestate,
   busy,
-}: { readonly explanation: Explanation } & Omit<JudgementCardProps, 'judgement' | 'groups'>) {
+}: { readonly explanation: Explanation } & Omit<JudgementCardProps, 'judgement' | 'groups' | 'onHeight'>) {
   const naming = useNaming();
   const [mark] = explanation.points;
   const { code } = explanation;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { azimuth, walkingOrder, planDistance, type AddedSight, type LengthUnit, type PlanPoint } from '@idle-marker/core';
+import { azimuth, NEAREST_SIGHT, walkingOrder, planDistance, type AddedSight, type LengthUnit, type PlanPoint } from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
 import { aboutLength, ADDS, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -18,6 +18,8 @@ interface NextMarkProps {
   /** All that are left, in walking order; null where the instrument does not find them by itself. */
   readonly onSightAll: ((marks: readonly string[]) => void) | null;
   readonly busy: boolean;
+  /** The plan comes from elsewhere: only marks with a height are offered. */
+  readonly forHeight?: boolean;
   /** The station, once there is one. */
   readonly at: PlanPoint | null;
 }
@@ -25,23 +27,25 @@ interface NextMarkProps {
 const CONDITION = { secure: '', usable: 'usable', doubtful: 'doubtful', lost: 'lost' } as const;
 
 /** Marks still to be sighted; those kept for proofs last, lost ones not at all. */
-export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll, busy, at }: NextMarkProps) {
+export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll, busy, forHeight = false, at }: NextMarkProps) {
   const { state } = useSite();
   const units = useUnits();
   const [adding, setAdding] = useState(false);
   const rank = (mark: ControlMark) => adds.findIndex((each) => each.name === mark.id);
   const open = state.control
-    .filter((mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost')
+    .filter((mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost' && !(at && isUnderfoot(at, mark)))
+    .filter(({ revision: { body } }) => !forHeight || (body.useHeight && body.z !== null))
     .sort((a, b) => Number(rank(a) < 0) - Number(rank(b) < 0) || rank(a) - rank(b) || Number(a.revision.body.forProof) - Number(b.revision.body.forProof));
   const best = adds[0];
+  const isJudged = adds.length > 0;
   const usable = open.flatMap(({ id, revision: { body } }) =>
     body.e !== null && body.n !== null && body.usePlan && !body.forProof && body.condition !== 'doubtful' ? [{ id, e: body.e, n: body.n }] : [],
   );
   const rest = at ? walkingOrder(at, usable).map((i) => usable[i]!.id) : [];
-  if (open.length === 0) return <p className="mt-3 text-ink2">Every usable mark has been sighted.</p>;
+  if (open.length === 0) return forHeight ? null : <p className="mt-3 text-ink2">Every usable mark has been sighted.</p>;
   return (
     <section className="mt-4">
-      <h2 className="mb-1 text-[15px]">Marks to sight</h2>
+      <h2 className="mb-1 text-[15px]">{forHeight ? 'Benchmarks to sight for the height' : 'Marks to sight'}</h2>
       {best && (
         <p className="mb-1">
           <strong>Best next: {state.control.find((mark) => mark.id === best.name)!.revision.body.name}.</strong> With it the station is good to{' '}
@@ -56,9 +60,9 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
             <th className={TH_WORD}>Mark</th>
             <th className={TH_WORD}>For</th>
             <th className={TH}>Distance</th>
-            <th className={`${TH} max-sm:hidden`}>Azimuth</th>
-            <th className={TH}>Good to</th>
-            <th className={TH}>Unseen effect</th>
+            <th className={`${TH} ${isJudged ? 'max-sm:hidden' : ''}`}>Azimuth</th>
+            {isJudged && <th className={TH}>Good to</th>}
+            {isJudged && <th className={TH}>Unseen effect</th>}
             <th className={TH}>
               <span className="sr-only">Sight it</span>
             </th>
@@ -80,9 +84,9 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
                   {!isProvenControl(state, mark) && <span className="block text-ochre">of our own, not proven</span>}
                 </td>
                 <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
-                <td className={`${TD} max-sm:hidden`}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
-                <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>
-                <td className={TD}>{hidden(adds[rank(mark)], units.lengthUnit)}</td>
+                <td className={`${TD} ${isJudged ? 'max-sm:hidden' : ''}`}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
+                {isJudged && <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>}
+                {isJudged && <td className={TD}>{hidden(adds[rank(mark)], units.lengthUnit)}</td>}
                 <td className={TD}>
                   <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onSight(mark.id)} aria-label={`Sight ${body.name}`}>
                     Sight
@@ -104,6 +108,11 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
       {adding && <EditControl mark={null} onClose={() => setAdding(false)} />}
     </section>
   );
+}
+
+/** So near that no instrument measures there: the ground under it, or the post it stands by. */
+function isUnderfoot(at: PlanPoint, { revision: { body } }: ControlMark): boolean {
+  return body.e !== null && body.n !== null && planDistance(at, { e: body.e, n: body.n }) < NEAREST_SIGHT;
 }
 
 /** The largest mistake that could still hide with it. */

@@ -16,11 +16,13 @@ interface SightTableProps {
   setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
   /** Heights are not shown. */
   readonly planOnly: boolean;
+  /** The plan is not theirs to give. */
+  readonly heightAlone?: boolean;
   /** Direction and distance of a sight can be left out apart. */
   readonly byPart: boolean;
 }
 
-export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse, planOnly, byPart }: SightTableProps) {
+export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse, planOnly, heightAlone = false, byPart }: SightTableProps) {
   const units = useUnits();
   const { state } = useSite();
   const small = smallUnit(units.lengthUnit);
@@ -77,7 +79,13 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
                 {!planOnly && <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">not used</span>}</td>}
                 <td className={TD}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
                 <td className={`${TD} whitespace-nowrap`}>
-                  <UseToggle label={`${body?.name} in plan`} text="plan" used={inPlan} can={body?.e !== null} onChange={(plan) => setUse(sights, { plan })} />
+                  <UseToggle
+                    label={`${body?.name} in plan`}
+                    text="plan"
+                    used={inPlan}
+                    can={!heightAlone && body?.e !== null}
+                    onChange={(plan) => setUse(sights, { plan })}
+                  />
                   <UseToggle
                     label={`${body?.name} in height`}
                     text="ht"

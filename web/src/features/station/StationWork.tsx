@@ -21,6 +21,7 @@ import { AcceptDialog } from './AcceptDialog.tsx';
 import { ArithmeticButton } from './ArithmeticDialog.tsx';
 import { FacesCard } from './FacesCard.tsx';
 import { GeometryCard } from './GeometryCard.tsx';
+import { HeightSource, OccupiedHeight } from './HeightSource.tsx';
 import { HelpButton } from './HelpButton.tsx';
 import { JudgementCard } from './JudgementCard.tsx';
 import { LineSights } from './LineSights.tsx';
@@ -72,7 +73,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0 && solved.judgement.checkability !== 'unchecked';
-  const over = state.control.find((mark) => mark.id === occupation.body.over?.mark)?.revision ?? null;
+  const overMark = state.control.find((mark) => mark.id === occupation.body.over?.mark) ?? null;
+  const over = overMark?.revision ?? null;
   const judgement = solved?.judgement ?? draft.contradiction;
   const blamed = useMemo(() => judgement?.because.flatMap((reason) => (reason.code === 'EXPLAINED' ? [reason.explanation] : [])) ?? [], [judgement]);
   const offMarks = useMemo(() => new Set(blamed.flatMap((each) => each.points)), [blamed]);
@@ -195,6 +197,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 onSight={(mark) => void sight(mark)}
                 onLeaveOut={leaveOut}
                 onRestate={(explanation) => void restate(explanation)}
+                onHeight={(reason) =>
+                  overMark && solved?.result.height ? (
+                    <OccupiedHeight reason={reason} draft={draft} over={overMark} height={solved.result.height} station={occupation.body.name} />
+                  ) : null
+                }
                 busy={shooting.doing !== null}
               />
             )}
@@ -209,6 +216,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 usageOf={draft.usageOf}
                 setUse={draft.setUse}
                 planOnly={draft.planOnly}
+                heightAlone={onLines}
                 byPart={byPart}
               />
             )}
@@ -224,18 +232,18 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
               </p>
             )}
             {sights === 1 && !over && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
-            {onLines ? (
-              <LineSights lines={draft.lines} shooting={shooting} />
-            ) : (
+            {onLines && <LineSights lines={draft.lines} shooting={shooting} />}
+            {!(onLines && draft.planOnly) && (
               <NextMark
+                forHeight={onLines}
                 sighted={new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])])}
                 adds={best}
                 chosen={chosen}
                 onChoose={choose}
                 onSight={(mark) => void sight(mark)}
-                onSightAll={kind === 'simulator' ? (marks) => void sightAll(marks) : null}
+                onSightAll={kind === 'simulator' && !onLines ? (marks) => void sightAll(marks) : null}
                 busy={shooting.doing !== null}
-                at={solved?.result ?? null}
+                at={solved?.result ?? (over && over.body.e !== null && over.body.n !== null ? { e: over.body.e, n: over.body.n } : null)}
               />
             )}
             <Choice
@@ -260,6 +268,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
               onChange={setClassId}
             />
             <Tick label="Plan only: heights are not used" checked={draft.planOnly} onChange={draft.setPlanOnly} />
+            {overMark && <HeightSource draft={draft} over={overMark} />}
             {!over && !onLines && (
               <>
                 <Tick label="Solve for a scale of the distances, too" checked={draft.freeScale} onChange={draft.setFreeScale} />
@@ -272,8 +281,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 )}
               </>
             )}
-            {draft.groups.length > 0 && <Tick label="Choose direction and distance of each sight" checked={byPart} onChange={setByPart} />}
-            {!draft.planOnly && draft.groups.length > 0 && (
+            {draft.groups.length > 0 && !onLines && <Tick label="Choose direction and distance of each sight" checked={byPart} onChange={setByPart} />}
+            {!draft.planOnly && !over && !onLines && draft.groups.length > 0 && (
               <>
                 <Button
                   look="quiet"

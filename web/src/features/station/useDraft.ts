@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { AskedOfStation, PlanPoint, PoleSet } from '@idle-marker/core';
+import type { AskedOfStation, HeightFrom, PlanPoint, PoleSet } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { defaultUse, stationDraft, stationSights, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
@@ -13,6 +13,8 @@ export interface Draft extends StationDraft {
   /** Heights are neither used nor shown. */
   readonly planOnly: boolean;
   setPlanOnly(on: boolean): void;
+  /** Of a station over a mark: where its height comes from. */
+  setHeightFrom(from: HeightFrom): void;
   /** A factor on all distances is solved for, too. */
   readonly freeScale: boolean;
   setFreeScale(on: boolean): void;
@@ -51,14 +53,16 @@ export function useDraft(occupation: Fact<'occupation'>, asked: AskedOfStation, 
     void readSetting<Flags>(key).then((kept) => kept && keep(kept));
   }, [key, keep]);
   const [planOnly, setPlanOnly] = useKept(`plan only ${occupation.id}`, false);
+  const [wantedHeight, setHeightFrom] = useKept<HeightFrom | undefined>(`height from ${occupation.id}`, undefined);
+  const heightFrom = planOnly ? null : wantedHeight;
   const [freeScale, setFreeScale] = useKept(`free scale ${occupation.id}`, false);
   const [near, setNear] = useKept<PlanPoint | null>(`near ${occupation.id}`, null);
   const chosenUse = useCallback((sight: Fact<'sight'>) => flags[sight.id] ?? defaultUse(state, sight), [flags, state]);
   const usageOf = useCallback((sight: Fact<'sight'>) => (planOnly ? { ...chosenUse(sight), height: false } : chosenUse(sight)), [chosenUse, planOnly]);
   const draft = useMemo(() => {
     const used = Object.fromEntries(stationSights(state, occupation.id).map((sight) => [sight.id, usageOf(sight)]));
-    return stationDraft(state, occupation, used, { freeScale, near, asked, pole });
-  }, [state, occupation, usageOf, freeScale, near, asked, pole]);
+    return stationDraft(state, occupation, used, { freeScale, near, asked, pole, ...(heightFrom === undefined ? {} : { heightFrom }) });
+  }, [state, occupation, usageOf, freeScale, near, asked, pole, heightFrom]);
   const setUse = useCallback(
     (sights: readonly Fact<'sight'>[], use: Partial<UseFlags>) => {
       const before = (sight: Fact<'sight'>) => latest.current[sight.id] ?? defaultUse(state, sight);
@@ -69,7 +73,7 @@ export function useDraft(occupation: Fact<'occupation'>, asked: AskedOfStation, 
     [key, keep, state],
   );
   return useMemo(
-    () => ({ ...draft, usageOf, setUse, planOnly, setPlanOnly, freeScale, setFreeScale, setNear }),
-    [draft, usageOf, setUse, planOnly, setPlanOnly, freeScale, setFreeScale, setNear],
+    () => ({ ...draft, usageOf, setUse, planOnly, setPlanOnly, setHeightFrom, freeScale, setFreeScale, setNear }),
+    [draft, usageOf, setUse, planOnly, setPlanOnly, setHeightFrom, freeScale, setFreeScale, setNear],
   );
 }

@@ -1,0 +1,62 @@
+import { formatLength, type HeightFrom, type HeightSolution, type Reason } from '@idle-marker/core';
+import { heightRevision, type ControlMark } from '@idle-marker/records';
+import { HEIGHT_FROM, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { useNaming } from '../../site/useNaming.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Field.tsx';
+import type { Draft } from './useDraft.ts';
+
+interface HeightSourceProps {
+  readonly draft: Draft;
+  /** The mark under the instrument. */
+  readonly over: ControlMark;
+}
+
+/** Where the height of a station over a mark comes from. A mark without a height leaves the benchmarks alone. */
+export function HeightSource({ draft, over }: HeightSourceProps) {
+  const { body } = over.revision;
+  if (draft.heightFrom === null || body.z === null || !body.useHeight) return null;
+  const words = (from: HeightFrom) => [from, HEIGHT_FROM[from](body.name)] as const;
+  return (
+    <Choice
+      className="mt-3"
+      label="Height from"
+      value={draft.heightFrom}
+      options={[words('mark'), words('benchmarks'), words('both')]}
+      onChange={draft.setHeightFrom}
+      help="The heights that are not taken are compared. Both together give the weighted mean: for heights that agree."
+    />
+  );
+}
+
+interface OccupiedHeightProps {
+  readonly reason: Extract<Reason, { code: 'OCCUPIED_HEIGHT_OFF' }>;
+  readonly draft: Draft;
+  readonly over: ControlMark;
+  readonly height: HeightSolution;
+  /** Name of the station. */
+  readonly station: string;
+}
+
+/** What one does about a mark whose listed height the benchmarks contradict: first the station, then the list. */
+export function OccupiedHeight({ reason, draft, over, height, station }: OccupiedHeightProps) {
+  const { say } = useSite();
+  const naming = useNaming();
+  if (reason.isUsed)
+    return (
+      <Button look="primary" onClick={() => draft.setHeightFrom('benchmarks')}>
+        Take the height from the benchmarks
+      </Button>
+    );
+  const source = `by station ${station} from ${reason.benchmarks.map((name) => naming.nameOf(name)).join(', ')}`;
+  const { name, z, heightSource } = over.revision.body;
+  const figure = `${formatLength(height.z, naming.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[naming.unit]}`;
+  if (heightSource === source && z !== null && Math.abs(z - height.z) < 0.0005)
+    return <p className="font-medium">{`${name} is listed at ${figure} now; its history has both heights.`}</p>;
+  return (
+    <Button onClick={() => void say({ type: 'control', body: heightRevision(over, height, source) })}>
+      Revise {name} to {figure}
+    </Button>
+  );
+}
