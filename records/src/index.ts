@@ -71,6 +71,7 @@ export {
   type RuleError,
 } from './packagePlans.ts';
 export { defaultUse, reliabilityOf, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
+export { olderControl, stationsOnOlderControl, type OlderControl } from './olderControl.ts';
 export { heldUses } from './heldUses.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';

@@ -140,6 +140,8 @@ export function stationDraft(
     if (!typed) return { ...shared, outcome: null };
     return { ...shared, outcome: stationOnAssumedDirection({ ...input, ...over, ...typed, heightFrom }, asked?.height) };
   }
+  // A mark without a place holds nothing; its backsights alone are another station, which nobody asked for.
+  if (occupation.body.over) return { ...shared, outcome: null };
   if (occupation.body.method === 'onLines') return { ...shared, ...draftOnLines(state, occupation, sights, input, options) };
   if (inPlan.size < 2) return { ...shared, outcome: null };
   const times = new Map<string, number>();

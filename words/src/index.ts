@@ -115,6 +115,7 @@ export { EQUIPMENT_KIND, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } fr
 export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
 export { concernWords, type ConcernFacts } from './concerns.ts';
 export { heldBy } from './heldBy.ts';
+export { olderControlWords, type OlderControlFacts } from './olderControl.ts';
 export { driftWords, type DriftOf } from './drift.ts';
 export { SETUP_STEPS, type SetupStep } from './setupSteps.ts';
 export { WHY } from './why.ts';

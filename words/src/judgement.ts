@@ -13,6 +13,7 @@ import {
   type TellApart,
   type Verdict,
 } from '@idle-marker/core';
+import { listOf as list } from './lists.ts';
 import { aboutLength, hardlyChecked, partlyChecked, unnoticedSubject, unnoticedWords } from './reliability.ts';
 import { smallLength } from './small.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
@@ -24,11 +25,6 @@ export interface Naming {
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 export const count = (n: number): string => NUMBERS[n] ?? String(n);
-
-function list(names: readonly string[]): string {
-  if (names.length < 2) return names[0] ?? '';
-  return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-}
 
 interface Said {
   readonly title: string;

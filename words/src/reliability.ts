@@ -11,6 +11,7 @@ import {
   type Unnoticed,
 } from '@idle-marker/core';
 import type { Naming } from './judgement.ts';
+import { listOf } from './lists.ts';
 import { smallLength } from './small.ts';
 
 /** What holds of a station by its own sights: the same words on the page, in the dialog and on every sheet. */
@@ -45,8 +46,6 @@ export function aboutLength(metres: number, unit: LengthUnit): string {
 /** What a station is good to; null where nothing bounds it. */
 export const goodToWords = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'can’t be said' : smallLength(metres, unit));
 
-const andList = (names: readonly string[]): string => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);
-
 /** Both ends of a line on the ground: "north-east or south-west". */
 export const eitherWay = (azimuth: Radians): string => `${compassWord(azimuth)} or ${compassWord(azimuth + Math.PI)}`;
 
@@ -54,7 +53,7 @@ export const eitherWay = (azimuth: Radians): string => `${compassWord(azimuth)} 
 export function unnoticedSubject({ fault, names }: Unnoticed, naming: Naming): string {
   switch (fault) {
     case 'PLACE':
-      return andList(names.map((name) => naming.nameOf(name)));
+      return listOf(names.map((name) => naming.nameOf(name)));
     case 'LINE':
       return `the sight to ${names[0] ?? 'a line'}`;
     case 'PRISM_CONSTANT':
@@ -101,13 +100,13 @@ export function ifWords({ code, points }: Explanation, naming: Naming): string {
     case 'NONE':
       return 'if nothing is wrong';
     case 'MARK_MOVED_PLAN':
-      return `if ${andList(points.map((point) => naming.nameOf(point)))} moved`;
+      return `if ${listOf(points.map((point) => naming.nameOf(point)))} moved`;
     case 'MARK_MOVED_HEIGHT':
       return `if ${name} moved in height`;
     case 'TARGET_HEIGHT':
       return `if the target height at ${name} is wrong`;
     case 'POINTS_SWAPPED':
-      return `if ${andList(points.map((point) => naming.nameOf(point)))} were exchanged`;
+      return `if ${listOf(points.map((point) => naming.nameOf(point)))} were exchanged`;
     case 'POINT_MISNAMED':
       return `if ${name} was ${naming.nameOf(points[1] ?? '')}`;
     case 'PRISM_CONSTANT':
@@ -188,7 +187,7 @@ export function heightCheckWords({ state, unnoticed: [worst] }: HeightReliabilit
   if (!worst || worst.noticed === null || worst.effect === null) {
     return 'They stand on one place: a wrong figure there, or a post that sank, shows nowhere. Sight a benchmark that stands elsewhere.';
   }
-  const name = andList(worst.names.map((each) => naming.nameOf(each)));
+  const name = listOf(worst.names.map((each) => naming.nameOf(each)));
   const sentence = `A wrong spot or figure at ${name} shows from ${aboutLength(worst.noticed, naming.unit)} on; below that up to ${aboutLength(worst.effect, naming.unit)} could hide in every height.`;
   return state === 'unchecked' ? `${sentence} That is too much: sight another benchmark.` : sentence;
 }

@@ -15,6 +15,7 @@ import {
   rivalSolutions,
   stationMark,
   type AcceptedSolution,
+  olderControl,
 } from '@idle-marker/records';
 import {
   CHECKABILITY_WORDS,
@@ -28,6 +29,7 @@ import {
   unnoticedWords,
   unprovenWords,
   type EventKind,
+  HEIGHT_FROM,
 } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { currentLink, useFacing } from '../../link/linkStore.ts';
@@ -44,6 +46,7 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
+import { OlderControlCard } from '../../site/OlderControlCard.tsx';
 import { FallenStationCard } from '../../site/FallenStationCard.tsx';
 import { CorrectEntries } from './CorrectEntries.tsx';
 import { OwnControl } from './OwnControl.tsx';
@@ -120,6 +123,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const check = checkOf(state, solution);
   const said = unprovenWords({ name, ...claimOf(state, trust, solution) });
   const fallen = useMemo(() => fallenStation(state, trust, solution), [state, trust, solution]);
+  const older = useMemo(() => olderControl(state, solution), [state, solution]);
   const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;
   const correctedSince = state.corrections.some((each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at);
   const keepGround = async () => {
@@ -130,6 +134,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   };
   const rivals = rivalSolutions(state, solution);
   const stoodOver = state.control.find((mark) => mark.id === solution.occupation.body.over?.mark)?.revision.body.name ?? null;
+  const heightFrom = stoodOver ? `, from ${HEIGHT_FROM[solution.fact.body.heightFrom ?? 'mark'](stoodOver)}` : '';
   const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
   const record = async () => {
     if (!event) return;
@@ -193,6 +198,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               </Card>
             )}
             {fallen && <FallenStationCard fallen={fallen} onSightMore={onSightMore} />}
+            {older && <OlderControlCard older={older} />}
             {rivals.length > 0 && (
               <Card tone="ochre" title={`${name} was accepted more than once`}>
                 Two devices decided on it without knowing of each other, at {rivals.map((each) => clockTime(each.decision.at)).join(', ')} and{' '}
@@ -218,7 +224,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               <dd>
                 {result.sdTrunnionZMm === null
                   ? 'none: plan only'
-                  : `tilting axis good to ${smallLength((1.96 * result.sdTrunnionZMm) / 1000, units.lengthUnit)} (95 %)`}
+                  : `tilting axis good to ${smallLength((1.96 * result.sdTrunnionZMm) / 1000, units.lengthUnit)} (95 %)${heightFrom}`}
               </dd>
               {check && (
                 <>

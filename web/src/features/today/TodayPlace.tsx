@@ -13,6 +13,7 @@ import { FallenCard } from './FallenCard.tsx';
 import { FirstDayCard } from './FirstDayCard.tsx';
 import { HandedOverCard } from './HandedOverCard.tsx';
 import { nextStep } from './nextStep.ts';
+import { OlderCard } from './OlderCard.tsx';
 import { SiteCard } from './SiteCard.tsx';
 import { StationCard } from './StationCard.tsx';
 import { WorkCard } from './WorkCard.tsx';
@@ -54,6 +55,7 @@ export function Place() {
           <WorkCard progress={progress} />
           <FirstDayCard />
           <FallenCard />
+          <OlderCard />
           <ConcernCard />
           <HandedOverCard />
           <DoubtCard marks={doubtful} standings={standings} />

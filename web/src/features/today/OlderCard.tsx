@@ -1,0 +1,18 @@
+import { useMemo } from 'react';
+import { stationsOnOlderControl } from '@idle-marker/records';
+import { OlderControlCard } from '../../site/OlderControlCard.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+
+/** Stations whose control was revised after they were accepted. */
+export function OlderCard() {
+  const { state } = useSite();
+  const older = useMemo(() => stationsOnOlderControl(state), [state]);
+  if (older.length === 0) return null;
+  return (
+    <section className="bg-sheet" aria-label="Stations on older figures of control">
+      {older.map((each) => (
+        <OlderControlCard key={each.solution.fact.id} older={each} />
+      ))}
+    </section>
+  );
+}
