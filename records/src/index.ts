@@ -72,6 +72,7 @@ export {
 } from './packagePlans.ts';
 export { defaultUse, reliabilityOf, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
 export { olderControl, stationsOnOlderControl, type OlderControl } from './olderControl.ts';
+export { carriedTo, isFixed, isFixedKind, isPoleless, targetOnFixed } from './fixedTarget.ts';
 export { heldUses } from './heldUses.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';

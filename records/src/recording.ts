@@ -22,6 +22,8 @@ type Sight = FactBody<'sight'>;
 export interface CarriedPole {
   readonly targetHeight: number;
   readonly legs: boolean;
+  /** There is no pole: the target is a part of what is sighted, or is held to it. */
+  readonly fixed?: boolean;
   readonly item?: string | null | undefined;
   readonly target?: { readonly item: string; readonly name: string; readonly constantMm: number; readonly ownHeight: number } | null | undefined;
 }
@@ -43,7 +45,7 @@ export function sightBody(
     face: read.zenith > (read.angleUnit === 'gon' ? 200 : 180) ? 2 : 1,
     read,
     targetHeight: pole.targetHeight,
-    targetHeightSdMm: TARGET_HEIGHT_SD * 1000,
+    targetHeightSdMm: pole.fixed ? 0 : TARGET_HEIGHT_SD * 1000,
     targetCentringSdMm: Math.round(targetCentringSd(pole.targetHeight, pole.legs) * 1e5) / 100,
     prismConstantMm: pole.target?.constantMm ?? 0,
     // The simulated instrument gives true distances; others are corrected for the weather that was entered.

@@ -50,7 +50,12 @@ describe('the height of a station over a mark', () => {
     const { story, occupation, mark } = overK1(-0.3);
     const { result } = outcomeOf(stationDraft(story.state, occupation, {}, { heightFrom: 'benchmarks' }));
     const body = heightRevision(mark, result.height!, 'by station S1 from K2, K3, K4');
-    expect(body).toMatchObject({ z: expect.closeTo(PLACES.K1.z, 4), e: PLACES.K1.e, supersedes: mark.revision.id, heightSource: 'by station S1 from K2, K3, K4' });
+    expect(body).toMatchObject({
+      z: expect.closeTo(PLACES.K1.z, 4),
+      e: PLACES.K1.e,
+      supersedes: mark.revision.id,
+      heightSource: 'by station S1 from K2, K3, K4',
+    });
     story.say('control', body);
     const again = stationDraft(story.state, occupation, {}, { heightFrom: 'benchmarks' });
     expect(codesOf(again)).toContain('OCCUPIED_HEIGHT_OFF');
@@ -61,7 +66,11 @@ describe('the height of a station over a mark', () => {
     const { story, occupation } = overK1();
     const solution = story.decide(occupation, 'accepted', { height: false }, '', { heightFrom: null });
     expect(solution.fact.body.result.z).toBeNull();
-    expect(trustRecords(story.state).find((each) => each.type === 'solution')!.uses.some((use) => use.height)).toBe(false);
+    expect(
+      trustRecords(story.state)
+        .find((each) => each.type === 'solution')!
+        .uses.some((use) => use.height),
+    ).toBe(false);
   });
 
   it('of a leapfrog comes from benchmarks, too', () => {
@@ -119,7 +128,10 @@ describe('the height of a station on lines', () => {
     const near = { e: 4030, n: 8000 };
     expect(codesOf(stationDraft(story.state, occupation, {}, { near }))).toContain('NO_HEIGHT');
     story.sight(occupation, 'K2');
-    expect(outcomeOf(stationDraft(story.state, occupation, {}, { near })).judgement.because).toContainEqual({ code: 'HEIGHT_UNCHECKED', name: story.markId('K2') });
+    expect(outcomeOf(stationDraft(story.state, occupation, {}, { near })).judgement.because).toContainEqual({
+      code: 'HEIGHT_UNCHECKED',
+      name: story.markId('K2'),
+    });
     story.sight(occupation, 'K3');
     const solution = story.decide(occupation, 'provisional', {}, 'lines', { near });
     expect(solution.fact.body).toMatchObject({ method: 'onLines', result: { z: expect.closeTo(story.standsAt.z, 3) } });

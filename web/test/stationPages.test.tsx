@@ -216,6 +216,40 @@ describe('a station in work', () => {
     expect(screen.getByRole('button', { name: 'Call for help…' })).toBeTruthy();
   });
 
+  it('asks for no pole at a wall target, and keeps the one that is carried', async () => {
+    const story = new Story().control(['K1', 'K2']).control(['K3'], { kind: 'target' });
+    const occupation = story.occupy('S1', { link: 'typed' });
+    const { user } = show(story, <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />);
+    await user.click(screen.getByRole('button', { name: 'Sight K3' }));
+    const dialog = await screen.findByRole('dialog');
+    expect(within(dialog).queryByLabelText('Target height')).toBeNull();
+    expect(within(dialog).queryByLabelText(/stands on legs/)).toBeNull();
+    await user.type(within(dialog).getByLabelText('Circle'), '10');
+    await user.type(within(dialog).getByLabelText('Zenith angle'), '90.5');
+    await user.type(within(dialog).getByLabelText(/^Slope distance/), '41.250');
+    await user.click(within(dialog).getByLabelText('It is read to a target with the constant 0'));
+    await user.click(within(dialog).getByRole('button', { name: 'Take it' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]!.body).toMatchObject({ targetHeight: 0, targetHeightSdMm: 0 });
+    expect(currentLink()!.state()).toMatchObject({ fixed: null, pole: { targetHeight: 1.5 } });
+  });
+
+  it('over a mark lets the height come from benchmarks, and the list be put right', async () => {
+    const story = new Story().control().control(['K1'], { z: PLACES.K1.z - 0.3 });
+    const mark = story.state.control.find((each) => each.id === story.markId('K1'))!;
+    story.stand(PLACES.K1);
+    const over = { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 };
+    const occupation = story.occupy('S1', { method: 'overMark', over, link: 'typed' });
+    for (const name of ['K2', 'K3', 'K4'] as const) story.sight(occupation, name);
+    const { user } = show(story, <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />);
+    expect(screen.getByRole('heading', { name: 'The height of K1 does not fit' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take the height from the benchmarks' }));
+    expect(screen.getByLabelText<HTMLSelectElement>('Height from').value).toBe('benchmarks');
+    await user.click(await screen.findByRole('button', { name: /^Revise K1 to / }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'control', body: { name: 'K1', heightSource: 'by station S1 from K2, K3, K4', supersedes: mark.revision.id } });
+  });
+
   it('can solve for a scale, and says what that means', async () => {
     const story = new Story({ combinedScaleFactor: 1.0004 }).control();
     const occupation = story.occupy('S1');

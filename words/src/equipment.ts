@@ -14,6 +14,10 @@ export const TARGET_FORM = {
   surface: { name: 'Bare surface', hint: 'No prism: the constant is zero and the dot has to lie on what is meant. The pole need not be level.' },
 } as const;
 
+/** Why no height of target is asked. */
+export const FIXED_TARGET_HELP = 'A target on a wall has no pole: its centre is the point, the target height is zero.';
+export const POLELESS_HELP = 'Held to the thing itself, without a pole: the target height is zero.';
+
 export const EQUIPMENT_KIND = { instrument: 'Instrument', target: 'Target', pole: 'Pole', pair: 'Pair with a receiver' } as const;
 
 /** How a target's height is read, at the moment it is asked for. */

@@ -111,7 +111,7 @@ export {
   pairFaultWords,
   TWO_HEIGHTS,
 } from './paired.ts';
-export { EQUIPMENT_KIND, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';
+export { EQUIPMENT_KIND, FIXED_TARGET_HELP, POLELESS_HELP, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';
 export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
 export { concernWords, type ConcernFacts } from './concerns.ts';
 export { heldBy } from './heldBy.ts';

@@ -2,6 +2,7 @@ import { memo, useState } from 'react';
 import { BUSY_CHANNELS, CHANNELS } from '@idle-marker/core';
 import { LibraryDialog } from '../features/equipment/LibraryDialog.tsx';
 import { heightOf, PoleFields, poleDraft } from '../features/equipment/PoleFields.tsx';
+import { isPoleless } from '@idle-marker/records';
 import { writeSetting } from '../ledger/storage.ts';
 import { changePole, currentLink, openSimulator, openTyped, PACES, useLinked, useLinkKind } from '../link/linkStore.ts';
 import { useSearchWindow, WINDOW_WORDS } from '../link/searchWindow.ts';
@@ -37,7 +38,9 @@ export const LinkMenu = memo(function LinkMenu() {
     setOpen(true);
   };
   const done = () => {
-    if (height !== null) changePole({ targetHeight: height, legs: draft.legs, target: draft.target, item: draft.item });
+    // Of a foil the height is zero by itself; that of the pole stays for when it is used again.
+    const poleHeight = height ?? currentLink()?.state().pole.targetHeight;
+    if (poleHeight !== undefined) changePole({ targetHeight: poleHeight, legs: draft.legs, target: draft.target, item: draft.item });
     setOpen(false);
   };
   const simulator = () => {
@@ -69,7 +72,7 @@ export const LinkMenu = memo(function LinkMenu() {
             >
               Library…
             </Button>
-            <Button look="primary" disabled={error !== null} onClick={done}>
+            <Button look="primary" disabled={error !== null && !isPoleless(state, draft.target)} onClick={done}>
               Done
             </Button>
           </>

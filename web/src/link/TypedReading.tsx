@@ -1,5 +1,7 @@
 import { useEffect, useState } from 'react';
-import { angleFromRadians, lengthFromMetres, sexagesimalExcess } from '@idle-marker/core';
+import { angleFromRadians, formatSigned, lengthFromMetres, sexagesimalExcess } from '@idle-marker/core';
+import { isPoleless } from '@idle-marker/records';
+import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../site/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -13,6 +15,7 @@ const decimalsOf = (text: string): number => /[.,](\d+)/.exec(text)?.[1]?.length
 /** A reading keyed in from any instrument: circle, zenith, slope, and the target height confirmed each time. Opens when the typed link waits for one. */
 export function TypedReading({ title }: { title: string }) {
   const units = useUnits();
+  const { state } = useSite();
   const open = useLinked((link) => link?.kind === 'typed' && link.busy === 'measuring');
   const onCancel = () => currentLink()?.cancel();
   const [circle, setCircle] = useState('');
@@ -20,6 +23,7 @@ export function TypedReading({ title }: { title: string }) {
   const [slope, setSlope] = useState('');
   const [pole, setPole] = useState(() => poleDraft(undefined, units.edit));
   const notice = useHeightNotice();
+  const fixed = useLinked((link) => link?.fixed ?? null);
   const [confirmed, setConfirmed] = useState(false);
   const [tried, setTried] = useState(false);
   const lastHeight = useLinked((link) => link?.pole.targetHeight) ?? 1.5;
@@ -28,7 +32,8 @@ export function TypedReading({ title }: { title: string }) {
     setCircle('');
     setZenith('');
     setSlope('');
-    setPole(poleDraft(currentLink()?.state().pole, units.edit));
+    const link = currentLink()?.state();
+    setPole(poleDraft(link?.fixed ? { targetHeight: 0, legs: false, target: link.fixed.target } : link?.pole, units.edit));
     setConfirmed(false);
     setTried(false);
     // Only when it opens: what was carried at the last sight is offered, but has to be confirmed.
@@ -39,7 +44,8 @@ export function TypedReading({ title }: { title: string }) {
   const c = units.readAngle(circle);
   const z = units.readAngle(zenith);
   const s = slope.trim() === '' ? null : units.readLength(slope);
-  const { height: h, error: heightError } = heightOf(pole, units.readLength);
+  const isWithoutPole = fixed !== null || isPoleless(state, pole.target);
+  const { height: h, error: heightError } = isWithoutPole ? { height: 0, error: null } : heightOf(pole, units.readLength);
   const inTurn = (value: number | null) => value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
   const beyond = (text: string) => {
     const excess = units.angleUnit === 'dms' ? sexagesimalExcess(text) : null;
@@ -62,7 +68,7 @@ export function TypedReading({ title }: { title: string }) {
           : s <= 0
             ? 'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.'
             : null,
-    height: heightError === null ? null : 'Give the target height.',
+    height: fixed || heightError === null ? null : 'Give the target height.',
   };
   const faulty = Object.values(errors).some((error) => error !== null);
   const same = h !== null && Math.abs(h - lastHeight) < 5e-5;
@@ -70,7 +76,8 @@ export function TypedReading({ title }: { title: string }) {
     setTried(true);
     const current = currentLink();
     if (faulty || !confirmed || current?.kind !== 'typed') return;
-    changePole({ targetHeight: h!, legs: pole.legs, target: pole.target, item: pole.item });
+    if (fixed) current.setFixed({ target: pole.target });
+    else changePole({ targetHeight: h!, legs: pole.legs, target: pole.target, item: pole.item });
     current.give({
       circle: angleFromRadians(c!, units.angleUnit),
       zenith: angleFromRadians(z!, units.angleUnit),
@@ -125,6 +132,7 @@ export function TypedReading({ title }: { title: string }) {
         />
         <PoleFields
           draft={pole}
+          fixed={fixed !== null}
           onChange={(next) => {
             setPole(next);
             // Another target or height is another thing to look at.
@@ -133,17 +141,23 @@ export function TypedReading({ title }: { title: string }) {
         />
         <Tick
           label={
-            h !== null && notice(h, pole.target) !== null
-              ? 'I looked: the target height is right all the same'
-              : same
-                ? 'The target height is still the one of the last sight'
-                : 'The target height is right'
+            isWithoutPole
+              ? `It is read to ${pole.target ? `${pole.target.name}, constant ${formatSigned(pole.target.constantMm, 1)} mm` : 'a target with the constant 0'}`
+              : h !== null && notice(h, pole.target) !== null
+                ? 'I looked: the target height is right all the same'
+                : same
+                  ? 'The target height is still the one of the last sight'
+                  : 'The target height is right'
           }
           checked={confirmed}
           onChange={setConfirmed}
         />
         {tried && !confirmed && (
-          <p className="text-[13px] font-medium text-brick">Look at the pole and tick the target height: it was carried over from the last sight.</p>
+          <p className="text-[13px] font-medium text-brick">
+            {isWithoutPole
+              ? 'Look at the target and tick it: another one has another constant.'
+              : 'Look at the pole and tick the target height: it was carried over from the last sight.'}
+          </p>
         )}
       </form>
     </Dialog>

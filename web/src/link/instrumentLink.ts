@@ -59,6 +59,8 @@ export interface LinkState {
   readonly live: LiveReading | null;
   readonly busy: 'turning' | 'searching' | 'measuring' | null;
   readonly pole: CarriedPole & { readonly walking: boolean; readonly onto: string | null };
+  /** What is sighted now has no pole, and the target that is on it; null where the pole is sighted. */
+  readonly fixed: Pick<CarriedPole, 'target'> | null;
   /** Level, battery and radio, as far as the link tells; null where a person looks after them. */
   readonly stand: LinkStand | null;
   readonly trouble: LinkTrouble | null;
@@ -77,6 +79,8 @@ export interface InstrumentLink {
   search(window?: SearchWindow): void;
   /** One careful shot. Rejects with a `LinkTrouble`. */
   measure(signal: AbortSignal, face?: 1 | 2): Promise<RawRead>;
+  /** What is sighted next is fixed and carries this target; null: the pole again, as it was. */
+  setFixed(fixed: LinkState['fixed']): void;
   cancel(): void;
   close(): void;
 }

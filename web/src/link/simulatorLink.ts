@@ -22,6 +22,7 @@ const START: LinkState = {
   live: null,
   busy: null,
   pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
+  fixed: null,
   stand: null,
   trouble: null,
   receiver: null,
@@ -54,6 +55,8 @@ export class SimulatorLink implements InstrumentLink {
   #arrivals = new Set<{ resolve: () => void; reject: (error: LinkError) => void }>();
   /** Of the library: the worker knows the prism's constant only. */
   #carried: Pick<PoleChange, 'target' | 'item'> = {};
+  /** The pole as it was before something fixed was sighted. */
+  #before: PoleChange | null = null;
   #sent = 0;
   /** Message number of the last walk: an arrival counts only once the worker has taken it. */
   #walkAt = 0;
@@ -92,6 +95,7 @@ export class SimulatorLink implements InstrumentLink {
       live: live ? { ...live, seq: message.seq, at: performance.now() } : lock === 'lost' ? this.#state.live : null,
       busy: message.busy,
       pole: sameOr(this.#state.pole, { ...message.pole, ...this.#carried }),
+      fixed: this.#state.fixed,
       stand: sameOr(this.#state.stand, message.stand),
       // A trouble is shown until the next command.
       trouble: trouble ?? this.#state.trouble,
@@ -230,6 +234,19 @@ export class SimulatorLink implements InstrumentLink {
     if (target !== undefined) this.#carried = { ...this.#carried, target };
     if (item !== undefined) this.#carried = { ...this.#carried, item };
     this.#command({ command: 'pole', ...change, ...(target === undefined ? {} : { prismConstant: (target?.constantMm ?? 0) / 1000 }) });
+  }
+
+  /** The simulated prism is on what is fixed, not on the pole. */
+  setFixed(fixed: LinkState['fixed']): void {
+    const { targetHeight, legs, target = null } = this.#state.pole;
+    if (fixed) this.#before ??= { targetHeight, legs, target };
+    const before = this.#before;
+    this.#state = { ...this.#state, fixed };
+    if (fixed) this.setPole({ targetHeight: 0, legs: false, target: fixed.target ?? null });
+    else if (before) {
+      this.#before = null;
+      this.setPole(before);
+    }
   }
 
   /** The tripod was carried here: nothing is level. */

@@ -7,7 +7,7 @@ import type { Said } from '../ledger/ledger.ts';
 import { newId } from '../ledger/uuid.ts';
 import { currentLink } from './linkStore.ts';
 import { LinkError, type SimulatorLink } from './simulatorLink.ts';
-import { sightBody } from '@idle-marker/records';
+import { carriedTo, isFixed, sightBody } from '@idle-marker/records';
 
 export type SightTarget = FactBody<'sight'>['target'];
 export type SightPurpose = FactBody<'sight'>['purpose'];
@@ -53,7 +53,7 @@ async function walkOnto(link: SimulatorLink, name: string, hub: { e: number; n: 
 }
 
 export function useShooting(): Shooting {
-  const { occupation, say } = useSite();
+  const { occupation, say, state } = useSite();
   const [doing, setDoing] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const abort = useRef<AbortController | null>(null);
@@ -70,6 +70,7 @@ export function useShooting(): Shooting {
       setTrouble(troubleWords(error.trouble));
       return null;
     } finally {
+      currentLink()?.setFixed(null);
       abort.current = null;
       setDoing(null);
     }
@@ -86,6 +87,9 @@ export function useShooting(): Shooting {
           const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole) });
           return fact as Fact<'sight'>;
         }
+        // The kind of the mark decides: a wall target has no pole, whatever is carried.
+        const carried = carriedTo(state, target, link.state().pole);
+        if (isFixed(state, target) || (carried.fixed && link.kind === 'simulator')) link.setFixed({ target: carried.target });
         if (link.kind === 'simulator') {
           if (onto && link.state().pole.onto !== onto.name) {
             tell(`Walking to ${onto.name}…`);
@@ -97,7 +101,9 @@ export function useShooting(): Shooting {
         } else tell('Waiting for the reading…');
         const quick = tracking && link.kind === 'simulator';
         const read = quick ? await link.nextLive() : await link.measure(signal, face);
-        const sight = { id: newId(), body: sightBody(occupation, purpose, target, read, link.state().pole, tracking) };
+        const { fixed, pole } = link.state();
+        const to = fixed ? { ...carried, target: fixed.target } : carriedTo(state, target, pole);
+        const sight = { id: newId(), body: sightBody(occupation, purpose, target, read, to, tracking) };
         const together = beside?.(sight) ?? { also: [] };
         if ('refused' in together) {
           setTrouble(together.refused);
@@ -106,7 +112,7 @@ export function useShooting(): Shooting {
         const [fact] = await say({ type: 'sight', ...sight }, ...together.also);
         return fact as Fact<'sight'>;
       }),
-    [attempt, occupation, say],
+    [attempt, occupation, say, state],
   );
 
   const walk = useCallback<Shooting['walk']>(

@@ -15,6 +15,7 @@ export class TypedLink implements InstrumentLink {
     live: null,
     busy: null,
     pole: { targetHeight: 1.5, legs: true, walking: false, onto: null },
+    fixed: null,
     stand: null,
     trouble: null,
     receiver: null,
@@ -68,6 +69,10 @@ export class TypedLink implements InstrumentLink {
 
   setPole(change: PoleChange): void {
     this.#change({ pole: { ...this.#state.pole, ...change } });
+  }
+
+  setFixed(fixed: LinkState['fixed']): void {
+    this.#change({ fixed });
   }
 
   cancel(): void {

@@ -1,6 +1,6 @@
 import { composedTargetHeight } from '@idle-marker/core';
-import type { CarriedPole } from '@idle-marker/records';
-import { TARGET_FORM, TARGET_HEIGHT_HELP } from '@idle-marker/words';
+import { isPoleless, type CarriedPole } from '@idle-marker/records';
+import { FIXED_TARGET_HELP, POLELESS_HELP, TARGET_FORM, TARGET_HEIGHT_HELP } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
@@ -16,8 +16,15 @@ export interface PoleDraft {
 
 const NOT_LISTED = 'none';
 
-/** Target by big buttons, the pole, and the height from its parts. */
-export function PoleFields({ draft, onChange }: { readonly draft: PoleDraft; onChange(draft: PoleDraft): void }) {
+interface PoleFieldsProps {
+  readonly draft: PoleDraft;
+  /** What is sighted carries its own target: which one is all that is asked. */
+  readonly fixed?: boolean;
+  onChange(draft: PoleDraft): void;
+}
+
+/** Target by big buttons, the pole, and the height from its parts; without a pole the target alone. */
+export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) {
   const { state } = useSite();
   const units = useUnits();
   const notice = useHeightNotice();
@@ -26,12 +33,13 @@ export function PoleFields({ draft, onChange }: { readonly draft: PoleDraft; onC
   const { height, error } = heightOf(draft, units.readLength);
   const own = draft.target?.ownHeight ?? 0;
   const odd = height === null ? null : notice(height, draft.target);
+  const isWithoutPole = fixed || isPoleless(state, draft.target);
   const form = targets.find((each) => each.item === draft.target?.item)?.form;
   return (
     <div className="flex flex-col gap-3">
       {targets.length > 0 && (
         <fieldset>
-          <legend className="text-[13px] text-ink2">What is on the pole</legend>
+          <legend className="text-[13px] text-ink2">{fixed ? 'Which target it is' : 'What is on the pole'}</legend>
           <div className="mt-1 flex flex-wrap gap-2">
             {[...targets, null].map((target) => {
               const chosen = (draft.target?.item ?? null) === (target?.item ?? null);
@@ -56,33 +64,39 @@ export function PoleFields({ draft, onChange }: { readonly draft: PoleDraft; onC
           {form && <p className="mt-1 text-[13px] text-ink2">{TARGET_FORM[form].hint}</p>}
         </fieldset>
       )}
-      <Field
-        label={own === 0 ? 'Target height' : 'The pole shows'}
-        unit={units.unit}
-        value={draft.poleMark}
-        onChange={(event) => onChange({ ...draft, poleMark: event.target.value })}
-        error={error === 'range' ? `Give the target height, such as ${units.edit(1.5)}.` : null}
-        help={
-          own === 0 || height === null ? (
-            TARGET_HEIGHT_HELP
-          ) : (
-            <span className="figures">
-              + {units.length(own)} of the {draft.target!.name} = target height {units.length(height)} {units.unit}
-            </span>
-          )
-        }
-        inputMode="decimal"
-      />
-      {odd && <p className="border-l-4 border-ochre pl-3">{odd}</p>}
-      {poles.length > 0 && (
-        <Choice
-          label="Pole"
-          value={draft.item ?? NOT_LISTED}
-          options={[[NOT_LISTED, 'not said'], ...poles.map((pole) => [pole.item, pole.name] as const)]}
-          onChange={(item) => onChange({ ...draft, item: item === NOT_LISTED ? null : item })}
-        />
+      {isWithoutPole ? (
+        <p className="border-l-4 border-rule pl-3 text-ink2">{fixed ? FIXED_TARGET_HELP : POLELESS_HELP}</p>
+      ) : (
+        <>
+          <Field
+            label={own === 0 ? 'Target height' : 'The pole shows'}
+            unit={units.unit}
+            value={draft.poleMark}
+            onChange={(event) => onChange({ ...draft, poleMark: event.target.value })}
+            error={error === 'range' ? `Give the target height, such as ${units.edit(1.5)}.` : null}
+            help={
+              own === 0 || height === null ? (
+                TARGET_HEIGHT_HELP
+              ) : (
+                <span className="figures">
+                  + {units.length(own)} of the {draft.target!.name} = target height {units.length(height)} {units.unit}
+                </span>
+              )
+            }
+            inputMode="decimal"
+          />
+          {odd && <p className="border-l-4 border-ochre pl-3">{odd}</p>}
+          {poles.length > 0 && (
+            <Choice
+              label="Pole"
+              value={draft.item ?? NOT_LISTED}
+              options={[[NOT_LISTED, 'not said'], ...poles.map((pole) => [pole.item, pole.name] as const)]}
+              onChange={(item) => onChange({ ...draft, item: item === NOT_LISTED ? null : item })}
+            />
+          )}
+          <Tick label="The pole stands on legs (plumb to 1.5 arc minutes; by hand 4)" checked={draft.legs} onChange={(legs) => onChange({ ...draft, legs })} />
+        </>
       )}
-      <Tick label="The pole stands on legs (plumb to 1.5 arc minutes; by hand 4)" checked={draft.legs} onChange={(legs) => onChange({ ...draft, legs })} />
     </div>
   );
 }

@@ -4,6 +4,7 @@ import type { Fact } from '@idle-marker/contract';
 import {
   canBeRehung,
   effectsOfCorrection,
+  isFixed,
   isUntold,
   measuredWith,
   partsOfCorrections,
@@ -53,7 +54,11 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
       ),
     [state, occupation.id],
   );
-  const sights = useMemo(() => (what === 'station' ? all.filter(canBeRehung) : all), [what, all]);
+  const sights = useMemo(() => {
+    if (what === 'station') return all.filter(canBeRehung);
+    // A wall target has no height of target that could be wrong.
+    return what === 'targetHeight' ? all.filter((sight) => !isFixed(state, sight.body.target)) : all;
+  }, [what, all, state]);
   const [picked, setPicked] = useChosenSights(all);
   const { choice, chosen } = useMemo(() => {
     const listed = (id: string, instead: string | undefined) => (sights.some((sight) => sight.id === id) ? id : (instead ?? ''));
