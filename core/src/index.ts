@@ -324,6 +324,7 @@ export {
   markGround,
   measure,
   placeHub,
+  type SimulatedPlace,
   search,
   setPole,
   setUpInstrument,

@@ -229,8 +229,17 @@ export interface ColumnRow {
 
 const faceOf = (fact: AsBuilt): FaceOf | null => (fact.body.against?.kind === 'face' ? fact.body.against : null);
 
-/** Every column along a line of a grid, in order along it. Null when the grid has no such line. */
-export function columnsAlong(state: SiteState, gridFact: Fact<'grid'>, label: string): ColumnRow[] | null {
+/**
+ * Every column along a line of a grid, in order along it. Null when the grid has no such line.
+ *
+ * @param taped widths by the name of the column, which count before what was kept with the shots
+ */
+export function columnsAlong(
+  state: SiteState,
+  gridFact: Fact<'grid'>,
+  label: string,
+  taped: ReadonlyMap<string, Metres | null> = new Map(),
+): ColumnRow[] | null {
   const built = gridOf(gridFact.body);
   const line = built.ok ? gridLine(built.value, label) : null;
   if (!built.ok || !line) return null;
@@ -239,7 +248,9 @@ export function columnsAlong(state: SiteState, gridFact: Fact<'grid'>, label: st
       const face = faceOf(fact);
       return face?.grid === gridFact.body.grid && face.line === label && face.crossing === crossing.label;
     });
-    const width = shots.map((fact) => faceOf(fact)!.width).findLast((each) => each !== null) ?? null;
+    const name = `${label}-${crossing.label}`;
+    const kept = shots.map((fact) => faceOf(fact)!.width).findLast((each) => each !== null) ?? null;
+    const width = taped.has(name) ? taped.get(name)! : kept;
     const [first] = shots;
     const segment = { from: line.from, to: line.to };
     const face = first
@@ -255,7 +266,7 @@ export function columnsAlong(state: SiteState, gridFact: Fact<'grid'>, label: st
       grid: gridFact,
       line,
       crossing,
-      name: `${label}-${crossing.label}`,
+      name,
       shots,
       width,
       face,

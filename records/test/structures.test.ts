@@ -235,6 +235,11 @@ describe('what was measured as it stands', () => {
     const [row] = columnsAlong(story.state, grid, 'A')!;
     expect(row!.face!.twist!.across).toBeCloseTo(0.012, 3);
     expect(row!.face!.centreOffset).toBeCloseTo(0.006, 3);
+    // What is taped afterwards counts at once, and so does that nothing is.
+    const [other] = columnsAlong(story.state, grid, 'A', new Map([['A-1', 0.32]]))!;
+    expect(other!.width).toBe(0.32);
+    expect(other!.face!.centreOffset).toBeCloseTo(row!.face!.centreOffset! - 0.01, 6);
+    expect(columnsAlong(story.state, grid, 'A', new Map([['A-1', null]]))![0]!.face!.centreOffset).toBeNull();
     expect(columnsAlong(story.state, grid, 'Z')).toBeNull();
   });
 

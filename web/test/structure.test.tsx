@@ -54,6 +54,19 @@ describe('columns along a line', () => {
     expect(screen.getByRole('button', { name: /^Shoot the west edge, low/ })).toBeTruthy();
   });
 
+  it('take a width that is taped after shooting at once, and keep the same shots with it', async () => {
+    const { user } = show(row(), <Columns />);
+    await user.click(screen.getByRole('button', { name: 'A-1' }));
+    const width = screen.getByLabelText(/^Taped width across the line/);
+    await user.clear(width);
+    await user.type(width, '0.320');
+    const table = within(screen.getByRole('table'));
+    expect(table.getByRole('row', { name: /^A-1 0\.160/ })).toBeTruthy();
+    await user.tab();
+    await waitFor(() => expect(said()).toHaveLength(2));
+    for (const fact of said()) expect(fact).toMatchObject({ type: 'asBuilt', body: { against: { width: 0.32 }, supersedes: expect.any(String) } });
+  });
+
   it('want a grid and a station first', () => {
     const story = new Story().control();
     show(story, <Columns />).unmount();

@@ -1,6 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import { RADIANS_PER_DEGREE, RADIANS_PER_SECOND } from '../quantity/unit.ts';
-import { advance, driveHub, liveReading, measure, search, setUpInstrument, startSimulator, trueReading, walkTo, type SimulatorState } from './simulator.ts';
+import {
+  advance,
+  driveHub,
+  liveReading,
+  measure,
+  placeHub,
+  search,
+  setUpInstrument,
+  startSimulator,
+  trueReading,
+  walkTo,
+  type SimulatorState,
+} from './simulator.ts';
 import { groundHeight, type GroundTruth } from './truth.ts';
 
 const TRUTH: GroundTruth = {
@@ -83,6 +95,16 @@ describe('the simulator', () => {
     expect(measure(start()).trouble).toEqual({ code: 'NOT_LOCKED' });
     expect(measure(walkTo(start(), TRUTH, 'K1')).trouble).toEqual({ code: 'POLE_MOVING' });
     expect(search(startSimulator(1, { e: 0, n: 0 }, TRUTH)).trouble).toEqual({ code: 'NOT_SET_UP' });
+  });
+
+  it('knows where something stands on its ground, whoever has no height', () => {
+    const place = { e: 12, n: 34 };
+    const on = (above?: number) => placeHub(start(), TRUTH, { name: 'A-1', ...place, z: null, ...(above === undefined ? {} : { above }) }).hubs[0]!;
+    expect(on().z).toBeCloseTo(groundHeight(TRUTH, place), 9);
+    expect(on(2.5).z).toBeCloseTo(groundHeight(TRUTH, place) + 2.5, 9);
+    const pole = run(walkTo(placeHub(start(), TRUTH, { name: 'A-1', ...place, z: null }), TRUTH, 'A-1'), 60).pole;
+    expect(pole).toMatchObject({ onto: 'A-1', z: expect.closeTo(groundHeight(TRUTH, place), 9) });
+    expect(placeHub(start(), TRUTH, { name: 'B', ...place, z: 7 }).hubs[0]!.z).toBe(7);
   });
 
   it('drives hubs whose top stands above the ground, a little aside', () => {

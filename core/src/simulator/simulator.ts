@@ -179,15 +179,25 @@ export function driveHub(state: SimulatorState, truth: GroundTruth, name: string
 }
 
 /** A hub that was driven before this simulator began: it stands where it was measured, as far as anybody knows. */
-export const placeHub = (state: SimulatorState, hub: SimulatorState['hubs'][number]): SimulatorState => ({
-  ...state,
-  hubs: [...state.hubs.filter((each) => each.name !== hub.name), hub],
-});
+/** Where something stands that the simulator has not driven itself. */
+export interface SimulatedPlace {
+  readonly name: string;
+  readonly e: Metres;
+  readonly n: Metres;
+  /** Null: on the ground there, or `above` it; the ground knows its height, whoever else does not. */
+  readonly z: Metres | null;
+  readonly above?: Metres;
+}
+
+export function placeHub(state: SimulatorState, truth: GroundTruth, { name, e, n, z, above = 0 }: SimulatedPlace): SimulatorState {
+  const hub = { name, e, n, z: z ?? groundHeight(truth, { e, n }) + above };
+  return { ...state, hubs: [...state.hubs.filter((each) => each.name !== name), hub] };
+}
 
 /** A nail under the plummet: what is looked back to when the instrument has moved on. */
-export function markGround(state: SimulatorState, name: string): SimulatorState {
+export function markGround(state: SimulatorState, truth: GroundTruth, name: string): SimulatorState {
   const { instrument } = state;
-  return instrument ? placeHub(state, { name, e: instrument.e, n: instrument.n, z: instrument.groundZ }) : needsInstrument(state);
+  return instrument ? placeHub(state, truth, { name, e: instrument.e, n: instrument.n, z: instrument.groundZ }) : needsInstrument(state);
 }
 
 /** Aims by hand at something far and fixed: a direction and a zenith angle, no distance. The prism is let go. */

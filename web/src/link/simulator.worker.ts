@@ -196,10 +196,10 @@ function obey(message: ToSimulator): void {
       state = driveHub(state, truth, message.name);
       break;
     case 'placeHub':
-      state = placeHub(state, message.hub);
+      state = placeHub(state, truth, message.hub);
       break;
     case 'markGround':
-      state = markGround(state, message.name);
+      state = markGround(state, truth, message.name);
       break;
     case 'aimFar':
       state = aimFar(state, truth, precision, message.name);

@@ -1,4 +1,4 @@
-import { SIMULATED_PRECISION, type PlanPoint, type SearchWindow, type SimulatorState } from '@idle-marker/core';
+import { SIMULATED_PRECISION, type PlanPoint, type SearchWindow, type SimulatedPlace, type SimulatorState } from '@idle-marker/core';
 import type { InstrumentLink, LinkState, LiveReceiver, LinkTrouble, PoleChange, RawRead } from './instrumentLink.ts';
 import type { FromSimulator, ToSimulator } from './simulatorProtocol.ts';
 
@@ -274,7 +274,7 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'driveHub', name });
   }
 
-  placeHub(hub: SimulatorState['hubs'][number]): void {
+  placeHub(hub: SimulatedPlace): void {
     this.#command({ command: 'placeHub', hub });
   }
 

@@ -1,5 +1,5 @@
 /** Messages between the page and the simulator's worker: JSON, one a line if they ever leave the machine. */
-import type { InstrumentPrecision, Lock, PlanPoint, SearchWindow, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
+import type { InstrumentPrecision, Lock, PlanPoint, SearchWindow, SimulatedPlace, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
 import type { LinkStand, LiveReceiver } from './instrumentLink.ts';
 
 export type ToSimulator =
@@ -24,7 +24,7 @@ export type ToSimulator =
   | { readonly command: 'search'; readonly window: SearchWindow | null }
   | { readonly command: 'measure'; readonly face: 1 | 2 }
   | { readonly command: 'driveHub'; readonly name: string }
-  | { readonly command: 'placeHub'; readonly hub: SimulatorState['hubs'][number] }
+  | { readonly command: 'placeHub'; readonly hub: SimulatedPlace }
   | { readonly command: 'markGround'; readonly name: string }
   | { readonly command: 'aimFar'; readonly name: string }
   | { readonly command: 'receiver'; readonly on?: boolean; readonly compensating?: boolean; readonly linked?: boolean; readonly offset?: number }

@@ -1,5 +1,6 @@
 /** Taking one sight through whatever link there is, with the state of the work for whoever waits. */
 import { useCallback, useRef, useState } from 'react';
+import type { SimulatedPlace } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { troubleWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
@@ -33,7 +34,7 @@ export interface Shooting {
   shoot(
     purpose: SightPurpose,
     target: SightTarget,
-    onto: { name: string; hub?: { e: number; n: number; z: number } } | null,
+    onto: { name: string; hub?: Omit<SimulatedPlace, 'name'> } | null,
     way?: SightWay,
   ): Promise<Fact<'sight'> | null>;
   walk(goal: string | { e: number; n: number }): Promise<boolean>;
@@ -42,7 +43,7 @@ export interface Shooting {
 }
 
 /** A hub that was driven before this page was opened is put where it was measured. */
-async function walkOnto(link: SimulatorLink, name: string, hub: { e: number; n: number; z: number } | undefined): Promise<void> {
+async function walkOnto(link: SimulatorLink, name: string, hub: Omit<SimulatedPlace, 'name'> | undefined): Promise<void> {
   try {
     await link.walk(name);
   } catch (error) {

@@ -1,5 +1,5 @@
 /** Shots with both devices: a sight to the prism and what the receiver reads at the same time, kept together or not at all. */
-import type { Metres } from '@idle-marker/core';
+import type { Metres, SimulatedPlace } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { keptPlace, pairedStake, readingOf, type ShotPlace } from '@idle-marker/records';
 import { pairFaultWords } from '@idle-marker/words';
@@ -29,7 +29,7 @@ export interface PairedShooting {
   shoot(
     purpose: FactBody<'position'>['purpose'],
     target: SightTarget,
-    onto: { name: string; hub?: { e: number; n: number; z: number } } | null,
+    onto: { name: string; hub?: Omit<SimulatedPlace, 'name'> } | null,
     tolerance: Metres,
   ): Promise<PairedShot | null>;
 }

@@ -93,9 +93,7 @@ export function Place() {
       note: note.trim(),
       supersedes: before?.fact.id ?? null,
       shots,
-      onto: simulated
-        ? { name: `built ${plan.corner}`, hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? inForce.fact.body.result.z ?? 0 } }
-        : null,
+      onto: simulated ? { name: `built ${plan.corner}`, hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? null } } : null,
     });
     if (!made) return;
     setNote('');

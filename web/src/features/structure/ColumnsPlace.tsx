@@ -40,7 +40,7 @@ const HIGH: Metres = 2.5;
 
 /** Does each column stand on its lines, straight and plumb? One row after the other along a grid line. */
 export function Place() {
-  const { state, inForce } = useSite();
+  const { state, inForce, say } = useSite();
   const units = useUnits();
   const underlay = useUnderlay();
   const grids = state.grids.flatMap((fact) => {
@@ -52,12 +52,14 @@ export function Place() {
   const labels = chosenGrid ? [...chosenGrid.grid.letters, ...chosenGrid.grid.numbers].map(({ label }) => label) : [];
   const [label, setLabel] = useState(labels[0] ?? '');
   const line = labels.includes(label) ? label : (labels[0] ?? '');
-  const rows = useMemo(() => (chosenGrid ? (columnsAlong(state, chosenGrid.fact, line) ?? []) : []), [state, chosenGrid, line]);
+  const [widths, setWidths] = useState<Readonly<Record<string, string>>>({});
+  const { readLength } = units;
+  const taped = useMemo(() => typedWidths(widths, readLength), [widths, readLength]);
+  const rows = useMemo(() => (chosenGrid ? (columnsAlong(state, chosenGrid.fact, line, taped) ?? []) : []), [state, chosenGrid, line, taped]);
   const [crossing, setCrossing] = useState<string | null>(null);
   const row = rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
   const [side, setSide] = useState<'right' | 'left'>('right');
   const [target, setTarget] = useState(units.edit(USUAL_TARGET));
-  const [widths, setWidths] = useState<Readonly<Record<string, string>>>({});
   const [classId, setClass] = useState(state.settings.classes.find(({ id }) => id === 'steel')?.id ?? state.settings.classes[0]!.id);
   const [use, setUse] = useState('');
   const [shots, setShots] = useState<Shots>('3');
@@ -85,10 +87,19 @@ export function Place() {
       supersedes: null,
       shots,
       note: use.trim(),
-      onto: { name, hub: { e: at.e, n: at.n, z: (inForce.fact.body.result.z ?? 0) + (level === 'high' ? HIGH : 0) } },
+      onto: { name, hub: { e: at.e, n: at.n, z: null, above: level === 'high' ? HIGH : 0 } },
     });
     setCrossing(row.crossing.label);
   };
+  /** Shots of this column that were kept with another width, or another target: the same sights, with what is right. */
+  const reckonAnew = async (change: { readonly width: Metres | null } | { readonly targetOffset: Metres }) => {
+    for (const { id, body } of row?.shots ?? []) {
+      const { against } = body;
+      if (against?.kind !== 'face' || Object.entries(change).every(([field, value]) => against[field as keyof typeof change] === value)) continue;
+      await say({ type: 'asBuilt', body: { ...body, against: { ...against, ...change }, supersedes: id } });
+    }
+  };
+  const otherTarget = targetOffset !== null && row?.shots.some(({ body }) => body.against?.kind === 'face' && body.against.targetOffset !== targetOffset);
   const next = () => {
     const at = rows.findIndex((each) => each === row);
     const following = [...rows.slice(at + 1), ...rows.slice(0, at)].find((each) => !isDone(each)) ?? rows[(at + 1) % rows.length];
@@ -217,6 +228,7 @@ export function Place() {
                 value={widthText}
                 inputMode="decimal"
                 onChange={(event) => setWidths({ ...widths, [row.name]: event.target.value })}
+                onBlur={() => (width !== null || widthText.trim() === '') && void reckonAnew({ width })}
                 error={widthText.trim() !== '' && width === null ? 'Give the width, or leave it empty.' : null}
               />
               <Field
@@ -251,6 +263,11 @@ export function Place() {
                 onChange={(event) => setUse(event.target.value)}
               />
             </div>
+            {otherTarget && (
+              <Button look="quiet" onClick={() => void reckonAnew({ targetOffset: targetOffset! })}>
+                Reckon the shots of {row.name} with this target
+              </Button>
+            )}
             {row.shots.length > 0 && (
               <ul className="mt-3 text-[14px]">
                 {row.shots.map((fact) => {
@@ -285,6 +302,16 @@ export function Place() {
       />
       <TypedReading title={`Reading at ${row.name}`} />
     </>
+  );
+}
+
+/** Widths that are in the fields now: they count while they are typed. */
+function typedWidths(widths: Readonly<Record<string, string>>, read: (text: string) => Metres | null): ReadonlyMap<string, Metres | null> {
+  return new Map(
+    Object.entries(widths).flatMap(([name, text]): [string, Metres | null][] => {
+      const width = text.trim() === '' ? null : read(text);
+      return width === null && text.trim() !== '' ? [] : [[name, width]];
+    }),
   );
 }
 

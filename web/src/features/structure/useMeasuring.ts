@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { SitePoint } from '@idle-marker/core';
+import type { SimulatedPlace, SitePoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { asBuiltBody, meanPlace } from '@idle-marker/records';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
@@ -22,7 +22,7 @@ export interface Measured {
   /** Shots to be averaged. */
   readonly shots: Shots;
   /** What the simulated pole goes to, and where that is when it does not know it; null to stay where it is. */
-  readonly onto: { readonly name: string; readonly hub?: { readonly e: number; readonly n: number; readonly z: number } } | null;
+  readonly onto: { readonly name: string; readonly hub?: Omit<SimulatedPlace, 'name'> } | null;
 }
 
 export interface Measuring {
