@@ -237,7 +237,8 @@ function judgeOverMark(
       { code: 'SIGHT_AGAIN', name: point.name },
     ]),
     ...found.doThis,
-    ...(isUnchecked || bad ? [bad ? SIGHT_ANY : further()] : []),
+    // Where only the height is wrong no further backsight is wanted.
+    ...(off.length > 0 || turned ? [SIGHT_ANY] : isUnchecked ? [further()] : []),
   ];
   return {
     verdict: bad ? 'refused' : isUnchecked ? 'unchecked' : 'checked',

@@ -258,7 +258,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             <h2 className="mt-5 mb-2 text-[15px]">Carry on from here</h2>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setCarrying(true)}>Measure a control mark of one’s own…</Button>
-              {!ground && <Button onClick={() => void keepGround()}>Mark the ground under it, to look back to</Button>}
+              {!ground && !stoodOver && <Button onClick={() => void keepGround()}>Mark the ground under it, to look back to</Button>}
               <Button onClick={() => setCorrecting(true)}>An entry was wrong…</Button>
             </div>
             {ground && (

@@ -72,7 +72,11 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
           <Card
             key={`${reason.code} ${i}`}
             tone={
-              reason.code === 'OVER_SEVERAL_BACKSIGHTS' || reason.code === 'FITS' ? verdict : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))
+              reason.code === 'OCCUPIED_HEIGHT_OFF' && !reason.isUsed
+                ? 'ochre'
+                : reason.code === 'OVER_SEVERAL_BACKSIGHTS' || reason.code === 'FITS'
+                  ? verdict
+                  : (TONE_OF[reason.code] ?? (verdict === 'good' ? 'ochre' : verdict))
             }
             title={title}
             actions={
