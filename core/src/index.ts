@@ -10,7 +10,16 @@ export {
   type Metres,
   type Radians,
 } from './quantity/unit.ts';
-export { angleFromRadians, angleToRadians, formatAngle, parseAngle, sexagesimalExcess, wrapHalfTurn, wrapTurn } from './quantity/angle.ts';
+export {
+  angleFromRadians,
+  angleToRadians,
+  formatAngle,
+  parseAngle,
+  sexagesimalExcess,
+  sexagesimalOrDecimal,
+  wrapHalfTurn,
+  wrapTurn,
+} from './quantity/angle.ts';
 export {
   formatFeetInches,
   formatLength,

@@ -4,6 +4,7 @@ import {
   ALIGNMENT_KIND,
   AREA_KIND,
   CARE,
+  angleAsRead,
   cutFillWords,
   FACE_EDGE,
   EQUIPMENT_KIND,
@@ -142,8 +143,8 @@ export function bookLine(state: SiteState, fact: AnyFact): BookLine {
     case 'sight': {
       const { read, target, purpose } = fact.body;
       const to = targetName(state, target);
-      const angle = (value: number) => value.toFixed(Math.max(read.angleDecimals, 4));
-      const slope = read.slope === null ? 'no distance' : `slope ${read.slope.toFixed(read.lengthDecimals)}`;
+      const angle = (value: number) => angleAsRead(value, read, state.settings.angleUnit);
+      const slope = read.slope === null ? 'no distance' : `slope ${read.slope.toFixed(read.lengthDecimals)} ${UNIT_ABBREVIATION[read.lengthUnit]}`;
       return {
         topic: purpose === 'proof' || purpose === 'resight' ? 'proof' : purpose === 'station' ? 'station' : 'mark',
         text: `${occupation(fact.body.occupation)}: sight to ${to}, circle ${angle(read.circle)}, zenith ${angle(read.zenith)}, ${slope}, target ${length(fact.body.targetHeight)}`,

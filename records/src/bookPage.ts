@@ -4,7 +4,7 @@
  */
 import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
-import { STANDING } from '@idle-marker/words';
+import { stationNotices, STANDING, type ProofFigures } from '@idle-marker/words';
 import { bookLine } from './bookLine.ts';
 import { checkSentences, goodToOf } from './checked.ts';
 import { judgedThen, type JudgedThen } from './judgedThen.ts';
@@ -14,6 +14,7 @@ import { precisionOf, readingOf, reductionOf } from './observations.ts';
 import { rawSightsOf } from './rawSights.ts';
 import { factsOfOccupation, setupPage, type UsedMark } from './setupPage.ts';
 import type { SiteState } from './state.ts';
+import { stationsOnPaper } from './stationsOnPaper.ts';
 
 export interface BookSight {
   readonly at: string;
@@ -41,6 +42,8 @@ export interface BookProof {
   readonly on: string;
   readonly plan: FactBody<'proof'>['plan'];
   readonly height: FactBody<'proof'>['height'];
+  /** Measured minus listed. */
+  readonly figures: ProofFigures;
   readonly withdrawn: boolean;
 }
 
@@ -109,6 +112,8 @@ export interface SetupBook {
   } | null;
   /** What its own sights check, by the rules of now and of then; empty where nothing was accepted. */
   readonly check: readonly string[];
+  /** What has to be read before anybody builds from it, as on every other paper. */
+  readonly notices: readonly string[];
   readonly fits: readonly UsedMark[];
   readonly leftOut: readonly string[];
   readonly decisions: readonly BookDecision[];
@@ -172,6 +177,7 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
         method: page.solution.fact.body.method,
       },
     check: accepted ? checkSentences(state, trust, accepted) : [],
+    notices: accepted ? noticesOf(state, trust, accepted.fact.id) : [],
     fits: page.used,
     leftOut: page.leftOut,
     decisions: facts.filter((fact): fact is Fact<'decision'> => fact.type === 'decision').map((fact) => decisionOf(state, fact)),
@@ -188,6 +194,10 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
   };
 }
 
+/** The sentences that go along with a station on every paper. */
+export const noticesOf = (state: SiteState, trust: TrustResult, solution: string): string[] =>
+  stationsOnPaper(state, trust, new Set([solution])).flatMap((station) => stationNotices(station, state.settings.lengthUnit));
+
 function decisionOf(state: SiteState, fact: Fact<'decision'>): BookDecision {
   const solution = asKept(state, 'solution', fact.body.solution);
   const withdrawal = state.withdrawn.get(fact.body.solution) ?? state.withdrawn.get(fact.id);
@@ -202,12 +212,18 @@ function decisionOf(state: SiteState, fact: Fact<'decision'>): BookDecision {
   };
 }
 
+/** What a kept proof measured. */
+export function proofFigures({ result }: FactBody<'proof'>): ProofFigures {
+  const figure = (field: string) => (typeof result[field] === 'number' ? result[field] : null);
+  return { dEMm: figure('dEMm'), dNMm: figure('dNMm'), dZMm: figure('dZMm') };
+}
+
 function proofOf(state: SiteState, { id, at, body }: Fact<'proof'>): BookProof {
   const on =
     body.control === null
       ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? 'a fixed direction')
       : (state.control.find((mark) => mark.id === body.control)?.revision.body.name ?? 'unknown');
-  return { at, on, plan: body.plan, height: body.height, withdrawn: state.withdrawn.has(id) };
+  return { at, on, plan: body.plan, height: body.height, figures: proofFigures(body), withdrawn: state.withdrawn.has(id) };
 }
 
 function markOf(state: SiteState, trust: TrustResult, mark: Fact<'mark'>): BookMark {

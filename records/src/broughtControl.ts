@@ -15,7 +15,7 @@ export interface LifeLine {
 const MOST_LINES = 200;
 const LONGEST_LINE = 300;
 
-const AS = { used: 'used by', leftOut: 'left out of', proof: 'proof for' } as const;
+const AS = { used: 'used by', leftOut: 'left out of', proof: 'proof for', receiver: 'by the receiver of' } as const;
 const millimetres = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`);
 const lookText = ({ as, station, dEMm, dNMm, dZMm }: MarkLook): string =>
   `${AS[as]} ${station}: measured less listed E ${millimetres(dEMm)}, N ${millimetres(dNMm)}, height ${millimetres(dZMm)} mm`;

@@ -1,7 +1,7 @@
 /** Where a caution matters: ground that is dangerous, and marks that need somebody else’s check. */
 import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { decidedSolution, type AcceptedSolution, type SiteState } from './state.ts';
+import { compareNames, decidedSolution, type AcceptedSolution, type SiteState } from './state.ts';
 
 export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended';
 
@@ -100,3 +100,21 @@ export const uncheckedMarks = (state: SiteState, work: Fact<'package'>): Fact<'m
       !isIndependentlyChecked(state, mark),
   );
 };
+
+export interface OpenCaution {
+  readonly code: CautionCode | 'independent';
+  readonly marks: readonly string[];
+}
+
+/** Cautions that nobody had answered on the day when the marks were set, and checks that are still wanted, with the marks they are about. */
+export function openCautions(state: SiteState, work: Fact<'package'>, marks: readonly Fact<'mark'>[]): OpenCaution[] {
+  const found = new Map<OpenCaution['code'], string[]>();
+  const add = (code: OpenCaution['code'], mark: Fact<'mark'>) => found.set(code, [...(found.get(code) ?? []), mark.body.name]);
+  for (const mark of marks) {
+    const solution = state.accepted.find((each) => each.fact.id === mark.body.solution);
+    const asked = solution ? cautionsFor(state, work, mark.body.place, solution, new Date(mark.at)) : [];
+    for (const { code, who } of asked) if (who === 'mark') add(code, mark);
+    if (independentCheckFor(state, work, mark.body.place) !== null && !isIndependentlyChecked(state, mark)) add('independent', mark);
+  }
+  return [...found].map(([code, names]) => ({ code, marks: names.sort(compareNames) }));
+}

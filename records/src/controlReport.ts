@@ -1,11 +1,14 @@
 /** One page about the control for the other trades: what was used, what was refused, how it differs, and what is proposed. */
 import type { ControlPair, Metres, PlanPoint } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
+import { stationNotices } from '@idle-marker/words';
 import { memberName } from './cutSheet.ts';
 import { controlConcerns, type Concern } from './lookAfter.ts';
 import { isProvenControl, markHistory, markTrend, type MarkTrend } from './markHistory.ts';
 import { pairsOf } from './pairs.ts';
 import { stationSights } from './stationDraft.ts';
+import { stationsOnPaper } from './stationsOnPaper.ts';
+import { trustOf } from './trust.ts';
 import { compareNames, type ControlMark, type SiteState } from './state.ts';
 
 export interface ReportRow {
@@ -24,6 +27,8 @@ export interface ReportRow {
   readonly dEMm: number | null;
   readonly dNMm: number | null;
   readonly dZMm: number | null;
+  /** What a receiver found there last, by itself; null where none did. */
+  readonly byReceiver: { readonly at: string; readonly planMm: number; readonly radius95Mm: number | null; readonly isBeyond: boolean } | null;
   readonly since: string | null;
   readonly propose: MarkTrend['propose'];
   readonly source: string;
@@ -63,13 +68,17 @@ export interface ControlReport {
   readonly list: ControlListVersion;
   /** Control of one's own that no second station has proven. */
   readonly unproven: readonly string[];
+  /** What goes along with the stations that these figures hang on. */
+  readonly notices: readonly string[];
   readonly usable: number;
 }
 
 function rowOf(state: SiteState, mark: ControlMark): ReportRow {
   const { body } = mark.revision;
   const looks = markHistory(state, mark.id);
-  const last = looks.at(-1);
+  // A receiver's plan is told apart: it is of another kind than what the instrument compares.
+  const last = looks.findLast((look) => look.as !== 'receiver');
+  const received = looks.findLast((look) => look.as === 'receiver' && look.dEMm !== null && look.dNMm !== null);
   const trend = markTrend(looks);
   const stations = (as: 'used' | 'leftOut') => [...new Set(looks.filter((look) => look.as === as).map((look) => look.station))];
   return {
@@ -85,6 +94,9 @@ function rowOf(state: SiteState, mark: ControlMark): ReportRow {
     dEMm: last?.dEMm ?? null,
     dNMm: last?.dNMm ?? null,
     dZMm: last?.dZMm ?? null,
+    byReceiver: received
+      ? { at: received.at, planMm: Math.hypot(received.dEMm!, received.dNMm!), radius95Mm: received.radius95Mm ?? null, isBeyond: received.offInPlan }
+      : null,
     since: trend.since,
     propose: trend.propose,
     source: body.source,
@@ -102,6 +114,7 @@ export function controlReport(state: SiteState, at: string, by: string): Control
     .flatMap((occupation) => pairsOf(state, occupation).map((pair): ControlPair & { station: string } => ({ ...pair, station: occupation.body.name })))
     .filter((pair) => pair.exceeds)
     .sort((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0));
+  const usedIn = new Set(state.accepted.filter((each) => !each.withdrawn).map((each) => each.fact.id));
   return {
     site: { name, lengthUnit, coordinateSystem, heightDatum, siteZero, combinedScaleFactor, axisOrder },
     surveyor,
@@ -112,6 +125,7 @@ export function controlReport(state: SiteState, at: string, by: string): Control
     list: controlListVersion(state),
     concerns: controlConcerns(state, new Date(at)),
     unproven: state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.revision.body.name),
+    notices: stationsOnPaper(state, trustOf(state, at), usedIn).flatMap((station) => stationNotices(station, lengthUnit)),
     usable: state.control.filter(({ revision: { body } }) => body.condition !== 'lost' && body.usePlan && !body.forProof).length,
   };
 }

@@ -17,6 +17,7 @@ import type { Rounding } from '@idle-marker/words';
 import { conventionFor, saysTheSame } from './conventions.ts';
 import { stakeReading } from './stakeReading.ts';
 import { isForPlan, shapesOf } from './packagePlans.ts';
+import { openCautions, type OpenCaution } from './cautions.ts';
 import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
 
@@ -83,6 +84,8 @@ export interface CutSheet {
   /** Marks of the package not set yet. */
   readonly notSet: readonly string[];
   readonly shapes: readonly { readonly closed: boolean; readonly points: readonly (PlanPoint & { readonly name: string })[] }[];
+  /** What nobody has answered when the marks were set; not on sheets of before it was kept. */
+  readonly open?: readonly OpenCaution[];
   /** Changes since the revision before; empty in revision 1. */
   readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' | 'figures' | 'writtenAnew' }[];
   /** Which part of the package it is, where it is not all of it. */
@@ -170,6 +173,11 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     stations: stationsOnPaper(state, trust, new Set(given.map(({ mark }) => state.rehung.get(mark.id) ?? mark.body.solution))),
     rows,
     withheld,
+    open: openCautions(
+      state,
+      asked.package,
+      given.map(({ mark }) => mark),
+    ),
     notSet: plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
     // What nothing on the sheet leads to would only make the drawing smaller.
     shapes: body.items.filter((item) => rows.length === 0 || rows.some((row) => row.item === item.name)).flatMap(shapesOf),

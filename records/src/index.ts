@@ -48,14 +48,14 @@ export { pointsToFind, type PointToFind } from './tapeBack.ts';
 export { controlElsewhere, factsOfRaw, rawSightsOf, stationOfRaw, type OtherPlace, type SaidBody } from './rawSights.ts';
 export { instrumentAssumed, rawOfSurvey } from './surveyFile.ts';
 export { exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
-export { dayBook, daysOf, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';
+export { dayBook, daysOf, noticesOf, proofFigures, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';
 export { activityTimes, dayOf, type Activity, type ActivityTime } from './diary.ts';
 export { CONTROL_PACE, controlTime, type ControlTime } from './controlTime.ts';
 export { shiftHandover, type ShiftHandover } from './shift.ts';
 export { measuredFromStations, type Measured } from './hungOn.ts';
 export { closingOf, type Closing, type ClosingItem } from './closing.ts';
 export { controlCard, type ControlCard, type Tie } from './controlCard.ts';
-export { stationsOnPaper, type CheckOnPaper, type EvidenceOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
+export { SETUP_CHECKED, stationsOnPaper, type CheckOnPaper, type EvidenceOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type NumberedSheet, type WithheldReason } from './cutSheet.ts';
 export {
   alternativesFor,
@@ -199,5 +199,6 @@ export { atSlope, designedCatch, hingeAt, slopePlaces, type AtSlope, type Hinge,
 export { drawnReturn, returnBetween, returnItem, type ReturnError, type ReturnSide, type ReturnWork, type RoadReturn } from './kerbReturns.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
+export { openCautions, type OpenCaution } from './cautions.ts';
 export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution, type CautionCode } from './cautions.ts';
 export { hindranceFrom, withProofDue, type RoundEntry } from './roundPlan.ts';

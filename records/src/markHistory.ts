@@ -1,11 +1,14 @@
 /** What all stations and proofs so far have found at one control mark, and since when it disagrees. */
+import { ELLIPSE_95_FACTOR } from '@idle-marker/core';
 import { decidedSolution, type ControlMark, type SiteState } from './state.ts';
 
 export interface MarkLook {
   readonly at: string;
   readonly station: string;
-  /** Used by the station in some part, sighted but left out, or sighted as a proof. */
-  readonly as: 'used' | 'leftOut' | 'proof';
+  /** Used by the station in some part, sighted but left out, sighted as a proof, or measured by a receiver that gives the plan. */
+  readonly as: 'used' | 'leftOut' | 'proof' | 'receiver';
+  /** By a receiver: what its plan is good to, 95 %, millimetres. */
+  readonly radius95Mm?: number | null;
   /** Measured minus listed, millimetres; null where not compared. For what was used: without the mark itself. */
   readonly dEMm: number | null;
   readonly dNMm: number | null;
@@ -55,19 +58,23 @@ export function markHistory(state: SiteState, mark: string): MarkLook[] {
     .filter((proof) => proof.body.control === mark)
     .map((proof): MarkLook => {
       const figure = (field: string) => (typeof proof.body.result[field] === 'number' ? proof.body.result[field] : null);
+      const isByReceiver = proof.body.position !== undefined && proof.body.position !== null;
       return {
         at: proof.at,
         station: decidedSolution(state, proof.body.solution)?.fact.body.name ?? '?',
-        as: 'proof',
+        ...(isByReceiver ? { as: 'receiver', radius95Mm: radiusOf(figure('sdDEMm'), figure('sdDNMm')) } : { as: 'proof' }),
         dEMm: figure('dEMm'),
         dNMm: figure('dNMm'),
         dZMm: figure('dZMm'),
-        offInPlan: proof.body.plan === 'outside',
+        // What lies within the receiver's own precision speaks against nobody.
+        offInPlan: proof.body.plan === 'outside' && (!isByReceiver || proof.body.result['significantH'] === true),
         offInHeight: proof.body.height === 'outside',
       };
     });
   return [...stations, ...proofs].sort((a, b) => a.at.localeCompare(b.at));
 }
+
+const radiusOf = (sdE: number | null, sdN: number | null): number | null => (sdE === null || sdN === null ? null : ELLIPSE_95_FACTOR * Math.max(sdE, sdN));
 
 export interface MarkTrend {
   /** When it started to disagree, and has done so since; null while it does not. */
@@ -81,7 +88,11 @@ const trailing = (looks: readonly MarkLook[], isOff: (look: MarkLook) => boolean
 
 /** One look that disagrees asks for another; what repeats is left out of height, or surveyed anew. */
 export function markTrend(looks: readonly MarkLook[]): MarkTrend {
-  const plan = trailing(looks, (look) => look.offInPlan);
+  // A receiver is no second opinion in plan: it neither confirms nor clears what the instrument finds.
+  const plan = trailing(
+    looks.filter((look) => look.as !== 'receiver'),
+    (look) => look.offInPlan,
+  );
   const height = trailing(looks, (look) => look.offInHeight);
   if (plan.length === 0 && height.length === 0) return { since: null, part: null, propose: 'nothing' };
   const since = [plan[0]?.at, height[0]?.at].filter((at) => at !== undefined).sort()[0]!;

@@ -3,7 +3,7 @@
  * same, what their own sights check, and what has proved them. Every product that leaves takes it from here.
  */
 import type { Checkability, Metres, Part, TrustResult } from '@idle-marker/core';
-import type { FactBody } from '@idle-marker/contract';
+import type { Fact, FactBody } from '@idle-marker/contract';
 import { checkOf, goodToOf } from './checked.ts';
 import { claimOf, type Basis } from './stationClaim.ts';
 import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
@@ -15,6 +15,8 @@ export interface StationOnPaper {
   readonly method?: FactBody<'solution'>['method'];
   readonly radius95Mm: number | null;
   readonly sdZMm: number | null;
+  /** What was carried over from the placing before and not confirmed; not on papers of before it was kept. */
+  readonly notConfirmed?: readonly string[];
   /** Why it was accepted against the class's terms; null when it met them. */
   readonly provisionalBecause: string | null;
   /** What its own sights check; not on papers of before it was kept. */
@@ -64,6 +66,10 @@ function evidenceOnPaper(state: SiteState, trust: TrustResult, solution: Decided
   };
 }
 
+/** What the set-up check asks, as far as it was asked then. */
+export const SETUP_CHECKED = ['weather', 'instrument', 'pole'] as const;
+const notConfirmed = ({ body }: Fact<'occupation'>): string[] => (body.confirmed ? SETUP_CHECKED.filter((what) => !body.confirmed!.includes(what)) : []);
+
 /** In the order in which they were accepted. */
 export function stationsOnPaper(state: SiteState, trust: TrustResult, solutions: ReadonlySet<string>): StationOnPaper[] {
   const heights = state.paired.map(({ solution, decision, occupation }) => ({ fact: solution, decision, occupation }));
@@ -73,6 +79,7 @@ export function stationsOnPaper(state: SiteState, trust: TrustResult, solutions:
       checked: checkOnPaper(state, { fact, decision, occupation }),
       evidence: evidenceOnPaper(state, trust, { fact, decision, occupation }),
       name: fact.body.name,
+      notConfirmed: notConfirmed(occupation),
       method: fact.body.method,
       marks: [
         ...new Set([

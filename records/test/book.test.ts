@@ -1,7 +1,7 @@
 /** The field book's pages and the end of the day. */
 import { describe, expect, it } from '@jest/globals';
 import type { FactBody } from '@idle-marker/contract';
-import { closingWords } from '@idle-marker/words';
+import { closingWords, proofFigureWords } from '@idle-marker/words';
 import { activityTimes, bookLine, closingOf, controlListVersion, dayBook, dayOf, daysOf, setupBook, shiftHandover } from '../src/index.ts';
 import { Story } from './story.ts';
 
@@ -263,5 +263,27 @@ describe('the control list', () => {
     expect(controlListVersion(story.state).version).toBe(3);
     story.say('withdrawal', { record: change.id, occupation: null, reason: 'it was another' });
     expect(controlListVersion(story.state).version).toBe(4);
+  });
+});
+
+describe('what the book prints', () => {
+  it('has angles in the form of the site, units with every figure, and the figures of each proof', () => {
+    const story = new Story({ angleUnit: 'dms' }).control();
+    const solution = story.station('S1', ['K1', 'K2'], 'provisional', {}, 'two marks in sight');
+    story.prove(solution, 'P1', { e: 0.004 });
+    const sight = story.facts.find((fact) => fact.type === 'sight')!;
+    expect(bookLine(story.state, sight).text).toMatch(/circle \d+°\d\d′\d\d\.\d″, zenith \d+°\d\d′\d\d\.\d″, slope \d+\.\d+ m, target 1\.500 m$/);
+    const gon = new Story({ angleUnit: 'gon' }).control();
+    gon.station('S1');
+    expect(
+      bookLine(
+        gon.state,
+        gon.facts.find((fact) => fact.type === 'sight')!,
+      ).text,
+    ).toMatch(/circle \d+\.\d{5} gon, zenith \d+\.\d{5} gon/);
+    const book = setupBook(story.state, story.trust(), solution.occupation);
+    expect(book.proofs[0]!.figures).toMatchObject({ dEMm: expect.closeTo(4, 0), dNMm: expect.closeTo(0, 0), dZMm: expect.closeTo(0, 0) });
+    expect(proofFigureWords(book.proofs[0]!.figures, 'metre', 'NE')).toMatch(/^plan 4 mm \(N 0, E \+4\), height 0 mm$/);
+    expect(book.notices).toContain('Station S1 is provisional: two marks in sight.');
   });
 });

@@ -54,6 +54,8 @@ describe('the control report', () => {
     story.prove(solution, 'P1', { e: 0.03 });
     const report = controlReport(story.state, story.instant(), story.who);
     expect(report).toMatchObject({ by: 'Mara Lindqvist', surveyor: 'the survey office', usable: 4, unproven: [], pairs: [] });
+    // What a station is worth goes along with what it found.
+    expect(report.notices.join(' ')).toMatch(/A proof of station S1 failed in plan, and nothing has answered it/);
     expect(report.rows[0]).toMatchObject({ name: 'P1', propose: 'sightAgain', proof: true, usedBy: [] });
     expect(report.rows.find((row) => row.name === 'K1')).toMatchObject({ usedBy: ['S1'], leftOutBy: [], propose: 'nothing' });
     expect(report.rows.find((row) => row.name === 'P2')).toMatchObject({ usedBy: [], proof: false, dEMm: null });

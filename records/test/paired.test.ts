@@ -10,6 +10,7 @@ import {
   judgePairedProof,
   keptPlace,
   markBody,
+  controlReport,
   pairedBodies,
   pairedDue,
   pairedInForce,
@@ -182,6 +183,19 @@ describe('plan from a receiver, height from the instrument', () => {
     expect(proof.body).toMatchObject({ plan: 'outside', height: 'good' });
     expect(pairedDue(told.story.state, told.paired)[0]).toBe('PLAN_FAILED');
     expect(standing(told, mark)).toMatchObject({ plan: { standing: 'inDoubt' }, height: { standing: 'held' } });
+  });
+
+  it('tells what the receiver found in the control report as its own, and blames nobody in plan', () => {
+    const told = new PairedStory(['K1', 'K2']);
+    told.begin();
+    told.prove('P1', { e: 0.3, n: 0, z: 0 });
+    told.prove('P2', { e: 0.01, n: 0, z: 0 });
+    const { rows } = controlReport(told.story.state, told.story.instant(), told.story.who);
+    const row = (name: string) => rows.find((each) => each.name === name)!;
+    expect(row('P1')).toMatchObject({ propose: 'nothing', proof: false, dEMm: null, byReceiver: { planMm: expect.closeTo(300, 0), isBeyond: true } });
+    expect(row('P2')).toMatchObject({ propose: 'nothing', byReceiver: { planMm: expect.closeTo(10, 0), isBeyond: false } });
+    expect(row('P2').byReceiver!.radius95Mm!).toBeGreaterThan(10);
+    expect(row('K1').byReceiver).toBeNull();
   });
 
   it('goes on once two other marks speak against one that failed', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { planDistance, pointAlongOff } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { openCautionWords, stationNotices } from '@idle-marker/words';
 import {
   affectedByGrid,
   affectedPackages,
@@ -17,6 +18,7 @@ import {
   controlFromBuilt,
   bookLine,
   cautionsFor,
+  cutSheet,
   columnsAlong,
   laserCaution,
   designDifferences,
@@ -477,5 +479,25 @@ describe('a drawing that was replaced', () => {
     expect(fromRetired(story.state, work)).toEqual([]);
     story.say('drawing', { ...first.body, retired: true, supersedes: first.id });
     expect(fromRetired(story.state, work).map(({ body }) => body.name)).toEqual(['Hall']);
+  });
+});
+
+describe('what nobody has answered', () => {
+  it('goes along to the sheet: services, and what was carried over without a look', () => {
+    const story = new Story().control();
+    const work = story.work({ markKind: 'hubAndLath' });
+    const occupation = story.occupy('S1', { confirmed: ['instrument'] });
+    for (const name of ['K1', 'K2', 'K3', 'K4'] as const) story.sight(occupation, name);
+    const solution = story.decide(occupation);
+    story.set(solution, work, 0);
+    story.prove(solution, 'P1');
+    const sheet = () => cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+    expect(sheet().open).toEqual([{ code: 'services', marks: [work.body.plans[0]!.name] }]);
+    expect(sheet().open!.map(openCautionWords)).toEqual([`Nobody said that buried services were located before they were driven: ${work.body.plans[0]!.name}.`]);
+    expect(sheet().stations.flatMap((station) => stationNotices(station, 'metre'))).toContain(
+      'At station S1 nobody confirmed the weather and pole, carried over from the placing before.',
+    );
+    story.say('care', { what: 'services', about: work.id, text: 'located' });
+    expect(sheet().open).toEqual([]);
   });
 });

@@ -213,7 +213,7 @@ describe('accepting', () => {
     expect(said()).toEqual([]);
     await user.click(screen.getByRole('button', { name: 'Accept unchecked' }));
     await waitFor(() => expect(went).toEqual(['sight', 'prove']));
-    expect(said()[1]).toMatchObject({ body: { verdict: 'accepted', judged: { checkability: 'unchecked' } } });
+    await waitFor(() => expect(said()[1]).toMatchObject({ body: { verdict: 'accepted', judged: { checkability: 'unchecked' } } }));
   });
 
   it('where no mark is left leads to its proof at once', async () => {

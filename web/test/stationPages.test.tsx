@@ -224,8 +224,18 @@ describe('a station in work', () => {
     const dialog = await screen.findByRole('dialog');
     expect(within(dialog).queryByLabelText('Target height')).toBeNull();
     expect(within(dialog).queryByLabelText(/stands on legs/)).toBeNull();
-    await user.type(within(dialog).getByLabelText('Circle'), '10');
-    await user.type(within(dialog).getByLabelText('Zenith angle'), '90.5');
+    await user.type(within(dialog).getByLabelText('Circle'), '10 20 30');
+    expect(within(dialog).getByText('= 10°20′30″')).toBeTruthy();
+    // Bare decimals can be meant in two ways: it is asked, and what was understood is said.
+    await user.type(within(dialog).getByLabelText('Zenith angle'), '90.3015');
+    const asked = within(dialog).getByRole('group', { name: 'What 90.3015 means' });
+    expect(
+      within(asked)
+        .getAllByRole('button')
+        .map((button) => button.textContent),
+    ).toEqual(['90°30′15″', '90.3015° = 90°18′05″']);
+    await user.click(within(asked).getByRole('button', { name: '90°30′15″' }));
+    expect(within(dialog).getByText('= 90°30′15″')).toBeTruthy();
     await user.type(within(dialog).getByLabelText(/^Slope distance/), '41.250');
     await user.click(within(dialog).getByLabelText('It is read to a target with the constant 0'));
     await user.click(within(dialog).getByRole('button', { name: 'Take it' }));

@@ -130,3 +130,18 @@ export const CARE_LIST: readonly { readonly title: string; readonly lines: reado
     ],
   },
 ];
+
+/** What a sheet says of a caution that nobody answered. */
+const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'independent', string>> = {
+  services: 'Nobody said that buried services were located before they were driven',
+  traffic: 'Nobody said what was done about traffic there',
+  machine: 'Nobody said that the machine there was stopped',
+  edge: 'Nobody said how the open edge there was guarded',
+  overhead: 'Nobody said what was agreed about the line overhead',
+  keepOut: 'Nobody said that entering there was allowed',
+  laser: 'Nobody said who was told about the laser',
+  unattended: 'Nobody said who watched the instrument',
+  independent: 'Nothing but the station that set them has checked them',
+};
+export const openCautionWords = ({ code, marks }: { readonly code: keyof typeof OPEN_SUBJECT; readonly marks: readonly string[] }): string =>
+  `${OPEN_SUBJECT[code]}: ${marks.join(', ')}.`;

@@ -1,4 +1,6 @@
 /** What control wants looking after, in sentences. */
+import type { LengthUnit } from '@idle-marker/core';
+import { smallLength } from './small.ts';
 
 export interface ConcernFacts {
   readonly code: 'SPARE' | 'USE_SOON' | 'WORKS' | 'REFRESH' | 'ALIKE';
@@ -42,4 +44,19 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
     case 'ALIKE':
       return { title: `${name} looks like ${other}`, text: 'Two names that look alike get mixed up. Give one of them a new name, as a new revision.' };
   }
+}
+
+/** What a receiver found at a mark: its own finding, with what it is good to. */
+export function receiverWords(
+  name: string,
+  { planMm, radius95Mm, isBeyond }: { readonly planMm: number; readonly radius95Mm: number | null; readonly isBeyond: boolean },
+  unit: LengthUnit,
+): string {
+  const length = (mm: number) => smallLength(mm / 1000, unit);
+  const goodTo = radius95Mm === null ? '' : `, good to ${length(radius95Mm)} (95 %)`;
+  return `${name}: a satellite receiver put it ${length(planMm)} from where it is listed${goodTo}. ${
+    isBeyond
+      ? 'That is more than its precision explains: sight the mark with the instrument before anything is decided.'
+      : 'Its precision explains that; it speaks against nobody.'
+  }`;
 }

@@ -113,7 +113,10 @@ export {
 } from './paired.ts';
 export { EQUIPMENT_KIND, FIXED_TARGET_HELP, POLELESS_HELP, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';
 export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
-export { concernWords, type ConcernFacts } from './concerns.ts';
+export { concernWords, receiverWords, type ConcernFacts } from './concerns.ts';
+export { angleAsRead, angleText, type AngleRead } from './angles.ts';
+export { proofFigureWords, type ProofFigures } from './proof.ts';
+export { openCautionWords } from './care.ts';
 export { heldBy } from './heldBy.ts';
 export { olderControlWords, type OlderControlFacts } from './olderControl.ts';
 export { driftWords, type DriftOf } from './drift.ts';

@@ -1,6 +1,6 @@
-import type { CheckResult, LengthUnit, Part, PartStanding, Proposal, ProofOutcome } from '@idle-marker/core';
+import { formatSigned, type CheckResult, type LengthUnit, type Part, type PartStanding, type Proposal, type ProofOutcome } from '@idle-marker/core';
 import { partsWords } from './claim.ts';
-import { smallLength } from './small.ts';
+import { smallLength, smallUnit } from './small.ts';
 import { STANDING, STANDING_REASON } from './vocabulary.ts';
 
 export const PROOF_OUTCOME: Readonly<Record<ProofOutcome, string>> = {
@@ -155,4 +155,25 @@ export function effectWords(
 export function hangsWords(part: PartStanding, at: string | null): string {
   const because = part.because.map((reason) => STANDING_REASON[reason]).join('; ');
   return `${STANDING[part.standing]}: ${because}${at === null ? '' : ` (${at})`}`;
+}
+
+/** What a proof measured, as the computation keeps it; null for what was not compared. */
+export interface ProofFigures {
+  readonly dEMm: number | null;
+  readonly dNMm: number | null;
+  readonly dZMm: number | null;
+}
+
+/** "plan 3 mm (E +2, N −2), height +1 mm"; empty where nothing was compared. */
+export function proofFigureWords({ dEMm, dNMm, dZMm }: ProofFigures, unit: LengthUnit, axes: 'EN' | 'NE'): string {
+  const small = smallUnit(unit);
+  const figure = (mm: number) => formatSigned((mm / 1000) * small.perMetre, small.decimals);
+  const parts: string[] = [];
+  if (dEMm !== null && dNMm !== null) {
+    const [east, north] = [`E ${figure(dEMm)}`, `N ${figure(dNMm)}`];
+    const level = smallLength(Math.hypot(dEMm, dNMm) / 1000, unit);
+    parts.push(`plan ${level} (${axes === 'EN' ? `${east}, ${north}` : `${north}, ${east}`})`);
+  }
+  if (dZMm !== null) parts.push(`height ${figure(dZMm)} ${small.name}`);
+  return parts.join(', ');
 }

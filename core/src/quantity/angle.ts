@@ -43,6 +43,24 @@ export function parseAngle(text: string, unit: AngleUnit): Radians | null {
   return (sign === '-' ? -degrees : degrees) * RADIANS_PER_DEGREE;
 }
 
+/**
+ * The two meanings of bare decimals where angles are written in degrees, minutes and seconds: `21.4249` is 21°42′49″ packed as
+ * some instruments show it, or 21.4249°. Null where the text has one meaning, or none.
+ */
+export function sexagesimalOrDecimal(text: string): { readonly packed: Radians; readonly decimal: Radians } | null {
+  const parts = /^(-?)(\d+)\.(\d+)$/.exec(text.trim().replace(/[−–]/g, '-').replace(',', '.'));
+  if (!parts) return null;
+  const [, sign, degrees, decimals] = parts as unknown as [string, string, string, string];
+  const digits = decimals.padEnd(4, '0');
+  const minutes = Number(digits.slice(0, 2));
+  const seconds = Number(`${digits.slice(2, 4)}.${digits.slice(4) || '0'}`);
+  if (minutes >= 60 || seconds >= 60) return null;
+  const turn = sign === '-' ? -RADIANS_PER_DEGREE : RADIANS_PER_DEGREE;
+  const packed = (Number(degrees) + minutes / 60 + seconds / 3600) * turn;
+  const decimal = Number(`${degrees}.${decimals}`) * turn;
+  return packed === decimal ? null : { packed, decimal };
+}
+
 /** The minutes or seconds of a sexagesimal angle that go beyond 59; null when none do. */
 export function sexagesimalExcess(text: string): { readonly part: 'minutes' | 'seconds'; readonly value: number } | null {
   const parts = /^\s*[-−]?\d+[°\s]+(\d+(?:[.,]\d*)?)(?:['′\s]+(\d+(?:[.,]\d*)?))?/.exec(text);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { formatAngle, parseAngle, sexagesimalExcess, wrapHalfTurn, wrapTurn } from './angle.ts';
+import { formatAngle, parseAngle, sexagesimalExcess, sexagesimalOrDecimal, wrapHalfTurn, wrapTurn } from './angle.ts';
 import {
   formatFeetInches,
   formatLength,
@@ -162,5 +162,22 @@ describe('minutes and seconds beyond 59', () => {
     expect(sexagesimalExcess('143 27 08')).toBeNull();
     expect(sexagesimalExcess('143.7512')).toBeNull();
     expect(sexagesimalExcess('what')).toBeNull();
+  });
+});
+
+describe('bare decimals where degrees, minutes and seconds are written', () => {
+  it.each([
+    ['21.4249', 21 + 42 / 60 + 49 / 3600, 21.4249],
+    ['21,42495', 21 + 42 / 60 + 49.5 / 3600, 21.42495],
+    ['21.5', 21 + 50 / 60, 21.5],
+    ['−0.3', -0.5, -0.3],
+  ])('%s has two meanings', (text, packed, decimal) => {
+    const meant = sexagesimalOrDecimal(text)!;
+    expect(meant.packed / RADIANS_PER_DEGREE).toBeCloseTo(packed, 9);
+    expect(meant.decimal / RADIANS_PER_DEGREE).toBeCloseTo(decimal, 9);
+  });
+
+  it.each(['21', '21.0000', '21.7249', '21.4275', '21 42 49', '21.4249°', 'north'])('%s has one, or none', (text) => {
+    expect(sexagesimalOrDecimal(text)).toBeNull();
   });
 });

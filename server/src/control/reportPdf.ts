@@ -6,6 +6,7 @@ import {
   CONTROL_KIND,
   LENGTH_DECIMALS,
   REPORT_CAUTIONS,
+  receiverWords,
   sheetClock,
   smallUnit,
   TREND_PROPOSAL,
@@ -36,7 +37,9 @@ const verdictOf = (row: ReportRow): string =>
           ? 'left out'
           : row.proof
             ? 'proved on'
-            : 'not sighted';
+            : row.byReceiver
+              ? 'by receiver'
+              : 'not sighted';
 
 interface Column {
   readonly title: string;
@@ -151,6 +154,7 @@ function drawFindings(page: Page, report: ControlReport, top: number): number {
   const small = smallUnit(lengthUnit);
   const off = (metres: number | null) => (metres === null ? null : `${formatSigned(metres * small.perMetre, small.decimals)} ${small.name}`);
   const lines: string[] = [];
+  for (const row of report.rows) if (row.byReceiver) lines.push(receiverWords(row.name, row.byReceiver, lengthUnit));
   for (const row of report.rows) if (row.propose !== 'nothing') lines.push(`${row.name}: ${TREND_PROPOSAL[row.propose]}`);
   for (const pair of report.pairs.slice(0, MOST_PAIRS)) {
     const parts = [off(pair.dDistance) && `distance ${off(pair.dDistance)}`, off(pair.dHeight) && `height difference ${off(pair.dHeight)}`].filter(Boolean);
@@ -163,6 +167,7 @@ function drawFindings(page: Page, report: ControlReport, top: number): number {
   }
   if (report.unproven.length > 0)
     lines.push(`Of our own making and not yet proven by a second station: ${report.unproven.join(', ')}. Nobody else should build on them.`);
+  lines.push(...report.notices);
   write(page, 'What does not fit, and what is proposed', MARGIN, top, 'bold', 11, INKS.ink);
   let y = top + 15;
   if (lines.length === 0) return y + paragraph(page, 'Nothing speaks against the marks that were looked at.', MARGIN, y, widthOf(page), 'regular', 9, INKS.ink);

@@ -1,7 +1,19 @@
 /** Pages of the field book on paper: of a set-up and of a day, with room left to draw what no record holds. */
 import { formatSigned, type Checkability } from '@idle-marker/core';
 import type { DayBook, SetupBook } from '@idle-marker/records';
-import { ACTIVITY, cutFillWords, goodToWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit, UNIT_ABBREVIATION, withoutStop } from '@idle-marker/words';
+import {
+  ACTIVITY,
+  angleAsRead,
+  angleText,
+  cutFillWords,
+  goodToWords,
+  PROOF_OUTCOME,
+  proofFigureWords,
+  SETUP_STEPS,
+  smallUnit,
+  UNIT_ABBREVIATION,
+  withoutStop,
+} from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, room, widthOf, write } from '../pdf/pdfPage.ts';
 import { heading, line, pairs, penOf, table, type BookAsked, type Column, type Pen } from './pen.ts';
 
@@ -104,12 +116,13 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     [
       'Station',
       station
-        ? `${place}, height ${length(station.z)} ${abbreviation}; 95 %: ${station.goodToMm === null ? goodToWords(null, unit) : `${small(station.goodToMm).replace('+', '')} ${smallUnit(unit).name}`}; circle turned by ${station.orientationDeg.toFixed(5)}°`
+        ? `${place}, height ${length(station.z)} ${abbreviation}; 95 %: ${station.goodToMm === null ? goodToWords(null, unit) : `${small(station.goodToMm).replace('+', '')} ${smallUnit(unit).name}`}; circle turned by ${angleText(station.orientationDeg, pen.angleUnit)}`
         : 'not decided',
     ],
     ...(book.check.length > 0 ? [['Checked', book.check.join(' ')] as const] : []),
     ['Left out', book.leftOut.join(', ') || 'nothing'],
   ]);
+  for (const notice of book.notices) y = line(pen, y, notice, INKS.brick);
   for (const decision of book.decisions) {
     y = line(
       pen,
@@ -151,11 +164,16 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       { title: 'At', width: 30, text: ({ at }) => clock.time(at) },
       { title: 'To', width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
       { title: 'Face', width: 27, text: ({ face }) => String(face) },
-      { title: 'Circle', width: 60, right: true, text: ({ read }) => angleText(read.circle, read) },
-      { title: 'Zenith', width: 60, right: true, text: ({ read }) => angleText(read.zenith, read) },
-      { title: 'Slope', width: 46, right: true, text: ({ read }) => (read.slope === null ? '–' : read.slope.toFixed(read.lengthDecimals)) },
+      { title: 'Circle', width: 60, right: true, text: ({ read }) => angleAsRead(read.circle, read, pen.angleUnit) },
+      { title: 'Zenith', width: 60, right: true, text: ({ read }) => angleAsRead(read.zenith, read, pen.angleUnit) },
       {
-        title: 'Target',
+        title: 'Slope',
+        width: 46,
+        right: true,
+        text: ({ read }) => (read.slope === null ? '–' : `${read.slope.toFixed(read.lengthDecimals)} ${UNIT_ABBREVIATION[read.lengthUnit]}`),
+      },
+      {
+        title: `Target, ${abbreviation}`,
         width: 48,
         right: true,
         text: ({ targetHeight, targetHeightWas }) =>
@@ -168,8 +186,8 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         text: ({ prismConstantMm, prismConstantWas, ppm }) =>
           `${prismConstantMm}${prismConstantWas === null ? '' : ` (was ${prismConstantWas})`} / ${ppm.toFixed(1)}`,
       },
-      { title: 'Level', width: 46, right: true, text: ({ horizontal }) => length(horizontal) },
-      { title: 'Rise', width: 42, right: true, text: ({ rise }) => length(rise) },
+      { title: `Level, ${abbreviation}`, width: 46, right: true, text: ({ horizontal }) => length(horizontal) },
+      { title: `Rise, ${abbreviation}`, width: 42, right: true, text: ({ rise }) => length(rise) },
       { title: 'Used in', width: 63, text: ({ used, withdrawn }) => (withdrawn === null ? used : `withdrawn: ${withdrawn}`) },
     ],
     book.sights,
@@ -177,13 +195,15 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
   );
   if (book.proofs.length > 0) {
     y = heading(pen, y, 'Proofs');
-    for (const { at, on, plan, height, withdrawn } of book.proofs)
+    for (const { at, on, plan, height, figures, withdrawn } of book.proofs) {
+      const measured = proofFigureWords(figures, unit, axes);
       y = line(
         pen,
         y,
-        `${clock.time(at)}  ${on}: plan ${PROOF_OUTCOME[plan]}, height ${PROOF_OUTCOME[height]}${withdrawn ? '; withdrawn' : ''}`,
+        `${clock.time(at)}  ${on}: plan ${PROOF_OUTCOME[plan]}, height ${PROOF_OUTCOME[height]}${measured && `; ${measured}`}${withdrawn ? '; withdrawn' : ''}`,
         plan === 'outside' || height === 'outside' ? INKS.brick : INKS.ink,
       );
+    }
   }
   if (book.marks.length > 0) {
     y = heading(pen, y, `Marks, ${abbreviation}; off in mm`);
@@ -248,7 +268,6 @@ function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], to
   return y + PHOTO.height + PHOTO.foot;
 }
 
-const angleText = (value: number, { angleDecimals }: SetupBook['sights'][number]['read']): string => value.toFixed(Math.max(angleDecimals, 4));
 const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small']): string =>
   fit ? `${small(fit.dEMm)} / ${small(fit.dNMm)} / ${small(fit.dZMm)}` : '–';
 const usedText = (fit: SetupBook['fits'][number] | undefined): string =>

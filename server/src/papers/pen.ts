@@ -1,5 +1,5 @@
 /** What pages of the book are written with: headings, lines, pairs of a name and what it comes to, tables. */
-import { formatLength, formatSigned, type LengthUnit } from '@idle-marker/core';
+import { formatLength, formatSigned, type AngleUnit, type LengthUnit } from '@idle-marker/core';
 import { LENGTH_DECIMALS, sheetClock, smallUnit, type SheetClock } from '@idle-marker/words';
 import { heightOf, INKS, MARGIN, newDocument, paragraph, room, rule, widthOf, write, type Page, type Progress } from '../pdf/pdfPage.ts';
 
@@ -7,6 +7,7 @@ export interface BookAsked {
   readonly site: string;
   readonly unit: LengthUnit;
   readonly axes: 'EN' | 'NE';
+  readonly angleUnit: AngleUnit;
   readonly timeZone: string;
   readonly progress: Progress;
   /** Photos that PDF can hold, by image; the others are named alone. */

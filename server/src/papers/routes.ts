@@ -207,6 +207,7 @@ const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress
   site: settings.name,
   unit: settings.lengthUnit,
   axes: settings.axisOrder,
+  angleUnit: settings.angleUnit,
   timeZone,
   progress,
 });

@@ -23,6 +23,7 @@ import {
   LENGTH_DECIMALS,
   MARK_KIND,
   readingSentences,
+  openCautionWords,
   stationNotices,
   sheetClock,
   smallLength,
@@ -196,6 +197,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[],
   if (sheet.changes.length > 0) notices.push(`Changed since revision ${sheet.revision - 1}: ${changesByKind(sheet)}.`);
   for (const each of sheet.withheld) notices.push(`${each.name} is withheld: ${WITHHELD_REASON[each.reason]}. Do not build from it.`);
   for (const station of sheet.stations) notices.push(...stationNotices(station, sheet.lengthUnit).map((notice) => `* ${notice}`));
+  notices.push(...(sheet.open ?? []).map(openCautionWords));
   const open = sheet.rows.filter((row) => row.standing !== 'held');
   if (open.length > 0) notices.push(`Not held by a proof after setting: ${open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', ')}.`);
   const letters = missingLetters([sheet.site, sheet.package, sheet.crew, ...sheet.rows.map((row) => row.name)]);

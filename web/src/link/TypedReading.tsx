@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { angleFromRadians, formatSigned, lengthFromMetres, sexagesimalExcess } from '@idle-marker/core';
 import { isPoleless } from '@idle-marker/records';
+import { AngleField } from '../site/AngleField.tsx';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../site/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
@@ -112,15 +113,8 @@ export function TypedReading({ title }: { title: string }) {
           give();
         }}
       >
-        <Field
-          label="Circle"
-          value={circle}
-          onChange={(event) => setCircle(event.target.value)}
-          error={shown(errors.circle, circle)}
-          autoFocus
-          placeholder={example}
-        />
-        <Field label="Zenith angle" value={zenith} onChange={(event) => setZenith(event.target.value)} error={shown(errors.zenith, zenith)} />
+        <AngleField label="Circle" value={circle} onChange={setCircle} error={shown(errors.circle, circle)} autoFocus placeholder={example} />
+        <AngleField label="Zenith angle" value={zenith} onChange={setZenith} error={shown(errors.zenith, zenith)} />
         <Field
           label="Slope distance"
           unit={units.unit}

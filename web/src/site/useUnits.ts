@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { formatAngle, formatLength, lengthFromMetres, parseAngle, parseLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import { formatAngle, formatLength, lengthFromMetres, parseAngle, parseLength, sexagesimalOrDecimal, type AngleUnit, type LengthUnit } from '@idle-marker/core';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { useSite } from './SiteContext.tsx';
 
@@ -15,6 +15,7 @@ export interface Units {
   /** Plain text for an input field. */
   edit(metres: number | null): string;
   readLength(text: string): number | null;
+  /** Null also for what could be meant in two ways. */
   readAngle(text: string): number | null;
 }
 
@@ -31,7 +32,8 @@ export function unitsOf(settings: { lengthUnit: LengthUnit; angleUnit: AngleUnit
     angle: (radians, decimals = angleUnit === 'dms' ? 0 : 4) => (radians === null ? NONE : formatAngle(radians, angleUnit, decimals)),
     edit: (metres) => (metres === null ? '' : String(Number(lengthFromMetres(metres, lengthUnit).toFixed(4)))),
     readLength: (text) => parseLength(text, lengthUnit),
-    readAngle: (text) => parseAngle(text, angleUnit),
+    // What could be meant in two ways is asked about, not guessed.
+    readAngle: (text) => (angleUnit === 'dms' && sexagesimalOrDecimal(text) ? null : parseAngle(text, angleUnit)),
   };
 }
 

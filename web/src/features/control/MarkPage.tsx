@@ -22,7 +22,7 @@ interface MarkPageProps {
   onMoved(): void;
 }
 
-const LOOK = { used: 'used', leftOut: 'left out', proof: 'proof' } as const;
+const LOOK = { used: 'used', leftOut: 'left out', proof: 'proof', receiver: 'receiver' } as const;
 const figure = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`);
 
 /** All that is known of one control mark: what it is, what was found on the ground, how it has fitted, where it comes from. */

@@ -9,6 +9,7 @@ import { gridScene } from '../../plan/gridScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { AngleField } from '../../site/AngleField.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -156,18 +157,18 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
             ]}
             onChange={(by) => change({ by })}
           />
-          <Field
+          <AngleField
             label={`From line ${a} clockwise to line ${one}`}
             value={draft.turn}
-            onChange={(event) => change({ turn: event.target.value })}
+            onChange={(turn) => change({ turn })}
             error={error('turn')}
             help={`Square is ${units.angle(Math.PI / 2)}; ${units.angle((3 * Math.PI) / 2)} when they run the other way.`}
           />
           {draft.by === 'azimuth' ? (
-            <Field
+            <AngleField
               label={`Direction of line ${a}, clockwise from north`}
               value={draft.azimuth}
-              onChange={(event) => change({ azimuth: event.target.value })}
+              onChange={(azimuth) => change({ azimuth })}
               error={error('direction')}
             />
           ) : (

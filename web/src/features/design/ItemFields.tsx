@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { MEANING } from '@idle-marker/words';
 import { surfaceId, useSurfaces } from '../../drawings/useSurfaces.ts';
+import { AngleField } from '../../site/AngleField.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
@@ -129,10 +130,10 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
       {item.rule === 'bolts' && <BoltFields read={read} tried={tried} onChange={onChange} />}
       {item.rule === 'rakedPiles' && (
         <div className="mt-3 grid gap-3 sm:grid-cols-3">
-          <Field
+          <AngleField
             label="The toe lies toward, from north"
             value={item.azimuth}
-            onChange={(event) => onChange({ azimuth: event.target.value })}
+            onChange={(azimuth) => onChange({ azimuth })}
             error={shown(faults.azimuth, item.azimuth)}
           />
           <Field
@@ -332,10 +333,10 @@ function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
         ]}
         onChange={(bolts) => onChange({ bolts })}
       />
-      <Field
+      <AngleField
         label="Direction of the pattern, from north"
         value={draft.azimuth}
-        onChange={(event) => onChange({ azimuth: event.target.value })}
+        onChange={(azimuth) => onChange({ azimuth })}
         error={tried || draft.azimuth !== '' ? faults.azimuth : undefined}
       />
       {draft.bolts === 'rectangle' ? (

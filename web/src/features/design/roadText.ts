@@ -17,6 +17,7 @@ import {
   type Result,
   type StationTable,
   type TypedElement,
+  sexagesimalOrDecimal,
 } from '@idle-marker/core';
 import type { AlignmentFactBody } from '@idle-marker/records';
 import { readStation, roadFaultWords, shortStation, type StationStyle } from '@idle-marker/words';
@@ -110,6 +111,8 @@ function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways)
     .map((part) => part.trim());
   const start = placeOf(e, n, units);
   const direction = units.readAngle(way.replace(/^direction\s*/i, ''));
+  if (direction === null && units.angleUnit === 'dms' && sexagesimalOrDecimal(way.replace(/^direction\s*/i, '')))
+    return fail(`${first!.said}: ${way} can be degrees, minutes and seconds, or decimal degrees. Write 97°30′00″, or 97.5°.`);
   if (!start || direction === null) return fail(`${first!.said} is not “start”, two coordinates and a direction.`);
   const typed: TypedElement[] = [];
   for (const { line, said } of rest) {

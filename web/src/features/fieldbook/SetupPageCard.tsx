@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { bookLine, checkSentences, goodToOf, memberName, setupPage } from '@idle-marker/records';
-import { goodToWords, PROOF_OUTCOME, SETUP_STEPS, smallUnit } from '@idle-marker/words';
+import { bookLine, checkSentences, goodToOf, memberName, noticesOf, proofFigures, SETUP_CHECKED, setupPage } from '@idle-marker/records';
+import { goodToWords, PROOF_OUTCOME, proofFigureWords, SETUP_STEPS, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -29,12 +29,16 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     const at = steps.find((each) => each.step === step.id)?.at;
     return at ? [`${clockTime(at)} ${step.short}`] : [];
   });
-  const carried = (['weather', 'instrument', 'pole'] as const).filter((what) => !(occupation.body.confirmed ?? []).includes(what));
+  const carried = SETUP_CHECKED.filter((what) => !(occupation.body.confirmed ?? []).includes(what));
   const { tiltSec } = occupation.body;
   const small = smallUnit(units.lengthUnit);
   const check = useMemo(() => {
     const accepted = state.accepted.find((each) => each.fact.id === page.solution?.fact.id);
     return accepted ? checkSentences(state, trust, accepted) : [];
+  }, [state, trust, page]);
+  const notices = useMemo(() => {
+    const accepted = state.accepted.find((each) => each.fact.id === page.solution?.fact.id);
+    return accepted ? noticesOf(state, trust, accepted.fact.id) : [];
   }, [state, trust, page]);
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const lines: readonly (readonly [string, string])[] = [
@@ -59,6 +63,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         : 'none yet',
     ],
     ...(check.length > 0 ? [['Checked', check.join(' ')] as const] : []),
+    ...(notices.length > 0 ? [['Mind', notices.join(' ')] as const] : []),
     ['Setting up', ticked.join('; ') || 'no step ticked'],
     ...(tiltSec ? [['Level', `left at ${Math.round(tiltSec.along)}″ front to back, ${Math.round(tiltSec.across)}″ side to side`] as const] : []),
     ...(occupation.body.confirmed && carried.length > 0 ? [['Carried over', `not confirmed: ${carried.join(', ')}`] as const] : []),
@@ -66,7 +71,10 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     [
       'Proofs',
       page.proofs
-        .map((proof) => `${clockTime(proof.at)} ${provenOn(proof)}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`)
+        .map((proof) => {
+          const measured = proofFigureWords(proofFigures(proof.body), units.lengthUnit, state.settings.axisOrder);
+          return `${clockTime(proof.at)} ${provenOn(proof)}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}${measured && ` (${measured})`}`;
+        })
         .join('; ') || 'none',
     ],
     ['Marks set', names(page.marks) || 'none'],

@@ -2,7 +2,17 @@ import { memo, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { cutSheet, memberName, type CutSheet, uncheckedMarks } from '@idle-marker/records';
-import { CAUTIONS, HEIGHT_REFERENCE, MEANING, smallLength, STANDING, stationNotices, WITHHELD_REASON, writtenLength } from '@idle-marker/words';
+import {
+  CAUTIONS,
+  HEIGHT_REFERENCE,
+  MEANING,
+  openCautionWords,
+  smallLength,
+  STANDING,
+  stationNotices,
+  WITHHELD_REASON,
+  writtenLength,
+} from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
 import { useLedger } from '../../ledger/useLedger.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
@@ -48,6 +58,8 @@ export function Place() {
     );
   }
   const unchecked = uncheckedMarks(state, work);
+  // What wants an independent check has a card of its own, with the way to it.
+  const asked = (preview.open ?? []).filter(({ code }) => code !== 'independent');
   const nothing = preview.rows.length === 0 && preview.withheld.length === 0;
   return (
     <div className="flex h-full flex-col">
@@ -90,6 +102,14 @@ export function Place() {
               )
             );
           })}
+          {asked.length > 0 && (
+            <Card tone="ochre" title="Nobody has answered">
+              {asked.map((each) => (
+                <p key={each.code}>{openCautionWords(each)}</p>
+              ))}
+              <p>This is printed on the sheet.</p>
+            </Card>
+          )}
           {unchecked.length > 0 && (
             <Card
               tone="ochre"

@@ -1,6 +1,7 @@
 import { formatSigned } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
+import { AngleField } from '../../site/AngleField.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
@@ -81,8 +82,8 @@ export function MethodFields({ draft, read, set }: SetupPart) {
           {draft.assumed && (
             <>
               <div className="grid grid-cols-3 gap-3">
-                <Field label="Direction" value={draft.azimuth} onChange={(event) => set({ azimuth: event.target.value })} error={errors.azimuth} />
-                <Field label="Circle there" value={draft.circle} onChange={(event) => set({ circle: event.target.value })} error={errors.circle} />
+                <AngleField label="Direction" value={draft.azimuth} onChange={(azimuth) => set({ azimuth })} error={errors.azimuth} />
+                <AngleField label="Circle there" value={draft.circle} onChange={(circle) => set({ circle })} error={errors.circle} />
                 <Field
                   label="To what"
                   value={draft.toward}

@@ -264,7 +264,7 @@ export function Place() {
               />
             </div>
             {otherTarget && (
-              <Button look="quiet" onClick={() => void reckonAnew({ targetOffset: targetOffset! })}>
+              <Button look="quiet" onClick={() => void reckonAnew({ targetOffset })}>
                 Reckon the shots of {row.name} with this target
               </Button>
             )}

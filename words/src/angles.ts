@@ -1,0 +1,20 @@
+/** Angles as they were read, in the form of the site, always with their unit. */
+import { angleToRadians, formatAngle, type AngleUnit } from '@idle-marker/core';
+
+export interface AngleRead {
+  readonly angleUnit: AngleUnit;
+  /** Of seconds where they were keyed so, else of degrees or gon. */
+  readonly angleDecimals: number;
+}
+
+/** Decimals in the form of the site that show what was read, and no more. */
+function decimalsIn(unit: AngleUnit, { angleUnit, angleDecimals }: AngleRead): number {
+  const ofSeconds = angleUnit === 'dms' ? angleDecimals : angleDecimals - 4;
+  return unit === 'dms' ? Math.max(0, ofSeconds) : Math.max(4, ofSeconds + 4);
+}
+
+export const angleAsRead = (value: number, read: AngleRead, unit: AngleUnit): string =>
+  formatAngle(angleToRadians(value, read.angleUnit), unit, decimalsIn(unit, read));
+
+/** An angle that was computed, to a second or its like. */
+export const angleText = (degrees: number, unit: AngleUnit): string => formatAngle(angleToRadians(degrees, 'degree'), unit, unit === 'dms' ? 0 : 4);
