@@ -73,6 +73,7 @@ export {
 export { defaultUse, reliabilityOf, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
 export { olderControl, stationsOnOlderControl, type OlderControl } from './olderControl.ts';
 export { carriedTo, isFixed, isFixedKind, isPoleless, targetOnFixed } from './fixedTarget.ts';
+export { provisionToLift, type LiftedProvision } from './provision.ts';
 export { heldUses } from './heldUses.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';
@@ -80,6 +81,8 @@ export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine
 export { leftOut } from './leftOut.ts';
 export {
   heightRevision,
+  severalRevised,
+  type SeveralChange,
   markBody,
   sightBody,
   type CarriedPole,

@@ -1,6 +1,6 @@
 /** What all stations and proofs so far have found at one control mark, and since when it disagrees. */
 import { ELLIPSE_95_FACTOR } from '@idle-marker/core';
-import { decidedSolution, type ControlMark, type SiteState } from './state.ts';
+import { decidedSolution, type AcceptedSolution, type ControlMark, type SiteState } from './state.ts';
 
 export interface MarkLook {
   readonly at: string;
@@ -121,16 +121,29 @@ export function familyOf(state: SiteState, mark: ControlMark, seen: ReadonlySet<
 }
 
 /**
- * Whether a mark of one's own making has been proven by a second, fresh station: a good proof on it from an occupation other
- * than the one that measured it. Given marks need none.
+ * Whether a mark of one's own making has been proven by a second, fresh station, from an occupation other than the one that
+ * measured it: by a good proof on it, or by a station that was made from it and then proved on marks that were given. Given
+ * marks need none.
  */
 export function isProvenControl(state: SiteState, mark: ControlMark): boolean {
   const { parent } = mark.revision.body;
   if (!parent) return true;
   const occupation = state.accepted.find((each) => each.fact.id === parent)?.occupation.id;
+  const isFresh = (from: AcceptedSolution) => from.occupation.id !== occupation && !from.withdrawn;
+  if (state.accepted.some((from) => isFresh(from) && from.fact.body.uses.some((use) => use.control === mark.id && use.plan) && isProvedOnGiven(state, from)))
+    return true;
   return state.proofs.some((proof) => {
     if (proof.body.control !== mark.id || [proof.body.plan, proof.body.height].includes('outside')) return false;
     const from = state.accepted.find((each) => each.fact.id === proof.body.solution);
-    return from !== undefined && from.occupation.id !== occupation && !from.withdrawn;
+    return from !== undefined && isFresh(from);
   });
+}
+
+/** Whether the last proof on each given mark that a station did not use was good, and there is one. */
+export function isProvedOnGiven(state: SiteState, { fact }: AcceptedSolution): boolean {
+  const used = new Set(fact.body.uses.filter((use) => use.plan).map((use) => use.control));
+  const last = new Map(state.proofs.filter(({ body }) => body.solution === fact.id && body.control !== null).map(({ body }) => [body.control!, body]));
+  const isGiven = (id: string) => !used.has(id) && !state.control.find((mark) => mark.id === id)?.revision.body.parent;
+  const proofs = [...last].filter(([id]) => isGiven(id)).map(([, body]) => body);
+  return proofs.some(({ plan }) => plan === 'good') && proofs.every(({ plan, height }) => plan !== 'outside' && height !== 'outside');
 }

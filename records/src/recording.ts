@@ -129,6 +129,42 @@ export function heightRevision({ id, revision }: ControlMark, { z, sdZ }: Pick<H
   };
 }
 
+/** What is changed alike for several marks; what is not given stays as it is. */
+export interface SeveralChange {
+  readonly condition?: FactBody<'control'>['condition'] | undefined;
+  readonly usePlan?: boolean | undefined;
+  readonly useHeight?: boolean | undefined;
+  readonly forProof?: boolean | undefined;
+  readonly move: { readonly e: Metres; readonly n: Metres; readonly z: Metres };
+  readonly sdHMm?: number | undefined;
+  readonly sdZMm?: number | undefined;
+  readonly source: string;
+}
+
+/** One revision for each mark that the change makes another one; a part that a mark does not have is not given to it. */
+export function severalRevised(marks: readonly ControlMark[], change: SeveralChange): FactBody<'control'>[] {
+  const { move } = change;
+  const moved = (value: Metres | null, by: Metres) => (value === null || by === 0 ? value : Math.round((value + by) * 1e4) / 1e4);
+  return marks.flatMap(({ revision }): FactBody<'control'>[] => {
+    const before = revision.body;
+    const [e, n, z] = [moved(before.e, move.e), moved(before.n, move.n), moved(before.z, move.z)];
+    const after = {
+      ...before,
+      e,
+      n,
+      z,
+      sdHMm: e === null ? null : (change.sdHMm ?? before.sdHMm),
+      sdZMm: z === null ? null : (change.sdZMm ?? before.sdZMm),
+      condition: change.condition ?? before.condition,
+      usePlan: e !== null && (change.usePlan ?? before.usePlan),
+      useHeight: z !== null && (change.useHeight ?? before.useHeight),
+      forProof: change.forProof ?? before.forProof,
+    };
+    const isSame = (Object.keys(after) as (keyof typeof after)[]).every((field) => after[field] === before[field]);
+    return isSame ? [] : [{ ...after, source: change.source, supersedes: revision.id }];
+  });
+}
+
 /** The ground under a free station, kept as a mark: for proofs, not for building new stations on it unthinkingly. */
 export function stationMark(mark: string, occupation: Fact<'occupation'>, result: FactBody<'solution'>['result'], solution: string): FactBody<'control'> {
   const tenth = (value: number) => Math.round(value * 10) / 10;

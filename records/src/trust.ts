@@ -1,6 +1,6 @@
 /** From the facts of a site to the records that the standing of marks is judged by. */
 import { judgeTrust, type ProofTarget, type TrustInput, type TrustRecord, type TrustResult } from '@idle-marker/core';
-import type { AnyFact } from '@idle-marker/contract';
+import type { AnyFact, Fact } from '@idle-marker/contract';
 import { heldUses } from './heldUses.ts';
 import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
@@ -13,6 +13,12 @@ export function trustRecords(state: SiteState): TrustRecord[] {
     ]),
     directionsOf: new Map<string, string[]>(),
     rehung: state.rehung,
+    firstAccepted: new Map(
+      state.timeline
+        .filter((fact): fact is Fact<'decision'> => fact.type === 'decision' && fact.body.verdict !== 'refused' && !state.withdrawn.has(fact.id))
+        .reverse()
+        .map((fact) => [fact.body.solution, fact]),
+    ),
   };
   for (const { id, body } of state.directions) context.directionsOf.set(body.solution, [...(context.directionsOf.get(body.solution) ?? []), id]);
   return state.timeline.flatMap((fact) => recordsOf(fact, context));
@@ -25,12 +31,14 @@ interface Context {
   /** Fixed directions first taken with each solution. */
   readonly directionsOf: Map<string, string[]>;
   readonly rehung: SiteState['rehung'];
+  /** The first decision by which each solution was accepted. */
+  readonly firstAccepted: ReadonlyMap<string, Fact<'decision'>>;
 }
 
 const MM = 1e-3;
 const stamp = ({ id, at, device, seq }: AnyFact) => ({ id, at, device, seq });
 
-function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung }: Context): TrustRecord[] {
+function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, firstAccepted }: Context): TrustRecord[] {
   switch (fact.type) {
     case 'control':
       return [{ type: 'controlRevision', ...stamp(fact), control: fact.body.mark, condition: fact.body.condition }];
@@ -38,7 +46,8 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung }: 
       const decided = decisions.get(fact.id);
       if (!decided) return [];
       // A solution counts from the moment it was accepted, not from when it was computed.
-      const { at, device, seq } = decided.decision;
+      // Accepted again without a provision, it counts from when it was first accepted: what was set meanwhile hangs on it.
+      const { at, device, seq } = firstAccepted.get(fact.id) ?? decided.decision;
       const uses = heldUses(fact, decided.occupation).map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
       const { over } = decided.occupation.body;
       // With a typed direction nothing was sighted, but the mark under the instrument holds it all the same.

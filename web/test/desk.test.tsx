@@ -474,3 +474,36 @@ describe('what is painted', () => {
     expect(sceneExtent(joinScenes(scene(3), { instruments: [{ at: { e: -7, n: 40 }, label: 'S1', facing: null }] }))).toEqual([-7, 0, 2, 40]);
   });
 });
+
+describe('marks of the list', () => {
+  it('several get a condition in one step', async () => {
+    const story = new Story().control(['K1', 'K2', 'K3']);
+    const { user } = show(story, <ControlList />);
+    await user.click(screen.getByRole('button', { name: 'Choose several…' }));
+    await user.click(screen.getByLabelText('Choose K1'));
+    await user.click(screen.getByLabelText('Choose K3'));
+    await user.click(screen.getByRole('button', { name: 'Change 2 at once…' }));
+    const dialog = screen.getByRole('dialog', { name: '2 marks at once' });
+    await user.selectOptions(within(dialog).getByLabelText('Condition'), 'lost');
+    await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
+    expect(within(dialog).getByText('Say what was found, or where the new figures come from.')).toBeTruthy();
+    await user.type(within(dialog).getByLabelText('What was found, or where it comes from'), 'the dig took them');
+    await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(said().map((fact) => [(fact.body as { name: string }).name, (fact.body as { condition: string }).condition])).toEqual([
+      ['K1', 'lost'],
+      ['K3', 'lost'],
+    ]);
+  });
+
+  it('one that is given a height can be used in height', async () => {
+    const story = new Story().control(['K1'], { z: null, useHeight: false, sdZMm: null });
+    const mark = story.state.control[0]!;
+    const { user } = show(story, <EditControl mark={mark} onClose={() => undefined} />);
+    await user.type(screen.getByLabelText(/^Height, m/), '5.120');
+    await user.type(screen.getByLabelText(/^Source/), 'levelled');
+    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ body: { z: 5.12, useHeight: true } });
+  });
+});

@@ -1,5 +1,6 @@
 /** What is said of an accepted station, on whichever screen or paper: what it rests on, and which part nothing has proved. */
 import type { Part } from '@idle-marker/core';
+import { listOf } from './lists.ts';
 
 /** What a station rests on; `fits` is said of good sights alone. */
 export type BasisWord = 'nothing' | 'provisional' | 'unchecked' | 'fits';
@@ -59,3 +60,10 @@ export function unprovenWords({ name, basis, unproven, failed = [] }: UnprovenSt
 /** The same before the first mark: a title that says what to do. */
 export const proveFirstTitle = ({ name, unproven }: Pick<UnprovenStation, 'name' | 'unproven'>): string =>
   `Prove ${unproven.length === 1 && unproven[0] === 'height' ? `the height of ${name}` : name} before the first mark`;
+
+/** That the provision of a station can go. */
+export const liftWords = (name: string, marks: readonly string[]): { readonly title: string; readonly text: string; readonly reason: string } => ({
+  title: `${name} need not be provisional any more`,
+  text: `It was made from ${listOf(marks)}, of our own making, and has been proved on given marks since: that proves ${marks.length === 1 ? 'the mark' : 'the marks'}, too.`,
+  reason: `proved on given marks, and ${listOf(marks)} with it`,
+});

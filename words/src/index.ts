@@ -117,6 +117,7 @@ export { concernWords, receiverWords, type ConcernFacts } from './concerns.ts';
 export { angleAsRead, angleText, type AngleRead } from './angles.ts';
 export { proofFigureWords, type ProofFigures } from './proof.ts';
 export { openCautionWords } from './care.ts';
+export { liftWords } from './claim.ts';
 export { heldBy } from './heldBy.ts';
 export { olderControlWords, type OlderControlFacts } from './olderControl.ts';
 export { driftWords, type DriftOf } from './drift.ts';

@@ -1,7 +1,22 @@
 /** What is on the plan, as data in site metres: made once, painted on the board and written into files. */
 import type { PlanPoint } from '@idle-marker/core';
 
-export type SymbolName = 'control' | 'benchmark' | 'proof' | 'wallTarget' | 'toSet' | 'set' | 'confirmed' | 'held' | 'inDoubt' | 'destroyed' | 'pole';
+export type SymbolName =
+  | 'control'
+  | 'benchmark'
+  | 'proof'
+  | 'wallTarget'
+  | 'ownControl'
+  | 'ownBenchmark'
+  | 'ownProof'
+  | 'ownTarget'
+  | 'toSet'
+  | 'set'
+  | 'confirmed'
+  | 'held'
+  | 'inDoubt'
+  | 'destroyed'
+  | 'pole';
 
 /** Ink says what role a thing has; the painter turns it into the theme's colour. */
 export type Ink = 'ink' | 'ink2' | 'pencil' | 'spruce' | 'brick' | 'ochre';

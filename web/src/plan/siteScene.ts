@@ -4,8 +4,14 @@ import { markKey, shapesOf, type ControlMark, type SiteState } from '@idle-marke
 import type { Fact } from '@idle-marker/contract';
 import type { Scene, SceneSymbol, SymbolName } from './scene.ts';
 
-export const controlSymbol = ({ body }: Fact<'control'>): SymbolName =>
-  body.kind === 'target' ? 'wallTarget' : !body.usePlan && body.useHeight ? 'benchmark' : body.forProof ? 'proof' : 'control';
+/** Given marks stand square, those of one's own making on a corner. */
+export function controlSymbol({ body }: Fact<'control'>): SymbolName {
+  const isOwn = Boolean(body.parent);
+  if (body.kind === 'target') return isOwn ? 'ownTarget' : 'wallTarget';
+  if (!body.usePlan && body.useHeight) return isOwn ? 'ownBenchmark' : 'benchmark';
+  if (body.forProof) return isOwn ? 'ownProof' : 'proof';
+  return isOwn ? 'ownControl' : 'control';
+}
 
 export function controlScene(control: readonly ControlMark[], chosen: string | null): Partial<Scene> {
   return {

@@ -30,6 +30,8 @@ const outline = (path: PathStep[]): SymbolPart => ({ path, fill: false, stroke: 
 const solid = (path: PathStep[]): SymbolPart => ({ path, fill: true, stroke: false });
 
 const square = outline(poly([-1, -1], [1, -1], [1, 1], [-1, 1]));
+/** What was made on the site, from other marks: the given ones stand square. */
+const diamond = outline(poly([0, -1.3], [1.3, 0], [0, 1.3], [-1.3, 0]));
 /** A stake driven at the point: its foot is the place. */
 const post = solid(poly([-0.18, 0], [-0.18, -2.1], [0.18, -2.1], [0.18, 0], [0, 0.35]));
 const pennant = poly([0.18, -2.05], [1.6, -1.65], [0.18, -1.2]);
@@ -39,6 +41,10 @@ export const SYMBOLS: Readonly<Record<SymbolName, readonly SymbolPart[]>> = {
   benchmark: [square, outline(line(-1, 0, 1, 0))],
   proof: [square, outline(line(-1, 1, 1, -1))],
   wallTarget: [square, solid(circle(0, 0, 0.28)), outline(line(0, 1, 0, 1.9))],
+  ownControl: [diamond, solid(circle(0, 0, 0.28))],
+  ownBenchmark: [diamond, outline(line(-1.3, 0, 1.3, 0))],
+  ownProof: [diamond, outline(line(-0.65, 0.65, 0.65, -0.65))],
+  ownTarget: [diamond, solid(circle(0, 0, 0.28)), outline(line(0, 1.3, 0, 2))],
   toSet: [outline(circle(0, 0, 0.7))],
   set: [post],
   confirmed: [post, outline(pennant)],

@@ -19,6 +19,7 @@ import { PairTable } from './PairTable.tsx';
 import { WalkRound } from './WalkRound.tsx';
 import { ExportControl } from './ExportControl.tsx';
 import { BringControl } from './BringControl.tsx';
+import { EditSeveral } from './EditSeveral.tsx';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
 
@@ -46,6 +47,11 @@ export function Place() {
   const [moved, setMoved] = useState<ControlMark | null>(null);
   const [view, setView] = useState<View>('list');
   const read = state.control.find((mark) => mark.id === reading) ?? null;
+  const [picking, setPicking] = useState(false);
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const [several, setSeveral] = useState(false);
+  const severalMarks = state.control.filter((mark) => picked.has(mark.id));
+  const pick = (ids: readonly string[], on: boolean) => setPicked(new Set(on ? [...picked, ...ids] : [...picked].filter((id) => !ids.includes(id))));
   const [search, setSearch] = useState('');
   const [shown, setShown] = useState(PAGE);
   const wanted = search.trim().toLowerCase();
@@ -159,6 +165,38 @@ export function Place() {
             className="mx-[14px] my-2 min-h-11 rounded-sm border border-ink2 bg-sheet px-3"
           />
         )}
+        {view === 'list' && state.control.length > 1 && (
+          <div className="flex flex-wrap items-center gap-3 px-[14px] py-1">
+            <Button
+              look="quiet"
+              aria-pressed={picking}
+              onClick={() => {
+                setPicking(!picking);
+                setPicked(new Set());
+              }}
+            >
+              {picking ? 'Choose none' : 'Choose several…'}
+            </Button>
+            {picking && (
+              <>
+                <Button
+                  look="quiet"
+                  onClick={() =>
+                    pick(
+                      found.map((mark) => mark.id),
+                      true,
+                    )
+                  }
+                >
+                  All {found.length}
+                </Button>
+                <Button disabled={picked.size === 0} onClick={() => setSeveral(true)}>
+                  Change {picked.size} at once…
+                </Button>
+              </>
+            )}
+          </div>
+        )}
         <div
           className={`min-h-0 flex-1 overflow-auto px-[14px] pb-4 ${view === 'list' ? '' : 'hidden'}`}
           tabIndex={0}
@@ -190,6 +228,15 @@ export function Place() {
                 return (
                   <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''} title={body.note}>
                     <td className={TD_WORD}>
+                      {picking && (
+                        <input
+                          type="checkbox"
+                          aria-label={`Choose ${body.name}`}
+                          checked={picked.has(mark.id)}
+                          onChange={(event) => pick([mark.id], event.target.checked)}
+                          className="mr-2 h-6 w-6 align-middle accent-(--spruce)"
+                        />
+                      )}
                       <button
                         type="button"
                         className="min-h-11 min-w-11 text-left font-semibold underline decoration-dotted"
@@ -242,6 +289,17 @@ export function Place() {
           onMoved={() => {
             setReading(null);
             setMoved(read);
+          }}
+        />
+      )}
+      {several && (
+        <EditSeveral
+          marks={severalMarks}
+          onClose={(done) => {
+            setSeveral(false);
+            if (!done) return;
+            setPicking(false);
+            setPicked(new Set());
           }}
         />
       )}

@@ -68,8 +68,8 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
   const [sdZ, setSdZ] = useState(String(before?.sdZMm ?? 2));
   const [kind, setKind] = useState<Body['kind']>(before?.kind ?? 'pin');
   const [condition, setCondition] = useState<Body['condition']>(before?.condition ?? 'usable');
-  const [usePlan, setUsePlan] = useState(before?.usePlan ?? true);
-  const [useHeight, setUseHeight] = useState(before?.useHeight ?? true);
+  const [usePlan, setUsePlan] = useState(before === undefined || before.e === null ? true : before.usePlan);
+  const [useHeight, setUseHeight] = useState(before === undefined || before.z === null ? true : before.useHeight);
   const [forProof, setForProof] = useState(before?.forProof ?? false);
   const [note, setNote] = useState(before?.note ?? '');
   const [spot, setSpot] = useState(before?.spot ?? '');

@@ -13,6 +13,7 @@ import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, marksScene, outlineScene } from '../../plan/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { LiftProvision } from '../../site/LiftProvision.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -185,6 +186,7 @@ export function Place() {
               </Card>
             ))}
             <MisnamedCard doubt={proving.misnamed.doubt} onRename={() => void proving.rename()} onKeep={() => void proving.keepName()} />
+            <LiftProvision solution={inForce} />
             <ClearCard
               tone={age?.failed || trust.marks.some((mark) => mark.standing === 'inDoubt') ? 'brick' : 'ochre'}
               onResight={(mark) => {

@@ -46,6 +46,7 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
+import { LiftProvision } from '../../site/LiftProvision.tsx';
 import { OlderControlCard } from '../../site/OlderControlCard.tsx';
 import { FallenStationCard } from '../../site/FallenStationCard.tsx';
 import { CorrectEntries } from './CorrectEntries.tsx';
@@ -197,6 +198,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                 {solution.decision.body.reason} This goes along to every sheet.
               </Card>
             )}
+            <LiftProvision solution={solution} />
             {fallen && <FallenStationCard fallen={fallen} onSightMore={onSightMore} />}
             {older && <OlderControlCard older={older} />}
             {rivals.length > 0 && (

@@ -111,7 +111,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           <Board
             scene={scene}
             description={`Plan with ${state.control.length} control marks and the sights taken. The list beside it does the same.`}
-            onPick={(id) => state.control.some((mark) => mark.id === id) && choose(id)}
+            onPick={(id) => state.control.some((mark) => mark.id === id && mark.revision.body.condition !== 'lost') && choose(id)}
             fitKey={occupation.id}
             {...(onLines ? { onPlace: draft.setNear } : {})}
           >
