@@ -54,6 +54,7 @@ const Station = closed({
   verdict: Words('accepted', 'provisional', 'refused'),
   reason: Type.String({ maxLength: 2000 }),
   coreVersion: Type.String({ maxLength: 40 }),
+  heightFrom: SolutionBody.properties.heightFrom,
   result: Type.Unsafe<SolutionResult>({ type: 'object' }),
 });
 

@@ -45,7 +45,17 @@ export { restakeList, type Restake } from './restake.ts';
 export { sheetNotices, type SheetNotice, type SheetTrouble } from './sheetNotices.ts';
 export { crewMarks, crewView, pointOfMark, type CrewAsked, type CrewMark, type CrewView } from './crewView.ts';
 export { pointsToFind, type PointToFind } from './tapeBack.ts';
-export { controlElsewhere, factsOfRaw, rawSightsOf, stationOfRaw, type OtherPlace, type SaidBody } from './rawSights.ts';
+export {
+  controlElsewhere,
+  factsOfRaw,
+  rawSightsOf,
+  stationOfRaw,
+  targetHeightsThatCannotBe,
+  usesOfRaw,
+  type RawUses,
+  type OtherPlace,
+  type SaidBody,
+} from './rawSights.ts';
 export { instrumentAssumed, rawOfSurvey } from './surveyFile.ts';
 export { exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
 export { dayBook, daysOf, noticesOf, proofFigures, setupBook, type BookMark, type BookSight, type DayBook, type SetupBook } from './bookPage.ts';

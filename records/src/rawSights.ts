@@ -1,5 +1,5 @@
 /** The raw sights of a set-up for others, and such a file as facts of this site. */
-import type { ResectionResult, Result, StationError } from '@idle-marker/core';
+import type { HeightFrom, ResectionResult, Result, StationError } from '@idle-marker/core';
 import {
   RAW_SIGHTS_FORMAT,
   RAW_SIGHTS_VERSION,
@@ -11,7 +11,9 @@ import {
   type RawSights,
 } from '@idle-marker/contract';
 import { siteState, type ControlMark, type SiteState } from './state.ts';
-import { stationDraft, stationSights } from './stationDraft.ts';
+import { isFixedKind } from './fixedTarget.ts';
+import type { UseFlags } from './observations.ts';
+import { stationDraft } from './stationDraft.ts';
 
 const memberOf = ({ members }: SiteState, id: string): string => members.find((member) => member.id === id)?.body.name ?? 'unknown';
 /** Files name people, and a name is never empty. */
@@ -105,6 +107,7 @@ export function rawSightsOf(state: SiteState, occupation: Fact<'occupation'>): R
             verdict: decided.decision.body.verdict,
             reason: decided.decision.body.reason,
             coreVersion: solution.body.coreVersion,
+            ...(solution.body.heightFrom ? { heightFrom: solution.body.heightFrom } : {}),
             result: solution.body.result,
           }
         : null,
@@ -178,6 +181,35 @@ export function factsOfRaw(state: SiteState, raw: RawSights, newId: () => string
   return said;
 }
 
+/** How the station of a file was made from its sights, to be gone on with. */
+export interface RawUses {
+  /** By the ids that the sights have here; empty where no station was decided on: then each counts as its mark is trusted. */
+  readonly flags: Readonly<Record<string, UseFlags>>;
+  readonly freeScale: boolean;
+  readonly planOnly: boolean;
+  readonly heightFrom: HeightFrom | null | undefined;
+}
+
+/** `facts`: what the file came to, its sights in their order. */
+export function usesOfRaw(raw: RawSights, facts: readonly { readonly type: FactType; readonly id: string }[]): RawUses {
+  const { station } = raw;
+  if (!station) return { flags: {}, freeScale: false, planOnly: false, heightFrom: undefined };
+  const sights = facts.filter((fact) => fact.type === 'sight');
+  const planOnly = station.result.z === null;
+  return {
+    flags: Object.fromEntries(sights.map(({ id }, i) => [id, raw.sights[i]!.used ?? { plan: false, height: false }])),
+    freeScale: (station.result.scale ?? null) !== null,
+    planOnly,
+    heightFrom: planOnly ? null : station.heightFrom,
+  };
+}
+
+/** Sights to wall targets that carry a height of target: there is none that could be right. */
+export function targetHeightsThatCannotBe(raw: RawSights): string[] {
+  const fixed = new Set(raw.control.filter(({ kind }) => isFixedKind(kind)).map(({ name }) => name));
+  return [...new Set(raw.sights.filter(({ target, targetHeight }) => targetHeight !== 0 && fixed.has(target.name)).map(({ target }) => target.name))];
+}
+
 /** The station that the sights of a file give by themselves, used as they were used; null while they give none. */
 export function stationOfRaw(raw: RawSights): Result<ResectionResult, StationError> | null {
   let made = 0;
@@ -208,8 +240,7 @@ export function stationOfRaw(raw: RawSights): Result<ResectionResult, StationErr
   const state = siteState(facts);
   const [occupation] = state.occupations;
   if (!occupation) return null;
-  const used = new Map(facts.filter((fact) => fact.type === 'sight').map((fact, i) => [fact.id, raw.sights[i]!.used]));
-  const flags = Object.fromEntries(stationSights(state, occupation.id).map((sight) => [sight.id, used.get(sight.id) ?? { plan: false, height: false }]));
-  const { outcome } = stationDraft(state, occupation, flags, { freeScale: (raw.station?.result.scale ?? 1) !== 1 });
+  const { flags, freeScale, heightFrom } = usesOfRaw(raw, facts);
+  const { outcome } = stationDraft(state, occupation, flags, { freeScale, ...(heightFrom === undefined ? {} : { heightFrom }) });
   return outcome && (outcome.ok ? { ok: true, value: outcome.value.result } : outcome);
 }

@@ -1,7 +1,7 @@
 /** Raw sights out of one site and into another: the same station to the last digit. */
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { rawSightsText, readRawSights, resectionJson, type RawSights } from '@idle-marker/contract';
+import { rawSightsText, readRawSights, resectionJson, type Fact, type RawSights } from '@idle-marker/contract';
 import { readLandXmlSurvey, siteLandXml } from '@idle-marker/formats';
 import { landXmlFaultWords, rawSightsFaultWords } from '@idle-marker/words';
 import {
@@ -14,14 +14,21 @@ import {
   rawSightsOf,
   siteState,
   stationDraft,
+  solutionBody,
   stationOfRaw,
+  targetHeightsThatCannotBe,
+  usesOfRaw,
 } from '../src/index.ts';
-import { newId, Story } from './story.ts';
+import { newId, PLACES, Story } from './story.ts';
 
 const read = (text: string): RawSights => {
   const found = readRawSights(text);
   if (!found.ok) throw new Error(rawSightsFaultWords(found.error));
   return found.value;
+};
+const outcomeOf = ({ outcome }: ReturnType<typeof stationDraft>) => {
+  if (!outcome?.ok) throw new Error('no station');
+  return outcome.value;
 };
 function morning() {
   const story = new Story({ combinedScaleFactor: 0.9998712 }).control();
@@ -68,6 +75,45 @@ describe('raw sights', () => {
     expect(controlElsewhere(moved.state, raw).map(({ name }) => name)).toEqual(['K1']);
     expect(factsOfRaw(moved.state, raw, newId).filter(({ type }) => type === 'control')).toHaveLength(raw.control.length - 1);
   });
+  it('come with what was left out, and with where the height came from', () => {
+    const story = new Story().control().control(['K1'], { z: PLACES.K1.z - 0.3 });
+    const mark = story.state.control.find((each) => each.id === story.markId('K1'))!;
+    story.stand(PLACES.K1);
+    const occupation = story.occupy('S1', { method: 'overMark', over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 } });
+    for (const name of ['K2', 'K3'] as const) story.sight(occupation, name);
+    const bad = story.sight(occupation, 'K4', 'station', { e: 0.08 });
+    const unused = { plan: false, height: false };
+    const { result } = outcomeOf(stationDraft(story.state, occupation, { [bad.id]: unused }, { heightFrom: 'benchmarks' }));
+    const usageOf = (sight: Fact<'sight'>) => (sight.id === bad.id ? unused : { plan: true, height: true });
+    const draft = stationDraft(story.state, occupation, { [bad.id]: unused }, { heightFrom: 'benchmarks' });
+    const fact = story.say('solution', solutionBody(story.state, occupation, draft, result, 'grid', usageOf, null));
+    story.say('decision', { solution: fact.id, verdict: 'accepted', reason: '' });
+    const raw = read(rawSightsText(rawSightsOf(story.state, occupation)));
+    const other = new Story();
+    const facts = factsOfRaw(other.state, raw, newId);
+    for (const { type, id, body } of facts) other.say(type, body, 1, id);
+    const { flags, freeScale, planOnly, heightFrom } = usesOfRaw(raw, facts);
+    expect({ freeScale, planOnly, heightFrom }).toEqual({ freeScale: false, planOnly: false, heightFrom: 'benchmarks' });
+    const here = outcomeOf(stationDraft(other.state, other.state.occupations[0]!, flags, { freeScale, heightFrom: heightFrom! }));
+    const { e, n, z, orientationDeg } = resectionJson(here.result);
+    expect([e, n, z, orientationDeg]).toEqual(['e', 'n', 'z', 'orientationDeg'].map((field) => fact.body.result[field]));
+    expect(stationOfRaw(raw)).toMatchObject({ ok: true, value: { e, n } });
+  });
+
+  it('without a decided station count as their marks are trusted', () => {
+    const story = new Story().control();
+    const occupation = story.occupy('S1');
+    for (const name of ['K1', 'K2', 'K3'] as const) story.sight(occupation, name);
+    expect(stationOfRaw(rawSightsOf(story.state, occupation))).toMatchObject({ ok: true, value: { e: expect.closeTo(story.standsAt.e, 4) } });
+  });
+
+  it('tell wall targets that were given the height of a pole', () => {
+    const story = new Story().control(['K1', 'K2']).control(['K3'], { kind: 'target' });
+    const occupation = story.occupy('S1');
+    for (const name of ['K1', 'K2', 'K3'] as const) story.sight(occupation, name);
+    expect(targetHeightsThatCannotBe(rawSightsOf(story.state, occupation))).toEqual(['K3']);
+  });
+
   it('are refused with the line and what is wrong with it', () => {
     const { story, solution } = morning();
     const lines = rawSightsText(rawSightsOf(story.state, solution.occupation)).trim().split('\n');

@@ -2,8 +2,19 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { LARGEST_UPLOAD_BYTES, rawSightsText, type RawSights, type readRawSights } from '@idle-marker/contract';
 import { looksLikeXml, readLandXmlSurvey } from '@idle-marker/formats';
-import { alikeName, controlElsewhere, factsOfRaw, freeName, instrumentAssumed, rawOfSurvey, stationOfRaw } from '@idle-marker/records';
+import {
+  alikeName,
+  controlElsewhere,
+  factsOfRaw,
+  freeName,
+  instrumentAssumed,
+  rawOfSurvey,
+  stationOfRaw,
+  targetHeightsThatCannotBe,
+  usesOfRaw,
+} from '@idle-marker/records';
 import { landXmlFaultWords, rawSightsFaultWords, smallLength } from '@idle-marker/words';
+import { keepUses } from '../station/useDraft.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -108,6 +119,10 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
   const navigate = useNavigate();
   const solved = stationOfRaw(raw);
   const elsewhere = controlElsewhere(state, raw);
+  const impossible = targetHeightsThatCannotBe(raw);
+  const left = raw.station
+    ? [...new Set(raw.sights.filter(({ purpose, used }) => purpose === 'station' && !used?.plan && !used?.height).map(({ target }) => target.name))]
+    : [];
   const fresh = raw.control.filter((each) => !state.control.some((mark) => mark.revision.body.name === each.name));
   const same = solved?.ok && raw.station ? Math.hypot(solved.value.e - raw.station.result.e, solved.value.n - raw.station.result.n) : null;
   const names = state.occupations.map(({ body }) => body.name);
@@ -116,7 +131,11 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
   const name = (typed ?? free).trim();
   const taken = alikeName(name, names);
   const take = async () => {
-    await say(...factsOfRaw(state, { ...raw, setup: { ...raw.setup, name } }, newId));
+    const facts = factsOfRaw(state, { ...raw, setup: { ...raw.setup, name } }, newId);
+    const placing = facts.find((fact) => fact.type === 'occupation')!;
+    // What was left out stays out: the station here is the one that the file tells of.
+    await keepUses(placing.id, usesOfRaw(raw, facts));
+    await say(...facts);
     void navigate(`/sites/${id}/station`);
   };
   return (
@@ -172,6 +191,13 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
         </p>
       )}
       {solved && !solved.ok && <p className="mt-2 text-ochre">By themselves these sights give no station yet.</p>}
+      {impossible.length > 0 && (
+        <p className="mt-2 font-medium text-brick" role="alert">
+          {impossible.join(', ')}: a wall target has no pole, and the file gives its sights a target height. They are kept as they were read: leave their
+          heights out, or put the height right under “An entry was wrong”.
+        </p>
+      )}
+      {left.length > 0 && <p className="mt-2">Left out of it: {left.join(', ')}. That comes along.</p>}
       {fresh.length > 0 && <p className="mt-2">New on this site: {fresh.map(({ name }) => name).join(', ')}. They are listed with the figures of the file.</p>}
       {elsewhere.length > 0 && (
         <p className="mt-2 font-medium text-ochre" role="alert">

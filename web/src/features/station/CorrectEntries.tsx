@@ -54,11 +54,7 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
       ),
     [state, occupation.id],
   );
-  const sights = useMemo(() => {
-    if (what === 'station') return all.filter(canBeRehung);
-    // A wall target has no height of target that could be wrong.
-    return what === 'targetHeight' ? all.filter((sight) => !isFixed(state, sight.body.target)) : all;
-  }, [what, all, state]);
+  const sights = useMemo(() => (what === 'station' ? all.filter(canBeRehung) : all), [what, all]);
   const [picked, setPicked] = useChosenSights(all);
   const { choice, chosen } = useMemo(() => {
     const listed = (id: string, instead: string | undefined) => (sights.some((sight) => sight.id === id) ? id : (instead ?? ''));
@@ -77,6 +73,12 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const entered = what === 'prismConstant' ? (carried ? carried.constantMm : typed) : typed;
   const metres = entered === null ? null : what === 'prismConstant' ? entered / MM : entered;
   const inLimits = what === 'station' || (metres !== null && metres >= LIMITS[what][0] && metres <= LIMITS[what][1]);
+  // A wall target has no pole; among the chosen it would be given one.
+  const fixed = chosen.find((sight) => isFixed(state, sight.body.target)) ?? null;
+  const targetName = (sight: Fact<'sight'>) => {
+    const { target } = sight.body;
+    return target.kind === 'control' ? (state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? 'It') : 'It';
+  };
   const correction = useMemo((): Correction | null => {
     const of = { occupation: occupation.id };
     const ids = chosen.map((sight) => sight.id);
@@ -97,7 +99,14 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const untold = rows.filter((row) => row.untold);
   const measured = correction ? measuredWith(state, correction) : [];
   const errors = {
-    value: inLimits ? null : what === 'prismConstant' ? 'Give the constant, between −500 and 500 mm.' : 'Give the height as it was.',
+    value:
+      what === 'targetHeight' && metres !== 0 && fixed
+        ? `${targetName(fixed)} has no pole: its target height can only be 0. Choose the sights without it.`
+        : inLimits
+          ? null
+          : what === 'prismConstant'
+            ? 'Give the constant, between −500 and 500 mm.'
+            : 'Give the height as it was.',
     range: what !== 'instrumentHeight' && chosen.length === 0 ? 'Choose at least one sight; the first must not come after the last.' : null,
     station: what === 'station' && station === '' ? 'No other station was accepted here: accept the right one first.' : null,
     untold:

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AskedOfStation, HeightFrom, PlanPoint, PoleSet } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { defaultUse, stationDraft, stationSights, type StationDraft, type UseFlags } from '@idle-marker/records';
+import { defaultUse, stationDraft, stationSights, type RawUses, type StationDraft, type UseFlags } from '@idle-marker/records';
 import { readSetting, writeSetting } from '../../ledger/storage.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 
@@ -36,6 +36,14 @@ function useKept<T>(key: string, initial: T): [T, (value: T) => void] {
     [key],
   );
   return [value, keep];
+}
+
+/** What a station taken in from elsewhere was made with, for the page to go on from. */
+export async function keepUses(occupation: string, { flags, freeScale, planOnly, heightFrom }: RawUses): Promise<void> {
+  await writeSetting(`use ${occupation}`, flags);
+  await writeSetting(`free scale ${occupation}`, freeScale);
+  await writeSetting(`plan only ${occupation}`, planOnly);
+  if (heightFrom) await writeSetting(`height from ${occupation}`, heightFrom);
 }
 
 /** The station in work. What each sight is used for is working state of this device; the sights themselves are facts. */
