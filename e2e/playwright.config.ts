@@ -1,5 +1,14 @@
 import { defineConfig } from '@playwright/test';
 
+/**
+ * A morning that is played goes back some hours: in a zone where it is early afternoon it never crosses midnight, whenever the
+ * tests are run. Names of such zones count the other way round.
+ */
+function zoneOfAfternoon(): string {
+  const ahead = 14 - new Date().getUTCHours();
+  return ahead === 0 ? 'UTC' : `Etc/GMT${ahead > 0 ? '-' : '+'}${Math.abs(ahead)}`;
+}
+
 /** The real application in Debian's Chromium. ./test builds it and starts the database; each worker starts a server. */
 export default defineConfig({
   testDir: 'src',
@@ -12,6 +21,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    timezoneId: zoneOfAfternoon(),
     // A trace takes as long again to record; IDLE_TRACE=1 keeps those of failed tests.
     trace: process.env['IDLE_TRACE'] ? 'retain-on-failure' : 'off',
     screenshot: 'only-on-failure',

@@ -493,7 +493,9 @@ describe('what nobody has answered', () => {
     story.prove(solution, 'P1');
     const sheet = () => cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
     expect(sheet().open).toEqual([{ code: 'services', marks: [work.body.plans[0]!.name] }]);
-    expect(sheet().open!.map(openCautionWords)).toEqual([`Nobody said that buried services were located before they were driven: ${work.body.plans[0]!.name}.`]);
+    expect(sheet().open!.map(openCautionWords)).toEqual([
+      `Nobody said that buried services were located before they were driven: ${work.body.plans[0]!.name}.`,
+    ]);
     expect(sheet().stations.flatMap((station) => stationNotices(station, 'metre'))).toContain(
       'At station S1 nobody confirmed the weather and pole, carried over from the placing before.',
     );
