@@ -257,7 +257,7 @@ describe('setting up', () => {
     const ticked: TickedStep[][] = [];
     const { user } = show(
       new Story(),
-      <SetupChecklist byHand={false} ticked={[]} onChange={(next) => ticked.push([...next])} ground="concrete" unsteady={false} overMark={false} />,
+      <SetupChecklist byHand={false} isLevel ticked={[]} onChange={(next) => ticked.push([...next])} ground="concrete" unsteady={false} overMark={false} />,
     );
     expect(screen.queryByLabelText(/^Plummet over the mark/)).toBeNull();
     await user.click(screen.getByLabelText(/^Strap or star/));

@@ -118,6 +118,7 @@ export { angleAsRead, angleText, type AngleRead } from './angles.ts';
 export { proofFigureWords, type ProofFigures } from './proof.ts';
 export { openCautionWords } from './care.ts';
 export { liftWords } from './claim.ts';
+export { LEVEL_WAIT, levelOutWords, levelStepWords, type LevelStepFacts } from './level.ts';
 export { heldBy } from './heldBy.ts';
 export { olderControlWords, type OlderControlFacts } from './olderControl.ts';
 export { driftWords, type DriftOf } from './drift.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { VIEWPOINTS, type Explanation } from '@idle-marker/core';
 import {
+  levelStepWords,
   cutFillWords,
   DIRECTION_WORDS,
   fallenWords,
@@ -187,5 +188,16 @@ describe('what would go unseen', () => {
       'Until that is known this station is good to no better than 35 mm: it is off by 31 mm if K3 moved, 4 mm if K2 moved.',
     );
     expect(spreadWords({ goodTo: null, under }, NAMING)).toMatch(/^Until that is known nothing bounds/);
+  });
+});
+
+describe('what to do at the foot screws', () => {
+  it('says which one and which way, as both thumbs go and as seen from above', () => {
+    expect(levelStepWords({ by: 'pair', numbers: [2, 3], lifts: true })).toBe(
+      'Screws 2 and 3 together, both thumbs in: seen from above 2 anticlockwise, 3 clockwise.',
+    );
+    expect(levelStepWords({ by: 'pair', numbers: [2, 3], lifts: false })).toMatch(/both thumbs out: seen from above 2 clockwise, 3 anticlockwise/);
+    expect(levelStepWords({ by: 'screw', numbers: [1], lifts: false })).toBe('Screw 1 alone, anticlockwise seen from above: its corner sinks.');
+    expect(levelStepWords({ by: 'leg', numbers: [1], lifts: true })).toBe('Too far out for the screws: make leg 1 a little longer.');
   });
 });

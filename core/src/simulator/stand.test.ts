@@ -1,7 +1,19 @@
 import { describe, expect, it } from '@jest/globals';
 import { RADIANS_PER_SECOND } from '../quantity/unit.ts';
 import { advance, measure, search, setPole, setUpInstrument, startSimulator, walkTo, type SimulatorState } from './simulator.ts';
-import { COMPENSATOR_RANGE, isCompensated, newStand, nextScrew, putDown, selfLevel, standOn, turnScrew, type SimulatedStand } from './stand.ts';
+import {
+  COMPENSATOR_RANGE,
+  isCompensated,
+  isLevel,
+  levelStep,
+  newStand,
+  nextScrew,
+  putDown,
+  selfLevel,
+  standOn,
+  turnScrew,
+  type SimulatedStand,
+} from './stand.ts';
 import type { GroundTruth } from './truth.ts';
 
 const TRUTH: GroundTruth = {
@@ -44,6 +56,45 @@ describe('the level of the simulated instrument', () => {
       expect(Math.hypot(stand.level.along, stand.level.across)).toBeLessThan(1.2 * GOOD);
       expect(isCompensated(stand)).toBe(true);
     }
+  });
+
+  it('comes in by what is taught: legs first, the two screws across against each other, then the third', () => {
+    for (const seed of [1, 20, 300, 4000, 5, 77]) {
+      let stand: SimulatedStand = putDown(newStand, seed);
+      const taken: string[] = [];
+      for (;;) {
+        for (let i = 0; i < 20; i++) stand = standOn(stand, 1, false);
+        const step = levelStep(stand.level);
+        if (!step) break;
+        taken.push(step.by);
+        if (step.by === 'pair') stand = turnScrew(turnScrew(stand, step.right, step.lift * 0.8), step.left, -step.lift * 0.8);
+        else stand = turnScrew(stand, step.by === 'leg' ? step.leg : step.screw, step.lift * 0.7);
+        expect(taken.length).toBeLessThan(40);
+      }
+      expect(isLevel(stand)).toBe(true);
+      expect(taken.slice(taken.findIndex((by) => by !== 'leg'))).not.toContain('leg');
+    }
+  });
+
+  it('lifts the corner of a screw that goes clockwise: two across with both thumbs in raise the right', () => {
+    const at = (along: number, across: number) =>
+      levelStep({ along, across, shownAlong: along * RADIANS_PER_SECOND, shownAcross: across * RADIANS_PER_SECOND });
+    // The right is low: its screw rises.
+    expect(at(0, -100)).toMatchObject({ by: 'pair', right: 1, left: 2, lift: expect.closeTo((100 * RADIANS_PER_SECOND) / Math.sqrt(3), 9) });
+    // The front is high: its screw sinks.
+    expect(at(100, 2)).toMatchObject({ by: 'screw', screw: 0, lift: -100 * RADIANS_PER_SECOND });
+    expect(at(400, 0)).toMatchObject({ by: 'leg', leg: 0 });
+    expect(at(3, 3)).toBeNull();
+    const level = { along: 0, across: 100 * RADIANS_PER_SECOND, shownAlong: 0, shownAcross: 100 * RADIANS_PER_SECOND };
+    const turned = turnScrew(turnScrew({ ...newStand, level }, 1, at(0, 100)!.lift), 2, -at(0, 100)!.lift);
+    expect(Math.hypot(turned.level.along, turned.level.across)).toBeLessThan(1e-12);
+  });
+
+  it('is not in while the display only passes through the middle', () => {
+    const far = 400 * RADIANS_PER_SECOND;
+    expect(isLevel({ ...newStand, level: { along: far, across: 0, shownAlong: 0, shownAcross: 0 } })).toBe(false);
+    expect(isLevel({ ...newStand, level: { along: 0, across: 0, shownAlong: far, shownAcross: 0 } })).toBe(false);
+    expect(isLevel(newStand)).toBe(true);
   });
 
   it('shows late what a screw does', () => {

@@ -66,6 +66,40 @@ export function nextScrew({ shownAlong, shownAcross }: SimulatedLevel, goodEnoug
   return { screw, lift: lifts[screw]! };
 }
 
+/** Inside this the compensator has next to nothing to do. */
+export const LEVEL_GOOD: Radians = 10 * RADIANS_PER_SECOND;
+/** Beyond this the foot screws run out of travel: the legs come first. */
+const BY_LEGS: Radians = 300 * RADIANS_PER_SECOND;
+
+/** It is in, and the display, which lags, says so too: passing through the middle is not being there. */
+export const isLevel = ({ level }: SimulatedStand): boolean =>
+  Math.hypot(level.along, level.across) <= LEVEL_GOOD && Math.hypot(level.shownAlong, level.shownAcross) <= LEVEL_GOOD;
+
+/**
+ * What to do next, as one is taught: the legs while it is far out; then the two screws across, against each other; then the third.
+ * Screws are numbered from the one in front, clockwise from above. A screw that is turned clockwise, from above, lifts its corner.
+ */
+export type LevelStep =
+  | { readonly by: 'leg'; readonly leg: number; readonly lift: Radians }
+  /** `lift` of the screw at the right, seen from the display; the left one goes as far the other way. */
+  | { readonly by: 'pair'; readonly right: number; readonly left: number; readonly lift: Radians }
+  | { readonly by: 'screw'; readonly screw: number; readonly lift: Radians };
+
+/** Null where it is in, as the display shows it. */
+export function levelStep(level: SimulatedLevel): LevelStep | null {
+  const { shownAlong, shownAcross } = level;
+  const tilt = Math.hypot(shownAlong, shownAcross);
+  if (tilt <= LEVEL_GOOD) return null;
+  if (tilt > BY_LEGS) {
+    const { screw, lift } = nextScrew(level, LEVEL_GOOD)!;
+    return { by: 'leg', leg: screw, lift };
+  }
+  // Together the two behind tilt it sideways alone, each by the half of what both do.
+  if (Math.abs(shownAcross) > Math.min(LEVEL_GOOD / 2, Math.abs(shownAlong)) && Math.abs(shownAcross) > LEVEL_GOOD / 2)
+    return { by: 'pair', right: 1, left: 2, lift: -shownAcross / (2 * Math.sin(SCREWS[1]!)) };
+  return { by: 'screw', screw: 0, lift: -shownAlong };
+}
+
 /** Levels itself by motor. */
 export const selfLevel = (stand: SimulatedStand): SimulatedStand => ({ ...stand, level: newStand.level });
 

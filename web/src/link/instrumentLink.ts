@@ -24,6 +24,8 @@ export interface LinkStand {
   readonly acrossSec: number;
   /** Within the compensator's reach. */
   readonly compensated: boolean;
+  /** In, truly, and by the display, which lags. */
+  readonly isLevel: boolean;
   /** 0 to 1. */
   readonly battery: number;
   readonly channel: number;

@@ -1,13 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
-import { COMPENSATOR_RANGE, nextScrew, RADIANS_PER_SECOND } from '@idle-marker/core';
+import { COMPENSATOR_RANGE, LEVEL_GOOD, levelStep, RADIANS_PER_SECOND, type LevelStep } from '@idle-marker/core';
+import { LEVEL_WAIT, levelStepWords } from '@idle-marker/words';
 import { currentLink, useLinked } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 
 /** Stages of the display, seconds of arc from the middle to its rim. */
 const STAGES = [600, 120, 20] as const;
-/** Inside this the compensator has next to nothing to do. */
-const GOOD_SEC = 10;
+const GOOD_SEC = LEVEL_GOOD / RADIANS_PER_SECOND;
 /** Where the screws stand, seen from the display: over one of them, or between two. */
 const SCREW_PLACES = {
   over: [
@@ -21,8 +21,19 @@ const SCREW_PLACES = {
     { name: 'front left', x: 14, y: 88 },
   ],
 } as const;
+/** Numbers of the two screws side by side, the left one first as one stands there. */
+const PAIR = { over: [2, 3], between: [3, 2] } as const;
 /** Order of core's screws (clockwise from the front) on this picture. */
 const SCREW_AT = [0, 2, 1] as const;
+
+/** The step with the numbers of the picture, as it looks from where one stands. */
+function factsOf(step: LevelStep, side: 1 | -1) {
+  const numberOf = (screw: number) => SCREW_AT.indexOf(screw as 0 | 1 | 2) + 1;
+  if (step.by === 'leg') return { by: step.by, numbers: [numberOf(step.leg)], lifts: step.lift > 0 };
+  if (step.by === 'screw') return { by: step.by, numbers: [numberOf(step.screw)], lifts: step.lift > 0 };
+  const seen = side > 0 ? [step.left, step.right] : [step.right, step.left];
+  return { by: step.by, numbers: seen.map(numberOf), lifts: side * step.lift > 0 };
+}
 
 const simulator = () => {
   const link = currentLink();
@@ -30,17 +41,17 @@ const simulator = () => {
 };
 
 /** The electronic level of the simulated instrument, to be brought in by its foot screws, coarse to fine. */
-export function LevelPanel({ onLevel }: { onLevel(): void }) {
+export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
   const stand = useLinked((link) => link?.stand ?? null);
   const [byHand, setByHand] = useState(false);
   const begun = useRef(false);
   const [display, setDisplay] = useState<keyof typeof SCREW_PLACES>('over');
   const places = SCREW_PLACES[display];
   // Between two screws the display looks from the other side: what was toward it is away from it.
-  const side = display === 'over' ? 1 : -1;
+  const side: 1 | -1 = display === 'over' ? 1 : -1;
   const tilt = stand ? Math.hypot(stand.alongSec, stand.acrossSec) : 0;
   const stage = STAGES.findLast((rim) => tilt <= rim) ?? STAGES[0];
-  const good = tilt <= GOOD_SEC;
+  const good = stand?.isLevel ?? false;
   useEffect(
     () => () => {
       // Whoever leaves in the middle of it finds the instrument as it stood.
@@ -49,8 +60,8 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
     [],
   );
   useEffect(() => {
-    if (byHand && good) onLevel();
-    // Told once, at the moment it comes in.
+    if (byHand) onLevel(good);
+    // Told when it comes in, and when it goes out again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [byHand, good]);
   if (!stand) return null;
@@ -73,7 +84,15 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
     );
   }
   const shown = { shownAlong: stand.alongSec * RADIANS_PER_SECOND, shownAcross: stand.acrossSec * RADIANS_PER_SECOND };
-  const next = nextScrew({ ...shown, along: shown.shownAlong, across: shown.shownAcross }, GOOD_SEC * RADIANS_PER_SECOND);
+  const next = levelStep({ ...shown, along: shown.shownAlong, across: shown.shownAcross });
+  const byLegs = next?.by === 'leg';
+  // Both thumbs in: the screw at the right of who stands there rises, the left one sinks.
+  const pair = (thumbs: 'in' | 'out') => {
+    const lift = ((thumbs === 'in' ? 1 : -1) * stage) / 10;
+    const [left, right] = PAIR[display];
+    simulator()?.turnScrew(SCREW_AT[right - 1]!, lift);
+    simulator()?.turnScrew(SCREW_AT[left - 1]!, -lift);
+  };
   // The bubble runs to the high side.
   const x = 60 + side * Math.max(-1, Math.min(1, stand.acrossSec / stage)) * 40;
   const y = 60 + side * Math.max(-1, Math.min(1, stand.alongSec / stage)) * 40;
@@ -110,9 +129,7 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
             <dd>{stage}″</dd>
           </dl>
           <p className="mt-1 text-[14px]" aria-live="polite">
-            {next
-              ? `Screw ${SCREW_AT.indexOf(next.screw as 0 | 1 | 2) + 1} most, ${next.lift > 0 ? 'up' : 'down'}. The display lags: turn, then wait.`
-              : 'Inside the inner ring: the compensator does the rest.'}
+            {next ? `${levelStepWords(factsOf(next, side))} ${LEVEL_WAIT}` : good ? 'Inside the inner ring: the compensator does the rest.' : LEVEL_WAIT}
           </p>
         </div>
       </div>
@@ -123,16 +140,31 @@ export function LevelPanel({ onLevel }: { onLevel(): void }) {
               {i + 1}, {place.name}
             </span>
             <span className="flex gap-1">
-              <Button aria-label={`Screw ${i + 1} down`} className="flex-1 px-1" onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, -stage / 6)}>
-                −
-              </Button>
-              <Button aria-label={`Screw ${i + 1} up`} className="flex-1 px-1" onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, stage / 6)}>
-                +
-              </Button>
+              {([-1, 1] as const).map((way) => (
+                <Button
+                  key={way}
+                  aria-label={
+                    byLegs ? `Leg ${i + 1} ${way > 0 ? 'longer' : 'shorter'}` : `Screw ${i + 1} ${way > 0 ? 'clockwise' : 'anticlockwise'}, seen from above`
+                  }
+                  className="flex-1 px-1"
+                  onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, (way * stage) / 6)}
+                >
+                  {byLegs ? (way > 0 ? 'longer' : 'shorter') : way > 0 ? '↻' : '↺'}
+                </Button>
+              ))}
             </span>
           </div>
         ))}
       </div>
+      {!byLegs && (
+        <div className="mt-2 grid grid-cols-2 gap-2">
+          {(['in', 'out'] as const).map((thumbs) => (
+            <Button key={thumbs} onClick={() => pair(thumbs)}>
+              {PAIR[display].join(' and ')}: thumbs {thumbs}
+            </Button>
+          ))}
+        </div>
+      )}
       <Choice
         className="mt-2"
         label="The display stands"

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import { isUnsteady, precisionOf } from '@idle-marker/records';
+import { levelOutWords } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { now } from '../../ledger/clock.ts';
 import { currentLink, rememberOccupation, useLinkState } from '../../link/linkStore.ts';
@@ -13,7 +14,7 @@ import { useRoads, useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
-import { Slip, Workspace } from '../../ui/Slip.tsx';
+import { Card, Slip, Workspace } from '../../ui/Slip.tsx';
 import { useKey } from '../../ui/useKey.ts';
 import { HeightStands } from './HeightStands.tsx';
 import { LevelPanel } from './LevelPanel.tsx';
@@ -63,8 +64,16 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
     [state.packages, state.control, standing, draft.name, draft.method, simulated, roads, style],
   );
   const anywhere = simulated && draft.method !== 'overMark';
+  const stand = link?.stand ?? null;
+  // An instrument that was put down and not brought in is not levelled behind one's back.
+  const tilt = simulated && stand && !stand.isLevel ? Math.hypot(stand.alongSec, stand.acrossSec) : null;
+  const [tried, setTried] = useState(false);
   const start = async () => {
     if (faulty) return;
+    if (tilt !== null) {
+      setTried(true);
+      return;
+    }
     const current = currentLink();
     if (current?.kind === 'simulator' && over) current.setUpOver(over.revision.body.name, read.heightRead!);
     else if (current?.kind === 'simulator' && place) current.setUpAt(place, read.heightRead!);
@@ -80,7 +89,13 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
   useKey('Enter', faulty ? null : () => void start());
   const unsteady = isUnsteady(draft);
   const part = { draft, read, set };
-  const ticked = (step: string) => draft.ticked.some((each) => each.step === step);
+  /** Brought in by hand it is ticked while it truly is in, and not a moment longer. */
+  const levelled = (isIn: boolean) =>
+    setDraft((before) => {
+      const others = before.ticked.filter((each) => each.step !== 'level');
+      if (isIn && others.length < before.ticked.length) return before;
+      return { ...before, ticked: isIn ? [...others, { step: 'level', at: now().toISOString() }] : others };
+    });
   return (
     <Workspace
       board={
@@ -115,6 +130,11 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
           }
         >
           <div className="flex flex-col gap-3.5">
+            {tried && tilt !== null && (
+              <Card tone="brick" title="Not level yet">
+                {levelOutWords(tilt)}
+              </Card>
+            )}
             <Field
               label="Name of the station"
               value={draft.name}
@@ -150,7 +170,7 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
             )}
             {!simulated && <InstrumentFields {...part} />}
             <CarriedOverTicks draft={draft} set={set} link={link} state={state} />
-            {simulated && <LevelPanel onLevel={() => !ticked('level') && set({ ticked: [...draft.ticked, { step: 'level', at: now().toISOString() }] })} />}
+            {simulated && <LevelPanel onLevel={levelled} />}
             <SetupChecklist
               ticked={draft.ticked}
               onChange={(next) => set({ ticked: next })}
@@ -158,6 +178,7 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
               unsteady={unsteady}
               overMark={draft.method === 'overMark'}
               byHand={!simulated}
+              isLevel={tilt === null}
             />
           </div>
         </Slip>

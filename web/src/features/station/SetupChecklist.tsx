@@ -15,10 +15,12 @@ interface SetupChecklistProps {
   readonly overMark: boolean;
   /** Nothing tells the state of the instrument but the person's own tick. */
   readonly byHand: boolean;
+  /** False while the instrument itself says that it is not level: nobody can tick that it is. */
+  readonly isLevel: boolean;
 }
 
 /** Ticks with their times; each step can be opened by whoever wants to know why. */
-export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark, byHand }: SetupChecklistProps) {
+export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark, byHand, isLevel }: SetupChecklistProps) {
   const smooth = ground === 'concrete' || ground === 'deck';
   const steps = SETUP_STEPS.filter(({ when }) => when === undefined || (when === 'smooth' ? smooth : when === 'unsteady' ? unsteady : overMark));
   const at = (step: string) => ticked.find((each) => each.step === step);
@@ -37,9 +39,10 @@ export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark, b
           <li key={step.id} className="border-b border-rule">
             <div className="flex flex-wrap items-center justify-between gap-x-2">
               <Tick
-                label={step.short}
+                label={isLevel || step.id !== 'level' ? step.short : `${step.short} (the instrument says it is not in)`}
                 checked={at(step.id) !== undefined}
                 onChange={(checked) =>
+                  (isLevel || step.id !== 'level') &&
                   onChange(checked ? [...ticked, { step: step.id, at: now().toISOString() }] : ticked.filter((each) => each.step !== step.id))
                 }
               />
