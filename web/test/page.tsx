@@ -105,6 +105,7 @@ export async function keptDrawing(story: Story, fileName: string, data: Uint8Arr
 export const said = (): readonly AnyFact[] => server.stored;
 
 export async function begin(): Promise<void> {
+  localStorage.clear();
   cleanup();
   server.stored.length = 0;
   server.elsewhere.length = 0;

@@ -2,6 +2,8 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
 import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
+import { Place as Marking } from '../src/features/mark/MarkPlace.tsx';
+import { Place as HandOver } from '../src/features/handover/HandOverPlace.tsx';
 import { lineAt, lineBetween, lineChoices } from '../src/features/structure/lineChoices.ts';
 import { Place as OnLine } from '../src/features/structure/LinePlace.tsx';
 import { CareDialog } from '../src/features/mark/CareDialog.tsx';
@@ -230,5 +232,30 @@ describe('care and pacing', () => {
     await user.type(screen.getByLabelText('Paces'), '40');
     await user.click(mine);
     expect(screen.getByText(/^Your pace is 0\.75 m/)).toBeTruthy();
+  });
+});
+
+describe('coming back', () => {
+  it('finds the line, the side and the figures as they were left', async () => {
+    const story = new Story().control();
+    story.work();
+    story.station('S1');
+    const first = show(story, <OnLine />);
+    const line = screen.getByLabelText<HTMLSelectElement>('Line');
+    const other = [...line.options].map((option) => option.value)[2]!;
+    await first.user.selectOptions(line, other);
+    await first.user.type(screen.getByLabelText(/^Wanted along/), '3.25');
+    first.unmount();
+    show(story, <OnLine />);
+    expect(screen.getByLabelText<HTMLSelectElement>('Line').value).toBe(other);
+    expect(screen.getByLabelText<HTMLInputElement>(/^Wanted along/).value).toBe('3.25');
+  });
+
+  it('reaches what needs no work package from a site without one', () => {
+    show(new Story().control(), <Marking />);
+    const ways = within(screen.getByRole('navigation', { name: 'What is done at the pole' }));
+    expect(ways.getAllByRole('link').map((link) => link.textContent)).toEqual(['Marks', 'On a line', 'Along a road', 'Columns', 'As built']);
+    show(new Story().control(), <HandOver />);
+    expect(within(screen.getByRole('navigation', { name: 'What is handed over' })).getByRole('link', { name: 'Files' })).toBeTruthy();
   });
 });

@@ -88,11 +88,29 @@ export function Frame() {
   );
 }
 
+/** Places with several parts: the rail leads to the part that was used last. */
+const WITH_PARTS: ReadonlySet<string> = new Set(['mark', 'hand-over']);
+
+/** Remembers which part of a place is open, and says where its link leads. */
+function useLastPart(base: string, { path }: Place): string {
+  const { pathname } = useLocation();
+  const own = `${base}/${path}`;
+  const key = `idle-marker last ${own}`;
+  const isIn = WITH_PARTS.has(path) && (pathname === own || pathname.startsWith(`${own}/`));
+  useEffect(() => {
+    if (isIn) localStorage.setItem(key, pathname);
+  }, [isIn, key, pathname]);
+  if (isIn) return pathname;
+  const kept = localStorage.getItem(key);
+  return WITH_PARTS.has(path) && kept?.startsWith(own) ? kept : own;
+}
+
 function RailLink({ place, base, fact }: { place: Place; base: string; fact: RailFact | undefined }) {
+  const to = useLastPart(base, place);
   const tone = fact?.tone === 'brick' ? 'text-brick font-semibold' : fact?.tone === 'ochre' ? 'text-ochre font-semibold' : 'text-ink2';
   return (
     <NavLink
-      to={`${base}/${place.path}`}
+      to={to}
       title={fact ? `${place.name}: ${fact.text}` : place.name}
       className={({ isActive }) =>
         `flex min-h-11 items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[68px] max-md:border-t-4 max-md:border-l-0 ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`

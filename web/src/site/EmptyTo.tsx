@@ -4,10 +4,19 @@ import { Empty } from '../ui/Slip.tsx';
 import { useSite } from './SiteContext.tsx';
 import { LINK } from '../ui/link.ts';
 
+interface EmptyToProps {
+  readonly title: string;
+  readonly place: string;
+  readonly label: string;
+  /** The parts beside this one: what is empty here is no reason not to reach them. */
+  readonly ways?: ReactNode;
+  readonly children: ReactNode;
+}
+
 /** An empty place that says what goes there, and leads to the place where it is made. */
-export function EmptyTo({ title, place, label, children }: { title: string; place: string; label: string; children: ReactNode }) {
+export function EmptyTo({ title, place, label, ways, children }: EmptyToProps) {
   const { id } = useSite();
-  return (
+  const empty = (
     <Empty
       title={title}
       action={
@@ -18,5 +27,12 @@ export function EmptyTo({ title, place, label, children }: { title: string; plac
     >
       {children}
     </Empty>
+  );
+  if (!ways) return empty;
+  return (
+    <div className="flex h-full min-h-0 flex-col">
+      {ways}
+      <div className="min-h-0 flex-1">{empty}</div>
+    </div>
   );
 }

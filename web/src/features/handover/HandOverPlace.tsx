@@ -52,7 +52,7 @@ export function Place() {
   );
   if (!work || !preview) {
     return (
-      <EmptyTo title="Nothing to hand over yet" place="design" label="Make a work package">
+      <EmptyTo title="Nothing to hand over yet" place="design" label="Make a work package" ways={<HandOverWays />}>
         A cut sheet is made from the marks of a work package.
       </EmptyTo>
     );

@@ -42,7 +42,7 @@ export function Place() {
   const { result: sketch, progress } = useSteps(sheet ? begin : null);
   if (!work || !sheet)
     return (
-      <EmptyTo title="Nothing to draw yet" place="design" label="Make a work package">
+      <EmptyTo title="Nothing to draw yet" place="design" label="Make a work package" ways={<HandOverWays />}>
         A sketch is made from the marks of a work package.
       </EmptyTo>
     );

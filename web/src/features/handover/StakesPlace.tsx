@@ -65,7 +65,7 @@ export function Place() {
   const toggle = useCallback((key: string) => setTicked((before) => toggled(before, key)), []);
   if (!work)
     return (
-      <EmptyTo title="No stakes yet" place="design" label="Make a work package">
+      <EmptyTo title="No stakes yet" place="design" label="Make a work package" ways={<HandOverWays />}>
         What is written on a stake comes from the mark as it was set.
       </EmptyTo>
     );

@@ -17,7 +17,7 @@ export function Place() {
   const points = useMemo(() => (work ? pointsToFind(state, trust, work) : []), [state, trust, work]);
   if (!work)
     return (
-      <EmptyTo title="No points yet" place="design" label="Make a work package">
+      <EmptyTo title="No points yet" place="design" label="Make a work package" ways={<HandOverWays />}>
         Points are taped back from the marks of a work package.
       </EmptyTo>
     );

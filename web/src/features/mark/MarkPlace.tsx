@@ -6,6 +6,7 @@ import { TypedReading } from '../../link/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
+import { MarkWays } from '../structure/MarkWays.tsx';
 import { GuidanceBoard } from './GuidanceBoard.tsx';
 import { MarkSlip } from './MarkSlip.tsx';
 import { MoveHead } from './MoveHead.tsx';
@@ -42,14 +43,19 @@ export function Place() {
 
   if (!work || !stop || !plan) {
     return (
-      <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package">
+      <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package" ways={<MarkWays className="bg-sheet" />}>
         A work package says which corners get hubs, at what offset, and how good they have to be.
       </EmptyTo>
     );
   }
   if (!inForce && occupation?.body.method === 'heightOnly') {
     return (
-      <EmptyTo title={`${occupation.body.name} gives heights alone`} place="mark/receiver" label="Mark with a receiver">
+      <EmptyTo
+        title={`${occupation.body.name} gives heights alone`}
+        place="mark/receiver"
+        label="Mark with a receiver"
+        ways={<MarkWays className="bg-sheet" />}
+      >
         The instrument has no place there, so by itself it can’t say where a mark goes. A receiver on the same pole can; or station the instrument anew from
         marks that are known in plan.
       </EmptyTo>
@@ -57,7 +63,7 @@ export function Place() {
   }
   if (!inForce) {
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station">
+      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
         {stops.length} marks wait in {work.body.name}. None can be set until it is known where the instrument stands.
       </EmptyTo>
     );

@@ -43,7 +43,7 @@ export function Place() {
   const set = usePairedSet();
   if (!set)
     return (
-      <EmptyTo title="Set the instrument up for heights alone first" place="station" label="Go to Station">
+      <EmptyTo title="Set the instrument up for heights alone first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
         With a receiver on the pole the instrument gives heights only: it may stand anywhere that sees a benchmark and the work. Choose heights alone when you
         set it up.
       </EmptyTo>

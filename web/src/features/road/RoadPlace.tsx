@@ -9,6 +9,7 @@ import { Board } from '../../plan/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useActiveRoad, useRoads, useStationStyle, useStationWord, roadAt, TOUCH } from '../../site/useRoads.ts';
+import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
@@ -60,9 +61,9 @@ export function Place() {
   const underlay = useUnderlay();
   const withPole = inForce !== null || occupation?.body.method === 'heightOnly';
   const [subject, setSubject] = useState<string>(withPole ? POLE : TYPED);
-  const [typed, setTyped] = useState({ first: '', second: '', z: '' });
-  const [view, setView] = useState<View>('plan');
-  const [surfaceChoice, setSurface] = useState(NO_SURFACE);
+  const [typed, setTyped] = useRemembered('road place', { first: '', second: '', z: '' });
+  const [view, setView] = useRemembered<View>('road view', 'plan');
+  const [surfaceChoice, setSurface] = useRemembered('road surface', NO_SURFACE);
   const { place: pole, stale } = usePolePlace();
   const measuring = useMeasuring();
   const { shooting } = measuring;
@@ -88,7 +89,7 @@ export function Place() {
   const scene = useRoadBoard(roads, active?.id ?? null, style, at, subject === POLE && stale, goal.place);
   if (roads.length === 0)
     return (
-      <EmptyTo title="No road yet" place="design" label="Go to Work">
+      <EmptyTo title="No road yet" place="design" label="Go to Work" ways={<MarkWays className="bg-sheet" />}>
         Take a LandXML file with alignments there, or type one: a road, a rail line, a pipe run. Then anything can be found along it by station and offset.
       </EmptyTo>
     );

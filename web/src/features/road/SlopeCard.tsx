@@ -5,6 +5,7 @@ import { catchMoveWords, slopeStakeWords, stationText, stringWords } from '@idle
 import { heightsOf, type OpenSurface } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
+import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -42,9 +43,9 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
   const style = useStationStyle();
   const [open, setOpen] = useState(false);
   const [hinge, setHinge] = useState(CENTRELINE);
-  const [side, setSide] = useState<'left' | 'right'>('right');
-  const [cut, setCut] = useState('1.5');
-  const [fill, setFill] = useState('2');
+  const [side, setSide] = useRemembered<'left' | 'right'>('slope side', 'right');
+  const [cut, setCut] = useRemembered('slope cut', '1.5');
+  const [fill, setFill] = useRemembered('slope fill', '2');
   const [groundId, setGround] = useState<string>(NONE);
   const surface = surfaces.find(({ id }) => id === groundId) ?? drawn;
   const [cutRun, fillRun] = [runOf(cut), runOf(fill)];

@@ -4,6 +4,7 @@ import { CENTRELINE, displayedStation, METRES_PER_UNIT, moveGrade, stationsShown
 import { placeOnRoad, type AgainstRoad } from '@idle-marker/records';
 import { cutFillWords, GRADE_WORD, readStation, offsetWords, stationText, gradeWords } from '@idle-marker/words';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
+import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../site/useUnits.ts';
 
 export interface StationGoal {
@@ -45,16 +46,17 @@ export const withUnit = (words: string, unit: string): string => (/\d$/.test(wor
 export function useStationGoal(active: SiteRoad | null): StationGoal {
   const units = useUnits();
   const style = useStationStyle();
-  const [text, setText] = useState('');
+  const of = `road ${active?.id ?? ''}`;
+  const [text, setText] = useRemembered(`${of} station`, '');
   const [chosen, choose] = useState(0);
-  const [string, setString] = useState(CENTRELINE);
+  const [string, setString] = useRemembered<string>(`${of} string`, CENTRELINE);
   /** The string itself until another is chosen. */
-  const [gradeString, setGradeString] = useState<string | null>(null);
-  const [off, setOff] = useState('');
+  const [gradeString, setGradeString] = useRemembered<string | null>(`${of} grade`, null);
+  const [off, setOff] = useRemembered(`${of} offset`, '');
   /** The offset can be switched off for the line itself, and on again, without being typed anew. */
-  const [isOffset, switchOffset] = useState(true);
-  const [side, setSide] = useState<'right' | 'left'>('right');
-  const [interval, setInterval] = useState(style.unit === 'metre' ? '10' : '25');
+  const [isOffset, switchOffset] = useRemembered<boolean>(`${of} with offset`, true);
+  const [side, setSide] = useRemembered<'right' | 'left'>(`${of} side`, 'right');
+  const [interval, setInterval] = useRemembered(`${of} interval`, style.unit === 'metre' ? '10' : '25');
   const road = active?.road ?? null;
   const read = text.trim() === '' ? null : readStation(text, style);
   const found = useMemo(() => (road && read !== null ? stationsShown(road.alignment, read) : []), [road, read]);

@@ -12,6 +12,7 @@ import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
 import { outlineScene } from '../../plan/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { useRemembered } from '../../site/useRemembered.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -59,7 +60,7 @@ export function Place() {
   const [name, setName] = useState(() => nextNumbered(state, 'asBuilt'));
   const [code, setCode] = useState('');
   const [note, setNote] = useState('');
-  const [shots, setShots] = useState<Shots>('1');
+  const [shots, setShots] = useRemembered<Shots>('as built shots', '1');
   const [filter, setFilter] = useState('');
   const measuring = useMeasuring();
   const { shooting } = measuring;
@@ -136,7 +137,7 @@ export function Place() {
   );
   if (!inForce)
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station">
+      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
         What stands there can be measured once it is known where the instrument stands.
       </EmptyTo>
     );

@@ -10,6 +10,7 @@ import { outlineScene } from '../../plan/siteScene.ts';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -47,23 +48,23 @@ export function Place() {
     const grid = gridOf(fact.body);
     return grid.ok ? [{ fact, grid: grid.value }] : [];
   });
-  const [gridId, setGrid] = useState(grids[0]?.fact.body.grid ?? '');
+  const [gridId, setGrid] = useRemembered('columns grid', grids[0]?.fact.body.grid ?? '');
   const chosenGrid = grids.find(({ fact }) => fact.body.grid === gridId) ?? grids[0] ?? null;
   const labels = chosenGrid ? [...chosenGrid.grid.letters, ...chosenGrid.grid.numbers].map(({ label }) => label) : [];
-  const [label, setLabel] = useState(labels[0] ?? '');
+  const [label, setLabel] = useRemembered('columns line', labels[0] ?? '');
   const line = labels.includes(label) ? label : (labels[0] ?? '');
   const [widths, setWidths] = useState<Readonly<Record<string, string>>>({});
   const { readLength } = units;
   const taped = useMemo(() => typedWidths(widths, readLength), [widths, readLength]);
   const rows = useMemo(() => (chosenGrid ? (columnsAlong(state, chosenGrid.fact, line, taped) ?? []) : []), [state, chosenGrid, line, taped]);
-  const [crossing, setCrossing] = useState<string | null>(null);
+  const [crossing, setCrossing] = useRemembered<string | null>('column', null);
   const row = rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
-  const [side, setSide] = useState<'right' | 'left'>('right');
-  const [target, setTarget] = useState(units.edit(USUAL_TARGET));
+  const [side, setSide] = useRemembered<'right' | 'left'>('columns side', 'right');
+  const [target, setTarget] = useRemembered('columns target', units.edit(USUAL_TARGET));
   const [classId, setClass] = useState(state.settings.classes.find(({ id }) => id === 'steel')?.id ?? state.settings.classes[0]!.id);
   const [use, setUse] = useState('');
-  const [shots, setShots] = useState<Shots>('3');
-  const [withLean, setWithLean] = useState<'no' | 'yes'>('no');
+  const [shots, setShots] = useRemembered<Shots>('columns shots', '3');
+  const [withLean, setWithLean] = useRemembered<'no' | 'yes'>('columns lean', 'no');
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const busy = shooting.doing !== null;
@@ -125,13 +126,13 @@ export function Place() {
   );
   if (!chosenGrid || !row)
     return (
-      <EmptyTo title="No grid yet" place="design" label="Draw a grid">
+      <EmptyTo title="No grid yet" place="design" label="Draw a grid" ways={<MarkWays className="bg-sheet" />}>
         Columns are measured against the lines of a grid: draw it first, typed or from a drawing.
       </EmptyTo>
     );
   if (!inForce)
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station">
+      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
         How far a face stands off a grid line can be measured once it is known where the instrument stands.
       </EmptyTo>
     );

@@ -10,6 +10,7 @@ import { joinScenes } from '../../plan/scene.ts';
 import { outlineScene } from '../../plan/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -49,20 +50,22 @@ export function Place() {
     ],
     [state],
   );
-  const [firstId, setFirst] = useState<string>(lines[0]?.id ?? POINTS);
-  const [secondId, setSecond] = useState<string>(NONE);
-  const [from, setFrom] = useState('0');
-  const [to, setTo] = useState('1');
-  const [bend, setBend] = useState<'straight' | 'left' | 'right'>('straight');
-  const [radius, setRadius] = useState('');
-  const [heights, setHeights] = useState<readonly [string, string]>(['', '']);
-  const [wanted, setWanted] = useState<{ readonly along: string; readonly off: string; readonly side: 'right' | 'left' }>({
+  const [kept, setFirst] = useRemembered<string>('line', lines[0]?.id ?? POINTS);
+  // A line that is gone is no line to come back to.
+  const firstId = kept === POINTS || lines.some(({ id }) => id === kept) ? kept : (lines[0]?.id ?? POINTS);
+  const [secondId, setSecond] = useRemembered<string>('second line', NONE);
+  const [from, setFrom] = useRemembered('line from', '0');
+  const [to, setTo] = useRemembered('line to', '1');
+  const [bend, setBend] = useRemembered<'straight' | 'left' | 'right'>('line bend', 'straight');
+  const [radius, setRadius] = useRemembered('line radius', '');
+  const [heights, setHeights] = useRemembered<readonly [string, string]>('line heights', ['', '']);
+  const [wanted, setWanted] = useRemembered<{ readonly along: string; readonly off: string; readonly side: 'right' | 'left' }>('line wanted', {
     along: '',
     off: '',
     side: 'right',
   });
   const [name, setName] = useState('');
-  const [shots, setShots] = useState<Shots>('1');
+  const [shots, setShots] = useRemembered<Shots>('line shots', '1');
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const { place, stale } = useLivePlace(inForce);
@@ -134,7 +137,7 @@ export function Place() {
   const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null, false);
   if (!inForce)
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station">
+      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
         What lies along and off a line can be read once it is known where the instrument stands.
       </EmptyTo>
     );
