@@ -95,7 +95,7 @@ export function levelStep(level: SimulatedLevel): LevelStep | null {
     return { by: 'leg', leg: screw, lift };
   }
   // Together the two behind tilt it sideways alone, each by the half of what both do.
-  if (Math.abs(shownAcross) > Math.min(LEVEL_GOOD / 2, Math.abs(shownAlong)) && Math.abs(shownAcross) > LEVEL_GOOD / 2)
+  if (Math.abs(shownAcross) > Math.max(LEVEL_GOOD / 2, Math.abs(shownAlong) / 4))
     return { by: 'pair', right: 1, left: 2, lift: -shownAcross / (2 * Math.sin(SCREWS[1]!)) };
   return { by: 'screw', screw: 0, lift: -shownAlong };
 }

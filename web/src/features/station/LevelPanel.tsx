@@ -86,9 +86,11 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
   const shown = { shownAlong: stand.alongSec * RADIANS_PER_SECOND, shownAcross: stand.acrossSec * RADIANS_PER_SECOND };
   const next = levelStep({ ...shown, along: shown.shownAlong, across: shown.shownAcross });
   const byLegs = next?.by === 'leg';
+  // As one turns: much while it is far out, a touch at the end. Seconds of arc.
+  const turned = Math.max(2, tilt / 3);
   // Both thumbs in: the screw at the right of who stands there rises, the left one sinks.
   const pair = (thumbs: 'in' | 'out') => {
-    const lift = ((thumbs === 'in' ? 1 : -1) * stage) / 10;
+    const lift = ((thumbs === 'in' ? 1 : -1) * turned * 3) / 5;
     const [left, right] = PAIR[display];
     simulator()?.turnScrew(SCREW_AT[right - 1]!, lift);
     simulator()?.turnScrew(SCREW_AT[left - 1]!, -lift);
@@ -147,7 +149,7 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
                     byLegs ? `Leg ${i + 1} ${way > 0 ? 'longer' : 'shorter'}` : `Screw ${i + 1} ${way > 0 ? 'clockwise' : 'anticlockwise'}, seen from above`
                   }
                   className="flex-1 px-1"
-                  onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, (way * stage) / 6)}
+                  onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, way * turned)}
                 >
                   {byLegs ? (way > 0 ? 'longer' : 'shorter') : way > 0 ? '↻' : '↺'}
                 </Button>

@@ -114,6 +114,7 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
       }
       slip={
         <Slip
+          topic={tried && tilt !== null ? 'not level' : ''}
           head={
             <>
               <h1 className="text-xl">New station</h1>
