@@ -78,7 +78,7 @@ export function withForward(
       ...solved.judgement,
       goodTo: result.ellipse95.a,
       because: [
-        { code: 'CARRIED_FORWARD', from: from.fact.body.name, distanceOff: backsightCheck.distance },
+        { code: 'CARRIED_FORWARD', from: from.fact.body.name, distanceOff: backsightCheck.distance, heightOff: backsightCheck.dZ },
         ...solved.judgement.because.filter((reason) => reason.code !== 'OVER_ONE_BACKSIGHT'),
       ],
     },

@@ -44,4 +44,5 @@ export function carriedTo(state: SiteState, target: Target, pole: CarriedPole): 
   return isPoleless(state, pole.target) ? { ...WITHOUT_POLE, target: pole.target && { ...pole.target, ownHeight: 0 } } : pole;
 }
 
-const WITHOUT_POLE = { targetHeight: 0, legs: false, item: null, fixed: true } as const;
+/** Of the pole nothing counts. */
+export const WITHOUT_POLE = { targetHeight: 0, legs: false, item: null, fixed: true } as const;

@@ -82,8 +82,9 @@ export {
 } from './packagePlans.ts';
 export { defaultUse, reliabilityOf, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
 export { olderControl, stationsOnOlderControl, type OlderControl } from './olderControl.ts';
-export { carriedTo, isFixed, isFixedKind, isPoleless, targetOnFixed } from './fixedTarget.ts';
+export { carriedTo, isFixed, isFixedKind, isPoleless, targetOnFixed, WITHOUT_POLE } from './fixedTarget.ts';
 export { provisionToLift, type LiftedProvision } from './provision.ts';
+export { confirmedItem, startingLibrary } from './startingLibrary.ts';
 export { heldUses } from './heldUses.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';

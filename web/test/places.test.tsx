@@ -135,8 +135,10 @@ describe('a new site', () => {
     await user.type(screen.getByLabelText('Name of the site'), 'Yard');
     await user.type(screen.getByLabelText('Your name'), 'Ines');
     await user.click(screen.getByRole('button', { name: 'Make site' }));
-    await waitFor(() => expect(said()).toHaveLength(2));
-    const [member, site] = said();
+    await waitFor(() => expect(said()).toHaveLength(8));
+    const [member, site, ...library] = said();
+    // What most crews carry, each figure to be confirmed.
+    expect(library.map(({ type, body }) => [type, (body as { toConfirm?: boolean }).toConfirm])).toEqual(library.map(() => ['equipment', true]));
     expect(member).toMatchObject({ type: 'member', by: member!.id, body: { name: 'Ines' } });
     expect(site).toMatchObject({ type: 'site', by: member!.id, body: { name: 'Yard', practiceGround: null } });
     expect(made).toHaveLength(1);

@@ -40,6 +40,8 @@ describe('the table of sights', () => {
         chosen={null}
         onChoose={() => undefined}
         usageOf={(sight) => defaultUse(story.state, sight)}
+        busy={false}
+        onSight={() => undefined}
         setUse={(sights, use) => used.push([sights.length, use])}
         byPart={false}
         planOnly={planOnly}
@@ -220,6 +222,8 @@ describe('accepting', () => {
     const { user, went } = dialog(['K1', 'K2']);
     await user.click(screen.getByRole('button', { name: 'Accept, then prove it' }));
     await waitFor(() => expect(went).toEqual(['prove']));
+    // Both have gone out before another test begins.
+    await waitFor(() => expect(said()).toHaveLength(2));
   });
 
   it('against the class is provisional and needs a reason', async () => {

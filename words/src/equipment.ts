@@ -18,6 +18,10 @@ export const TARGET_FORM = {
 export const FIXED_TARGET_HELP = 'A target on a wall has no pole: its centre is the point, the target height is zero.';
 export const POLELESS_HELP = 'Held to the thing itself, without a pole: the target height is zero.';
 
+/** That a constant is only the one that such targets usually have. */
+export const usualConstantWords = (name: string, constant: string): string =>
+  `${constant} mm is the usual constant of such a target: compare it with what stands on the ${name.toLowerCase()} or in its papers.`;
+
 export const EQUIPMENT_KIND = { instrument: 'Instrument', target: 'Target', pole: 'Pole', pair: 'Pair with a receiver' } as const;
 
 /** How a target's height is read, at the moment it is asked for. */
@@ -37,3 +41,11 @@ export function targetHeightWords(notice: TargetHeightNotice, unit: LengthUnit):
       return `No pole is that tall. If it was read in feet, it is ${length(notice.likely)}.`;
   }
 }
+
+/** Instrument and target changing places, each on the tripod of the other. */
+export const SWAP_WORDS = {
+  title: 'Change places with a tripod target',
+  how: 'A tripod with a target stands where the instrument goes next. Which prism it is, and its height over the ground, count. The tribrachs stay where they are: instrument and target change places on them, and the sight back is compared with the sight forward.',
+  spot: 'centre of the tribrach',
+  next: 'The instrument stands there now',
+} as const;

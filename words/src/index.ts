@@ -111,7 +111,16 @@ export {
   pairFaultWords,
   TWO_HEIGHTS,
 } from './paired.ts';
-export { EQUIPMENT_KIND, FIXED_TARGET_HELP, POLELESS_HELP, TARGET_FORM, TARGET_HEIGHT_HELP, targetHeightWords } from './equipment.ts';
+export {
+  EQUIPMENT_KIND,
+  FIXED_TARGET_HELP,
+  POLELESS_HELP,
+  usualConstantWords,
+  SWAP_WORDS,
+  TARGET_FORM,
+  TARGET_HEIGHT_HELP,
+  targetHeightWords,
+} from './equipment.ts';
 export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
 export { concernWords, receiverWords, type ConcernFacts } from './concerns.ts';
 export { angleAsRead, angleText, type AngleRead } from './angles.ts';

@@ -277,15 +277,21 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         title: `${list(reason.names.map((name) => naming.nameOf(name)))} ${reason.names.length === 1 ? 'bears' : 'bear'} the typed direction out`,
         text: `Within ${length(reason.largest)} across the line of sight.`,
       };
-    case 'CARRIED_FORWARD':
+    case 'CARRIED_FORWARD': {
+      const { from, distanceOff, heightOff } = reason;
+      const compared = [
+        ...(distanceOff === null ? [] : [`${length(distanceOff)} ${distanceOff >= 0 ? 'longer' : 'shorter'}`]),
+        ...(heightOff === null ? [] : [`${length(heightOff)} ${heightOff >= 0 ? 'higher' : 'lower'}`]),
+      ];
       return {
-        title: `Carried forward from ${reason.from}`,
+        title: `Carried forward from ${from}`,
         text: `Its uncertainty and that of the new mark go along. ${
-          reason.distanceOff === null
+          compared.length === 0
             ? 'Nothing is tested by the look back.'
-            : `The look back is ${length(reason.distanceOff)} ${reason.distanceOff >= 0 ? 'longer' : 'shorter'} than it was from there: that is all that is tested.`
-        } A mark that ${reason.from} did not use would prove both.`,
+            : `The look back is ${list(compared)} than the look forward was: that is all that is tested.`
+        } A mark that ${from} did not use would prove both.`,
       };
+    }
     case 'ON_LINES':
       return reason.surplus === 0
         ? {

@@ -75,9 +75,9 @@ describe('what stands against accepting a station', () => {
 describe('reasons', () => {
   const reasons: readonly (readonly [Reason, RegExp])[] = [
     [{ code: 'ASSUMED_DIRECTION', station: 'k1' }, /from K1 everything may be turned/],
-    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: 0.003 }, /3 mm longer than it was from there/],
-    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: -0.002 }, /2 mm shorter/],
-    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: null }, /Nothing is tested by the look back/],
+    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: 0.003, heightOff: -0.002 }, /3 mm longer and 2 mm lower than the look forward was/],
+    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: -0.002, heightOff: null }, /2 mm shorter/],
+    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: null, heightOff: null }, /Nothing is tested by the look back/],
     [{ code: 'ON_LINES', surplus: 0, largest: 0 }, /three give a station with nothing left over/],
     [{ code: 'ON_LINES', surplus: 1, largest: 0.004 }, /One sight checks the others; the largest distance off a line is 4 mm/],
     [{ code: 'ON_LINES', surplus: 2, largest: 0.004 }, /Two sights check/],

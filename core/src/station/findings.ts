@@ -60,7 +60,7 @@ export type Reason =
   /** Marks that bear the typed direction out, and the largest difference there. */
   | { readonly code: 'TYPED_DIRECTION_FITS'; readonly names: readonly string[]; readonly largest: Metres }
   /** The station is carried forward: it is as good as the one before and the new mark. */
-  | { readonly code: 'CARRIED_FORWARD'; readonly from: string; readonly distanceOff: Metres | null }
+  | { readonly code: 'CARRIED_FORWARD'; readonly from: string; readonly distanceOff: Metres | null; readonly heightOff: Metres | null }
   /** Points on lines: how many surplus sights there are, and the largest distance off a line. */
   | { readonly code: 'ON_LINES'; readonly surplus: number; readonly largest: Metres }
   | { readonly code: 'LINE_OFF'; readonly name: string; readonly off: Metres };

@@ -8,7 +8,7 @@ import type { Said } from '../ledger/ledger.ts';
 import { newId } from '../ledger/uuid.ts';
 import { currentLink } from './linkStore.ts';
 import { LinkError, type SimulatorLink } from './simulatorLink.ts';
-import { carriedTo, isFixed, sightBody } from '@idle-marker/records';
+import { carriedTo, isFixed, sightBody, targetOnFixed, WITHOUT_POLE } from '@idle-marker/records';
 
 export type SightTarget = FactBody<'sight'>['target'];
 export type SightPurpose = FactBody<'sight'>['purpose'];
@@ -18,6 +18,8 @@ export interface SightWay {
   readonly tracking?: boolean;
   /** The telescope's face, where the instrument turns it by itself. */
   readonly face?: 1 | 2;
+  /** What is sighted becomes a mark that carries its own target. */
+  readonly fixed?: boolean;
   /** What is kept together with the sight, once it is read; or why neither is kept. */
   readonly beside?: (sight: { readonly id: string; readonly body: FactBody<'sight'> }) => { readonly also: readonly Said[] } | { readonly refused: string };
 }
@@ -78,7 +80,7 @@ export function useShooting(): Shooting {
   }, []);
 
   const shoot = useCallback<Shooting['shoot']>(
-    (purpose, target, onto, { tracking = false, face = 1, beside } = {}) =>
+    (purpose, target, onto, { tracking = false, face = 1, fixed: becomesFixed = false, beside } = {}) =>
       attempt(async (tell, signal) => {
         const link = currentLink();
         if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
@@ -90,7 +92,8 @@ export function useShooting(): Shooting {
         }
         // The kind of the mark decides: a wall target has no pole, whatever is carried.
         const carried = carriedTo(state, target, link.state().pole);
-        if (isFixed(state, target) || (carried.fixed && link.kind === 'simulator')) link.setFixed({ target: carried.target });
+        if (becomesFixed || isFixed(state, target) || (carried.fixed && link.kind === 'simulator'))
+          link.setFixed({ target: becomesFixed ? targetOnFixed(state, target) : carried.target });
         if (link.kind === 'simulator') {
           if (onto && link.state().pole.onto !== onto.name) {
             tell(`Walking to ${onto.name}…`);
@@ -103,7 +106,7 @@ export function useShooting(): Shooting {
         const quick = tracking && link.kind === 'simulator';
         const read = quick ? await link.nextLive() : await link.measure(signal, face);
         const { fixed, pole } = link.state();
-        const to = fixed ? { ...carried, target: fixed.target } : carriedTo(state, target, pole);
+        const to = fixed ? { ...WITHOUT_POLE, target: fixed.target } : carriedTo(state, target, pole);
         const sight = { id: newId(), body: sightBody(occupation, purpose, target, read, to, tracking) };
         const together = beside?.(sight) ?? { also: [] };
         if ('refused' in together) {

@@ -59,6 +59,8 @@ export const EquipmentBody = closed({
   /** Identity over all revisions. */
   item: Uuid,
   what: Item,
+  /** Its figures are the usual ones of its kind; nobody has compared them with the thing itself yet. */
+  toConfirm: Type.Optional(Type.Boolean()),
   retired: Type.Boolean(),
   supersedes: NullableUuid,
 });

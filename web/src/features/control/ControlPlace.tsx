@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { lengthToMetres, sharedLead, type ControlPair } from '@idle-marker/core';
 import { controlConcerns, type ControlMark } from '@idle-marker/records';
 import { CONTROL_KIND } from '@idle-marker/words';
@@ -8,7 +9,8 @@ import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Empty } from '../../ui/Slip.tsx';
+import { LINK } from '../../ui/link.ts';
+import { Card, Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { concernText } from '../../site/concernText.ts';
@@ -37,7 +39,7 @@ const PAGE = 200;
 
 /** Can I trust these marks? */
 export function Place() {
-  const { state, now } = useSite();
+  const { id, state, now } = useSite();
   const units = useUnits();
   const [chosen, setChosen] = useState<string | null>(null);
   const [editing, setEditing] = useState<ControlMark | 'new' | null>(null);
@@ -47,6 +49,7 @@ export function Place() {
   const [moved, setMoved] = useState<ControlMark | null>(null);
   const [view, setView] = useState<View>('list');
   const read = state.control.find((mark) => mark.id === reading) ?? null;
+  const [written, setWritten] = useState<number | null>(null);
   const [picking, setPicking] = useState(false);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const [several, setSeveral] = useState(false);
@@ -130,6 +133,19 @@ export function Place() {
             </Button>
           </span>
         </div>
+        {written !== null && (
+          <Card
+            tone="good"
+            title={`${written} ${written === 1 ? 'mark was' : 'marks were'} written`}
+            actions={<Button onClick={() => setWritten(null)}>Close</Button>}
+          >
+            Next: look at them on the ground, or{' '}
+            <Link className={LINK} to={`/sites/${id}/station`}>
+              station the instrument from them
+            </Link>
+            .
+          </Card>
+        )}
         {state.control.length > 0 && (
           <div className="flex border-b border-rule px-[14px]" role="group" aria-label="View of the marks">
             {VIEWS.map(([which, words]) => (
@@ -308,6 +324,10 @@ export function Place() {
       {importing && (
         <ImportControl
           onClose={() => setImporting(false)}
+          onWritten={(marks) => {
+            setImporting(false);
+            setWritten(marks);
+          }}
           onOtherSite={() => {
             setImporting(false);
             setBringing(true);

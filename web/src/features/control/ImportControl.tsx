@@ -21,7 +21,16 @@ interface Picked {
 }
 
 /** A control list from a file: everything that is wrong or odd is said before anything is written. */
-export function ImportControl({ onClose, onOtherSite }: { onClose(): void; /** Single marks of another site instead of a list. */ onOtherSite(): void }) {
+export function ImportControl({
+  onClose,
+  onWritten,
+  onOtherSite,
+}: {
+  onClose(): void;
+  /** So many marks were written. */
+  onWritten(marks: number): void;
+  /** Single marks of another site instead of a list. */ onOtherSite(): void;
+}) {
   const { id, state, who } = useSite();
   const units = useUnits();
   const [picked, setPicked] = useState<Picked | null>(null);
@@ -117,7 +126,7 @@ export function ImportControl({ onClose, onOtherSite }: { onClose(): void; /** S
         return;
       }
       tryNow();
-      onClose();
+      onWritten(taken.length);
     } catch {
       setProblem('The server does not answer. Nothing was written; the list is still here, try again when it is back.');
     } finally {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { lastTest } from '@idle-marker/records';
+import { confirmedItem, lastTest } from '@idle-marker/records';
 import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits, type Units } from '../../site/useUnits.ts';
@@ -38,7 +38,7 @@ function Tested({ item, now }: { readonly item: Item; readonly now: Date }) {
 
 /** What the crew carries: instruments, targets and poles, with precision, constants and when they were last tested. */
 export function LibraryDialog({ onClose }: { onClose(): void }) {
-  const { state, now } = useSite();
+  const { state, now, say } = useSite();
   const units = useUnits();
   const [editing, setEditing] = useState<{ readonly kind: Kind; readonly item: Fact<'equipment'> | null } | null>(null);
   return (
@@ -64,6 +64,18 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
                       <strong>{item.body.what.name}</strong> <span className="figures">{aboutItem(item.body.what, units)}</span>{' '}
                       <Tested item={item.body.what} now={now} />
                     </span>
+                    {item.body.toConfirm && (
+                      <span className="text-ochre">
+                        the usual figure{' '}
+                        <Button
+                          look="quiet"
+                          aria-label={`Confirm ${item.body.what.name}`}
+                          onClick={() => void say({ type: 'equipment', body: confirmedItem(item) })}
+                        >
+                          It is right
+                        </Button>
+                      </span>
+                    )}
                     <Button look="quiet" aria-label={`Change ${item.body.what.name}`} onClick={() => setEditing({ kind, item })}>
                       Change
                     </Button>

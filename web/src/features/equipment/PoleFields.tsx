@@ -1,6 +1,9 @@
-import { composedTargetHeight } from '@idle-marker/core';
-import { isPoleless, type CarriedPole } from '@idle-marker/records';
-import { FIXED_TARGET_HELP, POLELESS_HELP, TARGET_FORM, TARGET_HEIGHT_HELP } from '@idle-marker/words';
+import { composedTargetHeight, formatSigned } from '@idle-marker/core';
+import { confirmedItem, isPoleless, type CarriedPole } from '@idle-marker/records';
+import { FIXED_TARGET_HELP, POLELESS_HELP, usualConstantWords, TARGET_FORM, TARGET_HEIGHT_HELP } from '@idle-marker/words';
+import { useLinked } from '../../link/linkStore.ts';
+import { useRemembered } from '../../site/useRemembered.ts';
+import { Button } from '../../ui/Button.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
@@ -25,8 +28,11 @@ interface PoleFieldsProps {
 
 /** Target by big buttons, the pole, and the height from its parts; without a pole the target alone. */
 export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) {
-  const { state } = useSite();
+  const { state, say } = useSite();
   const units = useUnits();
+  const withStand = useLinked((link) => link?.stand !== null && link?.stand !== undefined);
+  const [channel, setChannel] = useRemembered('channel of the prism', '');
+  const unsure = state.equipment.find(({ body }) => body.toConfirm && body.what.kind === 'target' && body.item === draft.target?.item);
   const notice = useHeightNotice();
   const targets = state.equipment.flatMap(({ body: { item, what } }) => (what.kind === 'target' ? [{ ...what, item }] : []));
   const poles = state.equipment.flatMap(({ body: { item, what } }) => (what.kind === 'pole' ? [{ ...what, item }] : []));
@@ -62,6 +68,24 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
             })}
           </div>
           {form && <p className="mt-1 text-[13px] text-ink2">{TARGET_FORM[form].hint}</p>}
+          {form === 'active' && !withStand && (
+            <Field
+              className="mt-2 max-w-40"
+              label="Channel of the prism"
+              value={channel}
+              inputMode="numeric"
+              maxLength={4}
+              onChange={(event) => setChannel(event.target.value)}
+            />
+          )}
+          {unsure && (
+            <p className="mt-1 flex flex-wrap items-center gap-x-3 border-l-4 border-ochre pl-3 text-[14px]">
+              {usualConstantWords(unsure.body.what.name, formatSigned(draft.target!.constantMm, 1))}
+              <Button look="quiet" onClick={() => void say({ type: 'equipment', body: confirmedItem(unsure) })}>
+                It is right
+              </Button>
+            </p>
+          )}
         </fieldset>
       )}
       {isWithoutPole ? (

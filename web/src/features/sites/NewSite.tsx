@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { startingLibrary } from '@idle-marker/records';
 import { say } from '../../ledger/ledger.ts';
 import { writeSetting } from '../../ledger/storage.ts';
 import { newId } from '../../ledger/uuid.ts';
@@ -29,6 +30,7 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
     await say(site, member, [
       { type: 'member', id: member, body: { name: person.trim() } },
       { type: 'site', body: siteBody(draft) },
+      ...startingLibrary(newId).map((body) => ({ type: 'equipment' as const, body })),
     ]);
     await writeSetting(`who ${site}`, member);
     onMade(site);

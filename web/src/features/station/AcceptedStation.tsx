@@ -70,7 +70,7 @@ const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string
   paired: () => 'heights, with the plan from a receiver',
 };
 
-export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(): void }) {
+export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(over: string | null): void }) {
   const { id, state, trust, say } = useSite();
   const units = useUnits();
   const naming = useNaming();
@@ -81,6 +81,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const [note, setNote] = useState('');
   const [closing, setClosing] = useState(false);
   const [carrying, setCarrying] = useState(false);
+  const [swapping, setSwapping] = useState(false);
   const [correcting, setCorrecting] = useState(false);
   const { result, name } = solution.fact.body;
   const missing = useMemo(
@@ -260,6 +261,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             <h2 className="mt-5 mb-2 text-[15px]">Carry on from here</h2>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setCarrying(true)}>Measure a control mark of one’s own…</Button>
+              <Button onClick={() => setSwapping(true)}>Change places with a tripod target…</Button>
               {!ground && !stoodOver && <Button onClick={() => void keepGround()}>Mark the ground under it, to look back to</Button>}
               <Button onClick={() => setCorrecting(true)}>An entry was wrong…</Button>
             </div>
@@ -270,12 +272,22 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setEvent('bump')}>Note an event…</Button>
               <Button onClick={() => setClosing(true)}>Close the station…</Button>
-              <Button onClick={onNew}>New station…</Button>
+              <Button onClick={() => onNew(null)}>New station…</Button>
             </div>
           </Slip>
         }
       />
       {correcting && <CorrectEntries solution={solution} onClose={() => setCorrecting(false)} />}
+      {swapping && (
+        <OwnControl
+          solution={solution}
+          onClose={() => setSwapping(false)}
+          onSwapped={(mark) => {
+            setSwapping(false);
+            void (ground || stoodOver ? Promise.resolve() : keepGround()).then(() => onNew(mark));
+          }}
+        />
+      )}
       {carrying && <OwnControl solution={solution} onClose={() => setCarrying(false)} />}
       <Dialog
         open={event !== null}

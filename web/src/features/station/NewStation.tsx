@@ -29,15 +29,23 @@ function usualPlace(points: readonly PlanPoint[]): PlanPoint | null {
   return { e: Math.round(mean((point) => point.e)), n: Math.round(mean((point) => point.n)) };
 }
 
-export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCancel: (() => void) | null }) {
+interface NewStationProps {
+  /** The mark where the instrument was carried to, where that is known. */
+  readonly over?: string | null;
+  onStarted(): void;
+  onCancel: (() => void) | null;
+}
+
+export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewStationProps) {
   const { id, state, say, occupation } = useSite();
   const units = useUnits();
   const link = useLinkState();
   const simulated = link?.kind === 'simulator';
-  const [draft, setDraft] = useState<SetupDraft>(() => newSetup(state, units));
+  const [draft, setDraft] = useState<SetupDraft>(() => newSetup(state, units, carriedTo));
   const set = (change: Partial<SetupDraft>) => setDraft((before) => ({ ...before, ...change }));
   const read = readSetup(draft, state, units, simulated);
-  const faulty = Object.keys(read.errors).length > 0;
+  const missing = Object.values(read.errors);
+  const faulty = missing.length > 0;
   const [place, setPlace] = useState<PlanPoint | null>(() => {
     const hubs = state.packages.flatMap((each) => each.body.plans.map((plan) => plan.place));
     const middle = usualPlace(
@@ -124,6 +132,12 @@ export function NewStation({ onStarted, onCancel }: { onStarted(): void; onCance
           foot={
             <>
               {onCancel ? <Button onClick={onCancel}>Cancel</Button> : <span />}
+              {faulty && (
+                <span className="min-w-0 flex-1 px-2 text-[13px] text-ochre" aria-live="polite">
+                  {missing[0]}
+                  {missing.length > 1 && ` And ${missing.length - 1} more above.`}
+                </span>
+              )}
               <Button look="primary" hint="Enter" disabled={faulty} onClick={() => void start()}>
                 Start sighting
               </Button>

@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, measuredMark, nextNumbered, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
-import { smallLength, thisUnproven } from '@idle-marker/words';
+import { alikeName, isFixedKind, measuredMark, nextNumbered, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
+import { smallLength, SWAP_WORDS, thisUnproven } from '@idle-marker/words';
+import { heightOf, PoleFields, poleDraft } from '../equipment/PoleFields.tsx';
 import { newId } from '../../ledger/uuid.ts';
-import { currentLink, useLinkKind } from '../../link/linkStore.ts';
+import { changePole, currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { useShooting } from '../../link/takeSight.ts';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -24,26 +25,36 @@ const KINDS: readonly (readonly [FactBody<'control'>['kind'], string])[] = [
 /** Readings of a new control mark; all that is built on it hangs on them. */
 const READINGS = 3;
 
+interface OwnControlProps {
+  readonly solution: AcceptedSolution;
+  onClose(): void;
+  /** The instrument goes where the target stood: called with the new mark. Not given: it stays. */
+  onSwapped?(mark: string): void;
+}
+
 /** A mark of one's own, measured with care from a checked station; proven by a second one before anything hangs on it. */
-export function OwnControl({ solution, onClose }: { readonly solution: AcceptedSolution; onClose(): void }) {
+export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
   const { state, say } = useSite();
   const units = useUnits();
   const age = useProofAge();
   const shooting = useShooting();
   const [name, setName] = useState(() => nextNumbered(state, 'ownControl'));
-  const [kind, setKind] = useState<FactBody<'control'>['kind']>('nail');
-  const [spot, setSpot] = useState('');
+  const [kind, setKind] = useState<FactBody<'control'>['kind']>(onSwapped ? 'other' : 'nail');
+  const [spot, setSpot] = useState(onSwapped ? SWAP_WORDS.spot : '');
   const far = useMemo(() => placeForControl(state, solution), [state, solution]);
   const [places, setPlaces] = useState({ e: units.edit(far.e), n: units.edit(far.n) });
   const place = { e: units.readLength(places.e), n: units.readLength(places.n) };
-  const [done, setDone] = useState<{ readonly name: string; readonly sdMm: number } | null>(null);
+  const [done, setDone] = useState<{ readonly mark: string; readonly name: string; readonly sdMm: number } | null>(null);
   const alike = alikeName(
     name,
     state.control.map((mark) => mark.revision.body.name),
   );
   const simulated = useLinkKind() === 'simulator';
+  const [pole, setPole] = useState(() => poleDraft({ ...(currentLink()?.state().pole ?? { targetHeight: 1.5, legs: true }), legs: true }, units.edit));
+  const { height: poleHeight } = heightOf(pole, units.readLength);
   const errors = {
     name: name.trim() === '' ? 'Give the mark a name.' : alike === null ? null : `${alike} is on the list already, or looks like it.`,
+    pole: simulated && !isFixedKind(kind) && poleHeight === null ? 'Give the target height.' : null,
     place: simulated && (place.e === null || place.n === null) ? 'Say where the pole is to go.' : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null);
@@ -53,12 +64,12 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
     const current = currentLink();
     if (current?.kind === 'simulator') {
       if (!(await shooting.walk({ e: place.e!, n: place.n! }))) return;
-      current.setPole({ legs: true });
+      if (!isFixedKind(kind)) changePole({ targetHeight: poleHeight!, legs: pole.legs, target: pole.target, item: pole.item });
       current.driveHub(name.trim());
     }
     const sights: Fact<'sight'>[] = [];
     for (let i = 0; i < READINGS; i++) {
-      const sight = await shooting.shoot('control', { kind: 'control', mark }, simulated ? { name: name.trim() } : null);
+      const sight = await shooting.shoot('control', { kind: 'control', mark }, simulated ? { name: name.trim() } : null, { fixed: isFixedKind(kind) });
       if (!sight) return;
       sights.push(sight);
     }
@@ -66,18 +77,18 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
     if (!measured) return;
     const body = ownControlBody(solution, measured, { mark, name: name.trim(), kind, note: '', spot: spot.trim() });
     await say({ type: 'control', body });
-    setDone({ name: body.name, sdMm: body.sdHMm ?? 0 });
+    setDone({ mark, name: body.name, sdMm: body.sdHMm ?? 0 });
   };
   const axis = { e: 'Easting', n: 'Northing' } as const;
   return (
     <Dialog
       open
       onClose={onClose}
-      title="A control mark of one’s own"
+      title={onSwapped ? SWAP_WORDS.title : 'A control mark of one’s own'}
       foot={
         done ? (
-          <Button look="primary" onClick={onClose}>
-            Done
+          <Button look="primary" onClick={() => (onSwapped ? onSwapped(done.mark) : onClose())}>
+            {onSwapped ? SWAP_WORDS.next : 'Done'}
           </Button>
         ) : (
           <>
@@ -102,12 +113,13 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
             </Card>
           )}
           <p className="text-ink2">
+            {onSwapped && `${SWAP_WORDS.how} `}
             {simulated && 'The place below lies outside of the works, where the control leaves the widest gap. '}Put it where it lasts: outside of the dig, off
             the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism low.
           </p>
           <div className="grid grid-cols-2 gap-3">
             <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />
-            <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
+            {!onSwapped && <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />}
           </div>
           <Field
             label="Which spot is the point"
@@ -116,6 +128,8 @@ export function OwnControl({ solution, onClose }: { readonly solution: AcceptedS
             placeholder="dimple in the nail head"
             onChange={(event) => setSpot(event.target.value)}
           />
+          {simulated && !isFixedKind(kind) && <PoleFields draft={pole} onChange={setPole} />}
+          {!simulated && <p className="text-[13px] text-ink2">Which target it is, and its height, is asked with the readings.</p>}
           {simulated && (
             <div className="grid grid-cols-2 gap-3">
               {units.axes.map((which) => (

@@ -4,6 +4,7 @@ import type { SightGroup, UseFlags } from '@idle-marker/records';
 import { firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 interface SightTableProps {
@@ -14,6 +15,9 @@ interface SightTableProps {
   onChoose(mark: string): void;
   usageOf(sight: Fact<'sight'>): UseFlags;
   setUse(sights: readonly Fact<'sight'>[], use: Partial<UseFlags>): void;
+  /** Sights a mark once more. */
+  onSight(mark: string): void;
+  readonly busy: boolean;
   /** Heights are not shown. */
   readonly planOnly: boolean;
   /** The plan is not theirs to give. */
@@ -22,7 +26,20 @@ interface SightTableProps {
   readonly byPart: boolean;
 }
 
-export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf, setUse, planOnly, heightAlone = false, byPart }: SightTableProps) {
+export function SightTable({
+  groups,
+  result,
+  offMarks,
+  chosen,
+  onChoose,
+  usageOf,
+  setUse,
+  onSight,
+  busy,
+  planOnly,
+  heightAlone = false,
+  byPart,
+}: SightTableProps) {
   const units = useUnits();
   const { state } = useSite();
   const small = smallUnit(units.lengthUnit);
@@ -42,6 +59,9 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
             {!planOnly && <th className={TH}>Height</th>}
             <th className={TH}>Ratio</th>
             <th className={TH}>Use</th>
+            <th className={TH}>
+              <span className="sr-only">Sight again</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -111,6 +131,17 @@ export function SightTable({ groups, result, offMarks, chosen, onChoose, usageOf
                       />
                     </>
                   )}
+                </td>
+                <td className={TD}>
+                  <Button
+                    look="quiet"
+                    className="px-1 text-[13px]"
+                    disabled={busy}
+                    aria-label={`Sight ${body?.name ?? '?'} again`}
+                    onClick={() => onSight(mark)}
+                  >
+                    Again
+                  </Button>
                 </td>
               </tr>
             );

@@ -11,6 +11,11 @@ export function Place() {
   const { occupation, inForce, state } = useSite();
   const [again, setAgain] = useState<string | null>(null);
   const [fresh, setFresh] = useState(false);
+  const [over, setOver] = useState<string | null>(null);
+  const begin = (mark: string | null) => {
+    setOver(mark);
+    setFresh(true);
+  };
   if (!occupation && state.control.length === 0) {
     return (
       <EmptyTo title="Nothing to sight yet" place="control" label="List the control marks">
@@ -18,11 +23,11 @@ export function Place() {
       </EmptyTo>
     );
   }
-  if (!occupation || fresh) return <NewStation onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />;
-  if (occupation.body.method === 'heightOnly') return <HeightWork key={occupation.id} occupation={occupation} onNew={() => setFresh(true)} />;
+  if (!occupation || fresh) return <NewStation over={over} onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />;
+  if (occupation.body.method === 'heightOnly') return <HeightWork key={occupation.id} occupation={occupation} onNew={() => begin(null)} />;
   const accepted = inForce?.occupation.id === occupation.id;
   if (accepted && again !== occupation.id) {
-    return <AcceptedStation solution={inForce} onSightMore={() => setAgain(occupation.id)} onNew={() => setFresh(true)} />;
+    return <AcceptedStation solution={inForce} onSightMore={() => setAgain(occupation.id)} onNew={begin} />;
   }
-  return <StationWork key={occupation.id} occupation={occupation} onDone={() => setAgain(null)} onNew={() => setFresh(true)} reopened={accepted} />;
+  return <StationWork key={occupation.id} occupation={occupation} onDone={() => setAgain(null)} onNew={() => begin(null)} reopened={accepted} />;
 }

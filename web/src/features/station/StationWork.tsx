@@ -215,6 +215,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 onChoose={choose}
                 usageOf={draft.usageOf}
                 setUse={draft.setUse}
+                onSight={(mark) => void sight(mark)}
+                busy={shooting.doing !== null}
                 planOnly={draft.planOnly}
                 heightAlone={onLines}
                 byPart={byPart}

@@ -46,15 +46,16 @@ export const listedInstruments = (state: SiteState): (InstrumentItem & { readonl
 export const marksToStandOn = (state: SiteState): ControlMark[] =>
   state.control.filter(({ revision: { body } }) => body.e !== null && body.condition !== 'lost' && body.usePlan);
 
-export function newSetup(state: SiteState, units: Units): SetupDraft {
+/** `over`: the mark where the instrument has been carried to, where that is known. */
+export function newSetup(state: SiteState, units: Units, over: string | null = null): SetupDraft {
   const before = state.occupations.at(-1)?.body;
   const celsius = units.lengthUnit === 'metre';
   const instruments = listedInstruments(state);
   const usual = instruments.find((each) => each.item === before?.instrumentItem) ?? (instruments.length === 1 ? instruments[0] : undefined);
   return {
     name: nextStationName(state),
-    method: 'free',
-    over: marksToStandOn(state)[0]?.id ?? '',
+    method: over === null ? 'free' : 'overMark',
+    over: over ?? marksToStandOn(state)[0]?.id ?? '',
     centring: '1',
     assumed: false,
     azimuth: '0',

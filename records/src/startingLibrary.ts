@@ -1,0 +1,25 @@
+/** What most crews carry, for a site to begin with: the usual figures, each to be confirmed before it is relied on. */
+import type { FactBody } from '@idle-marker/contract';
+
+type Item = FactBody<'equipment'>['what'];
+type Target = Extract<Item, { kind: 'target' }>;
+
+const target = (name: string, form: Target['form'], constantMm: number): Target => ({ kind: 'target', name, form, constantMm, ownHeight: 0 });
+
+const USUAL: readonly Item[] = [
+  target('Round prism', 'round', 0),
+  target('All-round prism', 'allRound', 17),
+  target('Small prism', 'small', 11.5),
+  target('Foil', 'foil', 0),
+  target('Tripod target', 'round', 0),
+  { kind: 'pole', name: 'Pole', bubbleMinutes: 2, bubbleChecked: null },
+];
+
+export const startingLibrary = (newId: () => string): FactBody<'equipment'>[] =>
+  USUAL.map((what) => ({ item: newId(), what, toConfirm: true, retired: false, supersedes: null }));
+
+/** The same item, confirmed: a revision of its own, so that the book has when. */
+export function confirmedItem({ id, body }: { readonly id: string; readonly body: FactBody<'equipment'> }): FactBody<'equipment'> {
+  const { toConfirm: _toConfirm, ...rest } = body;
+  return { ...rest, supersedes: id };
+}
