@@ -140,6 +140,9 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await expect(page.getByRole('region', { name: 'Handed over, and not as it was' }).getByText('TH-A1 W')).toBeVisible();
   await expect(page.getByText(/^Said to be gone by Jo/)).toBeVisible();
   await place(page, 'Hand over').click();
+  // The rail leads to the part used last.
+  await expect(page).toHaveURL(/hand-over\/crew$/);
+  await part(page, 'Cut sheets').click();
   await expect(page.getByText(/TH-A1 W: somebody said that it is gone/)).toBeVisible();
   await part(page, 'Crew page').click();
   await page.getByRole('button', { name: 'It stands where it was' }).click();

@@ -306,6 +306,7 @@ test('a junction return: its points and its radius point, with heights of both r
   // Its middle is set, with the height between both roads; and the radius point, with the heights of both ends.
   await hurry(page);
   await place(page, 'Mark').click();
+  await page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name: 'Marks' }).click();
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'West return' });
   for (const [mark, lines] of [
     ['WR-middle', [/^(CUT|FILL) \d\.\d{3} m to /]],
