@@ -29,6 +29,7 @@ await page.getByRole('heading', { level: 1 }).waitFor();
 await shoot('today');
 await page.getByRole('button', { name: /Linked|No link/ }).click();
 await page.getByLabel('Pace of the simulated site').selectOption('20');
+await page.getByLabel('Walking near stops').selectOption('on');
 await page.getByRole('button', { name: 'Done' }).click();
 await place('Control').click();
 await shoot('control');

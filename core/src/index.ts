@@ -345,6 +345,7 @@ export {
   switchReceiver,
   trueReading,
   turnTo,
+  walkNear,
   walkTo,
   type Lock,
   type SimulatedReading,

@@ -13,6 +13,11 @@ test.describe.configure({ mode: 'serial' });
 
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: /What is handed over|Parts of the book/ }).getByRole('link', { name, exact: true });
+/** The cut sheets, whichever part of what is handed over was open last. */
+async function sheets(page: Page): Promise<void> {
+  await place(page, 'Hand over').click();
+  await part(page, 'Cut sheets').click();
+}
 const download = async (page: Page, act: () => Promise<void>): Promise<Download> => {
   const [file] = await Promise.all([page.waitForEvent('download'), act()]);
   return file;
@@ -139,10 +144,10 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await place(page, 'Today').click();
   await expect(page.getByRole('region', { name: 'Handed over, and not as it was' }).getByText('TH-A1 W')).toBeVisible();
   await expect(page.getByText(/^Said to be gone by Jo/)).toBeVisible();
-  await place(page, 'Hand over').click();
   // The rail leads to the part used last.
+  await place(page, 'Hand over').click();
   await expect(page).toHaveURL(/hand-over\/crew$/);
-  await part(page, 'Cut sheets').click();
+  await sheets(page);
   await expect(page.getByText(/TH-A1 W: somebody said that it is gone/)).toBeVisible();
   await part(page, 'Crew page').click();
   await page.getByRole('button', { name: 'It stands where it was' }).click();
@@ -203,7 +208,7 @@ test('a sheet of a part goes to who asked for it, and what happens to its marks 
   await stored(page);
   await place(page, 'Today').click();
   await expect(page.getByText(/Ada, formwork has cut sheet \d+, revision 1 of Ticket hall hubs/)).toBeVisible();
-  await place(page, 'Hand over').click();
+  await sheets(page);
   await expect(page.getByText(/^Tell Ada, formwork: TH-D4 N: said to have been hit or moved/)).toBeVisible();
   const noticed = await pdfText(
     await download(page, () =>

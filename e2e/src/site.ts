@@ -96,6 +96,7 @@ export async function enter(page: Page, site = DEMO, who = 'Mara Lindqvist'): Pr
 export async function hurry(page: Page): Promise<void> {
   await page.getByRole('button', { name: /Linked|No link/ }).click();
   await page.getByLabel('Pace of the simulated site').selectOption('60');
+  await page.getByLabel('Walking near stops').selectOption('on');
   await page.getByRole('button', { name: 'Done' }).click();
 }
 

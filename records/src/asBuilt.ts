@@ -95,8 +95,14 @@ export function controlFromBuilt(state: SiteState, fact: AsBuilt, mark: string):
   );
   // One reading's uncertainty for the mean of several: rather too much than too little.
   return (
-    measured &&
-    ownControlBody(solution, { ...measured, ...fact.body.place }, { mark, name: fact.body.name, kind: 'other', note: fact.body.note, spot: fact.body.code })
+    measured && {
+      ...ownControlBody(
+        solution,
+        { ...measured, ...fact.body.place },
+        { mark, name: fact.body.name, kind: 'other', note: fact.body.note, spot: fact.body.code },
+      ),
+      from: 'asBuilt',
+    }
   );
 }
 

@@ -85,6 +85,8 @@ export { olderControl, stationsOnOlderControl, type OlderControl } from './older
 export { carriedTo, isFixed, isFixedKind, isPoleless, targetOnFixed, WITHOUT_POLE } from './fixedTarget.ts';
 export { provisionToLift, type LiftedProvision } from './provision.ts';
 export { confirmedItem, startingLibrary } from './startingLibrary.ts';
+export { BUILT_SD_MM, controlCandidates, controlOfCandidate, type ControlCandidate } from './designControl.ts';
+export { nearCode } from './nearCode.ts';
 export { heldUses } from './heldUses.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';

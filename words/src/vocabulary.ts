@@ -121,3 +121,11 @@ export const TREND_PROPOSAL = {
   leaveOutOfHeight: 'It repeats, in height alone: leave its height out, keep its plan, and have it levelled again.',
   newRevision: 'It repeats: do not use it. Say that it moved, and have it surveyed anew or retired.',
 } as const;
+
+/** Of what a point is that can become control. */
+export const CANDIDATE_OF = {
+  drawing: (of: string) => `drawing ${of}`,
+  grid: (of: string) => `grid ${of}`,
+  package: (of: string) => of,
+  asBuilt: (of: string) => `as it stands, from ${of}`,
+} as const;

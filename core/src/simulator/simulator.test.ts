@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { planDistance } from '../plane/point.ts';
 import { RADIANS_PER_DEGREE, RADIANS_PER_SECOND } from '../quantity/unit.ts';
 import {
   advance,
@@ -10,6 +11,7 @@ import {
   setUpInstrument,
   startSimulator,
   trueReading,
+  walkNear,
   walkTo,
   type SimulatorState,
 } from './simulator.ts';
@@ -105,6 +107,29 @@ describe('the simulator', () => {
     const pole = run(walkTo(placeHub(start(), TRUTH, { name: 'A-1', ...place, z: null }), TRUTH, 'A-1'), 60).pole;
     expect(pole).toMatchObject({ onto: 'A-1', z: expect.closeTo(groundHeight(TRUTH, place), 9) });
     expect(placeHub(start(), TRUTH, { name: 'B', ...place, z: 7 }).hubs[0]!.z).toBe(7);
+  });
+
+  it('stops half a metre to two metres off a place that nothing marks, elsewhere each time', () => {
+    const goal = { e: 20, n: 30 };
+    let state = start();
+    const stops = Array.from({ length: 30 }, () => {
+      state = run(walkNear(state, TRUTH, goal), 60);
+      return { e: state.pole.e, n: state.pole.n };
+    });
+    for (const stop of stops) {
+      expect(planDistance(stop, goal)).toBeGreaterThanOrEqual(0.5);
+      expect(planDistance(stop, goal)).toBeLessThanOrEqual(2);
+    }
+    expect(new Set(stops.map(({ e }) => e.toFixed(3))).size).toBeGreaterThan(25);
+  });
+
+  it('builds what was only drawn a little beside, always at the same place', () => {
+    const built = (name: string) => placeHub(start(), TRUTH, { name, e: 0, n: 0, z: null, builtSd: 0.005 }).hubs[0]!;
+    expect(built('A1')).toEqual(built('A1'));
+    expect(built('A1').e).not.toBe(built('A2').e);
+    const off = Array.from({ length: 400 }, (_, i) => built(`A${i}`).e);
+    expect(Math.sqrt(off.reduce((sum, each) => sum + each * each, 0) / off.length)).toBeGreaterThan(0.0042);
+    expect(Math.sqrt(off.reduce((sum, each) => sum + each * each, 0) / off.length)).toBeLessThan(0.0058);
   });
 
   it('drives hubs whose top stands above the ground, a little aside', () => {

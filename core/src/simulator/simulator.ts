@@ -3,7 +3,7 @@
  * give the next one; time and the seed are handed in. Works in true coordinates only.
  */
 import { wrapHalfTurn, wrapTurn } from '../quantity/angle.ts';
-import { planDistance, type PlanPoint } from '../plane/point.ts';
+import { planDistance, polar, type PlanPoint } from '../plane/point.ts';
 import { type Metres, type Radians, RADIANS_PER_DEGREE } from '../quantity/unit.ts';
 import type { ReceiverReading } from '../receiver/pair.ts';
 import { NEAREST_SIGHT, TRACKING_ERROR_FACTOR, type InstrumentPrecision } from '../sight/observation.ts';
@@ -154,6 +154,17 @@ export function setUpOver(state: SimulatorState, truth: GroundTruth, name: strin
 }
 
 /** Sends the pole to a place on the ground, or onto a mark or hub by name. */
+/** Somebody who walks to a place that nothing marks stops this far beside it, from and to. */
+const STOPS: readonly [Metres, Metres] = [0.5, 2];
+
+/** Walks near a place, as one does who follows figures: the last steps are still to be made. */
+export function walkNear(state: SimulatorState, truth: GroundTruth, goal: PlanPoint): SimulatorState {
+  const far = uniform(state.random);
+  const way = uniform(far.state);
+  const stop = polar(goal, 2 * Math.PI * way.value, STOPS[0] + (STOPS[1] - STOPS[0]) * far.value);
+  return walkTo({ ...state, random: way.state }, truth, stop);
+}
+
 export function walkTo(state: SimulatorState, truth: GroundTruth, goal: PlanPoint | string): SimulatorState {
   if (typeof goal !== 'string') return { ...state, walk: { e: goal.e, n: goal.n, z: null, onto: null }, trouble: null };
   const place = state.hubs.find((hub) => hub.name === goal) ?? truth.marks.find((mark) => mark.name === goal);
@@ -187,10 +198,22 @@ export interface SimulatedPlace {
   /** Null: on the ground there, or `above` it; the ground knows its height, whoever else does not. */
   readonly z: Metres | null;
   readonly above?: Metres;
+  /** It was drawn, and built that well: where it truly stands is a little beside, always at the same place. */
+  readonly builtSd?: Metres;
 }
 
-export function placeHub(state: SimulatorState, truth: GroundTruth, { name, e, n, z, above = 0 }: SimulatedPlace): SimulatorState {
-  const hub = { name, e, n, z: z ?? groundHeight(truth, { e, n }) + above };
+/** The same for a name, whoever asks. */
+function builtOff(name: string, sd: Metres): PlanPoint {
+  let seed = 7;
+  for (const letter of name) seed = (Math.imul(seed, 31) + letter.codePointAt(0)!) | 0;
+  const e = normal(seed);
+  const n = normal(e.state);
+  return { e: e.value * sd, n: n.value * sd };
+}
+
+export function placeHub(state: SimulatorState, truth: GroundTruth, { name, e, n, z, above = 0, builtSd = 0 }: SimulatedPlace): SimulatorState {
+  const off = builtSd === 0 ? { e: 0, n: 0 } : builtOff(name, builtSd);
+  const hub = { name, e: e + off.e, n: n + off.n, z: z ?? groundHeight(truth, { e, n }) + above };
   return { ...state, hubs: [...state.hubs.filter((each) => each.name !== name), hub] };
 }
 

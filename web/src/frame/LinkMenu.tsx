@@ -26,6 +26,7 @@ export const LinkMenu = memo(function LinkMenu() {
   const [library, setLibrary] = useState(false);
   const [draft, setDraft] = useState(() => poleDraft(undefined, units.edit));
   const [pace, setPace] = useState('5');
+  const [stopsNear, setStopsNear] = useState<'near' | 'on'>('near');
   const ground = state.settings.practiceGround;
   const { height, error } = heightOf(draft, units.readLength);
   const choose = (kind: 'simulator' | 'typed') => {
@@ -35,6 +36,7 @@ export const LinkMenu = memo(function LinkMenu() {
   };
   const openMenu = () => {
     setDraft(poleDraft(currentLink()?.state().pole, units.edit));
+    setStopsNear(simulator()?.stopsNear === false ? 'on' : 'near');
     setOpen(true);
   };
   const done = () => {
@@ -112,6 +114,21 @@ export const LinkMenu = memo(function LinkMenu() {
             </>
           )}
           {kind === 'simulator' && <Choice label="Where a search looks, from where it points" value={searched} options={WINDOW_WORDS} onChange={setSearched} />}
+          {kind === 'simulator' && (
+            <Choice
+              label="Walking near stops"
+              value={stopsNear}
+              options={[
+                ['near', 'half a metre to two metres off: the last steps are yours'],
+                ['on', 'right on the place'],
+              ]}
+              onChange={(value) => {
+                setStopsNear(value);
+                void writeSetting('stops near', value === 'near');
+                simulator()?.setStopsNear(value === 'near');
+              }}
+            />
+          )}
           {kind === 'simulator' && (
             <Choice
               label="Pace of the simulated site"

@@ -38,6 +38,7 @@ export async function openSimulator(site: string, ground: string): Promise<void>
   const pace = (await readSetting<number>('pace')) ?? 5;
   const link = new SimulatorLink(ground, SEED, saved, (state) => void writeSetting(`simulator ${site}`, state));
   link.setPace(pace);
+  link.setStopsNear((await readSetting<boolean>('stops near')) ?? true);
   hold({ site, link });
   await takeUpPole(site);
 }

@@ -26,6 +26,7 @@ import {
   switchReceiver,
   turnScrew,
   turnTo,
+  walkNear,
   walkTo,
   type GroundTruth,
   type InstrumentPrecision,
@@ -160,7 +161,7 @@ function obey(message: ToSimulator): void {
       state = setUpOver(state, truth, message.name, message.height);
       break;
     case 'walk':
-      state = walkTo(state, truth, message.goal);
+      state = message.near && typeof message.goal !== 'string' ? walkNear(state, truth, message.goal) : walkTo(state, truth, message.goal);
       break;
     case 'step':
       state = stepPole(state, message.toward, message.right);

@@ -57,6 +57,7 @@ export class SimulatorLink implements InstrumentLink {
   #carried: Pick<PoleChange, 'target' | 'item'> = {};
   /** The pole as it was before something fixed was sighted. */
   #before: PoleChange | null = null;
+  #stopsNear = true;
   #sent = 0;
   /** Message number of the last walk: an arrival counts only once the worker has taken it. */
   #walkAt = 0;
@@ -217,9 +218,9 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'setUpOver', name, height });
   }
 
-  /** Resolves when the pole has arrived; rejects when it can't. */
-  walk(goal: PlanPoint | string): Promise<void> {
-    this.#command({ command: 'walk', goal });
+  /** Resolves when the pole has arrived; rejects when it can't. `near`: a place that nothing marks, where one stops beside it. */
+  walk(goal: PlanPoint | string, near = false): Promise<void> {
+    this.#command({ command: 'walk', goal, ...(near && this.#stopsNear ? { near } : {}) });
     this.#walkAt = this.#sent;
     return new Promise((resolve, reject) => {
       this.#arrivals.add({ resolve, reject });
@@ -302,6 +303,15 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'receiver', ...change });
     this.#switchedAt = this.#sent;
     for (const listener of this.#listeners) listener();
+  }
+
+  /** Whether somebody who walks near stops beside the place, or right on it. */
+  setStopsNear(on: boolean): void {
+    this.#stopsNear = on;
+  }
+
+  get stopsNear(): boolean {
+    return this.#stopsNear;
   }
 
   setPace(factor: number): void {

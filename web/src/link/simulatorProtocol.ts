@@ -12,7 +12,7 @@ export type ToSimulator =
     }
   | { readonly command: 'setUp'; readonly place: PlanPoint; readonly height: number; readonly orientation?: number }
   | { readonly command: 'setUpOver'; readonly name: string; readonly height: number }
-  | { readonly command: 'walk'; readonly goal: PlanPoint | string }
+  | { readonly command: 'walk'; readonly goal: PlanPoint | string; readonly near?: boolean }
   | { readonly command: 'step'; readonly toward: number; readonly right: number }
   | { readonly command: 'pole'; readonly targetHeight?: number; readonly legs?: boolean; readonly prismConstant?: number }
   | { readonly command: 'putDown' }

@@ -8,7 +8,7 @@ import type { Said } from '../ledger/ledger.ts';
 import { newId } from '../ledger/uuid.ts';
 import { currentLink } from './linkStore.ts';
 import { LinkError, type SimulatorLink } from './simulatorLink.ts';
-import { carriedTo, isFixed, sightBody, targetOnFixed, WITHOUT_POLE } from '@idle-marker/records';
+import { BUILT_SD_MM, carriedTo, isFixed, sightBody, targetOnFixed, WITHOUT_POLE, type SiteState } from '@idle-marker/records';
 
 export type SightTarget = FactBody<'sight'>['target'];
 export type SightPurpose = FactBody<'sight'>['purpose'];
@@ -39,9 +39,18 @@ export interface Shooting {
     onto: { name: string; hub?: Omit<SimulatedPlace, 'name'> } | null,
     way?: SightWay,
   ): Promise<Fact<'sight'> | null>;
-  walk(goal: string | { e: number; n: number }): Promise<boolean>;
+  /** `near`: somewhere that nothing marks on the ground; one stops beside it, and the last steps are made by the figures. */
+  walk(goal: string | { e: number; n: number }, near?: boolean): Promise<boolean>;
   cancel(): void;
   clear(): void;
+}
+
+/** Where a mark stands that was made from a drawing: the simulated ground does not know it, and it was not built to the millimetre. */
+function ofDesign(state: SiteState, target: SightTarget): Omit<SimulatedPlace, 'name'> | undefined {
+  const body = target.kind === 'control' ? state.control.find((mark) => mark.id === target.mark)?.revision.body : undefined;
+  if (!body?.from || body.e === null || body.n === null) return undefined;
+  const isBuilt = body.from === 'asBuilt';
+  return { e: body.e, n: body.n, z: isBuilt ? body.z : null, ...(isBuilt ? {} : { builtSd: BUILT_SD_MM / 1000 }) };
 }
 
 /** A hub that was driven before this page was opened is put where it was measured. */
@@ -97,7 +106,7 @@ export function useShooting(): Shooting {
         if (link.kind === 'simulator') {
           if (onto && link.state().pole.onto !== onto.name) {
             tell(`Walking to ${onto.name}…`);
-            await walkOnto(link, onto.name, onto.hub);
+            await walkOnto(link, onto.name, onto.hub ?? ofDesign(state, target));
           }
           tell('Searching for the prism…');
           await link.lockOn();
@@ -120,12 +129,12 @@ export function useShooting(): Shooting {
   );
 
   const walk = useCallback<Shooting['walk']>(
-    async (goal) => {
+    async (goal, near = false) => {
       const arrived = await attempt(async (tell) => {
         const link = currentLink();
         if (link?.kind !== 'simulator') return true;
         tell(typeof goal === 'string' ? `Walking to ${goal}…` : 'Walking…');
-        await link.walk(goal);
+        await link.walk(goal, near);
         return true;
       });
       return arrived === true;

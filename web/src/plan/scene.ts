@@ -10,6 +10,7 @@ export type SymbolName =
   | 'ownBenchmark'
   | 'ownProof'
   | 'ownTarget'
+  | 'drawnControl'
   | 'toSet'
   | 'set'
   | 'confirmed'

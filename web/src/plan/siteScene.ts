@@ -4,8 +4,9 @@ import { markKey, shapesOf, type ControlMark, type SiteState } from '@idle-marke
 import type { Fact } from '@idle-marker/contract';
 import type { Scene, SceneSymbol, SymbolName } from './scene.ts';
 
-/** Given marks stand square, those of one's own making on a corner. */
+/** Given marks stand square, those of one's own making on a corner; what is only drawn has a frame in it. */
 export function controlSymbol({ body }: Fact<'control'>): SymbolName {
+  if (body.from && body.from !== 'asBuilt') return 'drawnControl';
   const isOwn = Boolean(body.parent);
   if (body.kind === 'target') return isOwn ? 'ownTarget' : 'wallTarget';
   if (!body.usePlan && body.useHeight) return isOwn ? 'ownBenchmark' : 'benchmark';

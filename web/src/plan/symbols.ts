@@ -44,6 +44,7 @@ export const SYMBOLS: Readonly<Record<SymbolName, readonly SymbolPart[]>> = {
   ownControl: [diamond, solid(circle(0, 0, 0.28))],
   ownBenchmark: [diamond, outline(line(-1.3, 0, 1.3, 0))],
   ownProof: [diamond, outline(line(-0.65, 0.65, 0.65, -0.65))],
+  drawnControl: [diamond, outline(poly([-0.45, -0.45], [0.45, -0.45], [0.45, 0.45], [-0.45, 0.45]))],
   ownTarget: [diamond, solid(circle(0, 0, 0.28)), outline(line(0, 1.3, 0, 2))],
   toSet: [outline(circle(0, 0, 0.7))],
   set: [post],

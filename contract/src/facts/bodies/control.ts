@@ -38,6 +38,8 @@ export const ControlBody = closed({
   retired: Type.Optional(NullableString),
   /** The station that measured it, when it is control of one's own making. */
   parent: Type.Optional(NullableUuid),
+  /** What it was made control from, where it was no mark before: a point that is drawn, or something that stands. */
+  from: Type.Optional(Words('drawing', 'grid', 'package', 'asBuilt')),
   /** Where it comes from when it was brought from another site, and what was known of it there, oldest first. */
   brought: Type.Optional(
     closed({

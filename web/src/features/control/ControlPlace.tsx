@@ -21,6 +21,7 @@ import { PairTable } from './PairTable.tsx';
 import { WalkRound } from './WalkRound.tsx';
 import { ExportControl } from './ExportControl.tsx';
 import { BringControl } from './BringControl.tsx';
+import { FromDesign } from './FromDesign.tsx';
 import { EditSeveral } from './EditSeveral.tsx';
 import { EditControl } from './EditControl.tsx';
 import { ImportControl } from './ImportControl.tsx';
@@ -49,6 +50,7 @@ export function Place() {
   const [moved, setMoved] = useState<ControlMark | null>(null);
   const [view, setView] = useState<View>('list');
   const read = state.control.find((mark) => mark.id === reading) ?? null;
+  const [fromDesign, setFromDesign] = useState(false);
   const [written, setWritten] = useState<number | null>(null);
   const [picking, setPicking] = useState(false);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
@@ -127,6 +129,7 @@ export function Place() {
               </Button>
             )}
             <Button onClick={() => setImporting(true)}>Import…</Button>
+            <Button onClick={() => setFromDesign(true)}>From the design…</Button>
             {state.control.length > 0 && <ExportControl />}
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
               Add mark…
@@ -308,6 +311,7 @@ export function Place() {
           }}
         />
       )}
+      {fromDesign && <FromDesign onClose={() => setFromDesign(false)} />}
       {several && (
         <EditSeveral
           marks={severalMarks}

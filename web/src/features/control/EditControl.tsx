@@ -142,6 +142,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
       validFor: validFor.trim(),
       retired: retired.trim() === '' ? null : retired.trim(),
       parent: before?.parent ?? null,
+      ...(before?.from ? { from: before.from } : {}),
       ...(before?.brought ? { brought: before.brought } : {}),
       supersedes: mark?.revision.id ?? null,
     };

@@ -109,7 +109,7 @@ export function Place() {
               />
             )}
           </div>
-          <PolePad distance={distance} busy={shooting.doing !== null} onWalk={() => void shooting.walk(placeAtGround(plan, shown?.measured.z ?? null))} />
+          <PolePad distance={distance} busy={shooting.doing !== null} onWalk={() => void shooting.walk(placeAtGround(plan, shown?.measured.z ?? null), true)} />
         </section>
         <MarkSlip
           work={work}

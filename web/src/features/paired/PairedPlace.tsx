@@ -132,7 +132,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                   />
                 )}
               </div>
-              <PolePad distance={distance} busy={busy} onWalk={() => void shooting.walk(placeAtGround(plan, groundZ))} />
+              <PolePad distance={distance} busy={busy} onWalk={() => void shooting.walk(placeAtGround(plan, groundZ), true)} />
             </>
           ) : (
             <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package">

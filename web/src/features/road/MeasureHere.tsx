@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { displayedStation } from '@idle-marker/core';
 import { heightOverRoad, measuredAlong, nextName, roadShot, usedCodes } from '@idle-marker/records';
 import { offsetWords, overSurfaceWords, stationText, stringWords } from '@idle-marker/words';
+import { CodeField } from '../structure/CodeField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
@@ -66,7 +67,7 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
               onChange={(event) => setName(event.target.value)}
               error={taken ? 'Measured already: choose another.' : null}
             />
-            <Field label="Code" value={code} maxLength={40} onChange={(event) => setCode(event.target.value)} />
+            <CodeField value={code} codes={usedCodes(state)} onChange={setCode} />
             <ShotsChoice shots={shots} onShots={setShots} />
           </div>
           <p className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Codes">

@@ -210,7 +210,7 @@ export function Place() {
             <PolePad
               distance={against ? Math.abs(against.nearest.offset) : null}
               busy={shooting.doing !== null}
-              onWalk={() => void shooting.walk(goal.place ?? road.alignment.elements[0]!.start)}
+              onWalk={() => void shooting.walk(goal.place ?? road.alignment.elements[0]!.start, true)}
             />
           )}
         </section>

@@ -13,6 +13,7 @@ import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
 import { outlineScene } from '../../plan/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useRemembered } from '../../site/useRemembered.ts';
+import { CodeField } from './CodeField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -231,7 +232,7 @@ export function Place() {
                   help={reserved !== null && reserved !== 'asBuilt' ? `Numbers from there are for ${NUMBERED_NAME[reserved]}.` : undefined}
                 />
               )}
-              <Field label="Code" value={code} maxLength={40} onChange={(event) => setCode(event.target.value)} />
+              <CodeField value={code} codes={codes} onChange={setCode} />
               <ShotsChoice shots={shots} onShots={setShots} />
               <Field
                 className="col-span-2"

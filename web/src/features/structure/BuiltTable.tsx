@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { alikeName, clearanceOf, controlFromBuilt, heightOverSurface, type DesignDifference } from '@idle-marker/records';
@@ -38,6 +39,17 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
   const { state, say } = useSite();
   const units = useUnits();
   const { control } = state;
+  /** The code that was given last, and what it took the place of. */
+  const [given, setGiven] = useState<{ readonly fact: Fact<'asBuilt'>; readonly before: string } | null>(null);
+  const recode = async (fact: Fact<'asBuilt'>, to: string) => {
+    const [now] = await say({ type: 'asBuilt', body: { ...fact.body, code: to, supersedes: fact.id } });
+    return now as Fact<'asBuilt'>;
+  };
+  const give = async (fact: Fact<'asBuilt'>) => setGiven({ fact: await recode(fact, code), before: fact.body.code });
+  const undo = async () => {
+    if (given) await recode(given.fact, given.before);
+    setGiven(null);
+  };
   const makeControl = (fact: Fact<'asBuilt'>) => {
     const body = controlFromBuilt(state, fact, newId());
     if (body) void say({ type: 'control', body });
@@ -49,6 +61,14 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
     ) !== null;
   return (
     <div className="relative overflow-x-auto">
+      {given && (
+        <p className="mt-2 flex flex-wrap items-center gap-x-3" role="status">
+          {given.fact.body.name} has the code {given.fact.body.code} now; it was {given.before || 'without one'}.
+          <Button look="quiet" onClick={() => void undo()}>
+            Undo
+          </Button>
+        </p>
+      )}
       <table className={`${TABLE} mt-2`}>
         <thead>
           <tr>
@@ -99,12 +119,8 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
                 <td className={TD}>
                   <span className="flex flex-col items-end">
                     {code !== '' && own !== code && (
-                      <Button
-                        look="quiet"
-                        aria-label={`Give ${name} the code ${code}`}
-                        onClick={() => void say({ type: 'asBuilt', body: { ...fact.body, code, supersedes: fact.id } })}
-                      >
-                        {code}
+                      <Button look="quiet" aria-label={`Give ${name} the code ${code}`} onClick={() => void give(fact)}>
+                        → {code}
                       </Button>
                     )}
                     {(against === null || against.kind === 'surface') && !isListed(name) && (

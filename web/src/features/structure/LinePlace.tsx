@@ -205,7 +205,7 @@ export function Place() {
               fitKey={line?.id ?? 'none'}
             />
           </div>
-          <PolePad distance={live ? Math.abs(live.offset) : null} busy={busy} onWalk={() => line && void shooting.walk(line.side.from)} />
+          <PolePad distance={live ? Math.abs(live.offset) : null} busy={busy} onWalk={() => line && void shooting.walk(line.side.from, true)} />
         </section>
         <Slip
           topic={line?.id ?? ''}

@@ -1,0 +1,83 @@
+/** Points of the design, and of what stands, as control: building corners, crossings of a grid, something measured. */
+import type { Metres, SitePoint } from '@idle-marker/core';
+import type { FactBody } from '@idle-marker/contract';
+import { controlFromBuilt } from './asBuilt.ts';
+import { freeName } from './names.ts';
+import { crossingsOf, gridOf } from './siteGrids.ts';
+import { compareNames, type SiteState } from './state.ts';
+
+type From = NonNullable<FactBody<'control'>['from']>;
+
+/** A point that can become control, with what it would be listed with. */
+export interface ControlCandidate {
+  readonly from: From;
+  /** The grid, the package, the station or the drawing that it is of. */
+  readonly of: string;
+  readonly name: string;
+  readonly place: Omit<SitePoint, 'z'> & { readonly z: Metres | null };
+  readonly sdHMm: number;
+  readonly sdZMm: number | null;
+  /** The station that measured it; null for what is only drawn. */
+  readonly parent: string | null;
+}
+
+/** What is built stands about so near to where it was drawn, one standard deviation. */
+export const BUILT_SD_MM = 5;
+
+/** Everything that has coordinates and is no control yet, by name. */
+export function controlCandidates(state: SiteState): ControlCandidate[] {
+  const drawn = (from: From, of: string, name: string, place: ControlCandidate['place']): ControlCandidate => ({
+    from,
+    of,
+    name,
+    place,
+    sdHMm: BUILT_SD_MM,
+    sdZMm: place.z === null ? null : BUILT_SD_MM,
+    parent: null,
+  });
+  const grids = state.grids.flatMap(({ body }) => {
+    const grid = gridOf(body);
+    return grid.ok ? crossingsOf(grid.value).map(({ name, e, n }) => drawn('grid', body.name, name, { e, n, z: null })) : [];
+  });
+  const packages = state.packages.flatMap(({ body }) => {
+    const corners = new Map(body.plans.map((plan) => [`${plan.design.e} ${plan.design.n}`, plan]));
+    return [...corners.values()].map((plan) => drawn('package', body.name, plan.corner, { ...plan.design, z: plan.designZ }));
+  });
+  const built = state.asBuilt.flatMap((fact): ControlCandidate[] => {
+    const body = controlFromBuilt(state, fact, fact.id);
+    if (!body || body.e === null || body.n === null || body.sdHMm === null) return [];
+    const { name, e, n, z, sdHMm, sdZMm, parent = null } = body;
+    const station = state.accepted.find((each) => each.fact.id === parent)?.fact.body.name ?? '';
+    return [{ from: 'asBuilt', of: station, name, place: { e, n, z }, sdHMm, sdZMm, parent }];
+  });
+  return [...built, ...packages, ...grids].sort((a, b) => compareNames(a.of, b.of) || compareNames(a.name, b.name));
+}
+
+const SOURCE: Readonly<Record<From, (of: string) => string>> = {
+  drawing: (of) => `point of the drawing ${of}`,
+  grid: (of) => `crossing of the grid ${of}`,
+  package: (of) => `corner of ${of}, from the design`,
+  asBuilt: (of) => `measured as it stands from ${of}`,
+};
+
+/** The mark that a point becomes. A height that is only drawn is listed, and not used: what was built has its own. */
+export function controlOfCandidate(state: SiteState, mark: string, { from, of, name, place, sdHMm, sdZMm, parent }: ControlCandidate): FactBody<'control'> {
+  const taken = state.control.map(({ revision }) => revision.body.name);
+  return {
+    mark,
+    name: freeName(name.slice(0, 70), taken),
+    ...place,
+    sdHMm,
+    sdZMm,
+    kind: 'other',
+    usePlan: true,
+    useHeight: place.z !== null && from === 'asBuilt',
+    forProof: false,
+    condition: 'usable',
+    note: '',
+    source: SOURCE[from](of).slice(0, 200),
+    from,
+    parent,
+    supersedes: null,
+  };
+}

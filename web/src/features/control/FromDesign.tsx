@@ -1,0 +1,137 @@
+import { useMemo, useState } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { BUILT_SD_MM, compareNames, controlCandidates, controlOfCandidate, type ControlCandidate } from '@idle-marker/records';
+import { CANDIDATE_OF } from '@idle-marker/words';
+import { newId } from '../../ledger/uuid.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useUnits } from '../../site/useUnits.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { PickDialog } from '../design/PickDialog.tsx';
+
+/** Rows shown at a time: what is wanted is found by its name. */
+const SHOWN = 60;
+
+/** Any point of the design, or of what stands, becomes control with one press. */
+export function FromDesign({ onClose }: { onClose(): void }) {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const [search, setSearch] = useState('');
+  const [picking, setPicking] = useState<Fact<'drawing'> | null>(null);
+  const [made, setMade] = useState<readonly string[]>([]);
+  const all = useMemo(() => controlCandidates(state), [state]);
+  const wanted = search.trim().toLowerCase();
+  const found = all.filter((each) => wanted === '' || `${each.name} ${each.of}`.toLowerCase().includes(wanted));
+  const make = async (...candidates: readonly ControlCandidate[]) => {
+    // Each takes a name that those before it have not.
+    const bodies = candidates.reduce<ReturnType<typeof controlOfCandidate>[]>((list, each) => {
+      const taken = { ...state, control: [...state.control, ...list.map((body) => ({ id: body.mark, revision: { body } as Fact<'control'>, revisions: [] }))] };
+      return [...list, controlOfCandidate(taken, newId(), each)];
+    }, []);
+    await say(...bodies.map((body) => ({ type: 'control' as const, body })));
+    setMade([...made, ...bodies.map((body) => body.name)].sort(compareNames));
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title="Control from the design"
+      foot={
+        <Button look="primary" onClick={onClose}>
+          Done
+        </Button>
+      }
+    >
+      <p className="text-ink2">
+        What is only drawn stands where it was built: it is listed as good to {BUILT_SD_MM} mm and its height is not used. Prove a station made from it on a
+        mark that was surveyed.
+      </p>
+      {made.length > 0 && (
+        <p className="mt-2 font-medium text-good" role="status">
+          Listed: {made.join(', ')}.
+        </p>
+      )}
+      <div className="my-3 flex flex-wrap items-center gap-2">
+        <input
+          type="search"
+          aria-label="Find a point"
+          placeholder="Find a point…"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          className="min-h-11 min-w-0 flex-1 rounded-sm border border-ink2 bg-sheet px-3"
+        />
+        {state.drawings.map((drawing) => (
+          <Button key={drawing.id} onClick={() => setPicking(drawing)}>
+            Pick on {drawing.body.name}…
+          </Button>
+        ))}
+      </div>
+      {all.length === 0 && (
+        <p className="text-ink2">Nothing is drawn or measured here yet: draw a grid, make a work package, or take a drawing in under Work.</p>
+      )}
+      {found.length > 0 && (
+        <table className={TABLE}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>Point</th>
+              <th className={TH_WORD}>Of</th>
+              {units.axes.map((axis) => (
+                <th key={axis} className={`${TH} max-sm:hidden`}>
+                  {axis === 'e' ? 'East' : 'North'}
+                </th>
+              ))}
+              <th className={TH}>Height</th>
+              <th className={TH}>
+                <span className="sr-only">Make it control</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.slice(0, SHOWN).map((each) => (
+              <tr key={`${each.from} ${each.of} ${each.name} ${each.place.e} ${each.place.n}`}>
+                <td className={TD_WORD}>{each.name}</td>
+                <td className={`${TD_WORD} text-ink2`}>{CANDIDATE_OF[each.from](each.of)}</td>
+                {units.axes.map((axis) => (
+                  <td key={axis} className={`${TD} max-sm:hidden`}>
+                    {units.length(each.place[axis])}
+                  </td>
+                ))}
+                <td className={TD}>{units.length(each.place.z)}</td>
+                <td className={TD}>
+                  <Button className="my-0.5 px-3 text-[14px]" aria-label={`Make ${each.name} of ${each.of} control`} onClick={() => void make(each)}>
+                    Make it control
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {found.length > SHOWN && <p className="mt-1 text-ink2">{found.length - SHOWN} more: find them by name.</p>}
+      {picking && (
+        <PickDialog
+          drawing={picking}
+          rule="points"
+          onClose={() => setPicking(null)}
+          onTake={({ corners }) => {
+            const of = picking.body.name;
+            void make(
+              ...corners.map(({ name, e, n }): ControlCandidate => ({
+                from: 'drawing',
+                of,
+                name,
+                place: { e, n, z: null },
+                sdHMm: BUILT_SD_MM,
+                sdZMm: null,
+                parent: null,
+              })),
+            );
+            setPicking(null);
+          }}
+        />
+      )}
+    </Dialog>
+  );
+}
