@@ -1,6 +1,7 @@
 /** Whether the day may end: what is open, what is in doubt, and what whoever comes next has to know. */
-import type { Part, Standing, TrustResult } from '@idle-marker/core';
+import { fitsByChance, type Part, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { heightDraft } from './heightStation.ts';
 import { measuredFromStations, type Measured } from './hungOn.ts';
 import { progressOf } from './progress.ts';
 import { restakeList } from './restake.ts';
@@ -18,6 +19,8 @@ export type ClosingItem =
   | { readonly code: 'LEFT_UNPROVEN'; readonly station: string; readonly marks: readonly string[]; readonly measured: readonly string[] }
   /** Measured from a station that a proof speaks against. */
   | { readonly code: 'MEASURED_IN_DOUBT'; readonly measured: readonly string[] }
+  /** Heights read from a placing that nothing checks: one benchmark, or several that disagree. */
+  | { readonly code: 'HEIGHTS_UNCHECKED'; readonly station: string; readonly measured: readonly string[]; readonly disagree: boolean }
   | { readonly code: 'IN_DOUBT'; readonly marks: readonly string[] }
   | { readonly code: 'NOT_SHOT_AFTER_DRIVING'; readonly marks: readonly string[] }
   | { readonly code: 'TO_SET_AGAIN'; readonly marks: readonly string[] }
@@ -67,6 +70,8 @@ export function closingOf(state: SiteState, trust: TrustResult, waiting: number)
     const own = doubted.filter((each) => each.solution === solution.fact.id);
     return parts.length > 0 ? [{ code: 'PROOF_UNANSWERED' as const, station: solution.fact.body.name, parts, measured: toldMeasured(own) }] : [];
   });
+  const heights = uncheckedHeights(state);
+  const isStanding = ({ id }: Fact<'occupation'>) => standing.some((occupation) => occupation.id === id);
   const stands = (each: (typeof stations)[number]) => standing.some((occupation) => occupation.id === each.occupation);
   const handed = new Set(state.timeline.flatMap((fact) => (fact.type === 'handover' && !state.withdrawn.has(fact.id) ? fact.body.marks : [])));
   const restake = restakeList(state);
@@ -80,6 +85,7 @@ export function closingOf(state: SiteState, trust: TrustResult, waiting: number)
       ...stations
         .filter(stands)
         .map((each) => ({ code: 'CLOSING_PROOF_MISSING' as const, station: each.station, marks: names(each.marks), measured: toldMeasured(each.measured) })),
+      ...heights.filter(({ occupation }) => isStanding(occupation)).map(({ item }) => item),
       ...(waiting > 0 ? [{ code: 'NOT_STORED' as const, entries: waiting }] : []),
     ],
     open: [
@@ -87,6 +93,7 @@ export function closingOf(state: SiteState, trust: TrustResult, waiting: number)
       ...stations
         .filter((each) => !stands(each))
         .map((each) => ({ code: 'LEFT_UNPROVEN' as const, station: each.station, marks: names(each.marks), measured: toldMeasured(each.measured) })),
+      ...heights.filter(({ occupation }) => !isStanding(occupation)).map(({ item }) => item),
       ...some({ code: 'IN_DOUBT', marks: doubtful }, doubtful),
       ...some({ code: 'MEASURED_IN_DOUBT', measured: toldMeasured(doubted) }, doubted),
       ...some({ code: 'NOT_SHOT_AFTER_DRIVING', marks: notShot }, notShot),
@@ -115,6 +122,24 @@ export function closingOf(state: SiteState, trust: TrustResult, waiting: number)
     ],
   };
 }
+
+type UncheckedHeights = Extract<ClosingItem, { code: 'HEIGHTS_UNCHECKED' }>;
+
+/** Placings for heights alone from which heights were read, and whose benchmarks do not check each other. */
+function uncheckedHeights(state: SiteState): { readonly occupation: Fact<'occupation'>; readonly item: UncheckedHeights }[] {
+  return state.occupations
+    .filter(({ id, body }) => body.method === 'heightOnly' && !state.withdrawn.has(id))
+    .flatMap((occupation) => {
+      const { spots, outcome } = heightDraft(state, occupation, NOTHING_LEFT_OUT);
+      if (spots.length === 0 || !outcome?.ok) return [];
+      const { height, reliability } = outcome.value;
+      const disagree = !fitsByChance(height.fit);
+      if (!disagree && reliability.state !== 'unchecked') return [];
+      const measured = [...new Set(spots.map(({ name }) => name))].sort(compareNames);
+      return [{ occupation, item: { code: 'HEIGHTS_UNCHECKED' as const, station: occupation.body.name, measured, disagree } }];
+    });
+}
+const NOTHING_LEFT_OUT: ReadonlySet<string> = new Set();
 
 interface MarkParts {
   readonly standing: Standing;

@@ -287,3 +287,23 @@ describe('what the book prints', () => {
     expect(book.notices).toContain('Station S1 is provisional: two marks in sight.');
   });
 });
+
+describe('heights alone at the end of the day', () => {
+  it('count as long as nothing checks them', () => {
+    const story = new Story().control();
+    const occupation = story.occupy('L1', { method: 'heightOnly' });
+    story.sight(occupation, 'K1');
+    const closing = () => closingOf(story.state, story.trust(), 0);
+    expect(closing().missing).toEqual([]);
+    story.shoot(occupation, 'spot', { kind: 'spot', name: 'sill' }, { e: 4020, n: 8010, z: 5.4 });
+    expect(closing().missing).toEqual([{ code: 'HEIGHTS_UNCHECKED', station: 'L1', measured: ['sill'], disagree: false }]);
+    expect(closing().missing.map((item) => closingWords(item).title)).toEqual(['Nothing checks the heights of L1']);
+    story.sight(occupation, 'K2');
+    expect(closing().missing).toEqual([]);
+    story.sight(occupation, 'K3', 'station', { z: 0.05 });
+    expect(closing().missing).toMatchObject([{ disagree: true }]);
+    story.say('close', { occupation: occupation.id, note: '' });
+    expect(closing().missing).toEqual([]);
+    expect(closing().open).toContainEqual({ code: 'HEIGHTS_UNCHECKED', station: 'L1', measured: ['sill'], disagree: true });
+  });
+});

@@ -19,7 +19,13 @@ function onOwnMarks() {
   const occupation = story.occupy('S2');
   ids.forEach((mark, i) => story.shoot(occupation, 'station', { kind: 'control', mark }, Object.values(OWN)[i]!));
   const second = story.decide(occupation, 'provisional', {}, 'on our own marks');
-  const own = () => ids.map((id) => isProvenControl(story.state, story.state.control.find((mark) => mark.id === id)!));
+  const own = () =>
+    ids.map((id) =>
+      isProvenControl(
+        story.state,
+        story.state.control.find((mark) => mark.id === id)!,
+      ),
+    );
   const now = () => story.state.accepted.find((each) => each.fact.id === second.fact.id)!;
   return { story, second, own, now };
 }

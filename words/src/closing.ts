@@ -11,6 +11,7 @@ type Item =
     }
   | { readonly code: 'PROOF_UNANSWERED'; readonly station: string; readonly parts: readonly Part[]; readonly measured: readonly string[] }
   | { readonly code: 'MEASURED_IN_DOUBT'; readonly measured: readonly string[] }
+  | { readonly code: 'HEIGHTS_UNCHECKED'; readonly station: string; readonly measured: readonly string[]; readonly disagree: boolean }
   | { readonly code: 'STILL_SET_UP'; readonly station: string }
   | { readonly code: 'IN_DOUBT' | 'NOT_SHOT_AFTER_DRIVING' | 'TO_SET_AGAIN' | 'CONTROL_DOUBTFUL'; readonly marks: readonly string[] }
   | { readonly code: 'TELL'; readonly who: string; readonly number: number; readonly revision: number; readonly marks: readonly string[] }
@@ -49,6 +50,13 @@ export function closingWords(item: Item): { readonly title: string; readonly tex
           ...(item.measured.length > 0 ? [`${listed(item.measured)}: measured, and not held; measure one of them again from the next station.`] : []),
         ].join(' '),
       };
+    case 'HEIGHTS_UNCHECKED':
+      return item.disagree
+        ? {
+            title: `The benchmarks of ${item.station} disagree`,
+            text: `${listed(item.measured)}: read from heights of which one is wrong. Sight another benchmark.`,
+          }
+        : { title: `Nothing checks the heights of ${item.station}`, text: `${listed(item.measured)}: read from one benchmark. A second one would check them.` };
     case 'STILL_SET_UP':
       return { title: `${item.station} is still set up`, text: 'Close it when the instrument leaves; overnight nothing it says would hold.' };
     case 'IN_DOUBT':

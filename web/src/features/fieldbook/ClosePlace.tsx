@@ -17,6 +17,7 @@ import { BookWays } from './BookWays.tsx';
 /** Where each thing is put right. */
 const WHERE: Readonly<Record<ClosingItem['code'], readonly [string, string] | null>> = {
   CLOSING_PROOF_MISSING: ['prove', 'Prove it now'],
+  HEIGHTS_UNCHECKED: ['station', 'Sight another benchmark'],
   STILL_SET_UP: ['station', 'To the station'],
   PROOF_UNANSWERED: ['prove', 'To Prove'],
   LEFT_UNPROVEN: ['prove', 'To Prove'],
