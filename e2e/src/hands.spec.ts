@@ -64,6 +64,7 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
   await hand.press(page.getByRole('link', { name: 'Ternhaven Ferry Landing' }));
   await hand.press(page.getByRole('button', { name: who }));
   await hand.press(page.getByRole('button', { name: /Linked|No link/ }));
+  await hand.choose(page.getByLabel('Walking near stops'), 'right', 'right on the place');
   await hand.choose(page.getByLabel('Pace of the simulated site'), '60', '60 times as fast');
   await hand.press(page.getByRole('button', { name: 'Done' }));
 

@@ -18,3 +18,6 @@ export const angleAsRead = (value: number, read: AngleRead, unit: AngleUnit): st
 
 /** An angle that was computed, to a second or its like. */
 export const angleText = (degrees: number, unit: AngleUnit): string => formatAngle(angleToRadians(degrees, 'degree'), unit, unit === 'dms' ? 0 : 4);
+
+/** An angle that is only to be pictured: whole degrees, or gon where the site reads gon. */
+export const coarseAngle = (radians: number, unit: AngleUnit, decimals = 0): string => formatAngle(radians, unit === 'gon' ? 'gon' : 'degree', decimals);

@@ -1,17 +1,7 @@
 import { useState } from 'react';
-import {
-  angleFromRadians,
-  azimuth,
-  compassWord,
-  walkingOrder,
-  planDistance,
-  RADIANS_PER_DEGREE,
-  wrapTurn,
-  type AngleUnit,
-  type PlanPoint,
-} from '@idle-marker/core';
+import { azimuth, compassWord, walkingOrder, planDistance, RADIANS_PER_DEGREE, wrapTurn, type AngleUnit, type PlanPoint } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
-import { VISIT } from '@idle-marker/words';
+import { coarseAngle, VISIT } from '@idle-marker/words';
 import { useFacing } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -33,8 +23,7 @@ function walkOrder<T extends PlanPoint>(start: PlanPoint, places: readonly T[]):
 }
 
 /** A turn to the right for somebody who looks for a mark: whole degrees or gon. */
-const turned = (turn: number, unit: AngleUnit): string =>
-  unit === 'gon' ? `${Math.round(angleFromRadians(wrapTurn(turn), 'gon'))} gon` : `${Math.round(angleFromRadians(wrapTurn(turn), 'degree'))}°`;
+const turned = (turn: number, unit: AngleUnit): string => coarseAngle(wrapTurn(turn), unit);
 
 /** The tick list of a walk round the marks: distance and direction from where one stands, found or not, in walking order. */
 export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; onOpen(mark: string): void }) {

@@ -15,7 +15,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useRoads, useStationStyle, roadAt, TOUCH, workAlong } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Empty } from '../../ui/Slip.tsx';
+import { Card, Empty } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { DrawingDialog } from './DrawingDialog.tsx';
 import { DrawingRow } from './DrawingRow.tsx';
@@ -39,6 +39,7 @@ export function Place() {
   const [clearing, setClearing] = useState<Fact<'package'> | null>(null);
   const [grid, setGrid] = useState<Fact<'grid'> | 'new' | null>(null);
   const [drawing, setDrawing] = useState<{ readonly of: Fact<'drawing'> | null; readonly sameFile: boolean; readonly file?: File } | null>(null);
+  const [taken, setTaken] = useState<string | null>(null);
   const [editedRoad, setRoad] = useState<Fact<'alignment'> | 'new' | null>(null);
   const roads = useRoads();
   const style = useStationStyle();
@@ -121,6 +122,28 @@ export function Place() {
           </div>
         </div>
         <div className="min-h-0 flex-1 overflow-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Packages">
+          {taken !== null && (
+            <Card
+              tone="good"
+              title={`${taken} was taken in`}
+              actions={
+                <>
+                  <Button
+                    look="primary"
+                    onClick={() => {
+                      setTaken(null);
+                      setEditing('new');
+                    }}
+                  >
+                    Make a package from it
+                  </Button>
+                  <Button onClick={() => setTaken(null)}>Close</Button>
+                </>
+              }
+            >
+              Next: say which of its corners get marks, at what offset, for which crew.
+            </Card>
+          )}
           {state.packages.length === 0 && (
             <Empty title="No work package" action={<Button onClick={() => setEditing('new')}>Make one</Button>}>
               A package takes an outline (typed, or from a drawing) and puts offset hubs at its corners; or lines, points, bolts and piles. A drawing can be
@@ -256,7 +279,18 @@ export function Place() {
       {clearing !== null && <OffsetsDialog work={clearing} onClose={() => setClearing(null)} />}
       {editedRoad !== null && <EditRoad fact={editedRoad === 'new' ? null : editedRoad} onClose={() => setRoad(null)} />}
       {grid !== null && <EditGrid grid={grid === 'new' ? null : grid} onClose={() => setGrid(null)} />}
-      {drawing !== null && <DrawingDialog drawing={drawing.of} sameFile={drawing.sameFile} file={drawing.file ?? null} onClose={() => setDrawing(null)} />}
+      {drawing !== null && (
+        <DrawingDialog
+          drawing={drawing.of}
+          sameFile={drawing.sameFile}
+          file={drawing.file ?? null}
+          onClose={() => setDrawing(null)}
+          onTaken={(name) => {
+            setDrawing(null);
+            setTaken(name);
+          }}
+        />
+      )}
       {editing !== null &&
         (roadUnder && along?.return && editing !== 'new' ? (
           <ReturnPackage active={roadUnder} work={editing} onClose={() => setEditing(null)} />

@@ -35,6 +35,8 @@ interface DrawingDialogProps {
   /** Dropped on the page. */
   readonly file?: File | null;
   onClose(): void;
+  /** A new drawing was taken in. */
+  onTaken?(name: string): void;
 }
 
 const MOVED_SHOWN = 200;
@@ -63,7 +65,7 @@ const cornersOf = ([w, s, e, n]: readonly [number, number, number, number]): Pla
 ];
 
 /** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
-export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialogProps) {
+export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: DrawingDialogProps) {
   const { state, say } = useSite();
   const units = useUnits();
   const take = useTakeFile();
@@ -211,7 +213,8 @@ export function DrawingDialog({ drawing, sameFile, file, onClose }: DrawingDialo
       }));
       await say({ type: 'package', body: { ...each.next.value, items } });
     }
-    onClose();
+    if (drawing === null && onTaken) onTaken(name.trim());
+    else onClose();
   };
   const retire = async () => {
     await say({ type: 'drawing', body: { ...drawing!.body, retired: true, supersedes: drawing!.id } });

@@ -1,5 +1,5 @@
-import { RADIANS_PER_DEGREE, stationGeometry, type ResectionResult } from '@idle-marker/core';
-import { geometryWords, GRADE_OF_GEOMETRY } from '@idle-marker/words';
+import { stationGeometry, type ResectionResult } from '@idle-marker/core';
+import { coarseAngle, geometryWords, GRADE_OF_GEOMETRY } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 
@@ -19,7 +19,7 @@ export function GeometryCard({ result }: { readonly result: ResectionResult }) {
     <section className="mt-3">
       <p>
         <strong className={poor ? 'text-ochre' : ''}>Geometry: {GRADE_OF_GEOMETRY[grade]}.</strong> The best angle between two marks is{' '}
-        {Math.round(bestAngle / RADIANS_PER_DEGREE)}°.
+        {coarseAngle(bestAngle, state.settings.angleUnit)}.
       </p>
       {remarks.map((remark) => (
         <p key={remark.code + ('name' in remark ? remark.name : '')} className="mt-1 border-l-4 border-ochre pl-3">

@@ -7,7 +7,6 @@ import { Choice } from '../../ui/Field.tsx';
 
 /** Stages of the display, seconds of arc from the middle to its rim. */
 const STAGES = [600, 120, 20] as const;
-const GOOD_SEC = LEVEL_GOOD / RADIANS_PER_SECOND;
 /** Where the screws stand, seen from the display: over one of them, or between two. */
 const SCREW_PLACES = {
   over: [
