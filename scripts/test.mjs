@@ -1,6 +1,7 @@
-// Runs the checks one after the other and counts them. The closing line is plain: "N passed, N failed".
-import { spawnSync } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+// Runs the checks and counts them. The closing line is plain: "N passed, N failed". Where browser tests are run, too, lint and
+// format go beside them: those wait more than they compute.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, openSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 const [only, ...rest] = process.argv.slice(2);
@@ -15,6 +16,22 @@ function run(name, command, args, options = {}) {
   console.log(`== ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${((Date.now() - began) / 1000).toFixed(1)} s`);
   return status === 0;
 }
+
+/** Begins a check that goes on beside the others, at the back of the queue for the processor; what it says is kept until it is asked for. */
+function beside(name, command, args) {
+  const file = join(folder, `${name}.txt`);
+  const out = openSync(file, 'w');
+  const child = spawn('nice', ['-n', '10', command, ...args], { stdio: ['ignore', out, out] });
+  const ended = new Promise((resolve) => child.on('close', (status) => resolve({ status })));
+  return async () => {
+    const { status } = await ended;
+    console.log(`\n== ${name}\n${readFileSync(file, 'utf8')}== ${name}: ${status === 0 ? 'good' : 'FAILED'}, beside the others`);
+    return status === 0;
+  };
+}
+
+const LINT = ['node_modules/.bin/eslint', ['.', '--concurrency', '2', '--cache', '--cache-location', 'node_modules/.cache/eslint']];
+const FORMAT = ['node_modules/.bin/prettier', ['--check', '--log-level', 'warn', '.']];
 
 function count(good) {
   if (good) passed++;
@@ -39,8 +56,10 @@ function countPlaywright(good, file) {
 
 if (only !== 'e2e') {
   count(run('types', 'node', ['scripts/typecheck.mjs']));
-  count(run('lint', 'node_modules/.bin/eslint', ['.', '--concurrency', '2', '--cache', '--cache-location', 'node_modules/.cache/eslint']));
-  count(run('format', 'node_modules/.bin/prettier', ['--check', '--log-level', 'warn', '.']));
+  if (only === 'unit') {
+    count(run('lint', ...LINT));
+    count(run('format', ...FORMAT));
+  }
   const file = join(folder, 'jest.json');
   const args = [
     '--experimental-vm-modules',
@@ -53,12 +72,14 @@ if (only !== 'e2e') {
   countJest(run('unit and server tests', 'node', args, { stdio: ['ignore', 'ignore', 'inherit'] }), file);
 }
 if (only !== 'unit') {
+  const others = only === undefined ? [beside('lint', ...LINT), beside('format', ...FORMAT)] : [];
   const file = join(folder, 'e2e.json');
   const good = run('browser tests', '../node_modules/.bin/playwright', ['test', ...(only === 'e2e' ? rest : [])], {
     cwd: 'e2e',
     env: { ...process.env, PLAYWRIGHT_JSON: file },
   });
   countPlaywright(good, file);
+  for (const ended of others) count(await ended());
 }
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
