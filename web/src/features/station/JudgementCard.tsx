@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import type { Explanation, Judgement, Reason, Step } from '@idle-marker/core';
-import type { SightGroup } from '@idle-marker/records';
+import { isFixed, type SightGroup } from '@idle-marker/records';
 import { reasonWords, restateButton, spreadWords, stepWords, VERDICT_TONE } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
@@ -122,18 +123,21 @@ function Actions({
   busy,
 }: { readonly explanation: Explanation } & Omit<JudgementCardProps, 'judgement' | 'groups' | 'onHeight'>) {
   const naming = useNaming();
+  const { state } = useSite();
   const [mark] = explanation.points;
   const { code } = explanation;
+  // A wall target has no height of target that could be put right.
+  const restated = canBeRestated(explanation) && !(code === 'TARGET_HEIGHT' && mark !== undefined && isFixed(state, { kind: 'control', mark }));
   const again = mark !== undefined && (code === 'MARK_MOVED_PLAN' || code === 'MARK_MOVED_HEIGHT' || code === 'TARGET_HEIGHT' || code === 'DIRECTION_READING');
   return (
     <>
-      {canBeRestated(explanation) && (
+      {restated && (
         <Button look="primary" disabled={busy} onClick={() => onRestate(explanation)}>
           {restateButton(explanation, naming)}
         </Button>
       )}
       {again && (
-        <Button look={canBeRestated(explanation) ? 'plain' : 'primary'} disabled={busy} onClick={() => onSight(mark)}>
+        <Button look={restated ? 'plain' : 'primary'} disabled={busy} onClick={() => onSight(mark)}>
           Sight again
         </Button>
       )}
