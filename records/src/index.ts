@@ -94,6 +94,7 @@ export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine
 export { leftOut } from './leftOut.ts';
 export {
   heightRevision,
+  revertedMarks,
   severalRevised,
   type SeveralChange,
   markBody,

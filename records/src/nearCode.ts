@@ -1,4 +1,4 @@
-/** A code that is likely another one that is in use already: the same word is entered three ways in one session otherwise. */
+/** A code that is likely another one that is in use already: the same word is entered three ways in one morning otherwise. */
 
 const plain = (code: string): string => code.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
 

@@ -165,6 +165,14 @@ export function severalRevised(marks: readonly ControlMark[], change: SeveralCha
   });
 }
 
+/** The marks as they were before, each as a revision of what it is now: the book keeps both. */
+export function revertedMarks(state: SiteState, before: readonly ControlMark[]): FactBody<'control'>[] {
+  return before.flatMap(({ id, revision }): FactBody<'control'>[] => {
+    const now = state.control.find((mark) => mark.id === id)?.revision;
+    return now && now.id !== revision.id ? [{ ...revision.body, supersedes: now.id }] : [];
+  });
+}
+
 /** The ground under a free station, kept as a mark: for proofs, not for building new stations on it unthinkingly. */
 export function stationMark(mark: string, occupation: Fact<'occupation'>, result: FactBody<'solution'>['result'], solution: string): FactBody<'control'> {
   const tenth = (value: number) => Math.round(value * 10) / 10;

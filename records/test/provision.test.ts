@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { isProvenControl, ownControlBody, measuredMark, provisionToLift, severalRevised, trustRecords } from '../src/index.ts';
+import { isProvenControl, ownControlBody, measuredMark, provisionToLift, revertedMarks, severalRevised, trustRecords } from '../src/index.ts';
 import { newId, PLACES, Story } from './story.ts';
 
 const OWN = { N1: { e: 4090, n: 7960, z: 5.4 }, N2: { e: 3975, n: 8035, z: 5.2 }, N3: { e: 3990, n: 7940, z: 5.1 } } as const;
@@ -64,6 +64,12 @@ describe('several marks at once', () => {
     expect(bodies[0]).toMatchObject({ name: 'K1', e: PLACES.K1.e + 0.01, z: PLACES.K1.z - 0.02, condition: 'doubtful', source: 'walked round' });
     expect(bodies[0]!.supersedes).toBe(story.state.control[0]!.revision.id);
     expect(bodies[2]).toMatchObject({ name: 'K3', z: null, useHeight: false, sdZMm: null });
+    // It can be taken back: as it was, as a revision of what it is now.
+    const before = story.state.control;
+    for (const body of bodies) story.say('control', body);
+    const back = revertedMarks(story.state, before);
+    expect(back.map(({ name, condition, e }) => [name, condition, e])).toEqual(before.map(({ revision: { body } }) => [body.name, body.condition, body.e]));
+    for (const body of back) story.say('control', body);
     const nothing = { move: { e: 0, n: 0, z: 0 }, condition: 'secure', source: 'seen' } as const;
     expect(severalRevised(story.state.control, nothing)).toEqual([]);
   });

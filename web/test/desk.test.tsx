@@ -487,6 +487,12 @@ describe('marks of the list', () => {
     await user.selectOptions(within(dialog).getByLabelText('Condition'), 'lost');
     await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
     expect(within(dialog).getByText('Say what was found, or where the new figures come from.')).toBeTruthy();
+    // What becomes of each is seen before it is kept.
+    expect(
+      within(within(dialog).getByRole('list', { name: 'What becomes of them' }))
+        .getAllByRole('listitem')
+        .map((item) => item.textContent),
+    ).toEqual(['K1 secure → lost', 'K3 secure → lost']);
     await user.type(within(dialog).getByLabelText('What was found, or where it comes from'), 'the dig took them');
     await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
     await waitFor(() => expect(said()).toHaveLength(2));
@@ -494,6 +500,7 @@ describe('marks of the list', () => {
       ['K1', 'lost'],
       ['K3', 'lost'],
     ]);
+    expect(await screen.findByRole('heading', { name: '2 marks were revised' })).toBeTruthy();
   });
 
   it('one that is given a height can be used in height', async () => {

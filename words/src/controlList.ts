@@ -1,6 +1,7 @@
 /** What is wrong with a control list, by row and column, and what to do about it. */
 import type { LengthUnit } from '@idle-marker/core';
-import { formatLength } from '@idle-marker/core';
+import { formatLength, formatSigned } from '@idle-marker/core';
+import { smallUnit } from './small.ts';
 import { UNIT_ABBREVIATION, UNIT_NAME } from './vocabulary.ts';
 
 /** Structural copies of the reader's issues: this room knows no file formats. */
@@ -101,4 +102,37 @@ export function listRemarkWords(remark: Remark, unit: LengthUnit): string {
     case 'FEET_MIXED':
       return `${remark.names.length} known marks differ by ${length(remark.misfit)} and fit after a factor of ${remark.factor.toFixed(6)}: international and US survey feet are mixed. Choose the other foot.`;
   }
+}
+
+interface Listed {
+  readonly e: number | null;
+  readonly n: number | null;
+  readonly z: number | null;
+  readonly sdHMm: number | null;
+  readonly sdZMm: number | null;
+  readonly condition: string;
+  readonly usePlan: boolean;
+  readonly useHeight: boolean;
+  readonly forProof: boolean;
+}
+
+/** What a revision changes of a mark: "secure → lost; E +10 mm". */
+export function controlChangeWords(before: Listed, after: Listed, unit: LengthUnit): string {
+  const small = smallUnit(unit);
+  const moved = (name: string, from: number | null, to: number | null): string | null =>
+    from === null || to === null || from === to ? null : `${name} ${formatSigned((to - from) * small.perMetre, small.decimals)} ${small.name}`;
+  const turned = (name: string, from: boolean, to: boolean): string | null => (from === to ? null : to ? name : `not ${name}`);
+  return [
+    before.condition === after.condition ? null : `${before.condition} → ${after.condition}`,
+    moved('E', before.e, after.e),
+    moved('N', before.n, after.n),
+    moved('height', before.z, after.z),
+    before.sdHMm === after.sdHMm ? null : `sd in plan ${before.sdHMm ?? '–'} → ${after.sdHMm ?? '–'} mm`,
+    before.sdZMm === after.sdZMm ? null : `sd in height ${before.sdZMm ?? '–'} → ${after.sdZMm ?? '–'} mm`,
+    turned('used in plan', before.usePlan, after.usePlan),
+    turned('used in height', before.useHeight, after.useHeight),
+    turned('kept for proofs', before.forProof, after.forProof),
+  ]
+    .filter((each) => each !== null)
+    .join('; ');
 }

@@ -129,6 +129,7 @@ export { proofFigureWords, type ProofFigures } from './proof.ts';
 export { openCautionWords } from './care.ts';
 export { liftWords } from './claim.ts';
 export { LEVEL_WAIT, levelOutWords, levelStepWords, type LevelStepFacts } from './level.ts';
+export { controlChangeWords } from './controlList.ts';
 export { heldBy } from './heldBy.ts';
 export { olderControlWords, type OlderControlFacts } from './olderControl.ts';
 export { driftWords, type DriftOf } from './drift.ts';

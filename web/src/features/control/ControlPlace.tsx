@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { lengthToMetres, sharedLead, type ControlPair } from '@idle-marker/core';
-import { controlConcerns, type ControlMark } from '@idle-marker/records';
+import { controlConcerns, revertedMarks, type ControlMark } from '@idle-marker/records';
 import { CONTROL_KIND } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
@@ -40,7 +40,7 @@ const PAGE = 200;
 
 /** Can I trust these marks? */
 export function Place() {
-  const { id, state, now } = useSite();
+  const { id, state, now, say } = useSite();
   const units = useUnits();
   const [chosen, setChosen] = useState<string | null>(null);
   const [editing, setEditing] = useState<ControlMark | 'new' | null>(null);
@@ -51,6 +51,13 @@ export function Place() {
   const [view, setView] = useState<View>('list');
   const read = state.control.find((mark) => mark.id === reading) ?? null;
   const [fromDesign, setFromDesign] = useState(false);
+  /** Marks that were revised together last, as they were before. */
+  const [revised, setRevised] = useState<readonly ControlMark[]>([]);
+  const undo = async () => {
+    const bodies = revertedMarks(state, revised);
+    setRevised([]);
+    await say(...bodies.map((body) => ({ type: 'control' as const, body })));
+  };
   const [written, setWritten] = useState<number | null>(null);
   const [picking, setPicking] = useState(false);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
@@ -136,6 +143,20 @@ export function Place() {
             </Button>
           </span>
         </div>
+        {revised.length > 0 && (
+          <Card
+            tone="good"
+            title={`${revised.length} ${revised.length === 1 ? 'mark was' : 'marks were'} revised`}
+            actions={
+              <>
+                <Button onClick={() => void undo()}>Undo</Button>
+                <Button onClick={() => setRevised([])}>Close</Button>
+              </>
+            }
+          >
+            {revised.map((mark) => mark.revision.body.name).join(', ')}
+          </Card>
+        )}
         {written !== null && (
           <Card
             tone="good"
@@ -315,11 +336,12 @@ export function Place() {
       {several && (
         <EditSeveral
           marks={severalMarks}
-          onClose={(done) => {
+          onClose={() => setSeveral(false)}
+          onRevised={(before) => {
             setSeveral(false);
-            if (!done) return;
             setPicking(false);
             setPicked(new Set());
+            setRevised(before);
           }}
         />
       )}

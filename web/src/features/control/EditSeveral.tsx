@@ -1,10 +1,14 @@
 import { useState } from 'react';
 import { severalRevised, type ControlMark, type SeveralChange } from '@idle-marker/records';
+import { controlChangeWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+
+/** So many are looked at; the others change alike. */
+const SHOWN = 8;
 
 type Kept = 'keep';
 type Condition = NonNullable<SeveralChange['condition']>;
@@ -16,8 +20,15 @@ const YES_NO: readonly (readonly [YesNo, string])[] = [
   ['no', 'no'],
 ];
 
+interface EditSeveralProps {
+  readonly marks: readonly ControlMark[];
+  onClose(): void;
+  /** The marks as they were, so that it can be undone. */
+  onRevised(before: readonly ControlMark[]): void;
+}
+
 /** The same change for several marks, each in a revision of its own with one source. */
-export function EditSeveral({ marks, onClose }: { readonly marks: readonly ControlMark[]; onClose(done: boolean): void }) {
+export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
   const { say } = useSite();
   const units = useUnits();
   const [condition, setCondition] = useState<Kept | Condition>('keep');
@@ -53,17 +64,17 @@ export function EditSeveral({ marks, onClose }: { readonly marks: readonly Contr
     setTried(true);
     if (faulty) return;
     await say(...bodies.map((body) => ({ type: 'control' as const, body })));
-    onClose(true);
+    onRevised(marks.filter((mark) => bodies.some((body) => body.mark === mark.id)));
   };
   const axis = { e: 'East', n: 'North', z: 'Height' } as const;
   return (
     <Dialog
       open
-      onClose={() => onClose(false)}
+      onClose={onClose}
       title={`${marks.length} marks at once`}
       foot={
         <>
-          <Button onClick={() => onClose(false)}>Cancel</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button look="primary" onClick={() => void keep()}>
             {bodies.length === 0 ? 'Nothing changes' : `Revise ${bodies.length} ${bodies.length === 1 ? 'mark' : 'marks'}`}
           </Button>
@@ -114,6 +125,16 @@ export function EditSeveral({ marks, onClose }: { readonly marks: readonly Contr
         onChange={(event) => setSource(event.target.value)}
         error={tried ? errors.source : null}
       />
+      {bodies.length > 0 && (
+        <ul className="mt-3 text-[14px]" aria-label="What becomes of them">
+          {bodies.slice(0, SHOWN).map((body) => (
+            <li key={body.mark} className="figures border-b border-rule py-0.5">
+              <strong>{body.name}</strong> {controlChangeWords(marks.find((mark) => mark.id === body.mark)!.revision.body, body, units.lengthUnit)}
+            </li>
+          ))}
+          {bodies.length > SHOWN && <li className="text-ink2">And {bodies.length - SHOWN} more alike.</li>}
+        </ul>
+      )}
       {tried && bodies.length === 0 && errors.source === null && (
         <p className="mt-2 font-medium text-brick">Nothing is changed yet: choose what is to be another way.</p>
       )}
