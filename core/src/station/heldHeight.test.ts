@@ -8,6 +8,7 @@ import { obstaclesTo } from './acceptance.ts';
 import { heightStation } from './heightStation.ts';
 import { knownStation, type KnownStationInput } from './knownStation.ts';
 import { stationOverMark } from './overMark.ts';
+import { largestRatio } from './resection.ts';
 
 const MARKS = [
   ['A', { e: 4042, n: 8038, z: 4.2 }],
@@ -172,6 +173,7 @@ describe('a typed direction', () => {
     // A is the farthest, 120 m away; by the typed direction everything is seen too far right.
     expect(said).toMatchObject({ name: 'A', isUsed: true, angle: expect.closeTo(-0.001, 6), across: expect.closeTo(-0.12, 2) });
     expect(judgement.verdict).toBe('refused');
+    expect(largestRatio(typed(0.001).result, 'A')!).toBeGreaterThan(20);
     expect(obstacles).toContainEqual(expect.objectContaining({ code: 'MARK_MISFIT', name: 'A', isUsed: false }));
   });
 

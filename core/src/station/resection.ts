@@ -240,11 +240,14 @@ export const stationOfResection = (result: ResectionResult): Station => ({
 /** Largest |w| of a point's directions, distances and heights: how improbable its misfit is. Null when nothing of it is checked. */
 export function largestRatio(result: ResectionResult, point: string): number | null {
   // Over a mark heights are compared and not adjusted: what is off stands with the mark.
-  const compared = result.points.find((each) => each.name === point)?.leaveOneOutHeight?.w;
+  const listed = result.points.find((each) => each.name === point);
+  const compared = listed?.leaveOneOutHeight?.w;
   const own = result.observations.filter((each) => each.reduced.point === point);
   const ratios = [
     ...own.flatMap((each) => [each.direction?.standardisedResidual, each.distance?.standardisedResidual, each.height?.standardisedResidual]),
     ...(own.some((each) => each.height) ? [] : [compared]),
+    // With a typed direction the plan is compared, too.
+    ...(own.some((each) => each.direction ?? each.distance) || !listed?.leaveOneOut ? [] : [Math.sqrt(listed.leaveOneOut.t)]),
   ]
     .filter((w) => w !== null && w !== undefined)
     .map(Math.abs);

@@ -70,7 +70,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         topic={`${plan.key} ${mark?.id ?? ''} ${shot?.sight.id ?? ''}`}
         head={
           <>
-            <MarkWays className="-mt-3 mb-2 max-md:hidden" />
+            <MarkWays className="-mx-[18px] -mt-3 mb-2 max-md:hidden" />
             <h1 className="text-xl">
               {work.body.name} · {plan.name}{' '}
               <span className="ml-1 text-[15px] font-normal text-ink2">
@@ -168,7 +168,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         <Button className="mt-3" onClick={() => setCaring(true)}>
           Care and caution…
         </Button>
-        <MarkWays className="mt-3 border-t md:hidden" />
+        <MarkWays className="-mx-[18px] mt-3 border-t md:hidden" />
         {pace && <p className="mt-2 text-[13px] text-ink2">{paceWords(pace.marks, pace.shotsPerMark)}</p>}
       </Slip>
       <PutOffDialog

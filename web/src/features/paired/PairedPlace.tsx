@@ -145,7 +145,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           topic={`${plan?.key ?? ''} ${stop?.mark?.id ?? ''} ${staking.shot?.sight.id ?? ''} ${accepted?.solution.id ?? ''}`}
           head={
             <>
-              <MarkWays className="-mt-3 mb-2 max-md:hidden" />
+              <MarkWays className="-mx-[18px] -mt-3 mb-2 max-md:hidden" />
               <h1 className="text-xl">
                 {work && plan ? `${work.body.name} · ${plan.name}` : set.occupation.body.name}{' '}
                 {stop && (

@@ -46,7 +46,15 @@ function marksOf(reason: Reason): readonly string[] {
 }
 
 /** What another sight, or a proof, is asked for by. */
-const WANTS_MORE: ReadonlySet<Reason['code']> = new Set(['TWO_MARKS', 'FEW_PLACES', 'HARDLY_CHECKED', 'PARTLY_HIDDEN', 'TOO_COARSE', 'OVER_ONE_BACKSIGHT']);
+const WANTS_MORE: ReadonlySet<Reason['code']> = new Set([
+  'TWO_MARKS',
+  'FEW_PLACES',
+  'HARDLY_CHECKED',
+  'PARTLY_HIDDEN',
+  'TOO_COARSE',
+  'OVER_ONE_BACKSIGHT',
+  'ASSUMED_DIRECTION',
+]);
 const OPEN: ReadonlySet<Reason['code']> = new Set(['PARTLY_HIDDEN', 'NO_HEIGHT', 'HEIGHT_UNCHECKED', 'HEIGHT_HARDLY_CHECKED', 'HEIGHT_GROWS']);
 const OWN_STEPS: Partial<Record<Step['code'], Reason['code']>> = { HEIGHT_FROM_BENCHMARKS: 'OCCUPIED_HEIGHT_OFF' };
 const isFurther = ({ code }: Step): boolean => code === 'SIGHT_ANOTHER' || code === 'PROVE_ON';

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { COMPENSATOR_RANGE, LEVEL_GOOD, levelStep, RADIANS_PER_SECOND, type LevelStep } from '@idle-marker/core';
+import { COMPENSATOR_RANGE, levelStep, RADIANS_PER_SECOND, type LevelStep } from '@idle-marker/core';
 import { LEVEL_WAIT, levelStepWords } from '@idle-marker/words';
 import { currentLink, useLinked } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';

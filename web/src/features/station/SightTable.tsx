@@ -59,9 +59,6 @@ export function SightTable({
             {!planOnly && <th className={TH}>Height</th>}
             <th className={TH}>Ratio</th>
             <th className={TH}>Use</th>
-            <th className={TH}>
-              <span className="sr-only">Sight again</span>
-            </th>
           </tr>
         </thead>
         <tbody>
@@ -84,6 +81,15 @@ export function SightTable({
                     {body?.name ?? '?'}
                     {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
                   </button>
+                  <Button
+                    look="quiet"
+                    className="block min-h-9 px-0 text-[13px]"
+                    disabled={busy}
+                    aria-label={`Sight ${body?.name ?? '?'} again`}
+                    onClick={() => onSight(mark)}
+                  >
+                    Again
+                  </Button>
                   {body && firmnessOf(body) !== 'firm' && <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>}
                   {spread && <span className="block text-[12px] text-ink2">spread {smallLength(Math.max(spread.across, spread.along), units.lengthUnit)}</span>}
                 </td>
@@ -131,17 +137,6 @@ export function SightTable({
                       />
                     </>
                   )}
-                </td>
-                <td className={TD}>
-                  <Button
-                    look="quiet"
-                    className="px-1 text-[13px]"
-                    disabled={busy}
-                    aria-label={`Sight ${body?.name ?? '?'} again`}
-                    onClick={() => onSight(mark)}
-                  >
-                    Again
-                  </Button>
                 </td>
               </tr>
             );

@@ -7,11 +7,11 @@ const WAYS = [{ path: 'mark', name: 'Marks' }, ...AT_THE_POLE];
 const HEIGHTS_ALONE = [WITH_RECEIVER, ...AT_THE_POLE.filter(({ path }) => path === 'mark/road')];
 
 /** What is done at the pole: marks are set, lines are read, columns and other work are measured as they stand. */
-export function MarkWays({ className = '-mt-3 mb-2' }: { readonly className?: string }) {
+export function MarkWays({ className = '-mx-[18px] -mt-3 mb-2' }: { readonly className?: string }) {
   const { id, occupation } = useSite();
   const ways = occupation?.body.method === 'heightOnly' ? HEIGHTS_ALONE : WAYS;
   return (
-    <nav aria-label="What is done at the pole" className={`-mx-[18px] flex border-b border-rule px-[10px] ${className}`}>
+    <nav aria-label="What is done at the pole" className={`flex border-b border-rule px-[10px] ${className}`}>
       {ways.map(({ path, name }) => (
         <NavLink
           key={path}
