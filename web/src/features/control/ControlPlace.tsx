@@ -136,7 +136,6 @@ export function Place() {
               </Button>
             )}
             <Button onClick={() => setImporting(true)}>Import…</Button>
-            <Button onClick={() => setFromDesign(true)}>From the design…</Button>
             {state.control.length > 0 && <ExportControl />}
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
               Add mark…
@@ -353,6 +352,10 @@ export function Place() {
           onWritten={(marks) => {
             setImporting(false);
             setWritten(marks);
+          }}
+          onDesign={() => {
+            setImporting(false);
+            setFromDesign(true);
           }}
           onOtherSite={() => {
             setImporting(false);

@@ -24,8 +24,11 @@ interface Picked {
 export function ImportControl({
   onClose,
   onWritten,
+  onDesign,
   onOtherSite,
 }: {
+  /** Points of the design, or of what stands, instead of a list. */
+  onDesign(): void;
   onClose(): void;
   /** So many marks were written. */
   onWritten(marks: number): void;
@@ -150,9 +153,10 @@ export function ImportControl({
           )}
           {faulty.length > 0 && <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>Leave them out</Button>}
           {!list && (
-            <Button className="mr-auto" onClick={onOtherSite}>
-              From another site…
-            </Button>
+            <span className="mr-auto flex flex-wrap gap-2">
+              <Button onClick={onOtherSite}>From another site…</Button>
+              <Button onClick={onDesign}>From the design…</Button>
+            </span>
           )}
           <Button onClick={onClose}>Cancel</Button>
           <Button look="primary" disabled={!list || faulty.length > 0 || taken.length === 0 || saving} onClick={() => void save()}>

@@ -4,7 +4,6 @@ import type { SightGroup, UseFlags } from '@idle-marker/records';
 import { firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../site/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 interface SightTableProps {
@@ -81,16 +80,18 @@ export function SightTable({
                     {body?.name ?? '?'}
                     {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
                   </button>
-                  <Button
-                    look="quiet"
-                    className="block min-h-9 px-0 text-[13px]"
-                    disabled={busy}
-                    aria-label={`Sight ${body?.name ?? '?'} again`}
-                    onClick={() => onSight(mark)}
-                  >
-                    Again
-                  </Button>
-                  {body && firmnessOf(body) !== 'firm' && <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>}
+                  <span className="flex items-center gap-2 text-[12px] text-ink2">
+                    <button
+                      type="button"
+                      className="min-h-9 min-w-11 text-left text-[13px] font-semibold text-spruce underline disabled:text-ink2"
+                      disabled={busy}
+                      aria-label={`Sight ${body?.name ?? '?'} again`}
+                      onClick={() => onSight(mark)}
+                    >
+                      Again
+                    </button>
+                    {body && firmnessOf(body) !== 'firm' && firmnessOf(body)}
+                  </span>
                   {spread && <span className="block text-[12px] text-ink2">spread {smallLength(Math.max(spread.across, spread.along), units.lengthUnit)}</span>}
                 </td>
                 <td className={TD}>
