@@ -2,7 +2,7 @@
 import type { Metres, SitePoint } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { controlFromBuilt } from './asBuilt.ts';
-import { freeName } from './names.ts';
+import { alikeName, freeName } from './names.ts';
 import { crossingsOf, gridOf } from './siteGrids.ts';
 import { compareNames, type SiteState } from './state.ts';
 
@@ -65,7 +65,7 @@ export function controlOfCandidate(state: SiteState, mark: string, { from, of, n
   const taken = state.control.map(({ revision }) => revision.body.name);
   return {
     mark,
-    name: freeName(name.slice(0, 70), taken),
+    name: alikeName(name, taken) === null ? name.slice(0, 80) : freeName(name.slice(0, 70), taken),
     ...place,
     sdHMm,
     sdZMm,

@@ -21,7 +21,7 @@ describe('control from the design', () => {
       place: { e: expect.closeTo(4000, 6), n: expect.closeTo(8000, 6), z: expect.closeTo(5.2, 6) },
     });
     const own = story.say('control', controlOfCandidate(story.state, newId(), kerb!));
-    expect(own.body).toMatchObject({ from: 'asBuilt', useHeight: true, source: 'measured as it stands from S1' });
+    expect(own.body).toMatchObject({ name: 'Kerb 1', from: 'asBuilt', useHeight: true, source: 'measured as it stands from S1' });
     expect(
       isProvenControl(
         story.state,
