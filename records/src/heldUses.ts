@@ -10,3 +10,12 @@ export function heldUses({ body }: Fact<'solution'>, occupation: Fact<'occupatio
   if (!over || from === 'both') return body.uses;
   return body.uses.map((use) => (use.height ? { ...use, height: (use.control === over.mark) === (from === 'mark') } : use));
 }
+
+/** What a station hangs on: its uses as held, and the mark under the instrument even where nothing was sighted at it. */
+export function supportingUses(fact: Fact<'solution'>, occupation: Fact<'occupation'>): readonly Omit<Use, 'sight'>[] {
+  const uses = heldUses(fact, occupation);
+  const { over } = occupation.body;
+  if (!over || uses.some((use) => use.revision === over.revision)) return uses;
+  const { heightFrom, result } = fact.body;
+  return [...uses, { control: over.mark, revision: over.revision, plan: true, height: result.z !== null && heightFrom !== 'benchmarks' }];
+}

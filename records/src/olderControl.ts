@@ -1,6 +1,6 @@
 /** Stations that hang on figures of control that were revised since they were accepted, and what today's figures would change. */
 import { angleToRadians, planDistance, wrapHalfTurn, type Metres, type Radians } from '@idle-marker/core';
-import { heldUses } from './heldUses.ts';
+import { supportingUses } from './heldUses.ts';
 import { draftAsUsed } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
@@ -28,12 +28,7 @@ const moved = (a: number | null, b: number | null): Metres => (a === null || b =
 
 /** Marks that the station took a part from whose figure is another one today. */
 function revisedMarks(state: SiteState, { fact, occupation }: AcceptedSolution): RevisedMark[] {
-  const uses = heldUses(fact, occupation);
-  const { over } = occupation.body;
-  const held =
-    over && !uses.some((use) => use.control === over.mark)
-      ? [...uses, { control: over.mark, revision: over.revision, plan: true, height: fact.body.result.z !== null && fact.body.heightFrom !== 'benchmarks' }]
-      : uses;
+  const held = supportingUses(fact, occupation);
   return [...new Set(held.map((use) => use.control))].flatMap((control): RevisedMark[] => {
     const own = held.filter((use) => use.control === control);
     const mark = state.control.find((each) => each.id === control);

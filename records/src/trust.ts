@@ -1,7 +1,7 @@
 /** From the facts of a site to the records that the standing of marks is judged by. */
 import { judgeTrust, type ProofTarget, type TrustInput, type TrustRecord, type TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact } from '@idle-marker/contract';
-import { heldUses } from './heldUses.ts';
+import { supportingUses } from './heldUses.ts';
 import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
 
@@ -48,11 +48,7 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
       // A solution counts from the moment it was accepted, not from when it was computed.
       // Accepted again without a provision, it counts from when it was first accepted: what was set meanwhile hangs on it.
       const { at, device, seq } = firstAccepted.get(fact.id) ?? decided.decision;
-      const uses = heldUses(fact, decided.occupation).map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
-      const { over } = decided.occupation.body;
-      // With a typed direction nothing was sighted, but the mark under the instrument holds it all the same.
-      if (over && !uses.some((use) => use.revision === over.revision))
-        uses.push({ control: over.mark, revision: over.revision, plan: true, height: fact.body.result.z !== null && fact.body.heightFrom !== 'benchmarks' });
+      const uses = supportingUses(fact, decided.occupation).map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
       const { occupation, supersedes } = fact.body;
       const acceptedAs = decided.decision.body.verdict === 'provisional' ? 'provisional' : 'good';
       return [
