@@ -33,7 +33,7 @@ export {
   twoReadings,
   type TwoReadings,
 } from './quantity/length.ts';
-export { azimuth, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
+export { azimuth, carriedAlong, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './plane/polygon.ts';
 export { heightReach, heightSdAt, type HeightReachAsked } from './station/heightReach.ts';
 export { heightOn, rimOf, surfaceOf, type Surface, type SurfaceError, type Triangles } from './surface/surface.ts';

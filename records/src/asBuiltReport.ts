@@ -1,5 +1,5 @@
 /** Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single points. */
-import type { LengthUnit, Metres, SitePoint, Standing } from '@idle-marker/core';
+import type { AngleUnit, LengthUnit, Metres, SitePoint, Standing } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { roadPlaceWords, usualStationFormat, type StationStyle } from '@idle-marker/words';
 import {
@@ -22,6 +22,7 @@ import { trustOf } from './trust.ts';
 export interface AsBuiltReport {
   readonly site: string;
   readonly lengthUnit: LengthUnit;
+  readonly angleUnit: AngleUnit;
   readonly siteZero: Metres | null;
   readonly at: string;
   readonly by: string;
@@ -116,6 +117,7 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
   return {
     site: state.settings.name,
     lengthUnit: state.settings.lengthUnit,
+    angleUnit: state.settings.angleUnit,
     siteZero: state.settings.siteZero,
     at,
     by: memberName(state, by),

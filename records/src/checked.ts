@@ -3,6 +3,7 @@ import { largestEffect, type AskedOfStation, type Checkability, type Judgement, 
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { CHECKABILITY_WORDS, fallenWords, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 import { askedOf } from './asked.ts';
+import { namingOf } from './naming.ts';
 import { reliabilityOf } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
@@ -154,7 +155,7 @@ export const fallenStations = (state: SiteState, trust: TrustResult): FallenStat
 export function checkSentences(state: SiteState, trust: TrustResult, solution: AcceptedSolution): string[] {
   const check = checkOf(state, solution);
   if (!check) return [];
-  const naming = { nameOf: (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? mark, unit: state.settings.lengthUnit };
+  const naming = namingOf(state);
   const fallen = fallenStation(state, trust, solution);
   if (fallen) {
     const again = fallen.again.map((mark) => mark.body.name);

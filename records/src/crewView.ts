@@ -1,5 +1,5 @@
 /** What the crew's page shows: the marks of some packages, each with how it is read, as they stand now. */
-import { planDistance, type LengthUnit, type Standing, type StakeReading, type TrustResult } from '@idle-marker/core';
+import { planDistance, type AngleUnit, type LengthUnit, type Standing, type StakeReading, type TrustResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { conventionFor } from './conventions.ts';
 import { isForPlan } from './packagePlans.ts';
@@ -25,6 +25,7 @@ export interface CrewMark {
 export interface CrewView {
   readonly site: string;
   readonly unit: LengthUnit;
+  readonly angleUnit: AngleUnit;
   readonly label: string;
   readonly packages: readonly string[];
   readonly languages: readonly string[];
@@ -79,6 +80,7 @@ export function crewView(state: SiteState, trust: TrustResult, { label, roots, w
   return {
     site: state.settings.name,
     unit: state.settings.lengthUnit,
+    angleUnit: state.settings.angleUnit,
     label,
     packages: packages.map((work) => work.body.name),
     languages: [...new Set(packages.flatMap((work) => conventionFor(state, work.body).convention.languages))],

@@ -4,6 +4,7 @@ import type { Fact } from '@idle-marker/contract';
 import { reasonWords } from '@idle-marker/words';
 import { askedOf } from './asked.ts';
 import { checkOf } from './checked.ts';
+import { namingOf } from './naming.ts';
 import { draftAsUsed } from './stationDraft.ts';
 import { siteState, type SiteState } from './state.ts';
 
@@ -36,8 +37,7 @@ function judge({ timeline }: SiteState, decision: Fact<'decision'>): JudgedThen 
   const { outcome, contradiction } = draftAsUsed(then, occupation, solution.body, askedOf(then, solution.body.class));
   const judgement = outcome?.ok ? outcome.value.judgement : contradiction;
   if (!judgement) return null;
-  const names = new Map(then.control.map((mark) => [mark.id, mark.revision.body.name]));
-  const naming = { nameOf: (mark: string) => names.get(mark) ?? 'an unknown mark', unit: then.settings.lengthUnit };
+  const naming = namingOf(then);
   const because = judgement.because.map((reason) => {
     const { title, text } = reasonWords(reason, naming);
     return text ? `${title}. ${text}` : title;

@@ -1,7 +1,7 @@
 /** What it does to the marks when a control mark is found moved: each station that used it is computed again without it. */
 import { measurePoint, reduceReading, resection, stationOfResection, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { heldUses } from './heldUses.ts';
+import { supportingUses } from './heldUses.ts';
 import { groupSights, pointsOf, precisionOf, readingOf, reductionFrom, reductionOf, setupOf, stationOfSolution } from './observations.ts';
 import { pairedEffects } from './paired.ts';
 import { controlAsUsed } from './stationDraft.ts';
@@ -57,8 +57,7 @@ export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts
   const concerned = state.accepted.filter(
     (each) =>
       !each.withdrawn &&
-      (each.occupation.body.over?.revision === revision.id ||
-        heldUses(each.fact, each.occupation).some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height)))),
+      supportingUses(each.fact, each.occupation).some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height))),
   );
   const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough');
   const paired = state.paired.filter(

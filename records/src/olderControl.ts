@@ -1,5 +1,5 @@
 /** Stations that hang on figures of control that were revised since they were accepted, and what today's figures would change. */
-import { angleToRadians, planDistance, wrapHalfTurn, type Metres, type Radians } from '@idle-marker/core';
+import { angleToRadians, carriedAlong, planDistance, wrapHalfTurn, type Metres, type Radians } from '@idle-marker/core';
 import { supportingUses } from './heldUses.ts';
 import { draftAsUsed } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
@@ -57,12 +57,7 @@ export function olderControl(state: SiteState, solution: AcceptedSolution): Olde
   if (!now) return { solution, marks, change: null, set: set.length, most: null };
   const turn = wrapHalfTurn(now.orientation - angleToRadians(then.orientationDeg, 'degree'));
   const height = now.height && then.z !== null ? Math.abs(now.height.z - then.z) : null;
-  // What was set turns about the station, and goes along with it.
-  const moves = set.map(({ body: { place } }) => {
-    const [de, dn] = [place.e - then.e, place.n - then.n];
-    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-    return planDistance(place, { e: now.e + de * cos + dn * sin, n: now.n - de * sin + dn * cos });
-  });
+  const moves = set.map(({ body: { place } }) => planDistance(place, carriedAlong(place, then, now, turn)));
   return {
     solution,
     marks,

@@ -1,6 +1,17 @@
 /** Heights of stations over a mark, on lines, and with a typed direction: where they come from, and what hangs on that. */
 import { describe, expect, it } from '@jest/globals';
-import { heightRevision, heldUses, nextSights, proofCandidates, reliabilityOf, siteLines, stationDraft, trustRecords, usedBy } from '../src/index.ts';
+import {
+  effectsOfMove,
+  heightRevision,
+  heldUses,
+  nextSights,
+  proofCandidates,
+  reliabilityOf,
+  siteLines,
+  stationDraft,
+  trustRecords,
+  usedBy,
+} from '../src/index.ts';
 import { newId, PLACES, Story, type ControlName } from './story.ts';
 
 const outcomeOf = (draft: ReturnType<typeof stationDraft>) => {
@@ -60,6 +71,17 @@ describe('the height of a station over a mark', () => {
     const again = stationDraft(story.state, occupation, {}, { heightFrom: 'benchmarks' });
     expect(codesOf(again)).toContain('OCCUPIED_HEIGHT_OFF');
     expect(story.state.control.find((each) => each.id === mark.id)!.revisions).toHaveLength(3);
+  });
+
+  it('moves nothing with the mark under it where it was taken from benchmarks, and all of it where it was not', () => {
+    const { story, occupation, mark } = overK1();
+    const work = story.work();
+    const parts = { plan: false, height: true };
+    story.set(story.decide(occupation, 'accepted', {}, '', { heightFrom: 'benchmarks' }), work, 0);
+    expect(effectsOfMove(story.state, mark.revision, parts)).toEqual([]);
+    expect(effectsOfMove(story.state, mark.revision, { plan: true, height: false })).toHaveLength(1);
+    const held = story.set(story.decide(occupation), work, 1);
+    expect(effectsOfMove(story.state, mark.revision, parts).map((each) => each.mark)).toEqual([held.id]);
   });
 
   it('is not there in plan alone, whatever the mark has', () => {

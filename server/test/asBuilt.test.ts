@@ -44,17 +44,18 @@ describe('what stands there', () => {
       .expect(200)
       .expect('Content-Type', /application\/pdf/);
     expect((answer.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
-    const { groups, columns, columnTolerance, lengthUnit, rows, stations } = asBuiltReport(siteState(facts), NOW, member());
+    const report = asBuiltReport(siteState(facts), NOW, member());
+    const { groups, columns, columnTolerance, lengthUnit, angleUnit, rows, stations } = report;
     expect(rows).toHaveLength(20);
     expect(stations).toMatchObject([{ name: 'S3', evidence: { className: expect.any(String), failed: [] } }]);
     const [group] = groups;
-    expect(patternWords(group!.fit!, 8, group!.tolerance, lengthUnit)).toMatchObject({
+    expect(patternWords(group!.fit!, 8, group!.tolerance, report)).toMatchObject({
       tone: 'brick',
       title: expect.stringMatching(/^GB\.6 is out of the pattern by \d mm$/),
     });
     const titles = columns.map(
       ({ face, line, crossing, crossingAlong }) =>
-        faceWords(face!, { line: line.label, azimuth: line.azimuth, crossing: crossing.label, crossingAlong, tolerance: columnTolerance, unit: lengthUnit })
+        faceWords(face!, { line: line.label, azimuth: line.azimuth, crossing: crossing.label, crossingAlong, tolerance: columnTolerance, unit: lengthUnit, angleUnit })
           .title,
     );
     expect(titles).toEqual([

@@ -1,5 +1,10 @@
 /** Angles as they were read, in the form of the site, always with their unit. */
-import { angleToRadians, formatAngle, type AngleUnit } from '@idle-marker/core';
+import { angleFromRadians, angleToRadians, formatAngle, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+
+export interface SiteUnits {
+  readonly lengthUnit: LengthUnit;
+  readonly angleUnit: AngleUnit;
+}
 
 export interface AngleRead {
   readonly angleUnit: AngleUnit;
@@ -18,6 +23,13 @@ export const angleAsRead = (value: number, read: AngleRead, unit: AngleUnit): st
 
 /** An angle that was computed, to a second or its like. */
 export const angleText = (degrees: number, unit: AngleUnit): string => formatAngle(angleToRadians(degrees, 'degree'), unit, unit === 'dms' ? 0 : 4);
+
+/** A small angle, signless: minutes or degrees, or milligon and gon where the site reads gon. */
+export function smallAngle(radians: number, unit: AngleUnit): string {
+  const size = Math.abs(angleFromRadians(radians, unit === 'gon' ? 'gon' : 'degree'));
+  if (unit === 'gon') return size < 1 ? `${(size * 1000).toFixed(size < 0.1 ? 1 : 0)} mgon` : `${size.toFixed(size < 10 ? 2 : 1)} gon`;
+  return size < 1 ? `${(size * 60).toFixed(size * 60 < 10 ? 1 : 0)}′` : `${size.toFixed(size < 10 ? 2 : 1)}°`;
+}
 
 /** An angle that is only to be pictured: whole degrees, or gon where the site reads gon. */
 export const coarseAngle = (radians: number, unit: AngleUnit, decimals = 0): string => formatAngle(radians, unit === 'gon' ? 'gon' : 'degree', decimals);

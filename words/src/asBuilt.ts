@@ -1,5 +1,16 @@
 /** What was measured as it stands, in words: never a bare sign. */
-import { compassWord, formatLength, lengthToMetres, type FaceResult, type LengthUnit, type Metres, type PatternFit, type Radians } from '@idle-marker/core';
+import {
+  compassWord,
+  formatLength,
+  lengthToMetres,
+  type AngleUnit,
+  type FaceResult,
+  type LengthUnit,
+  type Metres,
+  type PatternFit,
+  type Radians,
+} from '@idle-marker/core';
+import { coarseAngle, type SiteUnits } from './angles.ts';
 import { ALONG_WORD, type AlongWord } from './schools.ts';
 import { smallLength } from './small.ts';
 import { cutFillWords } from './stakeLines.ts';
@@ -44,8 +55,6 @@ export function sideWords(offset: Metres, azimuth: Radians, unit: LengthUnit): s
   return `${figure} ${UNIT_ABBREVIATION[unit]} ${side} of the line`;
 }
 
-const degrees = (radians: Radians): string => `${((Math.abs(radians) * 180) / Math.PI).toFixed(2)}°`;
-
 interface FaceSaid {
   readonly line: string;
   /** Direction of the line. */
@@ -54,6 +63,7 @@ interface FaceSaid {
   readonly crossingAlong: Metres;
   readonly tolerance: Metres;
   readonly unit: LengthUnit;
+  readonly angleUnit: AngleUnit;
 }
 
 export interface FaceJudgement {
@@ -66,7 +76,7 @@ export interface FaceJudgement {
 }
 
 /** What a face says about its column: on line or not, turned, leaning, centred on the crossing line. */
-export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingAlong, tolerance, unit }: FaceSaid): FaceJudgement {
+export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingAlong, tolerance, unit, angleUnit }: FaceSaid): FaceJudgement {
   const lines = [`The face stands ${sideWords(face.offset, azimuth, unit).replace('the line', `line ${line}`)}.`];
   const faults: string[] = [];
   const small = (metres: Metres) => smallLength(metres, unit);
@@ -86,7 +96,7 @@ export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingA
   else {
     faults.push('twisted');
     lines.push(
-      `It is twisted by ${degrees(face.twist.angle)}: the edge to the ${ahead} stands ${small(face.twist.across)} farther ${toSide(face.twist.across)}.`,
+      `It is twisted by ${coarseAngle(Math.abs(face.twist.angle), angleUnit, 2)}: the edge to the ${ahead} stands ${small(face.twist.across)} farther ${toSide(face.twist.across)}.`,
     );
   }
   if (face.centreAlong !== null) {
@@ -128,11 +138,12 @@ export function patternWords(
   fit: PatternFit,
   bolts: number,
   tolerance: Metres,
-  unit: LengthUnit,
+  { lengthUnit: unit, angleUnit }: SiteUnits,
 ): { readonly tone: 'good' | 'brick'; readonly title: string; readonly text: string } {
   const whole = Math.hypot(fit.shift.e, fit.shift.n);
   const good = whole <= tolerance && fit.worst.by <= tolerance;
-  const turn = Math.abs(fit.turn) > 1e-5 ? `turned ${degrees(fit.turn)} ${fit.turn > 0 ? 'clockwise' : 'counterclockwise'}` : 'not turned';
+  const turn =
+    Math.abs(fit.turn) > 1e-5 ? `turned ${coarseAngle(Math.abs(fit.turn), angleUnit, 2)} ${fit.turn > 0 ? 'clockwise' : 'counterclockwise'}` : 'not turned';
   const left = `${fit.worst.name} is then left ${smallLength(fit.worst.by, unit)} from its place in the pattern`;
   return {
     tone: good ? 'good' : 'brick',

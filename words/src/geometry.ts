@@ -1,4 +1,5 @@
-import { formatLength, RADIANS_PER_DEGREE, type LengthUnit, type GeometryGrade, type GeometryRemark } from '@idle-marker/core';
+import { formatLength, type LengthUnit, type GeometryGrade, type GeometryRemark } from '@idle-marker/core';
+import { coarseAngle } from './angles.ts';
 import type { Naming } from './judgement.ts';
 import { smallLength } from './small.ts';
 import { UNIT_ABBREVIATION } from './vocabulary.ts';
@@ -11,7 +12,7 @@ export function geometryWords(remark: GeometryRemark, naming: Naming): string {
     case 'SHORT_SIGHT':
       return `${naming.nameOf(remark.name)} is only ${smallLength(remark.distance, naming.unit)} away: a millimetre there turns everything. Sight a farther one.`;
     case 'ONE_SIDE':
-      return `All marks lie on one side; ${Math.round(remark.gap / RADIANS_PER_DEGREE)}° of the horizon are empty. A mark behind you would help most.`;
+      return `All marks lie on one side; ${coarseAngle(remark.gap, naming.angleUnit)} of the horizon are empty. A mark behind you would help most.`;
     case 'ONE_LINE':
       return 'Station and marks lie nearly on one line: a shift across it hardly shows. Sight a mark off the line.';
     case 'ONE_WALL':

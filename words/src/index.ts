@@ -124,7 +124,7 @@ export {
 } from './equipment.ts';
 export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
 export { concernWords, receiverWords, type ConcernFacts } from './concerns.ts';
-export { angleAsRead, angleText, coarseAngle, type AngleRead } from './angles.ts';
+export { angleAsRead, angleText, coarseAngle, smallAngle, type AngleRead, type SiteUnits } from './angles.ts';
 export { proofFigureWords, type ProofFigures } from './proof.ts';
 export { openCautionWords } from './care.ts';
 export { liftWords } from './claim.ts';

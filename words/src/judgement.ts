@@ -3,7 +3,7 @@ import {
   azimuth,
   compassWord,
   formatLength,
-  RADIANS_PER_DEGREE,
+  type AngleUnit,
   type Explanation,
   type LengthUnit,
   type NoiseSource,
@@ -13,6 +13,7 @@ import {
   type TellApart,
   type Verdict,
 } from '@idle-marker/core';
+import { smallAngle } from './angles.ts';
 import { listOf as list } from './lists.ts';
 import { aboutLength, hardlyChecked, partlyChecked, unnoticedSubject, unnoticedWords } from './reliability.ts';
 import { smallLength } from './small.ts';
@@ -21,6 +22,7 @@ import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 export interface Naming {
   nameOf(mark: string): string;
   readonly unit: LengthUnit;
+  readonly angleUnit: AngleUnit;
 }
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
@@ -30,11 +32,6 @@ interface Said {
   readonly title: string;
   readonly text: string;
 }
-
-const degrees = (radians: number): string => {
-  const size = Math.abs(radians) / RADIANS_PER_DEGREE;
-  return size < 1 ? `${(size * 60).toFixed(size * 60 < 10 ? 1 : 0)}′` : `${size.toFixed(size < 10 ? 2 : 1)}°`;
-};
 
 /** Which of two exchanged names comes first has no meaning: they are told in order. */
 function namesOf({ code, points }: Explanation, naming: Naming): string[] {
@@ -88,7 +85,7 @@ function explanationWords(explanation: Explanation, naming: Naming): Said {
     case 'DIRECTION_READING':
       return {
         title: `The direction to ${name} was misread`,
-        text: `It is off by ${degrees(figures.circleError)}; its distance fits.`,
+        text: `It is off by ${smallAngle(figures.circleError, naming.angleUnit)}; its distance fits.`,
       };
   }
 }
@@ -267,7 +264,7 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       const name = naming.nameOf(reason.name);
       return {
         title: `The typed direction does not fit ${name}`,
-        text: `By where ${name} is listed, it lies ${length(reason.across)} to the ${reason.across >= 0 ? 'right' : 'left'} of where the typed direction puts it (${degrees(reason.angle)}). ${
+        text: `By where ${name} is listed, it lies ${length(reason.across)} to the ${reason.across >= 0 ? 'right' : 'left'} of where the typed direction puts it (${smallAngle(reason.angle, naming.angleUnit)}). ${
           reason.isUsed ? 'Everything set from here would be turned by that.' : `The direction is taken from the sights, not from what was typed.`
         }`,
       };

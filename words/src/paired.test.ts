@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { RADIANS_PER_DEGREE, type PairFault } from '@idle-marker/core';
 import { antennaMisfitWords, heightsWords, PAIRED_DUE, PAIRED_DUE_SHORT, pairedPromiseWords, pairFaultWords } from './index.ts';
 
+const METRES = { lengthUnit: 'metre', angleUnit: 'dms' } as const;
 const APART = { difference: -0.12, sd: 0.02, limit: 0.066, apart: true };
 
 describe('a receiver and an instrument in words', () => {
@@ -21,7 +22,7 @@ describe('a receiver and an instrument in words', () => {
       { code: 'POLE_CHANGED', misfit: 0.2 },
       { code: 'HEIGHTS_APART', compared: APART },
     ];
-    const said = faults.map((fault) => pairFaultWords(fault, 'metre'));
+    const said = faults.map((fault) => pairFaultWords(fault, METRES));
     expect(new Set(said.map(({ title }) => title)).size).toBe(faults.length);
     for (const { title, text } of said) {
       expect(title).not.toMatch(/undefined|NaN|\.$/);
@@ -30,7 +31,7 @@ describe('a receiver and an instrument in words', () => {
     expect(said[4]!.title).toBe('Corrections are 12 s old');
     expect(said[6]!).toMatchObject({ title: 'The pole leans by 3.0°', text: expect.stringContaining('85 mm aside and the height 2 mm too low') });
     expect(said[8]!.text).toContain('it is not put in place of the one that is missing');
-    expect(pairFaultWords({ code: 'COMPENSATING', drop: null, aside: null }, 'metre').text).not.toContain('apart now');
+    expect(pairFaultWords({ code: 'COMPENSATING', drop: null, aside: null }, METRES).text).not.toContain('apart now');
   });
 
   it('tell the two heights with what explains their difference', () => {

@@ -1,13 +1,12 @@
 /** Plan from a receiver, height from the instrument, in words: what each part comes from, and why nothing may be kept. */
-import { RADIANS_PER_DEGREE, type CheckResult, type Fix, type HeightsCompared, type LengthUnit, type PairFault, type ProofOutcome } from '@idle-marker/core';
+import type { CheckResult, Fix, HeightsCompared, LengthUnit, PairFault, ProofOutcome } from '@idle-marker/core';
+import { coarseAngle, type SiteUnits } from './angles.ts';
 import { smallLength } from './small.ts';
 
 export const FIX_WORD: Readonly<Record<Fix, string>> = { none: 'off', single: 'no corrections', float: 'not fixed', fixed: 'fixed' };
 
-const degrees = (radians: number): string => `${(radians / RADIANS_PER_DEGREE).toFixed(1)}°`;
-
 /** Why nothing is kept now, and what to do: a heading and a sentence. */
-export function pairFaultWords(fault: PairFault, unit: LengthUnit): { readonly title: string; readonly text: string } {
+export function pairFaultWords(fault: PairFault, { lengthUnit: unit, angleUnit }: SiteUnits): { readonly title: string; readonly text: string } {
   switch (fault.code) {
     case 'NO_RECEIVER':
       return { title: 'No receiver', text: 'Switch it on, or link it. Without it there is no plan here, for the instrument has no place of its own.' };
@@ -30,7 +29,7 @@ export function pairFaultWords(fault: PairFault, unit: LengthUnit): { readonly t
       };
     case 'NOT_PLUMB':
       return {
-        title: `The pole leans by ${degrees(fault.lean)}`,
+        title: `The pole leans by ${coarseAngle(fault.lean, angleUnit, 1)}`,
         text: `That puts the plan ${smallLength(fault.aside, unit)} aside and the height ${smallLength(fault.drop, unit)} too low. Look at the bubble: nothing takes it out in this way of working.`,
       };
     case 'NO_AXIS':

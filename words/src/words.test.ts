@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { VIEWPOINTS, type Explanation } from '@idle-marker/core';
+import { RADIANS_PER_DEGREE, VIEWPOINTS, type Explanation } from '@idle-marker/core';
 import {
   levelStepWords,
   cutFillWords,
@@ -10,6 +10,7 @@ import {
   proofSentence,
   proofVerdict,
   reasonWords,
+  smallAngle,
   smallLength,
   spreadWords,
   stationErrorSentence,
@@ -19,7 +20,21 @@ import {
   unnoticedWords,
 } from './index.ts';
 
-const NAMING = { nameOf: (mark: string) => mark.toUpperCase(), unit: 'metre' } as const;
+const NAMING = { nameOf: (mark: string) => mark.toUpperCase(), unit: 'metre', angleUnit: 'dms' } as const;
+
+describe('a small angle', () => {
+  it('is in minutes and degrees, or in milligon and gon where the site reads gon', () => {
+    const at = (degrees: number) => [smallAngle(degrees * RADIANS_PER_DEGREE, 'dms'), smallAngle(-degrees * RADIANS_PER_DEGREE, 'gon')];
+    expect([0.05, 0.5, 5, 50].map(at)).toEqual([
+      ['3.0′', '55.6 mgon'],
+      ['30′', '556 mgon'],
+      ['5.00°', '5.56 gon'],
+      ['50.0°', '55.6 gon'],
+    ]);
+    const off = { code: 'TYPED_DIRECTION_OFF', name: 'k1', across: 0.3, angle: 0.01, isUsed: true } as const;
+    expect(reasonWords(off, { ...NAMING, angleUnit: 'gon' }).text).toContain('(637 mgon)');
+  });
+});
 
 describe('moves', () => {
   it('say both figures with their words, and leave out what rounds to nothing', () => {

@@ -22,7 +22,7 @@ import {
   type Naming,
 } from '../src/index.ts';
 
-const NAMING: Naming = { nameOf: (id) => id.toUpperCase(), unit: 'metre' };
+const NAMING: Naming = { nameOf: (id) => id.toUpperCase(), unit: 'metre', angleUnit: 'dms' };
 const isWhole = (text: string) => {
   expect(text).not.toMatch(/undefined|NaN|null|[A-Z]{3,}_[A-Z]/);
   expect(text).toMatch(/[.?]$/);

@@ -53,7 +53,7 @@ describe('a column', () => {
     level,
     place: { e: off, n, z: level === 'low' ? 1 : 3.5 },
   });
-  const about = { line: 'A', azimuth: 0, crossing: '2', crossingAlong: 5, tolerance: 0.005, unit: 'metre' } as const;
+  const about = { line: 'A', azimuth: 0, crossing: '2', crossingAlong: 5, tolerance: 0.005, unit: 'metre', angleUnit: 'dms' } as const;
   const said = (shots: readonly FaceShot[], width: number | null) => faceWords(faceAgainstLine({ line, shots, targetOffset: 0, width })!, about);
 
   it('that stands where it should is called so, with what to write', () => {
@@ -94,7 +94,7 @@ describe('bolts', () => {
         fit(() => ({ e: 0.001, n: 0 })),
         4,
         0.004,
-        'metre',
+        { lengthUnit: 'metre', angleUnit: 'dms' },
       ),
     ).toMatchObject({ tone: 'good', title: 'The group is where it should be' });
     expect(
@@ -102,7 +102,7 @@ describe('bolts', () => {
         fit(() => ({ e: 0.02, n: 0 })),
         4,
         0.004,
-        'metre',
+        { lengthUnit: 'metre', angleUnit: 'dms' },
       ).title,
     ).toBe('The pattern is good, but stands 20 mm off');
     expect(
@@ -110,7 +110,7 @@ describe('bolts', () => {
         fit((i) => ({ e: i === 2 ? 0.02 : 0, n: 0 })),
         4,
         0.004,
-        'metre',
+        { lengthUnit: 'metre', angleUnit: 'dms' },
       ).title,
     ).toMatch(/^3 is out of the pattern by \d+ mm$/);
     expect(
@@ -118,7 +118,7 @@ describe('bolts', () => {
         fit(() => ({ e: 0.02, n: 0 })),
         4,
         0.004,
-        'metre',
+        { lengthUnit: 'metre', angleUnit: 'dms' },
       ).text,
     ).toBe('As a whole the 4 bolts lie 20 mm east, not turned; 1 is then left 0 mm from its place in the pattern. Allowed are 4 mm.');
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { alongOff, intersectLines, pointAlongOff } from './line.ts';
-import { azimuth, compassWord, planDistance, polar } from './point.ts';
+import { azimuth, carriedAlong, compassWord, planDistance, polar } from './point.ts';
 import { distanceToPolygon, insidePolygon, signedArea } from './polygon.ts';
 
 const coordinate = fc.double({ min: -1e5, max: 1e5, noNaN: true });
@@ -38,6 +38,23 @@ describe('azimuths', () => {
   it('call a direction just west of north north', () => {
     expect(compassWord(2 * Math.PI - 1e-9)).toBe('north');
     expect(compassWord(-0.1)).toBe('north');
+  });
+});
+
+describe('what is carried along', () => {
+  it('keeps its distance, and turns clockwise with what it hangs on', () => {
+    expect(carriedAlong({ e: 100, n: 110 }, { e: 100, n: 100 }, { e: 101, n: 99 }, Math.PI / 2)).toEqual({
+      e: expect.closeTo(111, 9),
+      n: expect.closeTo(99, 9),
+    });
+    fc.assert(
+      fc.property(point, point, point, fc.double({ min: -3, max: 3, noNaN: true }), (at, from, to, turn) => {
+        const there = carriedAlong(at, from, to, turn);
+        expect(planDistance(to, there)).toBeCloseTo(planDistance(from, at), 6);
+        const back = carriedAlong(there, to, from, -turn);
+        expect(planDistance(back, at)).toBeLessThan(1e-6);
+      }),
+    );
   });
 });
 

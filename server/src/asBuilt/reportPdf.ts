@@ -70,10 +70,11 @@ function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: str
 }
 
 /** A group of bolts, drawn with what each is off, and said as a whole. */
-function drawGroup(page: Page, { lengthUnit }: AsBuiltReport, group: BoltGroup, top: number): number {
+function drawGroup(page: Page, report: AsBuiltReport, group: BoltGroup, top: number): number {
+  const { lengthUnit } = report;
   const y = room(page, top, PLAN_HEIGHT + 30);
   const built = group.bolts.filter(({ difference }) => difference !== null);
-  const said = group.fit && patternWords(group.fit, built.length, group.tolerance, lengthUnit);
+  const said = group.fit && patternWords(group.fit, built.length, group.tolerance, report);
   const textX = MARGIN + PLAN_HEIGHT + 20;
   const width = widthOf(page) - PLAN_HEIGHT - 20;
   write(page, `Group ${group.name}, ${group.work.body.name}`, textX, y, 'bold', 11, INKS.ink);
@@ -141,7 +142,7 @@ function drawLaid(page: Page, { lengthUnit }: AsBuiltReport, { drawing, scale, m
   return y + paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 12;
 }
 
-const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit }: AsBuiltReport) =>
+const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit, angleUnit }: AsBuiltReport) =>
   row.face &&
   faceWords(row.face, {
     line: row.line.label,
@@ -150,6 +151,7 @@ const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit }: AsBuiltReport)
     crossingAlong: row.crossingAlong,
     tolerance: columnTolerance,
     unit: lengthUnit,
+    angleUnit,
   });
 
 interface Column {

@@ -1,12 +1,10 @@
 import { useMemo } from 'react';
+import { namingOf } from '@idle-marker/records';
 import type { Naming } from '@idle-marker/words';
 import { useSite } from './SiteContext.tsx';
 
-/** Names of control marks for sentences. */
+/** Names of control marks for sentences, and the site's units. */
 export function useNaming(): Naming {
   const { state } = useSite();
-  return useMemo(() => {
-    const names = new Map(state.control.map((mark) => [mark.id, mark.revision.body.name]));
-    return { nameOf: (mark) => names.get(mark) ?? 'an unknown mark', unit: state.settings.lengthUnit };
-  }, [state]);
+  return useMemo(() => namingOf(state), [state]);
 }

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { effectsOfMove, heldUses, type ControlMark } from '@idle-marker/records';
+import { effectsOfMove, supportingUses, type ControlMark } from '@idle-marker/records';
 import { effectWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -25,7 +25,7 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
     return { effect, name: set.name, ...effectWords(effect, { plan, height }, asked, units.lengthUnit) };
   });
   const stations = state.accepted.filter(
-    (each) => !each.withdrawn && heldUses(each.fact, each.occupation).some((use) => use.revision === mark.revision.id && (use.plan || use.height)),
+    (each) => !each.withdrawn && supportingUses(each.fact, each.occupation).some((use) => use.revision === mark.revision.id && (use.plan || use.height)),
   );
   const keep = async () => {
     setTried(true);

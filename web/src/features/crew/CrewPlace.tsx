@@ -207,7 +207,7 @@ function Stake({ token, view, mark, words }: { readonly token: string; readonly 
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
             {page.tape}: {point.corner}
           </summary>
-          <TapeBack point={point} unit={view.unit} words={words} />
+          <TapeBack point={point} unit={view.unit} angleUnit={view.angleUnit} words={words} />
         </details>
       )}
       <Report token={token} mark={mark} words={words} who={view.who} />

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { RADIANS_PER_DEGREE, tapedPairs, type LengthUnit } from '@idle-marker/core';
+import { tapedPairs, type AngleUnit, type LengthUnit } from '@idle-marker/core';
 import type { PointToFind } from '@idle-marker/records';
-import { filled, tapeBackWords, type CrewWords } from '@idle-marker/words';
+import { coarseAngle, filled, tapeBackWords, type CrewWords } from '@idle-marker/words';
 import { tapeScene } from '@idle-marker/paper';
 import { measureOnScreen, SceneView } from '../../print/SceneView.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -9,11 +9,12 @@ import { Choice } from '../../ui/Field.tsx';
 interface TapeBackProps {
   readonly point: PointToFind;
   readonly unit: LengthUnit;
+  readonly angleUnit: AngleUnit;
   readonly words: CrewWords;
 }
 
 /** A point found again from any two of the marks that are left. */
-export function TapeBack({ point, unit, words }: TapeBackProps) {
+export function TapeBack({ point, unit, angleUnit, words }: TapeBackProps) {
   const [chosen, setChosen] = useState('0');
   const pairs = useMemo(() => tapedPairs(point.point, point.marks), [point]);
   const pair = pairs[Number(chosen)] ?? pairs[0] ?? null;
@@ -36,7 +37,7 @@ export function TapeBack({ point, unit, words }: TapeBackProps) {
             value={String(pairs.indexOf(pair))}
             options={pairs.map(({ a, b, good, tapes }, i) => [
               String(i),
-              `${a.name} + ${b.name}${good ? '' : ` (${words.tape.flat} ${Math.round(tapes.crossing / RADIANS_PER_DEGREE)}°)`}`,
+              `${a.name} + ${b.name}${good ? '' : ` (${words.tape.flat} ${coarseAngle(tapes.crossing, angleUnit)})`}`,
             ])}
             onChange={setChosen}
           />

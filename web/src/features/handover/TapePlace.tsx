@@ -47,7 +47,7 @@ export function Place() {
             <Choice label="Language" value={language} options={LANGUAGES.map(({ code, name }) => [code, name] as const)} onChange={setLanguage} />
           </div>
           {point ? (
-            <TapeBack key={idOf(point)} point={point} unit={state.settings.lengthUnit} words={crewWords(language)} />
+            <TapeBack key={idOf(point)} point={point} unit={state.settings.lengthUnit} angleUnit={state.settings.angleUnit} words={crewWords(language)} />
           ) : (
             <p className="text-ink2">The package has no marks.</p>
           )}

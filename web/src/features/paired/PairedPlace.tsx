@@ -210,7 +210,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
             )}
             {accepted &&
               faults.slice(0, 2).map((fault) => {
-                const { title, text } = pairFaultWords(fault, units.lengthUnit);
+                const { title, text } = pairFaultWords(fault, units);
                 return (
                   <Card
                     key={fault.code}

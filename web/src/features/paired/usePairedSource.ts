@@ -49,7 +49,7 @@ export function usePairedShooting(set: PairedSet | null): PairedShooting {
         // A known mark is what tells two heights that do not agree apart: it may be shot all the same.
         const [first] = faults.filter(({ code }) => !(purpose === 'proof' && code === 'HEIGHTS_APART'));
         if (first || !link.receiver) {
-          const { title, text } = pairFaultWords(first ?? { code: 'NO_RECEIVER' }, units.lengthUnit);
+          const { title, text } = pairFaultWords(first ?? { code: 'NO_RECEIVER' }, units);
           return { refused: `${title}. ${text}` };
         }
         const position = {

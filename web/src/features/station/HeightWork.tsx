@@ -10,6 +10,7 @@ import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -43,7 +44,8 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
   const poor = (off ?? null) !== null || (result !== null && !fitsByChance(result.height.fit));
   const isChecked = result !== null && result.reliability.state !== 'unchecked';
   const formatOff = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
-  const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
+  const naming = useNaming();
+  const { nameOf } = naming;
   const busy = shooting.doing !== null;
   const sight = async (mark: string) => {
     setReading(`Reading to ${nameOf(mark)}`);
@@ -120,7 +122,7 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                 {poor
                   ? 'Is it the right spot (nail, flange, nut), and the height that is written there? Read it again, then leave one out.'
                   : draft.benchmarks > 1
-                    ? heightCheckWords(result.reliability, { nameOf, unit: units.lengthUnit })
+                    ? heightCheckWords(result.reliability, naming)
                     : draft.otherPole
                       ? 'The target height is checked by that; the benchmark itself is not. A second one would be better.'
                       : 'A wrong spot or a wrong figure puts every height out by the same amount, and no residual shows it. Sight a second one, or this one with another target height.'}

@@ -5,9 +5,10 @@ import { Card } from '../../ui/Slip.tsx';
 
 /** Bolts as cast: where the group lies as a whole, and what is left at each. */
 export function BoltGroupCard({ group: { name, bolts, fit, tolerance } }: { group: BoltGroup }) {
-  const { lengthUnit } = useUnits();
+  const units = useUnits();
+  const { lengthUnit } = units;
   const built = bolts.flatMap(({ plan, difference }) => (difference ? [{ plan, difference }] : []));
-  const said = fit && patternWords(fit, built.length, tolerance, lengthUnit);
+  const said = fit && patternWords(fit, built.length, tolerance, units);
   return (
     <Card tone={said?.tone ?? 'ochre'} title={`Group ${name}: ${said?.title ?? 'one bolt alone shows no pattern'}`}>
       <p>

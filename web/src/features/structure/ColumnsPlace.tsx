@@ -140,7 +140,15 @@ export function Place() {
   const edgeWord = (edge: Edge) => (edge === 'middle' ? 'middle' : `${compassWord(edge === 'first' ? azimuth + Math.PI : azimuth)} edge`);
   const judged =
     row.face &&
-    faceWords(row.face, { line: row.line.label, azimuth, crossing: row.crossing.label, crossingAlong: row.crossingAlong, tolerance, unit: units.lengthUnit });
+    faceWords(row.face, {
+      line: row.line.label,
+      azimuth,
+      crossing: row.crossing.label,
+      crossingAlong: row.crossingAlong,
+      tolerance,
+      unit: units.lengthUnit,
+      angleUnit: units.angleUnit,
+    });
   return (
     <>
       <Workspace
