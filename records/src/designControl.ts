@@ -1,5 +1,5 @@
 /** Points of the design, and of what stands, as control: building corners, crossings of a grid, something measured. */
-import type { Metres, SitePoint } from '@idle-marker/core';
+import { planDistance, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { controlFromBuilt } from './asBuilt.ts';
 import { alikeName, freeName } from './names.ts';
@@ -19,12 +19,38 @@ export interface ControlCandidate {
   readonly sdZMm: number | null;
   /** The station that measured it; null for what is only drawn. */
   readonly parent: string | null;
+  /** The mark that was made of it already. */
+  readonly listedAs: string | null;
 }
 
 /** What is built stands about so near to where it was drawn, one standard deviation. */
 export const BUILT_SD_MM = 5;
 
-/** Everything that has coordinates and is no control yet, by name. */
+/** What was made control lies where it was taken from, but for the rounding of a list. */
+const SAME_PLACE: Metres = 0.001;
+
+/** The mark of the same origin that is listed at a place; one that is lost is none. */
+function listedAt({ control }: SiteState, from: From, place: PlanPoint): string | null {
+  const body = control.find(
+    ({ revision: { body } }) =>
+      body.from === from && body.condition !== 'lost' && body.e !== null && body.n !== null && planDistance({ e: body.e, n: body.n }, place) < SAME_PLACE,
+  )?.revision.body;
+  return body?.name ?? null;
+}
+
+/** A point that was picked on a drawing. */
+export const pickedCandidate = (state: SiteState, drawing: string, name: string, { e, n }: PlanPoint): ControlCandidate => ({
+  from: 'drawing',
+  of: drawing,
+  name,
+  place: { e, n, z: null },
+  sdHMm: BUILT_SD_MM,
+  sdZMm: null,
+  parent: null,
+  listedAs: listedAt(state, 'drawing', { e, n }),
+});
+
+/** Everything that has coordinates in the design, or was measured, by name. */
 export function controlCandidates(state: SiteState): ControlCandidate[] {
   const drawn = (from: From, of: string, name: string, place: ControlCandidate['place']): ControlCandidate => ({
     from,
@@ -34,6 +60,7 @@ export function controlCandidates(state: SiteState): ControlCandidate[] {
     sdHMm: BUILT_SD_MM,
     sdZMm: place.z === null ? null : BUILT_SD_MM,
     parent: null,
+    listedAs: listedAt(state, from, place),
   });
   const grids = state.grids.flatMap(({ body }) => {
     const grid = gridOf(body);
@@ -48,7 +75,7 @@ export function controlCandidates(state: SiteState): ControlCandidate[] {
     if (!body || body.e === null || body.n === null || body.sdHMm === null) return [];
     const { name, e, n, z, sdHMm, sdZMm, parent = null } = body;
     const station = state.accepted.find((each) => each.fact.id === parent)?.fact.body.name ?? '';
-    return [{ from: 'asBuilt', of: station, name, place: { e, n, z }, sdHMm, sdZMm, parent }];
+    return [{ from: 'asBuilt', of: station, name, place: { e, n, z }, sdHMm, sdZMm, parent, listedAs: listedAt(state, 'asBuilt', { e, n }) }];
   });
   return [...built, ...packages, ...grids].sort((a, b) => compareNames(a.of, b.of) || compareNames(a.name, b.name));
 }
@@ -60,9 +87,17 @@ const SOURCE: Readonly<Record<From, (of: string) => string>> = {
   asBuilt: (of) => `measured as it stands from ${of}`,
 };
 
+/** The marks that points become, each with an id of its own; those that are listed already become none. */
+export const controlOfCandidates = (state: SiteState, ids: () => string, candidates: readonly ControlCandidate[]): FactBody<'control'>[] =>
+  candidates
+    .filter((each) => each.listedAs === null)
+    .reduce<FactBody<'control'>[]>((bodies, each) => {
+      const taken = [...state.control.map(({ revision }) => revision.body.name), ...bodies.map((body) => body.name)];
+      return [...bodies, controlOfCandidate(taken, ids(), each)];
+    }, []);
+
 /** The mark that a point becomes. A height that is only drawn is listed, and not used: what was built has its own. */
-export function controlOfCandidate(state: SiteState, mark: string, { from, of, name, place, sdHMm, sdZMm, parent }: ControlCandidate): FactBody<'control'> {
-  const taken = state.control.map(({ revision }) => revision.body.name);
+function controlOfCandidate(taken: readonly string[], mark: string, { from, of, name, place, sdHMm, sdZMm, parent }: ControlCandidate): FactBody<'control'> {
   return {
     mark,
     name: alikeName(name, taken) === null ? name.slice(0, 80) : freeName(name.slice(0, 70), taken),

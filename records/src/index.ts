@@ -85,7 +85,7 @@ export { olderControl, stationsOnOlderControl, type OlderControl } from './older
 export { carriedTo, isFixed, isFixedKind, isPoleless, targetOnFixed, WITHOUT_POLE } from './fixedTarget.ts';
 export { provisionToLift, type LiftedProvision } from './provision.ts';
 export { confirmedItem, startingLibrary } from './startingLibrary.ts';
-export { BUILT_SD_MM, controlCandidates, controlOfCandidate, type ControlCandidate } from './designControl.ts';
+export { BUILT_SD_MM, controlCandidates, controlOfCandidates, pickedCandidate, type ControlCandidate } from './designControl.ts';
 export { nearCode } from './nearCode.ts';
 export { heldUses, supportingUses } from './heldUses.ts';
 export { namingOf } from './naming.ts';

@@ -1,38 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import { isProvenControl, ownControlBody, measuredMark, provisionToLift, revertedMarks, severalRevised, trustRecords } from '../src/index.ts';
-import { newId, PLACES, Story } from './story.ts';
-
-const OWN = { N1: { e: 4090, n: 7960, z: 5.4 }, N2: { e: 3975, n: 8035, z: 5.2 }, N3: { e: 3990, n: 7940, z: 5.1 } } as const;
-
-/** Three marks of one's own from S1, and a fresh station S2 from these alone. */
-function onOwnMarks() {
-  const story = new Story().control();
-  const first = story.station('S1');
-  const ids = Object.entries(OWN).map(([name, place]) => {
-    const mark = newId();
-    const sights = [0, 1, 2].map(() => story.shoot(first.occupation, 'control', { kind: 'control', mark }, place));
-    story.say('control', ownControlBody(first, measuredMark(story.state, first, sights)!, { mark, name, kind: 'nail', note: '', spot: '' }));
-    return mark;
-  });
-  story.say('close', { occupation: first.occupation.id, note: '' });
-  story.stand({ e: 4020, n: 7990, z: 5.5 });
-  const occupation = story.occupy('S2');
-  ids.forEach((mark, i) => story.shoot(occupation, 'station', { kind: 'control', mark }, Object.values(OWN)[i]!));
-  const second = story.decide(occupation, 'provisional', {}, 'on our own marks');
-  const own = () =>
-    ids.map((id) =>
-      isProvenControl(
-        story.state,
-        story.state.control.find((mark) => mark.id === id)!,
-      ),
-    );
-  const now = () => story.state.accepted.find((each) => each.fact.id === second.fact.id)!;
-  return { story, second, own, now };
-}
+import { provisionToLift, revertedMarks, severalRevised, trustRecords } from '../src/index.ts';
+import { ownStation, PLACES, Story } from './story.ts';
 
 describe('a fresh station on own marks', () => {
   it('that was proved on given ones is accepted again without its provision, and proves its marks', () => {
-    const { story, second, own, now } = onOwnMarks();
+    const { story, second, own, now } = ownStation();
     expect(own()).toEqual([false, false, false]);
     expect(provisionToLift(story.state, second)).toBeNull();
     story.prove(second, 'K1');
@@ -48,7 +20,7 @@ describe('a fresh station on own marks', () => {
   });
 
   it('whose proof failed stays as it is', () => {
-    const { story, second, own } = onOwnMarks();
+    const { story, second, own } = ownStation();
     story.prove(second, 'K1', { e: 0.06 });
     expect(own()).toEqual([false, false, false]);
     expect(provisionToLift(story.state, second)).toBeNull();

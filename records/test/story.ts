@@ -7,8 +7,11 @@ import {
   hubPlans,
   judgeProof,
   judgeResight,
+  isProvenControl,
   markBody,
   meanPlace,
+  measuredMark,
+  ownControlBody,
   readingOf,
   sightBody,
   siteState,
@@ -347,4 +350,32 @@ export class Story {
     const mean = meanPlace(this.state, solution, sights)!;
     return this.say('asBuilt', asBuiltBody(solution, sights, mean, { code: '', against: null, note: '', supersedes: null, ...about }));
   }
+}
+
+const OWN = { N1: { e: 4090, n: 7960, z: 5.4 }, N2: { e: 3975, n: 8035, z: 5.2 }, N3: { e: 3990, n: 7940, z: 5.1 } } as const;
+
+/** Three marks of one's own from S1, and a fresh station S2 from these alone. */
+export function ownStation() {
+  const story = new Story().control();
+  const first = story.station('S1');
+  const ids = Object.entries(OWN).map(([name, place]) => {
+    const mark = newId();
+    const sights = [0, 1, 2].map(() => story.shoot(first.occupation, 'control', { kind: 'control', mark }, place));
+    story.say('control', ownControlBody(first, measuredMark(story.state, first, sights)!, { mark, name, kind: 'nail', note: '', spot: '' }));
+    return mark;
+  });
+  story.say('close', { occupation: first.occupation.id, note: '' });
+  story.stand({ e: 4020, n: 7990, z: 5.5 });
+  const occupation = story.occupy('S2');
+  ids.forEach((mark, i) => story.shoot(occupation, 'station', { kind: 'control', mark }, Object.values(OWN)[i]!));
+  const second = story.decide(occupation, 'provisional', {}, 'on our own marks');
+  const own = () =>
+    ids.map((id) =>
+      isProvenControl(
+        story.state,
+        story.state.control.find((mark) => mark.id === id)!,
+      ),
+    );
+  const now = () => story.state.accepted.find((each) => each.fact.id === second.fact.id)!;
+  return { story, second, own, now };
 }

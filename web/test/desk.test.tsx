@@ -1,8 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { progressOf, proofCandidates } from '@idle-marker/records';
-import { EditControl } from '../src/features/control/EditControl.tsx';
-import { Place as ControlList } from '../src/features/control/ControlPlace.tsx';
 import { readCorners, writeCorners } from '../src/features/design/cornerText.ts';
 import { EditPackage } from '../src/features/design/EditPackage.tsx';
 import { Place as FieldBook } from '../src/features/fieldbook/FieldBookPlace.tsx';
@@ -156,89 +154,6 @@ describe('settings of a site', () => {
     await waitFor(() =>
       expect(said()).toMatchObject([{ type: 'site', body: { proofIntervalMinutes: 45, name: 'Quay extension', practiceGround: 'ternhaven' } }]),
     );
-  });
-});
-
-describe('a control mark', () => {
-  it('is refused when its name looks like another, when half its place is missing, or when nothing is given', async () => {
-    const story = new Story().control(['K1']);
-    const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
-    await user.type(screen.getByLabelText('Name'), 'Kl');
-    await user.type(screen.getByLabelText('Easting, m'), '4000');
-    await user.click(screen.getByRole('button', { name: 'Add mark' }));
-    expect(screen.getByText(/K1 is on the list already: two names that look alike get mixed up/)).toBeTruthy();
-    expect(screen.getAllByText('Give both coordinates, or neither.').length).toBeGreaterThan(0);
-    expect(said()).toEqual([]);
-  });
-
-  it('whose name is taken: new figures, the mean of both, or another mark, and none is lost', async () => {
-    const story = new Story().control(['K1', 'K2', 'K3', 'K4'], { kind: 'plate' });
-    story.station('S1');
-    const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
-    await user.type(screen.getByLabelText('Name'), 'K1');
-    await user.type(screen.getByLabelText('Easting, m'), '3950.010');
-    await user.type(screen.getByLabelText('Northing, m'), '7960');
-    await user.type(screen.getByLabelText('Height, m'), '5.104');
-    expect(screen.getByText('K1 is there already: 10 mm away from what you give, 4 mm lower')).toBeTruthy();
-    expect(screen.getByText(/^1 station used it\./)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Another mark: K1-2' }));
-    expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('K1-2');
-    expect(screen.queryByText(/is there already/)).toBeNull();
-    await user.clear(screen.getByLabelText('Name'));
-    await user.type(screen.getByLabelText('Name'), 'K1');
-    await user.click(screen.getByRole('button', { name: 'Mean of both' }));
-    expect(screen.getByRole('dialog', { name: 'K1: new revision' })).toBeTruthy();
-    expect(screen.getByLabelText<HTMLInputElement>('Easting, m').value).toBe('3950.005');
-    await user.type(screen.getByLabelText('Source, or what was changed (needed)'), 'taken twice');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
-    const [known] = story.state.control;
-    await waitFor(() =>
-      expect(said()).toMatchObject([{ type: 'control', body: { mark: known!.id, kind: 'plate', e: 3950.005, z: 5.102, supersedes: known!.revision.id } }]),
-    );
-  });
-
-  it('that stands next to another is pointed out, and is kept when that is wanted', async () => {
-    const story = new Story().control(['K1']);
-    const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
-    await user.type(screen.getByLabelText('Name'), 'N7');
-    await user.type(screen.getByLabelText('Easting, m'), '3950.4');
-    await user.type(screen.getByLabelText('Northing, m'), '7960.1');
-    expect(screen.getByText(/Less than 1 m from K1/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Add mark' }));
-    await waitFor(() =>
-      expect(said()).toMatchObject([{ type: 'control', body: { name: 'N7', e: 3950.4, n: 7960.1, z: null, sdZMm: null, supersedes: null } }]),
-    );
-  });
-
-  it('is changed by a new revision that knows the one before', async () => {
-    const story = new Story().control(['K1']);
-    const mark = story.state.control[0]!;
-    const { user } = show(story, <EditControl mark={mark} onClose={() => undefined} />);
-    await user.selectOptions(screen.getByLabelText('Condition'), 'Doubtful');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
-    expect(screen.getByText(/Say where the new figures come from/)).toBeTruthy();
-    await user.type(screen.getByLabelText(/^Source/), 'kerb run over');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
-    await waitFor(() => expect(said()).toMatchObject([{ body: { mark: mark.id, condition: 'doubtful', supersedes: mark.revision.id, e: 3950 } }]));
-  });
-});
-
-describe('the control list', () => {
-  it('says what the marks are good for, and is empty with a way to fill it', () => {
-    show(new Story(), <ControlList />);
-    expect(screen.getByText('0 usable in plan: two are needed')).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Import…' })).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Short coordinates' })).toBeNull();
-  });
-
-  it('shortens large coordinates when asked, and says by how much', async () => {
-    const story = new Story().control(['K1'], { e: 451_203.118, n: 5_433_870.25 });
-    story.control(['K2'], { e: 451_380.5, n: 5_433_900.125 });
-    const { user } = show(story, <ControlList />);
-    await user.click(screen.getByRole('button', { name: 'Short coordinates' }));
-    expect(screen.getByRole('columnheader', { name: 'East − 450000, m' })).toBeTruthy();
-    expect(within(screen.getByRole('button', { name: 'About K1' }).closest('tr')!).getByText(/^1.203\.118$/)).toBeTruthy();
-    expect(within(screen.getByRole('button', { name: 'About K2' }).closest('tr')!).getByText(/^3.900\.125$/)).toBeTruthy();
   });
 });
 
@@ -431,6 +346,25 @@ describe('a typed reading', () => {
     await waitFor(() => expect(reading()).toMatchObject({ slope: 93.006, angleUnit: 'dms', keyed: { circle: '143 27 08', slope: '93.006' } }));
   });
 
+  it('asks about an angle that can be read in two ways, and says what was understood', async () => {
+    const { user, reading } = await asked();
+    await user.type(screen.getByLabelText('Circle'), '21.4249');
+    const question = screen.getByRole('group', { name: 'What 21.4249 means' });
+    expect(within(question).getByText('Degrees, minutes and seconds, or decimal degrees?')).toBeTruthy();
+    await user.type(screen.getByLabelText('Zenith angle'), '90');
+    await user.type(screen.getByLabelText('Slope distance, m'), '20');
+    await user.click(screen.getByLabelText(/target height is still the one/));
+    // Nothing is taken while it is not answered.
+    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    expect(reading()).toBeNull();
+    expect(within(question).getByRole('button', { name: '21.4249° = 21°25′30″' })).toBeTruthy();
+    await user.click(within(question).getByRole('button', { name: '21°42′49″' }));
+    expect(screen.queryByRole('group', { name: /^What / })).toBeNull();
+    expect(screen.getByText('= 21°42′49″')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await waitFor(() => expect(reading()).toMatchObject({ keyed: { circle: '21°42′49″' } }));
+  });
+
   it('says which field is wrong', async () => {
     const { user, reading } = await asked();
     await user.type(screen.getByLabelText('Circle'), '361');
@@ -472,45 +406,5 @@ describe('what is painted', () => {
   it('fits the view to everything that has a place', () => {
     expect(sceneExtent(EMPTY_SCENE)).toBeNull();
     expect(sceneExtent(joinScenes(scene(3), { instruments: [{ at: { e: -7, n: 40 }, label: 'S1', facing: null }] }))).toEqual([-7, 0, 2, 40]);
-  });
-});
-
-describe('marks of the list', () => {
-  it('several get a condition in one step', async () => {
-    const story = new Story().control(['K1', 'K2', 'K3']);
-    const { user } = show(story, <ControlList />);
-    await user.click(screen.getByRole('button', { name: 'Choose several…' }));
-    await user.click(screen.getByLabelText('Choose K1'));
-    await user.click(screen.getByLabelText('Choose K3'));
-    await user.click(screen.getByRole('button', { name: 'Change 2 at once…' }));
-    const dialog = screen.getByRole('dialog', { name: '2 marks at once' });
-    await user.selectOptions(within(dialog).getByLabelText('Condition'), 'lost');
-    await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
-    expect(within(dialog).getByText('Say what was found, or where the new figures come from.')).toBeTruthy();
-    // What becomes of each is seen before it is kept.
-    expect(
-      within(within(dialog).getByRole('list', { name: 'What becomes of them' }))
-        .getAllByRole('listitem')
-        .map((item) => item.textContent),
-    ).toEqual(['K1 secure → lost', 'K3 secure → lost']);
-    await user.type(within(dialog).getByLabelText('What was found, or where it comes from'), 'the dig took them');
-    await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
-    await waitFor(() => expect(said()).toHaveLength(2));
-    expect(said().map((fact) => [(fact.body as { name: string }).name, (fact.body as { condition: string }).condition])).toEqual([
-      ['K1', 'lost'],
-      ['K3', 'lost'],
-    ]);
-    expect(await screen.findByRole('heading', { name: '2 marks were revised' })).toBeTruthy();
-  });
-
-  it('one that is given a height can be used in height', async () => {
-    const story = new Story().control(['K1'], { z: null, useHeight: false, sdZMm: null });
-    const mark = story.state.control[0]!;
-    const { user } = show(story, <EditControl mark={mark} onClose={() => undefined} />);
-    await user.type(screen.getByLabelText(/^Height, m/), '5.120');
-    await user.type(screen.getByLabelText(/^Source/), 'levelled');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
-    await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ body: { z: 5.12, useHeight: true } });
   });
 });

@@ -117,6 +117,26 @@ describe('an accepted station', () => {
     await waitFor(() => expect(said()[0]).toMatchObject({ type: 'control', body: { name: 'S1', forProof: true, parent: solution.fact.id } }));
   });
 
+  it('changes places with a target on a tripod: the next one begins over it', async () => {
+    const { story, solution } = day();
+    const onNew = jest.fn();
+    const { user } = show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={onNew} />);
+    await user.click(screen.getByRole('button', { name: 'Change places with a tripod target…' }));
+    const dialog = within(screen.getByRole('dialog', { name: 'Change places with a tripod target' }));
+    expect(dialog.queryByLabelText('Kind')).toBeNull();
+    await user.click(dialog.getByRole('button', { name: 'Measure it, 3 readings' }));
+    for (let i = 0; i < 3; i++) {
+      await waitFor(() => expect(currentLink()!.state().busy).toBe('measuring'));
+      give(90, 50);
+    }
+    await user.click(await dialog.findByRole('button', { name: 'The instrument stands there now' }));
+    await waitFor(() => expect(onNew).toHaveBeenCalledTimes(1));
+    const controls = said().filter((fact) => fact.type === 'control');
+    // The target’s place, and the ground that is left behind: the sight back goes there.
+    expect(controls.map((fact) => (fact.body as { name: string }).name)).toEqual(['N1', 'S1']);
+    expect(onNew).toHaveBeenCalledWith((controls[0]!.body as { mark: string }).mark);
+  });
+
   it('whose heights were corrected since is to be taken up again', async () => {
     const { story, solution } = day();
     const [sight] = [...story.state.sights.keys()];
@@ -192,6 +212,8 @@ describe('a new station', () => {
     await user.click(screen.getByLabelText('No backsight: the direction is typed'));
     expect(screen.getByText(/^Assumed: good for a job/)).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Start sighting/ }).disabled).toBe(true);
+    // Why it can’t be pressed stands beside it.
+    expect(document.querySelector('[aria-live="polite"].text-ochre')?.textContent).toMatch(/\S/);
     await user.type(screen.getByLabelText('To what'), 'mast');
     expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Start sighting/ }).disabled).toBe(false);
   });

@@ -1,9 +1,11 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
+import { useState } from 'react';
 import { screen, waitFor, within } from '@testing-library/react';
 import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
 import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
 import { Place as Marking } from '../src/features/mark/MarkPlace.tsx';
 import { Place as HandOver } from '../src/features/handover/HandOverPlace.tsx';
+import { CodeField } from '../src/features/structure/CodeField.tsx';
 import { lineAt, lineBetween, lineChoices } from '../src/features/structure/lineChoices.ts';
 import { Place as OnLine } from '../src/features/structure/LinePlace.tsx';
 import { CareDialog } from '../src/features/mark/CareDialog.tsx';
@@ -19,6 +21,30 @@ const nothing = () => undefined;
 
 const face = (crossing: string, edge: 'first' | 'second', level: 'low' | 'high' = 'low') =>
   ({ kind: 'face', grid: GRID.grid, line: 'A', crossing, edge, level, targetOffset: 0, width: 0.3 }) as const;
+
+describe('a code', () => {
+  function Typed({ onCode }: { onCode(code: string): void }) {
+    const [code, setCode] = useState('');
+    onCode(code);
+    return <CodeField value={code} codes={['road', 'kerb']} onChange={setCode} />;
+  }
+
+  it('that looks like another is asked about, and taken as it is when one says so', async () => {
+    let code = '';
+    const { user } = show(new Story(), <Typed onCode={(now) => (code = now)} />);
+    await user.type(screen.getByLabelText('Code'), 'RD');
+    expect(screen.getByText('RD: did you mean road?')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'No, RD' }));
+    expect([code, screen.queryByText(/did you mean/)]).toEqual(['RD', null]);
+    await user.clear(screen.getByLabelText('Code'));
+    await user.type(screen.getByLabelText('Code'), 'kreb');
+    expect(screen.queryByText(/did you mean/)).toBeNull();
+    await user.clear(screen.getByLabelText('Code'));
+    await user.type(screen.getByLabelText('Code'), 'Kerb');
+    await user.click(screen.getByRole('button', { name: 'kerb' }));
+    expect([code, screen.queryByText(/did you mean/)]).toEqual(['kerb', null]);
+  });
+});
 
 describe('columns along a line', () => {
   const row = () => {

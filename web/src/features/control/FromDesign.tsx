@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { BUILT_SD_MM, compareNames, controlCandidates, controlOfCandidate, type ControlCandidate } from '@idle-marker/records';
+import { BUILT_SD_MM, compareNames, controlCandidates, controlOfCandidates, pickedCandidate, type ControlCandidate } from '@idle-marker/records';
 import { CANDIDATE_OF } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -24,11 +24,7 @@ export function FromDesign({ onClose }: { onClose(): void }) {
   const wanted = search.trim().toLowerCase();
   const found = all.filter((each) => wanted === '' || `${each.name} ${each.of}`.toLowerCase().includes(wanted));
   const make = async (...candidates: readonly ControlCandidate[]) => {
-    // Each takes a name that those before it have not.
-    const bodies = candidates.reduce<ReturnType<typeof controlOfCandidate>[]>((list, each) => {
-      const taken = { ...state, control: [...state.control, ...list.map((body) => ({ id: body.mark, revision: { body } as Fact<'control'>, revisions: [] }))] };
-      return [...list, controlOfCandidate(taken, newId(), each)];
-    }, []);
+    const bodies = controlOfCandidates(state, newId, candidates);
     await say(...bodies.map((body) => ({ type: 'control' as const, body })));
     setMade([...made, ...bodies.map((body) => body.name)].sort(compareNames));
   };
@@ -100,9 +96,13 @@ export function FromDesign({ onClose }: { onClose(): void }) {
                 ))}
                 <td className={TD}>{units.length(each.place.z)}</td>
                 <td className={TD}>
-                  <Button className="my-0.5 px-3 text-[14px]" aria-label={`Make ${each.name} of ${each.of} control`} onClick={() => void make(each)}>
-                    Make it control
-                  </Button>
+                  {each.listedAs === null ? (
+                    <Button className="my-0.5 px-3 text-[14px]" aria-label={`Make ${each.name} of ${each.of} control`} onClick={() => void make(each)}>
+                      Make it control
+                    </Button>
+                  ) : (
+                    <span className="text-good">{each.listedAs === each.name ? 'listed' : `listed as ${each.listedAs}`}</span>
+                  )}
                 </td>
               </tr>
             ))}
@@ -117,17 +117,7 @@ export function FromDesign({ onClose }: { onClose(): void }) {
           onClose={() => setPicking(null)}
           onTake={({ corners }) => {
             const of = picking.body.name;
-            void make(
-              ...corners.map(({ name, e, n }): ControlCandidate => ({
-                from: 'drawing',
-                of,
-                name,
-                place: { e, n, z: null },
-                sdHMm: BUILT_SD_MM,
-                sdZMm: null,
-                parent: null,
-              })),
-            );
+            void make(...corners.map((corner) => pickedCandidate(state, of, corner.name, corner)));
             setPicking(null);
           }}
         />
