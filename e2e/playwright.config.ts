@@ -12,6 +12,7 @@ function zoneOfAfternoon(): string {
 /** The real application in Debian's Chromium. ./test builds it and starts the database; each worker starts a server. */
 export default defineConfig({
   testDir: 'src',
+  globalSetup: './src/server.ts',
   outputDir: '../test-results',
   fullyParallel: false,
   workers: 3,
@@ -30,9 +31,4 @@ export default defineConfig({
       args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
     },
   },
-  projects: [
-    { name: 'site', testIgnore: 'outage.spec.ts' },
-    // It stops the database under everybody, so it comes last and by itself.
-    { name: 'outage', testMatch: 'outage.spec.ts', dependencies: ['site'] },
-  ],
 });

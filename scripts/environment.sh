@@ -68,9 +68,9 @@ pg() {
   fi
 }
 
-# pg_run CLUSTER PORT: over TCP alone, since the path of a socket may be too long for the system.
+# pg_run CLUSTER PORT: over TCP alone, since the path of a socket may be too long for the system. PG_OPTIONS go along.
 pg_run() {
-  pg "$(postgres_bin)/pg_ctl" -D "$1" -l "$1/server.log" -w -t 60 -o "-p $2 -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null
+  pg "$(postgres_bin)/pg_ctl" -D "$1" -l "$1/server.log" -w -t 60 -o "-p $2 -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${PG_OPTIONS:-}" start >/dev/null
 }
 
 # start_postgres DATA_FOLDER PORT: makes the cluster when new, starts it, sets IDLE_PG_PASSWORD and PG_STARTED.

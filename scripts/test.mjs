@@ -30,7 +30,7 @@ function beside(name, command, args) {
   };
 }
 
-const LINT = ['node_modules/.bin/eslint', ['.', '--concurrency', '2', '--cache', '--cache-location', 'node_modules/.cache/eslint']];
+const LINT = ['node_modules/.bin/eslint', ['.', '--concurrency', 'off', '--cache', '--cache-location', 'node_modules/.cache/eslint']];
 const FORMAT = ['node_modules/.bin/prettier', ['--check', '--log-level', 'warn', '.']];
 
 function count(good) {

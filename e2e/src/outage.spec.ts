@@ -1,10 +1,10 @@
-import { execFileSync } from 'node:child_process';
 import type { AnyFact } from '@idle-marker/contract';
+import { database } from './server.ts';
 import { accept, enter, expect, hurry, newStation, place, prove, setMark, sight, stored, test } from './site.ts';
 
-const database = (command: 'stop' | 'start') => execFileSync('bash', ['../scripts/test-database.sh', command], { stdio: 'inherit' });
+test.use({ ownSite: 'outage', mayGoAway: true });
 
-test('marks set while the database is away wait through a closed tab, and are stored once each', async ({ page, context }) => {
+test('marks set while the database is away wait through a closed tab, and are stored once each', async ({ page, context, cluster }) => {
   await enter(page, undefined, 'Tomas Okafor');
   await hurry(page);
   await newStation(page);
@@ -14,7 +14,8 @@ test('marks set while the database is away wait through a closed tab, and are st
   await stored(page);
   const site = /sites\/([0-9a-f-]+)/.exec(page.url())![1]!;
 
-  database('stop');
+  const { folder, port } = cluster!;
+  await database('stop', folder);
   const names: string[] = [];
   try {
     await place(page, 'Mark').click();
@@ -39,7 +40,7 @@ test('marks set while the database is away wait through a closed tab, and are st
     await later.getByLabel('Work package').selectOption('Gangway piles');
     for (const name of names) await expect(later.getByRole('row', { name: new RegExp(`^${name} [\\d.]+ confirmed`) })).toBeVisible();
   } finally {
-    database('start');
+    await database('start', folder, port);
   }
   const last = context.pages().at(-1)!;
   await stored(last);

@@ -1,49 +1,31 @@
 /** What the tests share: a page that may talk to nobody but this machine, and the steps of a morning. */
-import { spawn } from 'node:child_process';
-import { createServer, type AddressInfo } from 'node:net';
 import axe from 'axe-core';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { DEMO_DATABASE, database, freePort, serve, type Cluster } from './server.ts';
 
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const probe = createServer().on('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
-
-async function untilHealthy(url: string, isRunning: () => boolean): Promise<void> {
-  for (let tries = 0; tries < 300 && isRunning(); tries++) {
-    const healthy = await fetch(`${url}/healthz`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-    if (healthy) return;
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  }
-  throw new Error(`The server at ${url} does not answer`);
-}
-
-export const test = base.extend<{ page: Page }, { server: string; ownSite: string }>({
+export const test = base.extend<{ page: Page }, { server: string; ownSite: string; mayGoAway: boolean; cluster: Cluster | null }>({
   // A file that says its name here begins with a site that no other file has worked on: another value is another worker.
   ownSite: ['', { scope: 'worker', option: true }],
   // Each worker has a server and a database of its own: what one does on a site the other must not see.
   server: [
-    async ({ ownSite }, use, { workerIndex }) => {
-      const port = String(await freePort());
-      const child = spawn('node', ['--enable-source-maps', '../server/dist/main.mjs'], {
-        stdio: ['ignore', 'ignore', 'inherit'],
-        env: { ...process.env, IDLE_PORT: port, IDLE_LOG: 'error', IDLE_PG_DATABASE: `idle_e2e_${ownSite}_${workerIndex}` },
-      });
-      const url = `http://127.0.0.1:${port}`;
+    async ({ ownSite, cluster }, use, { workerIndex }) => {
+      const name = `idle_e2e_${ownSite}_${workerIndex}`;
+      if (!cluster) await database('copy', DEMO_DATABASE, name);
+      const own = cluster ? { IDLE_PG_PORT: cluster.port, IDLE_PG_PASSWORD: (await database('make', cluster.folder, cluster.port)).trim() } : {};
+      const { url, stop } = await serve({ IDLE_PG_DATABASE: name, ...own });
       try {
-        await untilHealthy(url, () => child.exitCode === null);
         await use(url);
       } finally {
-        child.kill();
+        await stop();
+        if (cluster) await database('stop', cluster.folder);
       }
     },
+    { scope: 'worker' },
+  ],
+  mayGoAway: [false, { scope: 'worker', option: true }],
+  cluster: [
+    async ({ mayGoAway }, use, { workerIndex }) =>
+      use(mayGoAway ? { folder: `${process.env['IDLE_TEST_FOLDER']}/cluster-${workerIndex}`, port: String(await freePort()) } : null),
     { scope: 'worker' },
   ],
   baseURL: async ({ server }, use) => use(server),

@@ -55,8 +55,15 @@ describe('what stands there', () => {
     });
     const titles = columns.map(
       ({ face, line, crossing, crossingAlong }) =>
-        faceWords(face!, { line: line.label, azimuth: line.azimuth, crossing: crossing.label, crossingAlong, tolerance: columnTolerance, unit: lengthUnit, angleUnit })
-          .title,
+        faceWords(face!, {
+          line: line.label,
+          azimuth: line.azimuth,
+          crossing: crossing.label,
+          crossingAlong,
+          tolerance: columnTolerance,
+          unit: lengthUnit,
+          angleUnit,
+        }).title,
     );
     expect(titles).toEqual([
       'Column A-1 stands where it should',
