@@ -63,16 +63,24 @@ export async function loadDemo(orm: MikroORM, folder: string, now: string | null
   for (const { file } of demo.drawings) await keepSource(orm, demo.id, id(`file/${file}`), await readFile(join(folder, file)));
 }
 
+const ANY_MORNING = Date.UTC(2031, 4, 6, 7);
+const INSTANT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/;
+
+/** Every instant of a fact so many milliseconds later. */
+const shifted = (fact: AnyFact, by: number): unknown =>
+  JSON.parse(JSON.stringify(fact), (_key, value: unknown) =>
+    typeof value === 'string' && INSTANT.test(value) ? new Date(Date.parse(value) + by).toISOString() : value,
+  );
+
 async function appendDemo(em: EntityManager, demo: DemoSite, folder: string, now: string | null, log: Logger): Promise<void> {
   const id = (name: string) => v5(demo.id, name);
   const end = (now ? Date.parse(now) : Date.now()) - LAST_RECORD_MINUTES_AGO * 60_000;
   const truth = JSON.parse(await readFile(join(folder, 'truth.json'), 'utf8')) as GroundTruth;
-  // Played once to see how long it takes; all times then shift so that it ends when it should.
-  const trial = playMorning({ office: await officeFacts(demo, folder, new Date(0).toISOString()), truth, id, steps: demo.morning, begin: new Date(0).toISOString() });
-  const begin = end - Date.parse(trial.at(-1)!.at);
-  const office = await officeFacts(demo, folder, new Date(begin - OFFICE_HOURS_BEFORE * 3_600_000).toISOString());
-  const morning = playMorning({ office, truth, id, steps: demo.morning, begin: new Date(begin).toISOString() });
-  await appendFacts(em, demo.id, [...office, ...morning].map(validFact));
+  const office = await officeFacts(demo, folder, new Date(ANY_MORNING - OFFICE_HOURS_BEFORE * 3_600_000).toISOString());
+  const morning = playMorning({ office, truth, id, steps: demo.morning, begin: new Date(ANY_MORNING).toISOString() });
+  // How long it takes is known once it was played: all times then shift so that it ends when it should.
+  const by = end - Date.parse(morning.at(-1)!.at);
+  await appendFacts(em, demo.id, [...office, ...morning].map((fact) => validFact(shifted(fact, by))));
   log.info(`demo site ${demo.site.name} loaded`);
 }
 

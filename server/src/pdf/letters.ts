@@ -4,25 +4,29 @@
  */
 import bidiFactory from 'bidi-js';
 import * as fontkit from 'fontkit';
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Weight } from '@idle-marker/paper';
+import { plainFont } from './plainFont.ts';
 
 const require = createRequire(import.meta.url);
+const fontOf = (file: string): Buffer => plainFont(readFileSync(require.resolve(file)));
 
 /** Latin, as the application itself is written. */
-export const FIRST_FONTS: Readonly<Record<Weight, string>> = {
-  regular: require.resolve('@fontsource/barlow/files/barlow-latin-400-normal.woff'),
-  medium: require.resolve('@fontsource/barlow/files/barlow-latin-500-normal.woff'),
-  bold: require.resolve('@fontsource/barlow/files/barlow-latin-600-normal.woff'),
+export const FIRST_FONTS: Readonly<Record<Weight, Buffer>> = {
+  regular: fontOf('@fontsource/barlow/files/barlow-latin-400-normal.woff'),
+  medium: fontOf('@fontsource/barlow/files/barlow-latin-500-normal.woff'),
+  bold: fontOf('@fontsource/barlow/files/barlow-latin-600-normal.woff'),
 };
+const condensed = fontOf('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf');
 /** Wide enough for all of Latin, Greek, Cyrillic, Hebrew and Arabic, and signs such as that of a centreline. */
-export const SECOND_FONTS: Readonly<Record<Weight, string>> = {
-  regular: require.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
-  medium: require.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
-  bold: require.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf'),
+export const SECOND_FONTS: Readonly<Record<Weight, Buffer>> = {
+  regular: condensed,
+  medium: condensed,
+  bold: fontOf('dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf'),
 };
 
-const lettersOf = (file: string): ReadonlySet<number> => new Set((fontkit.openSync(file) as fontkit.Font).characterSet);
+const lettersOf = (font: Buffer): ReadonlySet<number> => new Set((fontkit.create(font) as fontkit.Font).characterSet);
 const first = lettersOf(FIRST_FONTS.regular);
 /** Those that regular and bold both have. */
 const second = ((regular, bold) => new Set([...regular].filter((code) => bold.has(code))))(lettersOf(SECOND_FONTS.regular), lettersOf(SECOND_FONTS.bold));

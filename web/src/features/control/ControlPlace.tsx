@@ -11,6 +11,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';
 import { Card, Empty } from '../../ui/Slip.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { concernText } from '../../site/concernText.ts';
@@ -194,16 +195,7 @@ export function Place() {
             <WalkRound onChoose={setChosen} onOpen={setReading} />
           </div>
         )}
-        {view === 'list' && state.control.length > 12 && (
-          <input
-            type="search"
-            aria-label="Find a mark"
-            placeholder="Find a mark…"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-            className="mx-[14px] my-2 min-h-11 rounded-sm border border-ink2 bg-sheet px-3"
-          />
-        )}
+        {view === 'list' && state.control.length > 12 && <SearchField label="Find a mark" value={search} onChange={setSearch} className="mx-[14px] my-2" />}
         {view === 'list' && state.control.length > 1 && (
           <div className="flex flex-wrap items-center gap-3 px-[14px] py-1">
             <Button

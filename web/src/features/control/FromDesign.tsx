@@ -7,6 +7,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PickDialog } from '../design/PickDialog.tsx';
 
@@ -50,14 +51,7 @@ export function FromDesign({ onClose }: { onClose(): void }) {
         </p>
       )}
       <div className="my-3 flex flex-wrap items-center gap-2">
-        <input
-          type="search"
-          aria-label="Find a point"
-          placeholder="Find a point…"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          className="min-h-11 min-w-0 flex-1 rounded-sm border border-ink2 bg-sheet px-3"
-        />
+        <SearchField label="Find a point" value={search} onChange={setSearch} className="min-w-0 flex-1" />
         {state.drawings.map((drawing) => (
           <Button key={drawing.id} onClick={() => setPicking(drawing)}>
             Pick on {drawing.body.name}…

@@ -4,6 +4,7 @@ import { BOOK_TOPICS, bookLine, factsOfOccupation, memberName, type BookTopic } 
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { BookWays } from './BookWays.tsx';
@@ -100,14 +101,7 @@ export function Place() {
               onChange={setSetUp}
             />
           </span>
-          <input
-            type="search"
-            aria-label="Find in the book"
-            placeholder="Find…"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-            className="min-h-11 w-56 self-end rounded-sm border border-ink2 bg-sheet px-3"
-          />
+          <SearchField label="Find in the book" value={search} onChange={setSearch} className="w-56 self-end" />
         </div>
         <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label="Entries">
           {occupation && <SetupPageCard occupation={occupation} />}
