@@ -128,6 +128,11 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
     laid: state.drawings.flatMap(({ body: { name, placing } }) =>
       placing?.misfits ? [{ drawing: name, scale: placing.scale, misfits: placing.misfits }] : [],
     ),
-    stations: stationsOnPaper(state, trustOf(state, at), new Set(state.asBuilt.map(({ body }) => body.solution))),
+    stations: stationsOnPaper(
+      state,
+      trustOf(state, at),
+      new Set(state.asBuilt.map(({ body }) => body.solution)),
+      [...differences.values()].map(({ work }) => work.body.class),
+    ),
   };
 }

@@ -170,7 +170,7 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     setFrom: times[0] ?? null,
     setTo: times.at(-1) ?? null,
     setBy: [...new Set(given.map(({ mark }) => memberName(state, mark.by)))],
-    stations: stationsOnPaper(state, trust, new Set(given.map(({ mark }) => state.rehung.get(mark.id) ?? mark.body.solution))),
+    stations: stationsOnPaper(state, trust, new Set(given.map(({ mark }) => state.rehung.get(mark.id) ?? mark.body.solution)), [body.class]),
     rows,
     withheld,
     open: openCautions(

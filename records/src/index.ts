@@ -88,6 +88,7 @@ export { confirmedItem, startingLibrary } from './startingLibrary.ts';
 export { BUILT_SD_MM, controlCandidates, controlOfCandidates, pickedCandidate, type ControlCandidate } from './designControl.ts';
 export { nearCode } from './nearCode.ts';
 export { heldUses, supportingUses } from './heldUses.ts';
+export { coarserClass, type CoarserClass } from './coarserClass.ts';
 export { namingOf } from './naming.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';

@@ -4,6 +4,7 @@
  */
 import type { Checkability, Metres, Part, TrustResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { coarserClass, type CoarserClass } from './coarserClass.ts';
 import { checkOf, goodToOf } from './checked.ts';
 import { claimOf, type Basis } from './stationClaim.ts';
 import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
@@ -23,6 +24,8 @@ export interface StationOnPaper {
   readonly checked?: CheckOnPaper | null;
   /** For what it was accepted, and what has proved it since; not on papers of before it was kept. */
   readonly evidence?: EvidenceOnPaper;
+  /** It was accepted for coarser work than this paper's; not on papers of before it was kept. */
+  readonly coarser?: CoarserClass | null;
 }
 
 export interface CheckOnPaper {
@@ -70,14 +73,15 @@ function evidenceOnPaper(state: SiteState, trust: TrustResult, solution: Decided
 export const SETUP_CHECKED = ['weather', 'instrument', 'pole'] as const;
 const notConfirmed = ({ body }: Fact<'occupation'>): string[] => (body.confirmed ? SETUP_CHECKED.filter((what) => !body.confirmed!.includes(what)) : []);
 
-/** In the order in which they were accepted. */
-export function stationsOnPaper(state: SiteState, trust: TrustResult, solutions: ReadonlySet<string>): StationOnPaper[] {
+/** In the order in which they were accepted. `works`: classes of the work that the paper is of, by their ids. */
+export function stationsOnPaper(state: SiteState, trust: TrustResult, solutions: ReadonlySet<string>, works: readonly string[] = []): StationOnPaper[] {
   const heights = state.paired.map(({ solution, decision, occupation }) => ({ fact: solution, decision, occupation }));
   return [...state.accepted, ...heights]
     .filter((each) => solutions.has(each.fact.id))
     .map(({ fact, decision, occupation }) => ({
       checked: checkOnPaper(state, { fact, decision, occupation }),
       evidence: evidenceOnPaper(state, trust, { fact, decision, occupation }),
+      coarser: coarserClass(state, fact, works),
       name: fact.body.name,
       notConfirmed: notConfirmed(occupation),
       method: fact.body.method,

@@ -1,7 +1,7 @@
 /** What is said of a station is what its evidence shows: by parts, and by how it was decided on. */
 import { describe, expect, it } from '@jest/globals';
 import { clearWords, proofVerdict, stationNotices, unprovenShort, unprovenWords } from '@idle-marker/words';
-import { asBuiltReport, claimOf, cutSheet, exportedPoints, proofAge, proofCandidates, type AcceptedSolution } from '../src/index.ts';
+import { asBuiltReport, claimOf, coarserClass, cutSheet, exportedPoints, proofAge, proofCandidates, type AcceptedSolution } from '../src/index.ts';
 import { PLACES, Story } from './story.ts';
 
 const names = (story: Story, solution: AcceptedSolution, wanted: Parameters<typeof proofCandidates>[2] = []) =>
@@ -11,6 +11,31 @@ const claim = (story: Story, solution: AcceptedSolution) => claimOf(story.state,
 
 /** P1 is known in plan alone, P2 in both. */
 const withPlanOnlyProof = () => new Story().control(['K1', 'K2', 'K3', 'K4', 'P2']).control(['P1'], { useHeight: false, z: null });
+
+describe('a station that is used for finer work than it was accepted for', () => {
+  it('says so on the sheet, and of several works for the finest', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const occupation = story.occupy('S1');
+    for (const name of ['K1', 'K2', 'K3', 'K4'] as const) story.sight(occupation, name);
+    const solution = story.decide(occupation, 'accepted', {}, '', {}, 'earthworks');
+    story.set(solution, work, 0);
+    expect(coarserClass(story.state, solution.fact, ['grid', 'earthworks'])).toEqual({
+      accepted: 'Earthworks',
+      asked: 'Building grid',
+      part: 'plan',
+      acceptedMm: 50,
+      askedMm: 6,
+    });
+    expect(coarserClass(story.state, solution.fact, ['earthworks', 'gone'])).toBeNull();
+    const said = 'Station S1 was accepted for earthworks, 50 mm in plan; building grid asks for 6 mm.';
+    const sheet = cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+    expect(sheet.stations.flatMap((each) => stationNotices(each, 'metre'))).toContain(said);
+    // For what it was accepted it has nothing to say.
+    const fine = story.station('S2');
+    expect(coarserClass(story.state, fine.fact, ['grid'])).toBeNull();
+  });
+});
 
 describe('a station of which one part is proved', () => {
   it('is not proven: the part is named, in every place that speaks of it', () => {

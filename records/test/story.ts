@@ -244,6 +244,7 @@ export class Story {
     use: Partial<UseFlags> = {},
     reason = '',
     options: DraftOptions = {},
+    accepted: 'grid' | 'earthworks' = 'grid',
   ): AcceptedSolution {
     const state = this.state;
     const usageOf = (sight: Fact<'sight'>): UseFlags => ({ ...defaultUse(state, sight), ...use });
@@ -251,7 +252,7 @@ export class Story {
     const draft = stationDraft(state, occupation, flags, options);
     if (!draft.outcome?.ok) throw new Error('no station');
     const before = state.accepted.filter((each) => each.occupation.id === occupation.id).at(-1)?.fact.id ?? null;
-    const fact = this.say('solution', solutionBody(state, occupation, draft, draft.outcome.value.result, 'grid', usageOf, before));
+    const fact = this.say('solution', solutionBody(state, occupation, draft, draft.outcome.value.result, accepted, usageOf, before));
     const decision = this.say('decision', { solution: fact.id, verdict, reason }, 0);
     return { fact, decision, occupation, withdrawn: false };
   }

@@ -10,6 +10,7 @@ import { StationWork } from '../src/features/station/StationWork.tsx';
 import { WithoutTable } from '../src/features/station/WithoutTable.tsx';
 import { FirstDayCard } from '../src/features/today/FirstDayCard.tsx';
 import { BeginCard } from '../src/features/mark/BeginCard.tsx';
+import { CoarserCard } from '../src/features/mark/CoarserCard.tsx';
 import { Beside } from '../src/features/prove/Beside.tsx';
 import { judgeProof } from '@idle-marker/records';
 import { currentLink, openTyped } from '../src/link/linkStore.ts';
@@ -324,6 +325,17 @@ describe('on the way', () => {
     expect(screen.queryByText(/^Station S1/)).toBeNull();
     story.set(solution, work, 0);
     expect(show(story, <BeginCard solution={solution} work={work} />).container.textContent).toBe('');
+  });
+
+  it('a station that was accepted for coarser work says so as long as that is so', () => {
+    const { story, work, solution } = day();
+    expect(show(story, <CoarserCard solution={solution} work={work} />).container.textContent).toBe('');
+    const occupation = story.occupy('S2');
+    for (const name of ['K1', 'K2', 'K3', 'K4'] as const) story.sight(occupation, name);
+    const coarse = story.decide(occupation, 'accepted', {}, '', {}, 'earthworks');
+    show(story, <CoarserCard solution={coarse} work={work} />);
+    expect(screen.getByRole('heading', { name: 'Not accepted for building grid' })).toBeTruthy();
+    expect(screen.getByText(/^Station S2 was accepted for earthworks, 50 mm in plan; building grid asks for 6 mm\./)).toBeTruthy();
   });
 
   it('a proof stands beside the first sight to the same mark, and beside the drawn line', () => {

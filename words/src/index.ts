@@ -77,7 +77,7 @@ export { placeDoubtWords } from './places.ts';
 export { AREA_KIND, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
 export { partsWords, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords, type BasisWord, type UnprovenStation } from './claim.ts';
-export { stationNotices } from './stationNotices.ts';
+export { coarserWords, stationNotices } from './stationNotices.ts';
 export { twoReadingsWords } from './lengths.ts';
 export { misnamedReason, misnamedWords } from './naming.ts';
 export {

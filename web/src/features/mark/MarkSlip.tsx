@@ -15,6 +15,7 @@ import { useKey } from '../../ui/useKey.ts';
 import { PutOffDialog } from '../prove/PutOffDialog.tsx';
 import { MarkWays } from '../structure/MarkWays.tsx';
 import { BeginCard } from './BeginCard.tsx';
+import { CoarserCard } from './CoarserCard.tsx';
 import { BlockedDialog } from './BlockedDialog.tsx';
 import { CareDialog } from './CareDialog.tsx';
 import { CautionCards } from './CautionCards.tsx';
@@ -121,6 +122,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
             {staking.out && <p className="mt-1">{pushWords(moveFor(viewpoint, staking.out, lineAzimuth), viewpoint, units.lengthUnit)}</p>}
           </Card>
         )}
+        <CoarserCard solution={solution} work={work} />
         <BeginCard solution={solution} work={work} />
         <CautionCards work={work} stop={stop} solution={solution} />
         <Standing stop={stop} stands={stands} onOthers={() => setBlocking(true)} />
