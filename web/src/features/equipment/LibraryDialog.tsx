@@ -18,7 +18,11 @@ function aboutItem(item: Item, units: Units): string {
     case 'instrument':
       return `${item.angleSdSec}″, ${item.distSdMm} mm + ${item.distSdPpm} ppm; for ${item.referenceC} °C, ${item.referenceHPa} hPa${item.plummet ? '; plummet' : ''}`;
     case 'target':
-      return `${TARGET_FORM[item.form].name}; constant ${formatSigned(item.constantMm, 1)} mm; centre ${units.length(item.ownHeight)} ${units.unit} above the pole’s mark`;
+      return [
+        ...(TARGET_FORM[item.form].name === item.name ? [] : [TARGET_FORM[item.form].name]),
+        `constant ${formatSigned(item.constantMm, 1)} mm`,
+        ...(item.ownHeight === 0 ? [] : [`centre ${units.length(item.ownHeight)} ${units.unit} above the pole’s mark`]),
+      ].join('; ');
     case 'pole':
       return `bubble good to ${item.bubbleMinutes}′`;
     case 'pair':
@@ -59,8 +63,8 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
               {items.length === 0 && <p className="py-2 text-ink2">None listed yet.</p>}
               <ul>
                 {items.map((item) => (
-                  <li key={item.id} className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-1">
-                    <span>
+                  <li key={item.id} className="flex flex-wrap items-center justify-end gap-x-4 border-b border-rule py-1">
+                    <span className="min-w-56 flex-1">
                       <strong>{item.body.what.name}</strong> <span className="figures">{aboutItem(item.body.what, units)}</span>{' '}
                       <Tested item={item.body.what} now={now} />
                     </span>

@@ -59,8 +59,8 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
           <tr>
             <th className={TH_WORD}>Mark</th>
             <th className={TH_WORD}>For</th>
-            <th className={TH}>Distance</th>
-            <th className={`${TH} ${isJudged ? 'max-sm:hidden' : ''}`}>Azimuth</th>
+            {at && <th className={TH}>Distance</th>}
+            {at && <th className={`${TH} ${isJudged ? 'max-sm:hidden' : ''}`}>Azimuth</th>}
             {isJudged && <th className={TH}>Good to</th>}
             {isJudged && <th className={TH}>Unseen effect</th>}
             <th className={TH}>
@@ -83,8 +83,8 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
                   {purpose(mark)}
                   {!isProvenControl(state, mark) && <span className="block text-ochre">of our own, not proven</span>}
                 </td>
-                <td className={TD}>{at && place ? units.length(planDistance(at, place), 1) : ''}</td>
-                <td className={`${TD} ${isJudged ? 'max-sm:hidden' : ''}`}>{at && place ? units.angle(azimuth(at, place), 0) : ''}</td>
+                {at && <td className={TD}>{place && units.length(planDistance(at, place), 1)}</td>}
+                {at && <td className={`${TD} ${isJudged ? 'max-sm:hidden' : ''}`}>{place && units.angle(azimuth(at, place), 0)}</td>}
                 {isJudged && <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>}
                 {isJudged && <td className={TD}>{hidden(adds[rank(mark)], units.lengthUnit)}</td>}
                 <td className={TD}>

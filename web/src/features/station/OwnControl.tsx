@@ -113,9 +113,9 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
             </Card>
           )}
           <p className="text-ink2">
-            {onSwapped && `${SWAP_WORDS.how} `}
-            {simulated && 'The place below lies outside of the works, where the control leaves the widest gap. '}Put it where it lasts: outside of the dig, off
-            the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism low.
+            {onSwapped
+              ? SWAP_WORDS.how
+              : `${simulated ? 'The place below lies outside of the works, where the control leaves the widest gap. ' : ''}Put it where it lasts: outside of the dig, off the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism low.`}
           </p>
           <div className="grid grid-cols-2 gap-3">
             <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />

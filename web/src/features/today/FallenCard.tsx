@@ -9,7 +9,7 @@ export function FallenCard() {
   const fallen = useMemo(() => fallenStations(state, trust).sort((a, b) => b.again.length - a.again.length), [state, trust]);
   if (fallen.length === 0) return null;
   return (
-    <section className="bg-sheet" aria-label="Stations that are not checked">
+    <section className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3" aria-label="Stations that are not checked">
       {fallen.map((each) => (
         <FallenStationCard key={each.solution.fact.id} fallen={each} />
       ))}

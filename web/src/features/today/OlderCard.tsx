@@ -9,7 +9,7 @@ export function OlderCard() {
   const older = useMemo(() => stationsOnOlderControl(state), [state]);
   if (older.length === 0) return null;
   return (
-    <section className="bg-sheet" aria-label="Stations on older figures of control">
+    <section className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3" aria-label="Stations on older figures of control">
       {older.map((each) => (
         <OlderControlCard key={each.solution.fact.id} older={each} />
       ))}
