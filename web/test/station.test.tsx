@@ -1,9 +1,10 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { USUALLY_ASKED } from '@idle-marker/core';
+import { LEVEL_GOOD, RADIANS_PER_SECOND, USUALLY_ASKED } from '@idle-marker/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { defaultUse, nextSights, stationDraft } from '@idle-marker/records';
 import { AcceptDialog } from '../src/features/station/AcceptDialog.tsx';
 import { JudgementCard } from '../src/features/station/JudgementCard.tsx';
+import { levelRings } from '../src/features/station/levelRings.ts';
 import { NextMark } from '../src/features/station/NextMark.tsx';
 import { instrumentOf, precisionDraft, precisionError } from '../src/features/station/PrecisionFields.tsx';
 import { Promise95 } from '../src/features/station/Promise95.tsx';
@@ -26,6 +27,14 @@ function work(marks: readonly ControlName[], off: Partial<Record<ControlName, nu
   const solved = draft.outcome?.ok ? draft.outcome.value : null;
   return { story, occupation, draft, solved };
 }
+
+describe('the bubble of a level', () => {
+  it('lies inside the inner ring when, and only when, it is in', () => {
+    const good = LEVEL_GOOD / RADIANS_PER_SECOND;
+    expect([900, 400, 121, 119, 31, 29].map(levelRings).map(({ rim }) => rim)).toEqual([600, 600, 600, 120, 120, 30]);
+    for (const tilt of [0, good - 0.1, good + 0.1, 28, 100, 500]) expect(tilt < levelRings(tilt).inner).toBe(tilt < good);
+  });
+});
 
 describe('the table of sights', () => {
   const table = (marks: readonly ControlName[], planOnly = false, off: Partial<Record<ControlName, number>> = {}) => {

@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
-import { COMPENSATOR_RANGE, levelStep, RADIANS_PER_SECOND, type LevelStep } from '@idle-marker/core';
+import { COMPENSATOR_RANGE, formatSigned, levelStep, RADIANS_PER_SECOND, type LevelStep } from '@idle-marker/core';
 import { LEVEL_WAIT, levelStepWords } from '@idle-marker/words';
 import { currentLink, useLinked } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
+import { levelRings } from './levelRings.ts';
 
-/** Stages of the display, seconds of arc from the middle to its rim. */
-const STAGES = [600, 120, 20] as const;
+/** From the middle of the picture to its rim. */
+const RIM_SIZE = 40;
 /** Where the screws stand, seen from the display: over one of them, or between two. */
 const SCREW_PLACES = {
   over: [
@@ -49,7 +50,7 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
   // Between two screws the display looks from the other side: what was toward it is away from it.
   const side: 1 | -1 = display === 'over' ? 1 : -1;
   const tilt = stand ? Math.hypot(stand.alongSec, stand.acrossSec) : 0;
-  const stage = STAGES.findLast((rim) => tilt <= rim) ?? STAGES[0];
+  const { rim, inner } = levelRings(tilt);
   const good = stand?.isLevel ?? false;
   useEffect(
     () => () => {
@@ -95,8 +96,8 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
     simulator()?.turnScrew(SCREW_AT[left - 1]!, -lift);
   };
   // The bubble runs to the high side.
-  const x = 60 + side * Math.max(-1, Math.min(1, stand.acrossSec / stage)) * 40;
-  const y = 60 + side * Math.max(-1, Math.min(1, stand.alongSec / stage)) * 40;
+  const x = 60 + side * Math.max(-1, Math.min(1, stand.acrossSec / rim)) * RIM_SIZE;
+  const y = 60 + side * Math.max(-1, Math.min(1, stand.alongSec / rim)) * RIM_SIZE;
   return (
     <section aria-label="Level" className="border-[1.5px] border-ink p-3">
       <h2 className="text-[15px]">
@@ -106,9 +107,9 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
         </span>
       </h2>
       <div className="mt-1 flex flex-wrap items-center gap-4">
-        <svg viewBox="0 0 120 128" className="h-36 w-34 flex-none" role="img" aria-label={`Bubble, ring of ${stage} seconds`}>
+        <svg viewBox="0 0 120 128" className="h-36 w-34 flex-none" role="img" aria-label={`Bubble, inner ring of ${inner} seconds`}>
           <circle cx="60" cy="60" r="42" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-          <circle cx="60" cy="60" r="14" fill="none" stroke={good ? 'var(--good)' : 'var(--ink2)'} strokeWidth="1.5" />
+          <circle cx="60" cy="60" r={(inner / rim) * RIM_SIZE} fill="none" stroke={good ? 'var(--good)' : 'var(--ink2)'} strokeWidth="1.5" />
           <path d="M60 14V106M14 60H106" stroke="var(--rule)" />
           {places.map((place, i) => (
             <g key={place.name}>
@@ -123,11 +124,11 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
         <div className="min-w-0 flex-1">
           <dl className="figures grid grid-cols-[auto_1fr] gap-x-3">
             <dt className="text-ink2">Front to back</dt>
-            <dd>{(side * stand.alongSec).toFixed(0)}″</dd>
+            <dd>{formatSigned(side * stand.alongSec, 0)}″</dd>
             <dt className="text-ink2">Side to side</dt>
-            <dd>{(side * stand.acrossSec).toFixed(0)}″</dd>
-            <dt className="text-ink2">Ring</dt>
-            <dd>{stage}″</dd>
+            <dd>{formatSigned(side * stand.acrossSec, 0)}″</dd>
+            <dt className="text-ink2">Inner ring</dt>
+            <dd>{inner}″</dd>
           </dl>
           <p className="mt-1 text-[14px]" aria-live="polite">
             {next ? `${levelStepWords(factsOf(next, side))} ${LEVEL_WAIT}` : good ? 'Inside the inner ring: the compensator does the rest.' : LEVEL_WAIT}
