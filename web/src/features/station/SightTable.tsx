@@ -76,22 +76,22 @@ export function SightTable({
             return (
               <tr key={mark} className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}>
                 <td className={TD_WORD}>
-                  <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(mark)}>
-                    {body?.name ?? '?'}
-                    {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
-                  </button>
-                  <span className="flex items-center gap-2 text-[12px] text-ink2">
+                  <span className="flex items-center max-sm:flex-wrap">
+                    <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(mark)}>
+                      {body?.name ?? '?'}
+                      {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
+                    </button>
                     <button
                       type="button"
-                      className="min-h-9 min-w-11 text-left text-[13px] font-semibold text-spruce underline disabled:text-ink2"
+                      className="min-h-11 min-w-11 text-left text-[13px] font-semibold text-spruce underline disabled:text-ink2"
                       disabled={busy}
                       aria-label={`Sight ${body?.name ?? '?'} again`}
                       onClick={() => onSight(mark)}
                     >
                       Again
                     </button>
-                    {body && firmnessOf(body) !== 'firm' && firmnessOf(body)}
                   </span>
+                  {body && firmnessOf(body) !== 'firm' && <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>}
                   {spread && <span className="block text-[12px] text-ink2">spread {smallLength(Math.max(spread.across, spread.along), units.lengthUnit)}</span>}
                 </td>
                 <td className={TD}>
