@@ -12,6 +12,7 @@ import { controlRoutes } from './control/routes.ts';
 import { factRoutes } from './facts/routes.ts';
 import { ProblemError, problemHandler } from './http/problems.ts';
 import { imageRoutes } from './images/routes.ts';
+import { sameOrigin } from './http/sameOrigin.ts';
 import { openApiDocument } from './openapi/document.ts';
 import { paperRoutes } from './papers/routes.ts';
 import { sheetRoutes } from './sheets/routes.ts';
@@ -36,10 +37,10 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   if (loopbackOnly) {
     app.use((request, _response, next) => {
       if (LOOPBACK_HOST.test(request.headers.host ?? '')) next();
-      else next(new ProblemError('WRONG_HOST', 'Open it as http://127.0.0.1, or set IDLE_HOST to serve other names.'));
+      else next(new ProblemError('WRONG_HOST', 'Open it as http://127.0.0.1.'));
     });
   }
-  app.use(securityHeaders());
+  app.use(securityHeaders(), sameOrigin);
   app.get('/healthz', async (_request, response) => {
     try {
       await orm.em.fork().execute('select 1');
@@ -92,7 +93,7 @@ const securityHeaders = () =>
 export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'loopbackOnly'>): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(securityHeaders());
+  app.use(securityHeaders(), sameOrigin);
   const api = express.Router();
   api.use(express.json({ limit: LARGEST_CREW_BODY_BYTES }));
   const clock = () => new Date(now ?? Date.now());

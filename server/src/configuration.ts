@@ -12,18 +12,31 @@ export interface Configuration {
   readonly now: string | null;
 }
 
+/** A setting that the server can't go by; its message is for whoever started it. */
+export class ConfigurationError extends Error {}
+
+const LOOPBACK: ReadonlySet<string> = new Set(['127.0.0.1', '::1', 'localhost']);
+
+function hostOf(value: string | undefined): string {
+  const host = value || '127.0.0.1';
+  if (LOOPBACK.has(host)) return host;
+  throw new ConfigurationError(
+    `IDLE_HOST is ${host}, but the application is served on this machine alone: nobody signs in, so that whoever reached it could change everything. Leave IDLE_HOST out. Phones of a crew have a door of their own: IDLE_CREW_HOST.`,
+  );
+}
+
 function portOf(value: string | undefined, fallback: number, name: string): number {
   if (value === undefined || value === '') return fallback;
   const port = Number(value);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`${name} must be a port from 1 to 65535, but is ${value}`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new ConfigurationError(`${name} must be a port from 1 to 65535, but is ${value}`);
   return port;
 }
 
 export function readConfiguration(environment: NodeJS.ProcessEnv): Configuration {
   const password = environment['IDLE_PG_PASSWORD'];
-  if (!password) throw new Error('IDLE_PG_PASSWORD is not set: start the server with ./start');
+  if (!password) throw new ConfigurationError('IDLE_PG_PASSWORD is not set: start the server with ./start');
   return {
-    host: environment['IDLE_HOST'] || '127.0.0.1',
+    host: hostOf(environment['IDLE_HOST']),
     port: portOf(environment['IDLE_PORT'], 4180, 'IDLE_PORT'),
     crew: environment['IDLE_CREW_HOST'] ? { host: environment['IDLE_CREW_HOST'], port: portOf(environment['IDLE_CREW_PORT'], 4181, 'IDLE_CREW_PORT') } : null,
     database: {

@@ -1,14 +1,14 @@
 import { pino } from 'pino';
 import { createApp, createCrewApp } from './app.ts';
-import { readConfiguration } from './configuration.ts';
+import { ConfigurationError, readConfiguration, type Configuration } from './configuration.ts';
 import { openDatabase } from './database/orm.ts';
 import { loadDemos } from './demo/loadDemo.ts';
 
 const log = pino({ level: process.env['IDLE_LOG'] || 'info' });
-const configuration = readConfiguration(process.env);
+const configuration = configurationOrEnd();
 const orm = await openDatabase(configuration.database);
 if (configuration.demoFolder !== null) await loadDemos(orm, configuration.demoFolder, configuration.now, log);
-const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: configuration.host === '127.0.0.1' });
+const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: true });
 const server = app.listen(configuration.port, configuration.host, (error?: Error) => {
   if (error) {
     log.error({ err: error }, 'cannot listen');
@@ -16,6 +16,17 @@ const server = app.listen(configuration.port, configuration.host, (error?: Error
   }
   log.info(`Idle Marker answers on http://${configuration.host}:${configuration.port}`);
 });
+
+/** A setting that is wrong is told in its sentence, without a trace. */
+function configurationOrEnd(): Configuration {
+  try {
+    return readConfiguration(process.env);
+  } catch (error) {
+    if (!(error instanceof ConfigurationError)) throw error;
+    console.error(error.message);
+    process.exit(2);
+  }
+}
 
 const crewServer = configuration.crew && openCrewServer(configuration.crew);
 

@@ -11,6 +11,7 @@ const TITLES = {
   INVALID_ARCHIVE: [422, 'The archive can not be taken in'],
   INVALID_FILE: [422, 'The file can not be read'],
   WRONG_HOST: [421, 'This address is not served here'],
+  FOREIGN_ORIGIN: [403, 'Changes are taken from its own pages alone'],
   LINK_ENDED: [410, 'This link has ended'],
   TOO_MANY: [429, 'Too many at once'],
   NOT_FOUND: [404, 'There is nothing here'],

@@ -1,0 +1,47 @@
+/** Who may change anything, and where it is served. */
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import request from 'supertest';
+import { readConfiguration } from '../src/configuration.ts';
+import { id, startHarness, type Harness } from './harness.ts';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await startHarness('security');
+});
+afterAll(() => harness.stop());
+
+const CHANGES = [
+  ['post', '/api/v1/archives'],
+  ['post', '/api/v1/raw-sights'],
+  ['put', `/api/v1/sites/${id()}/facts/${id()}`],
+  ['put', `/api/v1/sites/${id()}/images/${id()}`],
+  ['put', `/api/v1/sites/${id()}/sources/${id()}`],
+  ['put', `/api/v1/sites/${id()}/sheets/${id()}`],
+  ['put', `/api/v1/sites/${id()}/crew-links/${id()}`],
+  ['post', '/api/v1/crew/token/reports'],
+] as const;
+
+describe('a page of another origin', () => {
+  it.each(CHANGES)('can not %s %s', async (method, address) => {
+    const ask = () => request(harness.app)[method](address).set('Host', '127.0.0.1:4180').set('Content-Type', 'text/plain');
+    for (const origin of ['http://evil.example', 'http://127.0.0.1:8080', 'null', 'nonsense'])
+      expect((await ask().set('Origin', origin).send('x').expect(403)).body.code).toBe('FOREIGN_ORIGIN');
+    for (const site of ['cross-site', 'same-site']) expect((await ask().set('Sec-Fetch-Site', site).send('x').expect(403)).body.code).toBe('FOREIGN_ORIGIN');
+    // Its own page, and a program that is no browser, come to the route itself.
+    const own = await ask().set('Origin', 'http://127.0.0.1:4180').set('Sec-Fetch-Site', 'same-origin').send('x');
+    expect(own.body.code).not.toBe('FOREIGN_ORIGIN');
+    expect((await ask().send('x')).body.code).not.toBe('FOREIGN_ORIGIN');
+  });
+
+  it('can be led to its pages, which change nothing', async () => {
+    await request(harness.app).get('/api/v1/sites').set('Host', '127.0.0.1').set('Sec-Fetch-Site', 'cross-site').expect(200);
+  });
+});
+
+describe('the host it is served on', () => {
+  const read = (host?: string) => readConfiguration({ IDLE_PG_PASSWORD: 'secret', ...(host === undefined ? {} : { IDLE_HOST: host }) }).host;
+  it('is this machine alone', () => {
+    expect([read(), read(''), read('localhost'), read('::1')]).toEqual(['127.0.0.1', '127.0.0.1', 'localhost', '::1']);
+    for (const host of ['0.0.0.0', '::', '192.168.1.20', 'site.example']) expect(() => read(host)).toThrow(/served on this machine alone.*IDLE_CREW_HOST/);
+  });
+});
