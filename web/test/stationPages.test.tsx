@@ -132,10 +132,10 @@ describe('an accepted station', () => {
     }
     await user.click(await dialog.findByRole('button', { name: 'The instrument stands there now' }));
     await waitFor(() => expect(onNew).toHaveBeenCalledTimes(1));
-    const controls = said().filter((fact) => fact.type === 'control');
+    const controls = () => said().filter((fact) => fact.type === 'control');
     // The target’s place, and the ground that is left behind: the sight back goes there.
-    expect(controls.map((fact) => (fact.body as { name: string }).name)).toEqual(['N1', 'S1']);
-    expect(onNew).toHaveBeenCalledWith((controls[0]!.body as { mark: string }).mark);
+    await waitFor(() => expect(controls().map((fact) => (fact.body as { name: string }).name)).toEqual(['N1', 'S1']));
+    expect(onNew).toHaveBeenCalledWith((controls()[0]!.body as { mark: string }).mark);
   });
 
   it('whose heights were corrected since is to be taken up again', async () => {
