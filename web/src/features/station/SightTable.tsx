@@ -77,7 +77,7 @@ export function SightTable({
               <tr key={mark} className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}>
                 <td className={TD_WORD}>
                   <span className="flex flex-wrap items-center">
-                    <button type="button" className="min-h-11 pr-2 text-left font-semibold" onClick={() => onChoose(mark)}>
+                    <button type="button" className="min-h-11 pr-0.5 text-left font-semibold" onClick={() => onChoose(mark)}>
                       {body?.name ?? '?'}
                       {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
                     </button>
