@@ -31,6 +31,8 @@ describe('a page of another origin', () => {
     const own = await ask().set('Origin', 'http://127.0.0.1:4180').set('Sec-Fetch-Site', 'same-origin').send('x');
     expect(own.body.code).not.toBe('FOREIGN_ORIGIN');
     expect((await ask().send('x')).body.code).not.toBe('FOREIGN_ORIGIN');
+    const proxied = await ask().set('Origin', 'https://stakes.example').set('Sec-Fetch-Site', 'same-origin').send('x');
+    expect(proxied.body.code).not.toBe('FOREIGN_ORIGIN');
   });
 
   it('can be led to its pages, which change nothing', async () => {

@@ -11,11 +11,14 @@ const OWN: ReadonlySet<string> = new Set(['same-origin', 'none']);
 
 const hostOf = (origin: string): string | null => (URL.canParse(origin) ? new URL(origin).host : null);
 
-/** Programs that are no browser send neither header, and are let through. */
+/**
+ * What the browser itself says of its page counts before the origin: behind a proxy the host is another one here. Programs that
+ * are no browser send neither header, and are let through.
+ */
 export const sameOrigin: RequestHandler = ({ method, headers }, _response, next) => {
   const { origin, host } = headers;
   const site = headers['sec-fetch-site'];
-  const isForeign = (origin !== undefined && hostOf(origin) !== host) || (typeof site === 'string' && !OWN.has(site));
+  const isForeign = typeof site === 'string' ? !OWN.has(site) : origin !== undefined && hostOf(origin) !== host;
   if (READS.has(method) || !isForeign) next();
   else next(new ProblemError('FOREIGN_ORIGIN', 'Another page asked for this change. Open Idle Marker itself, and make it there.'));
 };
