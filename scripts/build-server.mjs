@@ -1,6 +1,6 @@
 // Bundles the server; everything from npm stays outside, this project's rooms go in.
 import { build } from 'esbuild';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 
 const SERVER = resolve('server');
@@ -33,13 +33,18 @@ const externalPackages = {
   },
 };
 
+rmSync(join(SERVER, 'dist'), { recursive: true, force: true });
 await build({
-  entryPoints: ['server/src/main.ts'],
+  entryPoints: ['server/src/main.ts', 'server/src/archive/archiveThread.ts'],
+  entryNames: '[name]',
   bundle: true,
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  outfile: 'server/dist/main.mjs',
+  outdir: 'server/dist',
+  outExtension: { '.js': '.mjs' },
+  splitting: true,
+  chunkNames: 'part-[hash]',
   sourcemap: true,
   logLevel: 'warning',
   plugins: [externalPackages],

@@ -109,15 +109,15 @@ export function readRawSights(text: string): { readonly ok: true; readonly value
       return fail(headers.length === 0 ? { code: 'RAW_NOT_RAW' } : { code: 'RAW_NOT_JSON', line: i + 1 });
     }
     const [found, ...others] = typeof parsed === 'object' && parsed !== null ? Object.entries(parsed) : [];
-    if (!found || others.length > 0 || !(found[0] in RAW_LINES) || (headers.length === 0 && found[0] !== 'header'))
+    if (!found || others.length > 0 || !Object.hasOwn(RAW_LINES, found[0]) || (headers.length === 0 && found[0] !== 'header'))
       return fail(
         headers.length === 0
           ? { code: 'RAW_NOT_RAW' }
           : { code: 'RAW_BAD_LINE', line: i + 1, field: found?.[0] ?? '', message: 'is no header, control, setup, sight or station' },
       );
     const [what, content] = found as [RawKind, unknown];
-    const { version } = content as { version?: unknown };
-    if (what === 'header' && typeof version === 'number' && version > RAW_SIGHTS_VERSION) return fail({ code: 'RAW_LATER_VERSION', version });
+    const version = what === 'header' ? (content as { version?: unknown } | null)?.version : undefined;
+    if (typeof version === 'number' && version > RAW_SIGHTS_VERSION) return fail({ code: 'RAW_LATER_VERSION', version });
     const invalid = invalidAgainst(RAW_LINES[what], content);
     if (invalid) return fail({ code: 'RAW_BAD_LINE', line: i + 1, field: `${what}${invalid.path}`, message: invalid.message });
     if ((what === 'header' || what === 'setup' || what === 'station') && into[what].length > 0) return fail({ code: 'RAW_TWICE', line: i + 1, what });

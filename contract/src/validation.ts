@@ -27,7 +27,8 @@ const INSTANT = /^(\d{4}-\d{2}-\d{2}T\d{2}:\d{2})(:\d{2})?(\.\d{1,3})?(Z|[+-]\d{
 /** With its zone. A calendar rolls the 31st of February over into March; here it does not exist. */
 function isInstant(text: string): boolean {
   const [, minute, second = ':00'] = INSTANT.exec(text) ?? [];
-  if (minute === undefined || Number.isNaN(Date.parse(text))) return false;
+  // Calendars have no year 0, and a database keeps none.
+  if (minute === undefined || minute.startsWith('0000') || Number.isNaN(Date.parse(text))) return false;
   const local = Date.parse(`${minute}${second}Z`);
   return !Number.isNaN(local) && new Date(local).toISOString().startsWith(minute + second);
 }

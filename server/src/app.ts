@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
+import type { ArchiveReader } from './archive/archiveQueue.ts';
 import { archiveRoutes } from './archive/routes.ts';
 import { rawSightsRoutes } from './sites/rawSightsRoutes.ts';
 import { asBuiltRoutes } from './asBuilt/routes.ts';
@@ -12,6 +13,7 @@ import { controlRoutes } from './control/routes.ts';
 import { factRoutes } from './facts/routes.ts';
 import { ProblemError, problemHandler } from './http/problems.ts';
 import { imageRoutes } from './images/routes.ts';
+import { declaredBody } from './http/bodyTypes.ts';
 import { sameOrigin } from './http/sameOrigin.ts';
 import { openApiDocument } from './openapi/document.ts';
 import { paperRoutes } from './papers/routes.ts';
@@ -27,11 +29,13 @@ export interface AppOptions {
   readonly now: string | null;
   /** The server listens on loopback alone: a page of another name that was led here must not read it. */
   readonly loopbackOnly: boolean;
+  /** How the archives are read that come in. */
+  readonly archives: ArchiveReader;
 }
 
 const LOOPBACK_HOST = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
-export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions): Express {
+export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   if (loopbackOnly) {
@@ -40,7 +44,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
       else next(new ProblemError('WRONG_HOST', 'Open it as http://127.0.0.1.'));
     });
   }
-  app.use(securityHeaders(), sameOrigin);
+  app.use(securityHeaders(), sameOrigin, declaredBody);
   app.get('/healthz', async (_request, response) => {
     try {
       await orm.em.fork().execute('select 1');
@@ -51,7 +55,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly }: AppOptions
   });
   const api = express.Router();
   // The upload routes take their own bodies, with their own limit.
-  api.use(controlRoutes(orm), imageRoutes(orm), sourceRoutes(orm), archiveRoutes(orm), rawSightsRoutes());
+  api.use(controlRoutes(orm), imageRoutes(orm), sourceRoutes(orm), archiveRoutes(orm, archives), rawSightsRoutes());
   api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
   api.get('/clock', (_request, response) => {
     response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });
@@ -90,10 +94,10 @@ const securityHeaders = () =>
  * The crew’s pages alone: read and report by token, the page’s own files, and nothing else of any site. What listens to the
  * network is this; the application itself stays on loopback.
  */
-export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'loopbackOnly'>): Express {
+export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'loopbackOnly' | 'archives'>): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(securityHeaders(), sameOrigin);
+  app.use(securityHeaders(), sameOrigin, declaredBody);
   const api = express.Router();
   api.use(express.json({ limit: LARGEST_CREW_BODY_BYTES }));
   const clock = () => new Date(now ?? Date.now());

@@ -1,4 +1,5 @@
 import { pino } from 'pino';
+import { threadReader } from './archive/archiveQueue.ts';
 import { createApp, createCrewApp } from './app.ts';
 import { ConfigurationError, readConfiguration, type Configuration } from './configuration.ts';
 import { openDatabase } from './database/orm.ts';
@@ -8,7 +9,8 @@ const log = pino({ level: process.env['IDLE_LOG'] || 'info' });
 const configuration = configurationOrEnd();
 const orm = await openDatabase(configuration.database);
 if (configuration.demoFolder !== null) await loadDemos(orm, configuration.demoFolder, configuration.now, log);
-const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: true });
+const archives = threadReader(new URL('archiveThread.mjs', import.meta.url), configuration.database);
+const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: true, archives });
 const server = app.listen(configuration.port, configuration.host, (error?: Error) => {
   if (error) {
     log.error({ err: error }, 'cannot listen');

@@ -3,9 +3,11 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { createHash } from 'node:crypto';
 import { join } from 'node:path';
+import { Readable } from 'node:stream';
 import { pino } from 'pino';
 import request from 'supertest';
 import type { AnyFact, Fact } from '@idle-marker/contract';
+import { ArchiveQueue } from '../src/archive/archiveQueue.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { id, startHarness, type Harness } from './harness.ts';
 
@@ -52,17 +54,78 @@ function edited(path: string, change: (text: string) => string, listed = false):
     files['manifest.json'] = strToU8(JSON.stringify(manifest));
   }
   const { 'manifest.json': first, ...rest } = files;
-  return Buffer.from(zipSync({ 'manifest.json': first!, ...rest }));
+  return Buffer.from(zipSync({ 'manifest.json': first!, ...rest }, { level: 0 }));
 }
 
+type Sheet = { id: string; number: number; revision: number; issuedAt: string; content: Record<string, unknown> & { rows: Record<string, unknown>[] } };
+const changedSheet = (change: (sheet: Sheet) => void): Buffer =>
+  edited(
+    'sheets.jsonl',
+    (text) => {
+      const sheet = JSON.parse(text) as Sheet;
+      change(sheet);
+      return `${JSON.stringify(sheet)}\n`;
+    },
+    true,
+  );
+/** Sheets that nobody issued, or that no paper can be written from. */
+const MADE_UP_SHEETS: readonly ((sheet: Sheet) => void)[] = [
+  (sheet) => (sheet.id = id()),
+  (sheet) => (sheet.number = 2),
+  (sheet) => (sheet.number = 1e300),
+  (sheet) => (sheet.revision = -1),
+  (sheet) => (sheet.issuedAt = '1'),
+  (sheet) => (sheet.content = { rows: [] }),
+  (sheet) => (sheet.content.rows[0]!['stakeText'] = null),
+  (sheet) => (sheet.content.rows[0]!['place'] = {}),
+  (sheet) => (sheet.content['stations'] = [null]),
+  (sheet) => (sheet.content['timeZone'] = 'Moon/Far_Side'),
+  (sheet) => (sheet.content['site'] = 'half a letter \ud800'),
+];
+
+/** A ZIP of one file that comes to far more than it is. */
+const bomb = (path: string, bytes: number): Buffer => {
+  const manifest = { format: 'idle-marker site archive', version: 1, site: id(), name: 'x', files: { [path]: '0'.repeat(64) } };
+  return Buffer.from(zipSync({ 'manifest.json': strToU8(JSON.stringify(manifest)), [path]: new Uint8Array(bytes).fill(32) }));
+};
+
 describe('an archive', () => {
+  it('that unpacks to far more than it is ends as soon as that is seen', async () => {
+    for (const path of ['facts.jsonl', 'sheets.jsonl', `images/${id()}`, 'manifest.json']) {
+      const bytes = bomb(path, 8 * 1024 * 1024);
+      expect(bytes.length).toBeLessThan(100_000);
+      expect((await into(bytes).expect(422)).body.detail).toMatch(/unpacks to far more|larger than such a file may be|list of contents/);
+    }
+  });
+
+  it('is only taken as what it is, and one at a time', async () => {
+    expect((await request(to.app).post('/api/v1/archives').set('Content-Type', 'text/csv').send('x').expect(415)).body.code).toBe('UNSUPPORTED_TYPE');
+    let now = 0;
+    let most = 0;
+    const queue = new ArchiveQueue(async () => {
+      most = Math.max(most, ++now);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      now--;
+      return { site: SITE, name: 'x', facts: 0, files: 0 };
+    });
+    const told = await Promise.allSettled(Array.from({ length: 8 }, () => queue.take(Readable.from([archive]), new AbortController().signal)));
+    expect([most, told.filter(({ status }) => status === 'fulfilled').length]).toEqual([1, 5]);
+    expect(told.find(({ status }) => status === 'rejected')).toMatchObject({ reason: { code: 'TOO_MANY' } });
+    expect(await queue.take(Readable.from([archive]), new AbortController().signal)).toMatchObject({ site: SITE });
+  });
+
   it('that was changed, cut short or is none is refused with its reason, and nothing is written', async () => {
     const cases: readonly (readonly [Buffer, RegExp])[] = [
       [edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')), /facts\.jsonl is not as it was written/],
       [edited('facts.jsonl', (text) => `${text}{"id":1}\n`, true), /facts\.jsonl, line \d+: /],
       [edited('facts.jsonl', (text) => text.replace('"type":"site"', '"type":"palace"'), true), /facts\.jsonl, line \d+: /],
       [edited('facts.jsonl', () => 'not json\n', true), /line 1, is not JSON/],
+      [edited('facts.jsonl', (text) => `null\n${text}`, true), /facts\.jsonl, line 1: /],
+      [edited('facts.jsonl', (text) => text.replace(/"at":"\d{4}/, '"at":"0000'), true), /facts\.jsonl, line \d+: at is not a date/],
+      [edited('facts.jsonl', (text) => `${text}"${'x'.repeat(3 * 1024 * 1024)}`, true), /line \d+, is longer than such a line/],
       [edited('sheets.jsonl', () => '{"id":"x"}\n', true), /sheets\.jsonl, line 1, is no sheet/],
+      ...['null', '[]', '7', '"sheet"'].map((text) => [edited('sheets.jsonl', () => text, true), /sheets\.jsonl, line 1, is no sheet/] as const),
+      ...MADE_UP_SHEETS.map((change) => [changedSheet(change), /sheets\.jsonl, line 1(, is no sheet|: no entry says that cut sheet)/] as const),
       [edited('facts.jsonl', (text) => text.replace(/^.*"type":"occupation".*\n/m, ''), true), /An entry in facts\.jsonl refers to another that is neither/],
       [edited('images/extra.php', () => '<?php', true), /nothing that belongs in an archive/],
       [edited('images/extra.php', () => '<?php'), /is not on the archive’s list/],

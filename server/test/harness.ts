@@ -1,14 +1,20 @@
 /** A server on a real PostgreSQL (started by ./test), each suite with a database of its own. */
+import { createReadStream } from 'node:fs';
 import type { Express } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { pino } from 'pino';
 import type { AnyFact } from '@idle-marker/contract';
 import { createApp } from '../src/app.ts';
+import type { ArchiveReader } from '../src/archive/archiveQueue.ts';
+import { readArchive } from '../src/archive/readArchive.ts';
+import type { Configuration } from '../src/configuration.ts';
 import { openDatabase } from '../src/database/orm.ts';
 
 export interface Harness {
   readonly app: Express;
   readonly orm: MikroORM;
+  readonly database: Configuration['database'];
+  readonly archives: ArchiveReader;
   stop(): Promise<void>;
 }
 
@@ -17,8 +23,12 @@ export async function startHarness(name: string): Promise<Harness> {
   if (!password) throw new Error('IDLE_PG_PASSWORD is not set: run the tests with ./test');
   const database = { host: '127.0.0.1', port: Number(process.env['IDLE_PG_PORT']), name: `idle_${name}_${process.pid}`, user: 'idle', password };
   const orm = await openDatabase(database);
-  const app = createApp({ orm, log: pino({ level: 'silent' }), webFolder: null, now: '2031-05-06T08:00:00.000Z', loopbackOnly: true });
-  return { app, orm, stop: () => orm.close(true) };
+  const archives: ArchiveReader = (file) => readArchive(orm, createReadStream(file));
+  const app = createApp({
+    orm, log: pino({ level: 'silent' }), webFolder: null, now: '2031-05-06T08:00:00.000Z', loopbackOnly: true,
+    archives,
+  });
+  return { app, orm, database, archives, stop: () => orm.close(true) };
 }
 
 let made = 0;

@@ -233,14 +233,24 @@ describe('photos', () => {
 });
 
 describe('a file of raw sights', () => {
-  const check = (text: string) => request(harness.app).post('/api/v1/raw-sights').set('Content-Type', 'text/plain').send(text);
+  const check = (text: string) => request(harness.app).post('/api/v1/raw-sights').set('Content-Type', 'application/x-ndjson').send(text);
   it('is read, or refused with its line, and nothing is kept', async () => {
     const state = siteState((await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[]);
     const text = rawSightsText(rawSightsOf(state, state.occupations[0]!));
     const { body } = await check(text).expect(200);
-    expect(rawSightsText((body as { value: RawSights }).value)).toBe(text);
-    expect((await check(text.replace('"face":1', '"face":3')).expect(200)).body).toMatchObject({ ok: false, error: { code: 'RAW_BAD_LINE' } });
-    expect((await check('').expect(200)).body).toMatchObject({ ok: false });
+    expect(rawSightsText(body as RawSights)).toBe(text);
+    const refusals: readonly (readonly [string, RegExp])[] = [
+      [text.replace('"face":1', '"face":3'), /^Line \d+, sight\/face: /],
+      ['', /no file of raw sights/],
+      ['null', /no file of raw sights/],
+      ['{"header":null}', /^Line 1, header: /],
+      ['{"header":7}', /^Line 1, header: /],
+      [`${text}null\n`, /^Line \d+, : is no header/],
+      [`${text}{"sight":null}\n`, /^Line \d+, sight: /],
+      [`${text}{"toString":{}}\n`, /is no header, control, setup, sight or station/],
+    ];
+    for (const [refused, reason] of refusals)
+      expect((await check(refused).expect(422)).body).toMatchObject({ code: 'INVALID_FILE', detail: expect.stringMatching(reason) });
     await check('x'.repeat(LARGEST_UPLOAD_BYTES + 1)).expect(413);
   });
 });

@@ -40,6 +40,21 @@ describe('a page of another origin', () => {
   });
 });
 
+describe('a body that any page may send', () => {
+  it.each(CHANGES)('is not taken by %s %s', async (method, address) => {
+    const ask = () => request(harness.app)[method](address).set('Host', '127.0.0.1:4180');
+    for (const type of ['text/plain', 'text/plain; charset=utf-8', 'TEXT/PLAIN', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x', ''])
+      expect([type, (await ask().set('Content-Type', type).send('x')).body.code]).toEqual([type, 'UNSUPPORTED_TYPE']);
+  });
+
+  it('is taken by no route as something else than it is', async () => {
+    for (const [method, address] of CHANGES.slice(0, 5)) {
+      const { status, body } = await request(harness.app)[method](address).set('Host', '127.0.0.1').set('Content-Type', 'application/x-unheard-of').send('x');
+      expect([address, status, body.code]).toEqual([address, expect.any(Number), expect.stringMatching(/UNSUPPORTED_TYPE|INVALID_INPUT/)]);
+    }
+  });
+});
+
 describe('the host it is served on', () => {
   const read = (host?: string) => readConfiguration({ IDLE_PG_PASSWORD: 'secret', ...(host === undefined ? {} : { IDLE_HOST: host }) }).host;
   it('is this machine alone', () => {

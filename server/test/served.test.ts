@@ -35,7 +35,7 @@ afterAll(async () => {
   await harness.stop();
 });
 
-const web = () => createApp({ orm: harness.orm, log: pino({ level: 'silent' }), webFolder: folder, now: NOW, loopbackOnly: true });
+const web = () => createApp({ orm: harness.orm, log: pino({ level: 'silent' }), webFolder: folder, now: NOW, loopbackOnly: true, archives: harness.archives });
 
 describe('the application', () => {
   it('is given for every address of it, so that a link can be opened anywhere', async () => {

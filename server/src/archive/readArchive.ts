@@ -2,75 +2,26 @@
  * An archive read back: everything is checked against its list of contents and against the rules that hold for facts that
  * come one by one. All of it is taken in, or nothing.
  */
+import { createHash, type Hash } from 'node:crypto';
+import { StringDecoder } from 'node:string_decoder';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
-import { invalidAgainst, invalidFact, LARGEST_DRAWING_BYTES, LARGEST_IMAGE_BYTES, type AnyFact } from '@idle-marker/contract';
+import { invalidAgainst, invalidFact, LARGEST_BODY_BYTES, type AnyFact } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
 import { appendFacts } from '../facts/ledger.ts';
-import { ProblemError } from '../http/problems.ts';
+import { isUnwritable, ProblemError } from '../http/problems.ts';
+import { isTimeZone } from '../http/timeZone.ts';
 import { imageTypeOf } from '../images/sniff.ts';
-import { ARCHIVE_VERSION, digestOfBytes, FACTS, MANIFEST, ManifestSchema, SHEETS, type Manifest } from './manifest.ts';
+import { ARCHIVE_VERSION, FACTS, MANIFEST, ManifestSchema, refused, SHEETS, type Manifest } from './manifest.ts';
+import { SheetLineSchema, type SheetLine } from './sheetLine.ts';
+import { unzipped } from './unzipped.ts';
 
-/** The most that one file may come to, by what it is: an archive may not fill the memory. */
-const LARGEST_TEXT = 512 * 1024 * 1024;
 const UUID = '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}';
 const BESIDE_PATH = new RegExp(`^(images|sources)/(${UUID})$`);
-/** Facts a statement. */
+/** Facts a statement, by their number and by what they come to. */
 const AT_ONCE = 1000;
-
-const refused = (what: string): ProblemError => new ProblemError('INVALID_ARCHIVE', `${what} Nothing was written.`);
-
-const largest = (path: string): number =>
-  path.startsWith('images/') ? LARGEST_IMAGE_BYTES : path.startsWith('sources/') ? LARGEST_DRAWING_BYTES : LARGEST_TEXT;
-
-/** Files of the archive as they end, in its order. Throws what says that it is none. */
-async function* filesOf(stream: AsyncIterable<Uint8Array>): AsyncGenerator<{ readonly path: string; readonly bytes: Buffer }> {
-  const done: { path: string; bytes: Buffer }[] = [];
-  let open = 0;
-  let failure: Error | null = null;
-  const unzip = new Unzip((file) => {
-    const path = file.name;
-    const parts: Uint8Array[] = [];
-    let size = 0;
-    open++;
-    file.ondata = (error, part, final) => {
-      if (error) failure ??= refused(`${path} of the archive can’t be unpacked: the file is damaged.`);
-      if (failure) return;
-      size += part.length;
-      if (size > largest(path)) {
-        failure = refused(`${path} of the archive is larger than such a file may be.`);
-        return;
-      }
-      parts.push(part);
-      if (final) {
-        open--;
-        done.push({ path, bytes: Buffer.concat(parts) });
-      }
-    };
-    file.start();
-  });
-  unzip.register(UnzipInflate);
-  unzip.register(UnzipPassThrough);
-  let any = false;
-  for await (const part of stream) {
-    any = true;
-    try {
-      unzip.push(part);
-    } catch {
-      failure ??= refused('This is no ZIP file that can be read, or it is damaged.');
-    }
-    if (failure) throw failure;
-    yield* done.splice(0);
-  }
-  try {
-    if (any) unzip.push(new Uint8Array(0), true);
-  } catch {
-    failure ??= refused('This is no ZIP file that can be read, or it is damaged.');
-  }
-  if (failure) throw failure;
-  yield* done.splice(0);
-  if (!any || open > 0) throw refused('The archive ends before all of it has come.');
-}
+const LETTERS_AT_ONCE = 4 * 1024 * 1024;
+/** A sheet carries every mark of its package. */
+const LONGEST_SHEET = 16 * LARGEST_BODY_BYTES;
 
 export interface ArchiveTaken {
   readonly site: string;
@@ -80,30 +31,97 @@ export interface ArchiveTaken {
   readonly files: number;
 }
 
+/** Takes what is unpacked of one file of the archive. */
+interface Taker {
+  take(bytes: Uint8Array): Promise<void>;
+  end(): Promise<void>;
+}
+
 export async function readArchive(orm: MikroORM, stream: AsyncIterable<Uint8Array>): Promise<ArchiveTaken> {
-  return orm.em.fork().transactional(async (em) => {
-    let manifest: Manifest | null = null;
-    const seen = new Set<string>();
-    let facts = 0;
-    let files = 0;
-    for await (const { path, bytes } of filesOf(stream)) {
-      if (manifest === null) {
-        manifest = manifestOf(path, bytes);
-        continue;
-      }
-      const digest = manifest.files[path];
-      if (digest === undefined) throw refused(`${path} is not on the archive’s list of contents: somebody has put it there.`);
-      if (digestOfBytes(bytes) !== digest) throw refused(`${path} is not as it was written: the archive was changed, or damaged on its way.`);
-      seen.add(path);
-      if (path === FACTS) facts = await takeFacts(em, manifest.site, bytes);
-      else if (path === SHEETS) await takeSheets(em, manifest.site, bytes);
-      else files += await takeBeside(em, manifest.site, path, bytes, digest);
+  try {
+    return await orm.em.fork().transactional((em) => new Reading(em).read(stream));
+  } catch (error) {
+    if (isUnwritable(error)) throw refused('The archive holds a value that can’t be kept.');
+    throw error;
+  }
+}
+
+class Reading {
+  private readonly em: EntityManager;
+  private manifest: Manifest | null = null;
+  private readonly seen = new Set<string>();
+  private facts = 0;
+  private files = 0;
+
+  constructor(em: EntityManager) {
+    this.em = em;
+  }
+
+  async read(stream: AsyncIterable<Uint8Array>): Promise<ArchiveTaken> {
+    let open: { readonly path: string; readonly taker: Taker; readonly hash: Hash } | null = null;
+    for await (const { path, bytes, final } of unzipped(stream)) {
+      open ??= { path, taker: this.takerOf(path), hash: createHash('sha256') };
+      open.hash.update(bytes);
+      await open.taker.take(bytes);
+      if (!final) continue;
+      await open.taker.end();
+      if (path !== MANIFEST && open.hash.digest('hex') !== this.manifest!.files[path])
+        throw refused(`${path} is not as it was written: the archive was changed, or damaged on its way.`);
+      open = null;
     }
+    const { manifest, facts, files } = this;
     if (manifest === null) throw refused('This is no archive of a site: it has no list of contents.');
-    const missing = Object.keys(manifest.files).find((path) => !seen.has(path));
+    const missing = Object.keys(manifest.files).find((path) => !this.seen.has(path));
     if (missing) throw refused(`${missing} is on the archive’s list of contents, but not in it.`);
     return { site: manifest.site, name: manifest.name, facts, files };
-  });
+  }
+
+  private takerOf(path: string): Taker {
+    const { em, manifest } = this;
+    if (manifest === null) {
+      if (path !== MANIFEST) throw refused('This is no archive of a site: it does not begin with its list of contents.');
+      return whole((bytes) => {
+        this.manifest = manifestOf(bytes);
+        return Promise.resolve();
+      });
+    }
+    if (!Object.hasOwn(manifest.files, path)) throw refused(`${path} is not on the archive’s list of contents: somebody has put it there.`);
+    if (this.seen.has(path)) throw refused(`${path} is in the archive twice.`);
+    this.seen.add(path);
+    if (path === FACTS) return new Facts(em, manifest.site, (written) => (this.facts += written));
+    if (path === SHEETS) return lines(SHEETS, LONGEST_SHEET, (text, line) => takeSheet(em, manifest.site, text, line));
+    return whole(async (bytes) => {
+      this.files += await takeBeside(em, manifest.site, path, bytes, manifest.files[path]!);
+    });
+  }
+}
+
+function whole(take: (bytes: Buffer) => Promise<void>): Taker {
+  const parts: Uint8Array[] = [];
+  return {
+    take: (bytes) => {
+      parts.push(bytes);
+      return Promise.resolve();
+    },
+    end: () => take(Buffer.concat(parts)),
+  };
+}
+
+/** Line by line, without holding more than one of them. */
+function lines(path: string, longest: number, take: (text: string, line: number) => Promise<void>): Taker {
+  const decoder = new StringDecoder('utf8');
+  let rest = '';
+  let line = 0;
+  const cut = async (text: string, last: boolean) => {
+    const found = `${rest}${text}`.split('\n');
+    rest = last ? '' : found.pop()!;
+    if (rest.length > longest) throw refused(`${path}, line ${line + found.length + 1}, is longer than such a line may be.`);
+    for (const each of found) {
+      line++;
+      if (each !== '') await take(each, line);
+    }
+  };
+  return { take: (bytes) => cut(decoder.write(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength)), false), end: () => cut(decoder.end(), true) };
 }
 
 function parsed(path: string, text: string, line?: number): unknown {
@@ -114,9 +132,8 @@ function parsed(path: string, text: string, line?: number): unknown {
   }
 }
 
-function manifestOf(path: string, bytes: Buffer): Manifest {
-  if (path !== MANIFEST) throw refused('This is no archive of a site: it does not begin with its list of contents.');
-  const manifest = parsed(path, bytes.toString('utf8'));
+function manifestOf(bytes: Buffer): Manifest {
+  const manifest = parsed(MANIFEST, bytes.toString('utf8'));
   const invalid = invalidAgainst(ManifestSchema, manifest);
   if (invalid) throw refused(`The archive’s list of contents is not one: ${invalid.message}.`);
   const { version } = manifest as Manifest;
@@ -124,33 +141,55 @@ function manifestOf(path: string, bytes: Buffer): Manifest {
   return manifest as Manifest;
 }
 
-const linesOf = (bytes: Buffer): string[] =>
-  bytes
-    .toString('utf8')
-    .split('\n')
-    .filter((line) => line !== '');
+/** Facts with the lines that they stand on, some at a time. */
+class Facts implements Taker {
+  readonly take: Taker['take'];
+  private readonly lines: Taker;
+  private readonly em: EntityManager;
+  private readonly site: string;
+  private readonly wrote: (facts: number) => void;
+  private batch: { readonly fact: AnyFact; readonly line: number }[] = [];
+  private letters = 0;
+  private saysSite = false;
 
-async function takeFacts(em: EntityManager, site: string, bytes: Buffer): Promise<number> {
-  const facts = linesOf(bytes).map((text, i): AnyFact => {
-    const fact = parsed(FACTS, text, i + 1);
-    const invalid = invalidFact(fact);
-    if (invalid) throw refused(`${FACTS}, line ${i + 1}: ${invalid.message} (${invalid.path || 'the fact itself'}).`);
-    return fact as AnyFact;
-  });
-  if (!facts.some((fact) => fact.type === 'site')) throw refused(`${FACTS} does not say what site it is of.`);
-  let written = 0;
-  try {
-    for (let i = 0; i < facts.length; i += AT_ONCE) written += (await appendFacts(em, site, facts.slice(i, i + AT_ONCE))).written;
-  } catch (error) {
-    throw error instanceof ProblemError ? againstWhatIsHere(error, facts) : error;
+  constructor(em: EntityManager, site: string, wrote: (facts: number) => void) {
+    [this.em, this.site, this.wrote] = [em, site, wrote];
+    this.lines = lines(FACTS, LARGEST_BODY_BYTES, (text, line) => this.line(text, line));
+    this.take = (bytes) => this.lines.take(bytes);
   }
-  return written;
+
+  async end(): Promise<void> {
+    await this.lines.end();
+    if (!this.saysSite) throw refused(`${FACTS} does not say what site it is of.`);
+    await this.write();
+  }
+
+  private async line(text: string, line: number): Promise<void> {
+    const fact = parsed(FACTS, text, line);
+    const invalid = invalidFact(fact);
+    if (invalid) throw refused(`${FACTS}, line ${line}: ${invalid.message} (${invalid.path || 'the fact itself'}).`);
+    this.batch.push({ fact: fact as AnyFact, line });
+    this.letters += text.length;
+    this.saysSite ||= (fact as AnyFact).type === 'site';
+    if (this.batch.length >= AT_ONCE || this.letters >= LETTERS_AT_ONCE) await this.write();
+  }
+
+  private async write(): Promise<void> {
+    const batch = this.batch;
+    [this.batch, this.letters] = [[], 0];
+    try {
+      const facts = batch.map(({ fact }) => fact);
+      this.wrote((await appendFacts(this.em, this.site, facts)).written);
+    } catch (error) {
+      throw error instanceof ProblemError ? againstWhatIsHere(error, batch) : error;
+    }
+  }
 }
 
 /** The same site, gone on differently in two places, is told by what differs rather than by ids that nobody has ever seen. */
-function againstWhatIsHere(error: ProblemError, facts: readonly AnyFact[]): ProblemError {
-  const line = facts.findIndex((fact) => fact.id === error.about);
-  const which = line < 0 ? '' : ` (line ${line + 1} of ${FACTS}: ${facts[line]!.type} of ${facts[line]!.at.slice(0, 16).replace('T', ' ')} UTC)`;
+function againstWhatIsHere(error: ProblemError, batch: Facts['batch']): ProblemError {
+  const found = batch.find(({ fact }) => fact.id === error.about);
+  const which = found ? ` (line ${found.line} of ${FACTS}: ${found.fact.type} of ${found.fact.at.slice(0, 16).replace('T', ' ')} UTC)` : '';
   switch (error.code) {
     case 'CONFLICT':
     case 'SEQUENCE_TAKEN':
@@ -165,47 +204,36 @@ function againstWhatIsHere(error: ProblemError, facts: readonly AnyFact[]): Prob
   }
 }
 
-interface SheetLine {
-  readonly id: string;
-  readonly number: number;
-  readonly revision: number;
-  readonly content: object;
-  readonly issuedAt: string;
-}
-
-const isSheet = (line: unknown): line is SheetLine => {
-  const { id, number, revision, content, issuedAt } = line as Record<string, unknown>;
-  return (
-    new RegExp(`^${UUID}$`).test(String(id)) &&
-    Number.isInteger(number) &&
-    Number.isInteger(revision) &&
-    typeof content === 'object' &&
-    content !== null &&
-    !Number.isNaN(Date.parse(String(issuedAt)))
+/** A sheet as it was issued. One that no entry says was handed over is no sheet of this site. */
+async function takeSheet(em: EntityManager, site: string, text: string, line: number): Promise<void> {
+  const document = parsed(SHEETS, text, line);
+  const invalid = invalidAgainst(SheetLineSchema, document);
+  if (invalid) throw refused(`${SHEETS}, line ${line}, is no sheet: ${invalid.message} (${invalid.path || 'the sheet itself'}).`);
+  const { id, number, revision, content, issuedAt } = document as SheetLine;
+  if (!isTimeZone(content.timeZone)) throw refused(`${SHEETS}, line ${line}, is no sheet: ${content.timeZone} is no time zone.`);
+  const [known] = await query<{ same: boolean }>(em, 'select (site_id = ? and number = ? and revision = ? and content = ?::jsonb) as same from sheet where id = ?', [
+    site,
+    number,
+    revision,
+    JSON.stringify(content),
+    id,
+  ]);
+  if (known && !known.same) throw new ProblemError('CONFLICT', `Cut sheet ${number}, revision ${revision}, is kept here with other content. Nothing was written.`);
+  if (known) return;
+  const [handover] = await query(
+    em,
+    `select id from fact where site_id = ? and type = 'handover' and body->>'sheet' = ? and body->>'number' = ? and body->>'revision' = ?`,
+    [site, id, String(number), String(revision)],
   );
-};
-
-async function takeSheets(em: EntityManager, site: string, bytes: Buffer): Promise<void> {
-  for (const [i, text] of linesOf(bytes).entries()) {
-    const sheet = parsed(SHEETS, text, i + 1);
-    if (!isSheet(sheet)) throw refused(`${SHEETS}, line ${i + 1}, is no sheet.`);
-    const [known] = await query<{ same: boolean }>(
-      em,
-      'select (site_id = ? and number = ? and revision = ? and content = ?::jsonb) as same from sheet where id = ?',
-      [site, sheet.number, sheet.revision, JSON.stringify(sheet.content), sheet.id],
-    );
-    if (known && !known.same)
-      throw new ProblemError('CONFLICT', `Cut sheet ${sheet.number}, revision ${sheet.revision}, is kept here with other content. Nothing was written.`);
-    if (known) continue;
-    await query(em, 'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)', [
-      sheet.id,
-      site,
-      sheet.number,
-      sheet.revision,
-      JSON.stringify(sheet.content),
-      sheet.issuedAt,
-    ]);
-  }
+  if (!handover) throw refused(`${SHEETS}, line ${line}: no entry says that cut sheet ${number}, revision ${revision}, was handed over.`);
+  await query(em, 'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)', [
+    id,
+    site,
+    number,
+    revision,
+    JSON.stringify(content),
+    issuedAt,
+  ]);
 }
 
 /** A photo or a drawing; gives how many were written. */

@@ -6,11 +6,14 @@ import { fileWord } from '@idle-marker/paper';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { ProblemError } from '../http/problems.ts';
-import { readArchive } from './readArchive.ts';
+import { ArchiveQueue, type ArchiveReader } from './archiveQueue.ts';
 import { writeArchive } from './writeArchive.ts';
 
-export function archiveRoutes(orm: MikroORM): Router {
+const ARCHIVE_TYPES = ['application/zip', 'application/x-zip-compressed', 'application/octet-stream'];
+
+export function archiveRoutes(orm: MikroORM, read: ArchiveReader): Router {
   const router = Router();
+  const queue = new ArchiveQueue(read);
   router.get('/sites/:site/archive', async (request, response) => {
     const site = uuidOf(request, 'site');
     const em = orm.em.fork();
@@ -29,7 +32,15 @@ export function archiveRoutes(orm: MikroORM): Router {
     response.end();
   });
   router.post('/archives', async (request, response) => {
-    response.status(201).json(await readArchive(orm, request));
+    if (!request.is(ARCHIVE_TYPES)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the archive as application/zip. Nothing was written.');
+    const gone = new AbortController();
+    response.once('close', () => gone.abort());
+    try {
+      response.status(201).json(await queue.take(request, gone.signal));
+    } catch (error) {
+      // Nobody is left to be told.
+      if (!response.destroyed) throw error;
+    }
   });
   return router;
 }

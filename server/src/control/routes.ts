@@ -38,7 +38,7 @@ function optionsOf(text: unknown): ControlImport {
 
 export function controlRoutes(orm: MikroORM): Router {
   const router = Router();
-  const body = express.raw({ type: ['text/csv', 'text/plain', 'application/xml', 'text/xml', 'application/octet-stream'], limit: LARGEST_UPLOAD_BYTES });
+  const body = express.raw({ type: ['text/csv', 'application/xml', 'text/xml', 'application/octet-stream'], limit: LARGEST_UPLOAD_BYTES });
   router.put('/sites/:site/control-lists/:id', body, async (request, response) => {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');

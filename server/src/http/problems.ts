@@ -20,6 +20,7 @@ const TITLES = {
   MISSING_REFERENCE: [409, 'Something this refers to has not arrived'],
   BODY_TOO_LARGE: [413, 'The body is too large'],
   UNSUPPORTED_TYPE: [415, 'The kind of body is not taken here'],
+  STORAGE_FULL: [507, 'The server can’t write'],
   DATABASE_AWAY: [503, 'The database does not answer'],
   INTERNAL: [500, 'Something went wrong here'],
 } as const satisfies Record<string, readonly [number, string]>;
@@ -68,6 +69,21 @@ export function isDatabaseAway(error: unknown): boolean {
 /** SQLSTATE of a key that is there already. */
 const UNIQUE_VIOLATION = '23505';
 
+const sqlStateOf = (error: unknown): string => {
+  for (let cause: unknown = error; cause instanceof Error; cause = cause.cause) {
+    const { code } = cause as { code?: unknown };
+    if (typeof code === 'string') return code;
+  }
+  return '';
+};
+
+/** Data exceptions and broken constraints: what came can’t be kept, whoever checked it before. */
+export const isUnwritable = (error: unknown): boolean => /^2[23]...$/.test(sqlStateOf(error));
+
+/** No room, no memory, a disk that fails, or one that takes nothing any more. */
+const NO_ROOM = /^(53[12]00|58030|25006|ENOSPC|EDQUOT|EROFS|EIO)$/;
+export const isOutOfRoom = (error: unknown): boolean => NO_ROOM.test(sqlStateOf(error));
+
 function problemOf(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   const type = (error as { type?: string } | null)?.type;
@@ -85,10 +101,13 @@ function problemOf(error: unknown): ProblemError {
   if (status === 404 || status === 403)
     return new ProblemError('NOT_FOUND', 'There is no such file here. Load the page anew: it may be of an earlier version.');
   if (status === 400) return new ProblemError('INVALID_ID', 'The address can’t be read: check its % signs.');
+  if (isOutOfRoom(error))
+    return new ProblemError('STORAGE_FULL', 'The server’s disk is full, or takes nothing any more: make room there. Nothing was written; what waits in the browser goes out by itself then.');
   if (isDatabaseAway(error))
     return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
-  if ((error as { code?: unknown } | null)?.code === UNIQUE_VIOLATION)
+  if (sqlStateOf(error) === UNIQUE_VIOLATION)
     return new ProblemError('CONFLICT', 'This id is used already, on this site or another. Nothing was written: take a new one.');
+  if (isUnwritable(error)) return new ProblemError('INVALID_INPUT', 'A value can’t be kept by the database. Nothing was written.');
   return new ProblemError('INTERNAL', 'Nothing was written. The server’s log says more.');
 }
 

@@ -15,11 +15,12 @@ interface ImageRecord {
 
 export function imageRoutes(orm: MikroORM): Router {
   const router = Router();
-  router.put('/sites/:site/images/:id', express.raw({ type: () => true, limit: LARGEST_IMAGE_BYTES }), async (request, response) => {
+  router.put('/sites/:site/images/:id', express.raw({ type: ['image/*', 'application/octet-stream'], limit: LARGEST_IMAGE_BYTES }), async (request, response) => {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
     const bytes: unknown = request.body;
-    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The photo is empty. Nothing was written.');
+    if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the photo as the picture that it is. Nothing was written.');
+    if (bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The photo is empty. Nothing was written.');
     const mediaType = imageTypeOf(bytes);
     if (mediaType === null) throw new ProblemError('UNSUPPORTED_TYPE', 'This is no JPEG, PNG or WebP picture. Nothing was written.');
     const digest = createHash('sha256').update(bytes).digest('hex');

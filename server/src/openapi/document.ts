@@ -277,8 +277,8 @@ export function openApiDocument(): Json {
       '/raw-sights': {
         post: {
           operationId: 'checkRawSights',
-          requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
-          responses: { '200': json('What is in the file, or what is wrong with it; nothing is kept', { type: 'object' }), ...refusals },
+          requestBody: { required: true, content: { 'application/x-ndjson': { schema: { type: 'string' } } } },
+          responses: { '200': json('What is in the file; nothing is kept', { type: 'object' }), ...refusals },
         },
       },
       '/openapi.json': { get: { operationId: 'readDescription', responses: { '200': json('This document', { type: 'object' }) } } },

@@ -27,11 +27,12 @@ export async function keepSource(orm: MikroORM, site: string, id: string, bytes:
 
 export function sourceRoutes(orm: MikroORM): Router {
   const router = Router();
-  router.put('/sites/:site/sources/:id', express.raw({ type: () => true, limit: LARGEST_DRAWING_BYTES }), async (request, response) => {
+  router.put('/sites/:site/sources/:id', express.raw({ type: 'application/octet-stream', limit: LARGEST_DRAWING_BYTES }), async (request, response) => {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
     const bytes: unknown = request.body;
-    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The file is empty. Nothing was written.');
+    if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the file as application/octet-stream. Nothing was written.');
+    if (bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The file is empty. Nothing was written.');
     const format = drawingFormatOf(bytes);
     if (!format.ok) throw new ProblemError('UNSUPPORTED_TYPE', `${drawingWords(format.error)} Nothing was written.`);
     const { fresh, digest } = await keepSource(orm, site, id, bytes);

@@ -25,7 +25,7 @@ import { dayAndTime } from '../../ui/time.ts';
 
 /** What is in a file of raw sights, or what is wrong with it: the server looks, the page may not run such checks. */
 async function checked(text: string): Promise<ReturnType<typeof readRawSights>> {
-  const response = await fetch('/api/v1/raw-sights', { method: 'POST', headers: { 'Content-Type': 'text/plain; charset=utf-8' }, body: text });
+  const response = await fetch('/api/v1/raw-sights', { method: 'POST', headers: { 'Content-Type': 'application/x-ndjson' }, body: text });
   if (!response.ok) throw new Error('refused');
   return (await response.json()) as ReturnType<typeof readRawSights>;
 }

@@ -1,0 +1,100 @@
+/**
+ * Archives that come in: written to a file first, however slowly they come, and then read one at a time, so that nothing is held
+ * for a sender who dawdles, and two of them don’t add up.
+ */
+import { createWriteStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Transform, type Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Worker } from 'node:worker_threads';
+import type { Configuration } from '../configuration.ts';
+import { ProblemError } from '../http/problems.ts';
+import type { ArchiveOutcome, ArchiveWork } from './archiveThread.ts';
+import { refused } from './manifest.ts';
+import type { ArchiveTaken } from './readArchive.ts';
+
+/** Reads the archive in a file; ends without having written anything once the signal says so. */
+export type ArchiveReader = (file: string, signal: AbortSignal) => Promise<ArchiveTaken>;
+
+export const LARGEST_ARCHIVE_BYTES = 2 * 1024 ** 3;
+const MOST_WAITING = 4;
+/** An archive of a season takes a minute. */
+const LONGEST_MS = 15 * 60_000;
+const MOST_MEMORY_MB = 512;
+
+export class ArchiveQueue {
+  private readonly read: ArchiveReader;
+  private last: Promise<unknown> = Promise.resolve();
+  private inside = 0;
+
+  constructor(read: ArchiveReader) {
+    this.read = read;
+  }
+
+  /** Takes an archive in. Throws TOO_MANY where so many come at once that no site sends them. */
+  async take(stream: Readable, signal: AbortSignal): Promise<ArchiveTaken> {
+    if (this.inside > MOST_WAITING) throw new ProblemError('TOO_MANY', 'Other archives are being read: send this one again in a minute. Nothing was written.');
+    this.inside++;
+    const folder = await mkdtemp(join(tmpdir(), 'idle-marker-archive-'));
+    try {
+      const file = join(folder, 'archive.zip');
+      await pipeline(stream, limited(), createWriteStream(file, { mode: 0o600 }), { signal });
+      const turn = this.last.then(() => this.read(file, AbortSignal.any([signal, AbortSignal.timeout(LONGEST_MS)])));
+      this.last = turn.catch(() => undefined);
+      return await turn;
+    } finally {
+      this.inside--;
+      await rm(folder, { recursive: true, force: true });
+    }
+  }
+}
+
+function limited(): Transform {
+  let came = 0;
+  return new Transform({
+    transform(bytes: Buffer, _encoding, done) {
+      came += bytes.length;
+      if (came > LARGEST_ARCHIVE_BYTES) done(new ProblemError('BODY_TOO_LARGE', `More than ${LARGEST_ARCHIVE_BYTES / 1024 ** 3} GB is no archive of a site. Nothing was written.`));
+      else done(null, bytes);
+    },
+  });
+}
+
+const TOO_MUCH = 'The archive comes to more than can be read here.';
+
+/** A reader with a thread for each archive, of limited memory. `script` is the built `archiveThread.ts`. */
+export const threadReader =
+  (script: URL, database: Configuration['database']): ArchiveReader =>
+  (file, signal) =>
+    new Promise((resolve, reject) => {
+      const thread = new Worker(script, { workerData: { file, database } satisfies ArchiveWork, resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } });
+      const stop = () => void thread.terminate();
+      const ended = (settle: () => void) => {
+        signal.removeEventListener('abort', stop);
+        settle();
+      };
+      if (signal.aborted) stop();
+      signal.addEventListener('abort', stop);
+      thread.once('message', (outcome: ArchiveOutcome) =>
+        ended(() => {
+          if ('taken' in outcome) resolve(outcome.taken);
+          else reject(errorOf(outcome));
+        }),
+      );
+      thread.once('error', (error: NodeJS.ErrnoException) => ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(TOO_MUCH) : error)));
+      thread.once('exit', () => ended(() => reject(refused(signal.aborted ? 'The archive took too long to read, or was called off.' : TOO_MUCH))));
+    });
+
+function errorOf(outcome: Exclude<ArchiveOutcome, { readonly taken: unknown }>): Error {
+  if ('problem' in outcome) return new ProblemError(outcome.problem.code, outcome.problem.detail);
+  switch (outcome.failed) {
+    case 'away':
+      return new ProblemError('DATABASE_AWAY', 'The database does not answer. Nothing was written: send the archive again once it is back.');
+    case 'full':
+      return new ProblemError('STORAGE_FULL', 'The server’s disk is full, or takes nothing any more: make room there. Nothing was written.');
+    case 'unknown':
+      return new Error(outcome.message);
+  }
+}
