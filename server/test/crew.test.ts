@@ -63,7 +63,14 @@ describe('a link', () => {
     const again = (await request(harness.app).delete(`/api/v1/sites/${SITE}/crew-links/${closed.id}`).expect(200)).body as { revokedAt: string };
     expect(again.revokedAt).toBe(NOW);
     const short = await make({ days: 1 });
-    const later = createApp({ orm: harness.orm, log: silent, webFolder: null, now: '2031-05-07T08:00:00.000Z', loopbackOnly: true, archives: harness.archives });
+    const later = createApp({
+      orm: harness.orm,
+      log: silent,
+      webFolder: null,
+      now: '2031-05-07T08:00:00.000Z',
+      loopbackOnly: true,
+      archives: harness.archives,
+    });
     await open(short.token).expect(200);
     const answers = [await open(closed.token), await open(short.token, later), await open('A'.repeat(22)), await open("x' or 1=1")];
     for (const answer of answers) {

@@ -25,7 +25,11 @@ export async function startHarness(name: string): Promise<Harness> {
   const orm = await openDatabase(database);
   const archives: ArchiveReader = (file) => readArchive(orm, createReadStream(file));
   const app = createApp({
-    orm, log: pino({ level: 'silent' }), webFolder: null, now: '2031-05-06T08:00:00.000Z', loopbackOnly: true,
+    orm,
+    log: pino({ level: 'silent' }),
+    webFolder: null,
+    now: '2031-05-06T08:00:00.000Z',
+    loopbackOnly: true,
     archives,
   });
   return { app, orm, database, archives, stop: () => orm.close(true) };

@@ -263,7 +263,7 @@ describe('control', () => {
     const before = globalThis.fetch;
     globalThis.fetch = (url) => {
       sent.push(url as string);
-      return Promise.resolve({ ok: true, status: 201 } as Response);
+      return Promise.resolve({ ok: true, status: 201, json: () => Promise.resolve({ id: image }) } as Response);
     };
     expect(await sendPhotos(SITE_ID)).toBeNull();
     expect(await sendPhotos(SITE_ID)).toBeNull();

@@ -23,11 +23,12 @@ class Phones {
   readonly fetch = (input: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const url = typeof input === 'string' ? input : input instanceof URL ? input.href : input.url;
     if (this.away) return Promise.reject(new TypeError('no server'));
+    const problem = { code: this.status === 410 ? 'LINK_ENDED' : 'NOT_FOUND', status: this.status, detail: 'no' };
     const answer = (body: object, status = this.status): Response =>
-      ({ ok: status < 400, status, json: () => Promise.resolve(body) }) as Partial<Response> as Response;
+      ({ ok: status < 400, status, json: () => Promise.resolve(status < 400 ? body : problem) }) as Partial<Response> as Response;
     if (init?.method === 'PUT') {
       this.reports.push({ id: url.split('/').at(-1)!, body: JSON.parse(init.body as string) as Record<string, unknown> });
-      return Promise.resolve(answer({}));
+      return Promise.resolve(answer({ id: this.reports.at(-1)!.id }));
     }
     return Promise.resolve(answer(this.view));
   };

@@ -1,19 +1,22 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
 import { clockBehindServer, stampAfter, now, readClock } from '../src/ledger/clock.ts';
-import { dismissRefused, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
-import { forgetFacts, keptCursor, waiting } from '../src/ledger/storage.ts';
+import { dismissRefused, openSite, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
+import { forgetFacts, keptCursor, keptFacts, waiting } from '../src/ledger/storage.ts';
 import { begin, server, SITE_ID } from './page.tsx';
 
 const note = (text: string) => ({ type: 'note' as const, body: { text } });
+
+const MARA = '33333333-3333-4333-8333-333333333333';
 
 beforeEach(async () => {
   await begin();
   await waitFor(async () => expect(await waiting()).toEqual([]));
   await forgetFacts(SITE_ID);
+  // A page reads on from where it is: another site and back begins anew.
+  await openSite(MARA);
+  await openSite(SITE_ID);
 });
-
-const MARA = '33333333-3333-4333-8333-333333333333';
 
 describe('the field clock', () => {
   /** Reads the clock of a server that is `ahead` of this device, or gives no answer. */
@@ -49,7 +52,7 @@ describe('the outbox', () => {
     expect(second!.seq).toBe(first!.seq + 1);
     expect(second!.device).toBe(first!.device);
     await waitFor(() => expect(server.stored.map((fact) => fact.id)).toEqual([first!.id, second!.id]));
-    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, awaySince: null }));
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, trouble: null }));
   });
 
   it('never stamps before what is known, unless a clock is far off', async () => {
@@ -79,12 +82,12 @@ describe('the outbox', () => {
     server.away = true;
     await say(SITE_ID, MARA, [note('while away')]);
     await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 1 }));
-    await waitFor(() => expect(snapshot().awaySince).not.toBeNull());
+    await waitFor(() => expect(snapshot().trouble).toMatchObject({ what: 'silent' }));
     expect(await waiting()).toHaveLength(1);
     server.away = false;
     tryNow();
     tryNow();
-    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, awaySince: null }));
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, trouble: null }));
     expect(server.stored).toHaveLength(1);
   });
 
@@ -113,5 +116,110 @@ describe('the outbox', () => {
     tryNow();
     await waitFor(() => expect(snapshot().facts.some((fact) => fact.device === 'another')).toBe(true));
     await waitFor(async () => expect(await keptCursor(SITE_ID)).toBe(2));
+  });
+
+  it.each([
+    ['a page that anybody could send', { ok: true, status: 200, json: () => Promise.reject(new SyntaxError('<html>')) }],
+    ['an answer about something else', { ok: true, status: 200, json: () => Promise.resolve({ id: 'another', written: true }) }],
+    ['an empty answer', { ok: true, status: 200, json: () => Promise.resolve({}) }],
+    ['a list', { ok: true, status: 200, json: () => Promise.resolve([]) }],
+    ['a gateway', { ok: false, status: 502, json: () => Promise.reject(new SyntaxError('<html>')) }],
+    ['a refusal that is not the server’s', { ok: false, status: 403, json: () => Promise.resolve({ error: 'log in' }) }],
+  ])('keeps what it has when %s comes in the server’s place', async (_what, response) => {
+    server.stranger = response as unknown as Response;
+    await say(SITE_ID, MARA, [note('for the server alone')]);
+    await waitFor(() => expect(snapshot().trouble).toMatchObject({ what: 'stranger' }));
+    expect(await waiting()).toHaveLength(1);
+    expect(snapshot().refused).toEqual([]);
+    server.stranger = null;
+    tryNow();
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, trouble: null }));
+    expect(server.stored).toHaveLength(1);
+  });
+
+  it('goes on behind an entry that the server fails on, and says which', async () => {
+    server.refused.set('note', { status: 500, body: { code: 'INTERNAL', detail: 'Something went wrong.' } });
+    const [bad] = await say(SITE_ID, MARA, [note('stumbled over')]);
+    const [good] = await say(SITE_ID, MARA, [{ type: 'dayEnd', body: { note: '' } }]);
+    await waitFor(() => expect(server.stored.map(({ id }) => id)).toEqual([good!.id]));
+    await waitFor(() => expect(snapshot()).toMatchObject({ trouble: null, waiting: 1, stuck: [{ fact: { id: bad!.id }, reason: 'Something went wrong.' }] }));
+    server.refused.clear();
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, stuck: [] }), { timeout: 5000 });
+    expect(server.stored).toHaveLength(2);
+  });
+
+  it('says that the server’s disk is full, and still reads', async () => {
+    server.refused.set('note', { status: 507, body: { code: 'STORAGE_FULL', detail: 'No room.' } });
+    const [own] = await say(SITE_ID, MARA, [note('no room')]);
+    server.stored.push({ ...own!, id: '22222222-2222-4222-8222-222222222224', device: 'another', receivedAt: own!.at } as never);
+    tryNow();
+    await waitFor(() => expect(snapshot().trouble).toMatchObject({ what: 'full' }));
+    await waitFor(() => expect(snapshot().facts.some(({ device }) => device === 'another')).toBe(true));
+    expect(snapshot()).toMatchObject({ waiting: 1, refused: [] });
+    server.refused.clear();
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, trouble: null }), { timeout: 5000 });
+  });
+
+  it('says that the database is away', async () => {
+    server.refused.set('note', { status: 503, body: { code: 'DATABASE_AWAY', detail: 'Away.' } });
+    await say(SITE_ID, MARA, [note('waits')]);
+    await waitFor(() => expect(snapshot().trouble).toMatchObject({ what: 'database' }));
+    server.refused.clear();
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, trouble: null }), { timeout: 5000 });
+  });
+});
+
+describe('what the browser keeps', () => {
+  const clear = (): Promise<unknown> =>
+    new Promise((resolve, reject) => {
+      const gone = indexedDB.deleteDatabase('idle-marker');
+      gone.onsuccess = resolve;
+      gone.onerror = reject;
+    });
+
+  it('is kept again after it was cleared under the page, and goes out', async () => {
+    await say(SITE_ID, MARA, [note('stored before')]);
+    await waitFor(() => expect(snapshot().waiting).toBe(0));
+    tryNow();
+    await waitFor(async () => expect(await keptFacts(SITE_ID)).toHaveLength(1));
+    server.away = true;
+    await say(SITE_ID, MARA, [note('one')]);
+    await waitFor(() => expect(snapshot().trouble).not.toBeNull());
+    await clear();
+    tryNow();
+    await waitFor(async () => expect(await waiting()).toHaveLength(1));
+    await waitFor(async () => expect(await keptFacts(SITE_ID)).toHaveLength(1));
+    await say(SITE_ID, MARA, [note('two')]);
+    expect(await waiting()).toHaveLength(2);
+    server.away = false;
+    tryNow();
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, unkept: null }));
+    expect(server.stored.map(({ body }) => (body as { text: string }).text)).toEqual(['stored before', 'one', 'two']);
+  });
+
+  it('may come to an end of its room: what it refuses shows, is told, and goes out from the page', async () => {
+    const { add } = IDBObjectStore.prototype;
+    const noRoom = () => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    };
+    try {
+      server.away = true;
+      IDBObjectStore.prototype.add = noRoom;
+      const [alone] = await say(SITE_ID, MARA, [note('in the page alone')]);
+      expect(snapshot().facts.some(({ id }) => id === alone!.id)).toBe(true);
+      expect(snapshot()).toMatchObject({ waiting: 1, unkept: { count: 1, why: 'full' } });
+      IDBObjectStore.prototype.add = add;
+      tryNow();
+      await waitFor(async () => expect(await waiting()).toHaveLength(1));
+      await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 1, unkept: null }));
+      IDBObjectStore.prototype.add = noRoom;
+      await say(SITE_ID, MARA, [note('sent from the page')]);
+      server.away = false;
+      tryNow();
+      await waitFor(() => expect(server.stored).toHaveLength(2));
+      await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, unkept: null }));
+    } finally {
+      IDBObjectStore.prototype.add = add;
+    }
   });
 });

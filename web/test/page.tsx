@@ -7,6 +7,7 @@ import { userEvent, type UserEvent } from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
 import { digestOfBytes, readRawSights, type AnyFact, type Fact } from '@idle-marker/contract';
+import { rawSightsFaultWords } from '@idle-marker/words';
 import { newId, Story } from '../../records/test/story.ts';
 import { keepBeside } from '../src/ledger/beside.ts';
 import { openSite } from '../src/ledger/ledger.ts';
@@ -27,11 +28,14 @@ export class Server {
   /** Other sites of the same server, with their records. */
   readonly elsewhere: { readonly id: string; readonly name: string; readonly facts: readonly AnyFact[] }[] = [];
   away = false;
+  /** Answers in its place. */
+  stranger: Response | null = null;
 
   readonly fetch = (input: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const url = typeof input === 'string' ? input : input instanceof URL ? input.href : input.url;
     if (this.away) return Promise.reject(new TypeError('no server'));
-    if (url.endsWith('/raw-sights')) return Promise.resolve(answer(readRawSights(init?.body as string)));
+    if (this.stranger) return Promise.resolve(this.stranger);
+    if (url.endsWith('/raw-sights')) return Promise.resolve(rawAnswer(init?.body as string));
     if (url.endsWith('/api/v1/sites')) return Promise.resolve(answer({ sites: this.elsewhere.map(({ id, name }) => ({ id, name, lastAt: null })) }));
     const other = this.elsewhere.find(({ id }) => url.includes(`/sites/${id}/facts`));
     if (other) return Promise.resolve(answer({ facts: other.facts, cursor: other.facts.length, more: false, ledger: 'two' }));
@@ -39,22 +43,31 @@ export class Server {
     if (init?.method === 'PUT' && url.includes('/sheets/')) {
       this.orders.push(JSON.parse(init.body as string) as Record<string, unknown>);
       const refusal = this.refused.get('sheet');
-      return Promise.resolve(answer(refusal?.body ?? {}, refusal?.status ?? 201));
+      return Promise.resolve(refusal ? refused(refusal) : answer({ rows: [], number: 1 }, 201));
     }
-    if (init?.method === 'PUT' && /\/(images|sources)\//.test(url)) return Promise.resolve(answer({}, 201));
+    if (init?.method === 'PUT' && /\/(images|sources)\//.test(url)) return Promise.resolve(answer({ id: url.split('/').at(-1) }, 201));
     if (init?.method === 'PUT') {
       const fact = JSON.parse(init.body as string) as AnyFact;
       const refusal = this.refused.get(fact.type);
-      if (refusal) return Promise.resolve(answer(refusal.body, refusal.status));
+      if (refusal) return Promise.resolve(refused(refusal));
       if (!this.stored.some((each) => each.id === fact.id)) this.stored.push(fact);
-      return Promise.resolve(answer({}, 201));
+      return Promise.resolve(answer({ id: fact.id, written: true }, 201));
     }
     const after = Number(/after=(\d+)/.exec(url)?.[1] ?? 0);
-    return Promise.resolve(answer({ facts: this.stored.slice(after), cursor: this.stored.length, more: false, ledger: 'one' }));
+    return Promise.resolve(
+      answer({ facts: this.stored.slice(after).map((fact) => ({ receivedAt: fact.at, ...fact })), cursor: this.stored.length, more: false, ledger: 'one' }),
+    );
   };
 }
 
 const answer = (body: object, status = 200): Response => ({ ok: status < 400, status, json: () => Promise.resolve(body) }) as Partial<Response> as Response;
+
+const refused = ({ status, body }: { readonly status: number; readonly body: object }): Response => answer({ status, ...body }, status);
+
+function rawAnswer(text: string): Response {
+  const read = readRawSights(text);
+  return read.ok ? answer(read.value) : refused({ status: 422, body: { code: 'INVALID_FILE', detail: rawSightsFaultWords(read.error) } });
+}
 
 export const server = new Server();
 globalThis.fetch = server.fetch;
@@ -113,6 +126,7 @@ export async function begin(): Promise<void> {
   server.sheets.length = 0;
   server.orders.length = 0;
   server.away = false;
+  server.stranger = null;
   await openSite(SITE_ID);
 }
 

@@ -18,7 +18,14 @@ export interface Fact<T extends FactType = FactType> {
 export type AnyFact = { [T in FactType]: Fact<T> }[FactType];
 
 /** A fact as the server gives it back. */
-export type StoredFact = AnyFact & { readonly receivedAt: string };
+export type StoredFact = AnyFact & {
+  readonly receivedAt: string;
+  /** The server's instant, beside a stamp that it could not be of: everything orders the fact by it. It is no part of the fact's digest. */
+  readonly orderedAt?: string;
+};
+
+/** The instant that a fact is ordered by: its stamp, unless the server has put another one beside it. */
+export const instantOf = (fact: AnyFact & { readonly orderedAt?: string }): string => fact.orderedAt ?? fact.at;
 
 export const FactEnvelope = closed({
   id: Uuid,

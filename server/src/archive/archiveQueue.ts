@@ -56,7 +56,8 @@ function limited(): Transform {
   return new Transform({
     transform(bytes: Buffer, _encoding, done) {
       came += bytes.length;
-      if (came > LARGEST_ARCHIVE_BYTES) done(new ProblemError('BODY_TOO_LARGE', `More than ${LARGEST_ARCHIVE_BYTES / 1024 ** 3} GB is no archive of a site. Nothing was written.`));
+      if (came > LARGEST_ARCHIVE_BYTES)
+        done(new ProblemError('BODY_TOO_LARGE', `More than ${LARGEST_ARCHIVE_BYTES / 1024 ** 3} GB is no archive of a site. Nothing was written.`));
       else done(null, bytes);
     },
   });

@@ -211,14 +211,13 @@ async function takeSheet(em: EntityManager, site: string, text: string, line: nu
   if (invalid) throw refused(`${SHEETS}, line ${line}, is no sheet: ${invalid.message} (${invalid.path || 'the sheet itself'}).`);
   const { id, number, revision, content, issuedAt } = document as SheetLine;
   if (!isTimeZone(content.timeZone)) throw refused(`${SHEETS}, line ${line}, is no sheet: ${content.timeZone} is no time zone.`);
-  const [known] = await query<{ same: boolean }>(em, 'select (site_id = ? and number = ? and revision = ? and content = ?::jsonb) as same from sheet where id = ?', [
-    site,
-    number,
-    revision,
-    JSON.stringify(content),
-    id,
-  ]);
-  if (known && !known.same) throw new ProblemError('CONFLICT', `Cut sheet ${number}, revision ${revision}, is kept here with other content. Nothing was written.`);
+  const [known] = await query<{ same: boolean }>(
+    em,
+    'select (site_id = ? and number = ? and revision = ? and content = ?::jsonb) as same from sheet where id = ?',
+    [site, number, revision, JSON.stringify(content), id],
+  );
+  if (known && !known.same)
+    throw new ProblemError('CONFLICT', `Cut sheet ${number}, revision ${revision}, is kept here with other content. Nothing was written.`);
   if (known) return;
   const [handover] = await query(
     em,

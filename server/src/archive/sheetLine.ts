@@ -32,7 +32,11 @@ const Reading = Type.Object({
     anyOf: [
       Type.Object({ way: Words('face', 'line'), from: Line, until: Line }),
       Type.Object({ way: Words('straight', 'on') }),
-      Type.Object({ way: Words('road'), side: Words('left', 'right'), angle: orNull(Type.Object({ part: Words('back', 'ahead', 'inside'), toCorner: Length })) }),
+      Type.Object({
+        way: Words('road'),
+        side: Words('left', 'right'),
+        angle: orNull(Type.Object({ part: Words('back', 'ahead', 'inside'), toCorner: Length })),
+      }),
     ],
   }),
   offset: Length,
@@ -133,7 +137,12 @@ const CONTENT = {
     }),
     { maxItems: MOST_ROWS },
   ),
-  open: Type.Optional(Type.Array(Type.Object({ code: Words('services', 'traffic', 'machine', 'edge', 'overhead', 'keepOut', 'laser', 'unattended', 'independent'), marks: Lines }), { maxItems: 100 })),
+  open: Type.Optional(
+    Type.Array(
+      Type.Object({ code: Words('services', 'traffic', 'machine', 'edge', 'overhead', 'keepOut', 'laser', 'unattended', 'independent'), marks: Lines }),
+      { maxItems: 100 },
+    ),
+  ),
   changes: Type.Array(Type.Object({ name: Line, change: Words('added', 'removed', 'setAgain', 'withheld', 'figures', 'writtenAnew') }), {
     maxItems: MOST_ROWS,
   }),

@@ -62,7 +62,7 @@ export async function* unzipped(stream: AsyncIterable<Uint8Array>): AsyncGenerat
     } catch {
       fail('This is no ZIP file that can be read, or it is damaged.');
     }
-    if (failure) throw failure as Error;
+    if (failure) throw failure;
   };
   for await (const piece of pieces(stream)) {
     limits.came += piece.length;

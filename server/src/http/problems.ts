@@ -102,7 +102,10 @@ function problemOf(error: unknown): ProblemError {
     return new ProblemError('NOT_FOUND', 'There is no such file here. Load the page anew: it may be of an earlier version.');
   if (status === 400) return new ProblemError('INVALID_ID', 'The address can’t be read: check its % signs.');
   if (isOutOfRoom(error))
-    return new ProblemError('STORAGE_FULL', 'The server’s disk is full, or takes nothing any more: make room there. Nothing was written; what waits in the browser goes out by itself then.');
+    return new ProblemError(
+      'STORAGE_FULL',
+      'The server’s disk is full, or takes nothing any more: make room there. Nothing was written; what waits in the browser goes out by itself then.',
+    );
   if (isDatabaseAway(error))
     return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
   if (sqlStateOf(error) === UNIQUE_VIOLATION)

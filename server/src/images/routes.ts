@@ -15,28 +15,32 @@ interface ImageRecord {
 
 export function imageRoutes(orm: MikroORM): Router {
   const router = Router();
-  router.put('/sites/:site/images/:id', express.raw({ type: ['image/*', 'application/octet-stream'], limit: LARGEST_IMAGE_BYTES }), async (request, response) => {
-    const site = uuidOf(request, 'site');
-    const id = uuidOf(request, 'id');
-    const bytes: unknown = request.body;
-    if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the photo as the picture that it is. Nothing was written.');
-    if (bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The photo is empty. Nothing was written.');
-    const mediaType = imageTypeOf(bytes);
-    if (mediaType === null) throw new ProblemError('UNSUPPORTED_TYPE', 'This is no JPEG, PNG or WebP picture. Nothing was written.');
-    const digest = createHash('sha256').update(bytes).digest('hex');
-    const fresh = await orm.em.fork().transactional(async (em) => {
-      const [known] = await query<{ digest: string; siteId: string }>(em, 'select digest, site_id as "siteId" from image where id = ?', [id]);
-      if (known) {
-        if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', 'Another photo is kept under this id. Nothing was written.');
-        return false;
-      }
-      const [owner] = await query<{ id: string }>(em, 'select id from site where id = ?', [site]);
-      if (!owner) throw new ProblemError('MISSING_REFERENCE', 'The site has not arrived yet: send the photo again once it has. Nothing was written.');
-      await query(em, 'insert into image (id, site_id, media_type, digest, bytes) values (?, ?, ?, ?, ?)', [id, site, mediaType, digest, bytes]);
-      return true;
-    });
-    response.status(fresh ? 201 : 200).json({ id, mediaType, bytes: bytes.length });
-  });
+  router.put(
+    '/sites/:site/images/:id',
+    express.raw({ type: ['image/*', 'application/octet-stream'], limit: LARGEST_IMAGE_BYTES }),
+    async (request, response) => {
+      const site = uuidOf(request, 'site');
+      const id = uuidOf(request, 'id');
+      const bytes: unknown = request.body;
+      if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the photo as the picture that it is. Nothing was written.');
+      if (bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The photo is empty. Nothing was written.');
+      const mediaType = imageTypeOf(bytes);
+      if (mediaType === null) throw new ProblemError('UNSUPPORTED_TYPE', 'This is no JPEG, PNG or WebP picture. Nothing was written.');
+      const digest = createHash('sha256').update(bytes).digest('hex');
+      const fresh = await orm.em.fork().transactional(async (em) => {
+        const [known] = await query<{ digest: string; siteId: string }>(em, 'select digest, site_id as "siteId" from image where id = ?', [id]);
+        if (known) {
+          if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', 'Another photo is kept under this id. Nothing was written.');
+          return false;
+        }
+        const [owner] = await query<{ id: string }>(em, 'select id from site where id = ?', [site]);
+        if (!owner) throw new ProblemError('MISSING_REFERENCE', 'The site has not arrived yet: send the photo again once it has. Nothing was written.');
+        await query(em, 'insert into image (id, site_id, media_type, digest, bytes) values (?, ?, ?, ?, ?)', [id, site, mediaType, digest, bytes]);
+        return true;
+      });
+      response.status(fresh ? 201 : 200).json({ id, mediaType, bytes: bytes.length });
+    },
+  );
   router.get('/sites/:site/images/:id', async (request, response) => {
     const found = await query<ImageRecord>(orm.em.fork(), 'select media_type as "mediaType", bytes from image where id = ? and site_id = ?', [
       uuidOf(request, 'id'),

@@ -1,35 +1,65 @@
 import { useState } from 'react';
-import { dismissRefused, tryNow } from '../ledger/ledger.ts';
+import { dismissRefused, tryNow, type LedgerState } from '../ledger/ledger.ts';
 import { CLOCKS_AGREE_MS, clockBehindServer } from '../ledger/clock.ts';
 import { useLedger } from '../ledger/useLedger.ts';
+import { TROUBLE } from './trouble.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { clockTime } from '../ui/time.ts';
+
+const entries = (n: number): string => (n === 1 ? '1 entry' : `${n} entries`);
+
+/** What the chip says, and how it looks: the worst first. */
+function chipOf({ refused, unkept, trouble, stuck, waiting }: LedgerState): readonly [string, string] {
+  const bad = 'border-brick text-brick';
+  const doubtful = 'border-ochre text-ochre';
+  if (refused.length > 0) return [`${refused.length} refused`, bad];
+  if (unkept) return [`${unkept.count} in this page alone`, bad];
+  if (trouble) return [`${TROUBLE[trouble.what].chip} · ${waiting ?? '?'} waiting`, doubtful];
+  if (stuck.length > 0) return [`${stuck.length} not stored`, doubtful];
+  if (waiting === null) return ['Counting…', 'border-ink2 text-ink2'];
+  return [`Saved · ${waiting} waiting`, 'border-good text-good'];
+}
+
+function standOf({ trouble, waiting, unkept }: LedgerState): string {
+  if (waiting === null) return 'What waits in this browser is being counted.';
+  if (!trouble) return waiting === 0 ? 'Everything said on this device is stored.' : `${entries(waiting)} on the way.`;
+  const { why, until } = TROUBLE[trouble.what];
+  const kept = unkept ? '' : ' Everything you do is kept in this browser, also when you close it, and goes out by itself';
+  return `${why} So it has been since ${clockTime(trouble.since)}.${kept}${kept && ` ${until}.`}${waiting > 0 ? ` ${entries(waiting)} waiting.` : ''}`;
+}
 
 /** Whether everything said here is stored, and what waits. */
 export function Saved() {
   const ledger = useLedger();
   const [open, setOpen] = useState(false);
-  const away = ledger.awaySince !== null;
   const behind = clockBehindServer();
-  const text =
-    ledger.refused.length > 0 ? `${ledger.refused.length} refused` : away ? `Database away · ${ledger.waiting} waiting` : `Saved · ${ledger.waiting} waiting`;
-  const tone = ledger.refused.length > 0 ? 'border-brick text-brick' : away ? 'border-ochre text-ochre' : 'border-good text-good';
+  const [text, tone] = chipOf(ledger);
   return (
     <>
       <button type="button" onClick={() => setOpen(true)} className="min-h-11" aria-live="polite">
         <span className={`rounded-sm border px-2 py-1 text-[13px] font-semibold whitespace-nowrap ${tone}`}>{text}</span>
       </button>
       <Dialog open={open} onClose={() => setOpen(false)} title="What is stored" foot={<Button onClick={tryNow}>Try now</Button>}>
-        {away ? (
-          <p>
-            The database has not answered since {clockTime(ledger.awaySince)}. Everything you do is kept in this browser, also when you close it, and goes out
-            by itself when the database is back.
-            {ledger.waiting > 0 && ` ${ledger.waiting} entries wait.`}
+        <p>{standOf(ledger)}</p>
+        {ledger.unkept && (
+          <p className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick" role="alert">
+            {ledger.unkept.why === 'full' ? 'The browser has no room left' : 'The browser keeps nothing for this page'}: {entries(ledger.unkept.count)} of this
+            device {ledger.unkept.count === 1 ? 'is' : 'are'} in this page alone. Leave it open until they are stored
+            {ledger.unkept.why === 'full' ? ', and free some storage on the device' : ''}.
           </p>
-        ) : (
-          <p>{ledger.waiting === 0 ? 'Everything said on this device is stored.' : `${ledger.waiting} entries are on their way.`}</p>
         )}
+        {ledger.persistent === false && (
+          <p className="mt-3 text-ink2">This browser may take away what it keeps when the device runs out of room. Keep some free.</p>
+        )}
+        {ledger.stuck.map(({ fact, reason }) => (
+          <div key={fact.id} className="mt-3 border-l-4 border-ochre pl-3">
+            <p className="font-semibold">
+              {fact.type} of {clockTime(fact.at)} is not stored yet
+            </p>
+            <p>{reason} The entries after it go on; this one is tried again and again. If it stays, tell whoever looks after the server.</p>
+          </div>
+        ))}
         {Math.abs(behind) > CLOCKS_AGREE_MS && (
           <p className="mt-3 text-ochre">
             The clock of this device is {Math.round(Math.abs(behind) / 60_000)} min {behind > 0 ? 'behind' : 'ahead of'} the server’s. Entries carry the

@@ -1,5 +1,6 @@
 /** What is kept beside the ledger under an id: bytes too large for a fact. They stay in the browser until the server has them. */
-import { readSetting, writeSetting } from './storage.ts';
+import { about, ask, askBytes, troubleOf } from './server.ts';
+import { readBytes, readSetting, writeBytes, writeSetting } from './storage.ts';
 
 export interface Beside {
   readonly mediaType: string;
@@ -19,6 +20,9 @@ const KINDS = {
 } as const satisfies Readonly<Record<string, Kind>>;
 export type BesideKind = keyof typeof KINDS;
 
+/** Not sent yet, for when the browser has no room for them or takes them away. */
+const unsent = new Map<string, Beside>();
+
 export const besideAddress = (site: string, kind: BesideKind, id: string): string => `/api/v1/sites/${site}/${kind}/${id}`;
 const waitingKey = (site: string, kind: BesideKind): string => `${KINDS[kind].waiting} ${site}`;
 const bytesKey = (kind: BesideKind, id: string): string => `${KINDS[kind].key} ${id}`;
@@ -27,24 +31,29 @@ const waitingOf = async (site: string, kind: BesideKind): Promise<string[]> => (
 
 /** Keeps bytes here, and sends them. Gives what keeps them from the server, null once they are there. */
 export async function keepBeside(site: string, kind: BesideKind, id: string, beside: Beside): Promise<string | null> {
-  await writeSetting(bytesKey(kind, id), beside);
+  unsent.set(id, beside);
+  const isKept = await writeBytes(bytesKey(kind, id), beside).then(
+    () => true,
+    () => false,
+  );
   await writeSetting(waitingKey(site, kind), [...(await waitingOf(site, kind)), id]);
-  return sendBeside(site, kind);
+  const trouble = await sendBeside(site, kind);
+  return trouble === null || isKept ? trouble : `${trouble} The browser has no room for it: leave this page open until it is sent.`;
 }
 
 /** Sends what waits; the first refusal or a server that is away ends it. */
 export async function sendBeside(site: string, kind: BesideKind): Promise<string | null> {
   const { name, staysHere } = KINDS[kind];
   for (const id of await waitingOf(site, kind)) {
-    const beside = await readSetting<Beside>(bytesKey(kind, id));
+    const beside = await besideHere(kind, id);
     if (beside) {
       try {
-        const response = await fetch(besideAddress(site, kind, id), { method: 'PUT', headers: { 'Content-Type': beside.mediaType }, body: beside.bytes });
-        if (!response.ok) return ((await response.json()) as { detail?: string }).detail ?? `The server did not take the ${name}.`;
-      } catch {
-        return `The server does not answer: the ${name} waits in this browser and goes out by itself.`;
+        await ask(besideAddress(site, kind, id), about(id), { method: 'PUT', headers: { 'Content-Type': beside.mediaType }, body: beside.bytes });
+      } catch (error) {
+        return troubleOf(error, `The ${name} waits in this browser and goes out by itself.`);
       }
-      if (!staysHere) await writeSetting(bytesKey(kind, id), null);
+      if (!staysHere) await writeBytes(bytesKey(kind, id), null).catch(() => undefined);
+      unsent.delete(id);
     }
     await writeSetting(
       waitingKey(site, kind),
@@ -55,17 +64,16 @@ export async function sendBeside(site: string, kind: BesideKind): Promise<string
 }
 
 /** What is kept here under an id; null when it is not. */
-export const besideHere = async (kind: BesideKind, id: string): Promise<Beside | null> => (await readSetting<Beside | null>(bytesKey(kind, id))) ?? null;
+export const besideHere = async (kind: BesideKind, id: string): Promise<Beside | null> =>
+  (await readBytes<Beside | null>(bytesKey(kind, id))) ?? unsent.get(id) ?? null;
 
 /** The bytes of a file: from here, or from the server and then kept here. Null when neither has it at the moment. */
 export async function sourceBytes(site: string, id: string): Promise<Uint8Array | null> {
   const here = await besideHere('sources', id);
   if (here) return new Uint8Array(here.bytes);
   try {
-    const response = await fetch(besideAddress(site, 'sources', id));
-    if (!response.ok) return null;
-    const bytes = await response.arrayBuffer();
-    await writeSetting(bytesKey('sources', id), { mediaType: 'application/octet-stream', bytes });
+    const bytes = await askBytes(besideAddress(site, 'sources', id));
+    await writeBytes(bytesKey('sources', id), { mediaType: 'application/octet-stream', bytes }).catch(() => undefined);
     return new Uint8Array(bytes);
   } catch {
     return null;

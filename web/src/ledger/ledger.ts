@@ -2,24 +2,43 @@
  * The facts of the open site in memory, and their traffic with the server. Facts made here show at once and go out
  * in the order they were made; the server may be away as long as it likes.
  */
-import type { AnyFact, Problem, StoredFact } from '@idle-marker/contract';
+import { instantOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
 import { stampAfter, now } from './clock.ts';
+import { about, ask, AwayError, RefusedError, sending, type IsAnswer } from './server.ts';
 import * as storage from './storage.ts';
 import { newId } from './uuid.ts';
+
+/** Why nothing goes out: nobody answers, something else does, the server has no database, or no room. */
+export type Trouble = 'silent' | 'stranger' | 'database' | 'full';
 
 export interface LedgerState {
   readonly site: string | null;
   readonly facts: readonly AnyFact[];
-  /** Made here and not confirmed by the server yet. */
-  readonly waiting: number;
+  /** Made here and not confirmed by the server yet; null before they were counted. */
+  readonly waiting: number | null;
   readonly refused: readonly { readonly key: number; readonly fact: AnyFact; readonly reason: string }[];
-  /** Whether the last try reached the database, and since when it has not. */
-  readonly awaySince: string | null;
+  /** Entries that the server fails on, while it takes others; each is tried again. */
+  readonly stuck: readonly { readonly fact: AnyFact; readonly reason: string }[];
+  readonly trouble: { readonly what: Trouble; readonly since: string } | null;
+  /** Entries that are in this page alone, and why the browser does not keep them. */
+  readonly unkept: { readonly count: number; readonly why: storage.StorageFault } | null;
+  /** Whether the browser said that it won’t take away by itself what is kept; null while it was not asked. */
+  readonly persistent: boolean | null;
   /** Facts were read at least once, from the browser or the server. */
   readonly loaded: boolean;
 }
 
-const EMPTY: LedgerState = { site: null, facts: [], waiting: 0, refused: [], awaySince: null, loaded: false };
+const EMPTY: LedgerState = {
+  site: null,
+  facts: [],
+  waiting: null,
+  refused: [],
+  stuck: [],
+  trouble: null,
+  unkept: null,
+  persistent: null,
+  loaded: false,
+};
 const RETRY_MS = 2000;
 const POLL_MS = 5000;
 const SOON_MS = 300;
@@ -27,9 +46,14 @@ const SOON_MS = 300;
 let state = EMPTY;
 const listeners = new Set<() => void>();
 const known = new Map<string, AnyFact>();
+/** Entries of this page that the server has not confirmed, whatever the browser keeps of them. */
+const held = new Map<string, { readonly site: string; readonly fact: AnyFact }>();
+const stuck = new Map<string, { readonly fact: AnyFact; readonly reason: string }>();
+/** Where the reading of the open site goes on, for when the browser keeps no cursor. */
+let cursor = 0;
 /** Instant of the latest entry of the open site. */
 let latest: string | null = null;
-let sending = false;
+let sendingNow = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 function change(next: Partial<LedgerState>): void {
@@ -43,13 +67,16 @@ export const subscribe = (listener: () => void): (() => void) => {
 };
 export const snapshot = (): LedgerState => state;
 
+const isStored = (fact: AnyFact): fact is StoredFact => 'receivedAt' in fact;
+/** The server has put another instant beside the stamp since this page made the entry. */
+const isReordered = (fact: AnyFact): boolean => instantOf(fact) !== instantOf(known.get(fact.id)!);
+
 function take(facts: readonly AnyFact[]): void {
-  const fresh = facts.filter((fact) => !known.has(fact.id));
+  const fresh = facts.filter((fact) => !known.has(fact.id) || isReordered(fact));
+  for (const fact of facts) if (!known.has(fact.id) || isStored(fact)) known.set(fact.id, fact);
   if (fresh.length === 0) return;
-  for (const fact of fresh) {
-    known.set(fact.id, fact);
-    if (latest === null || Date.parse(fact.at) > Date.parse(latest)) latest = fact.at;
-  }
+  latest = null;
+  for (const fact of known.values()) if (latest === null || Date.parse(instantOf(fact)) > Date.parse(latest)) latest = instantOf(fact);
   change({ facts: [...known.values()] });
 }
 
@@ -59,71 +86,137 @@ export async function openSite(site: string): Promise<void> {
   clearTimeout(timer);
   known.clear();
   latest = null;
-  state = { ...EMPTY, site, awaySince: state.awaySince };
+  cursor = 0;
+  state = { ...EMPTY, site, trouble: state.trouble, persistent: state.persistent };
+  // The cursor first: what another page reads on meanwhile is read twice here rather than never.
+  const from = await storage.keptCursor(site);
   const kept = await storage.keptFacts(site);
-  const outbox = await storage.waiting();
+  const outbox = await queue();
   if (state.site !== site) return;
+  cursor = from;
   take([...kept, ...outbox.filter((entry) => entry.site === site).map((entry) => entry.fact)]);
   await countWaiting();
   if (kept.length > 0) change({ loaded: true });
   await exchange();
 }
 
+/** What waits: as the browser keeps it for all pages, and what is in this page alone. */
+async function queue(): Promise<(Omit<storage.Waiting, 'key'> & { readonly key: number | null })[]> {
+  const kept = await storage.waiting();
+  const there = new Set(kept.map((entry) => entry.fact.id));
+  const own = [...held.values()].filter(({ fact }) => !there.has(fact.id));
+  return [...kept, ...own.map((entry) => ({ ...entry, key: null, refused: null }))];
+}
+
 async function countWaiting(): Promise<void> {
-  const outbox = (await storage.waiting()).filter((entry) => entry.refused === null || entry.site === state.site);
+  const outbox = await queue();
+  const open = outbox.filter((entry) => entry.refused === null);
+  const ids = new Set(open.map(({ fact }) => fact.id));
+  for (const id of stuck.keys()) if (!ids.has(id)) stuck.delete(id);
+  const why = storage.storageFault();
+  const alone = open.filter((entry) => entry.key === null).length;
   change({
-    waiting: outbox.filter((entry) => entry.refused === null).length,
-    refused: outbox.filter((entry) => entry.refused !== null).map((entry) => ({ key: entry.key, fact: entry.fact, reason: entry.refused! })),
+    waiting: open.length,
+    refused: outbox.flatMap(({ key, site, fact, refused }) =>
+      refused !== null && key !== null && site === state.site ? [{ key, fact, reason: refused }] : [],
+    ),
+    stuck: [...stuck.values()],
+    unkept: why !== null && alone > 0 ? { count: alone, why } : null,
   });
 }
 
 /** Sends what waits, then reads what is new; comes back by itself. */
 async function exchange(): Promise<void> {
   clearTimeout(timer);
-  if (sending) return;
-  sending = true;
+  if (sendingNow) return;
+  sendingNow = true;
   const site = state.site;
   try {
-    await sendWaiting();
+    await keepAgain();
+    const full = await sendWaiting();
     if (site) await readNew(site);
-    if (state.awaySince !== null) change({ awaySince: null });
+    setTrouble(full ? 'full' : null);
   } catch (error) {
-    if (!(error instanceof AwayError)) throw error;
-    change({ awaySince: state.awaySince ?? now().toISOString() });
+    setTrouble(troubleFrom(error));
   } finally {
-    sending = false;
-    const pause = state.awaySince !== null ? RETRY_MS : state.waiting > 0 ? SOON_MS : POLL_MS;
+    sendingNow = false;
+    const pause = state.trouble !== null || stuck.size > 0 ? RETRY_MS : (state.waiting ?? 0) > 0 ? SOON_MS : POLL_MS;
     timer = setTimeout(() => void exchange(), pause);
   }
 }
 
-class AwayError extends Error {}
-
-async function call(url: string, init?: RequestInit): Promise<Response> {
-  const response = await fetch(url, init).catch(() => null);
-  if (!response || response.status >= 500) throw new AwayError();
-  return response;
+function setTrouble(what: Trouble | null): void {
+  if (what !== (state.trouble?.what ?? null)) change({ trouble: what && { what, since: now().toISOString() } });
 }
 
-async function sendWaiting(): Promise<void> {
-  for (const entry of await storage.waiting()) {
+function troubleFrom(error: unknown): Trouble {
+  if (error instanceof AwayError) return error.why;
+  if (error instanceof RefusedError) return error.problem.code === 'STORAGE_FULL' ? 'full' : 'database';
+  throw error;
+}
+
+/** What the browser has taken away while this page was open, or had no room for, is given to it again. */
+async function keepAgain(): Promise<void> {
+  const emptied = await storage.wasEmptied();
+  if (held.size > 0 && (emptied || state.unkept !== null))
+    await storage.repost([...held.values()].map((entry) => ({ ...entry, refused: null }))).catch(() => undefined);
+  const { site } = state;
+  if (emptied && site !== null) await storage.keepFacts(site, [...known.values()].filter(isStored), cursor).catch(() => undefined);
+  await countWaiting();
+}
+
+/** Refusals that are about the entry itself: it will never be taken as it is. */
+const FOR_GOOD: ReadonlySet<string> = new Set([
+  'INVALID_JSON',
+  'INVALID_INPUT',
+  'INVALID_NUMBER',
+  'INVALID_ID',
+  'CONFLICT',
+  'SEQUENCE_TAKEN',
+  'BODY_TOO_LARGE',
+]);
+
+type Stored = { readonly id: string; readonly written: boolean };
+const stored =
+  (id: string): IsAnswer<Stored> =>
+  (document) =>
+    about<Stored>(id)(document) && typeof document['written'] === 'boolean' ? (document as unknown as Stored) : null;
+
+/** Sends what waits, each entry by itself: one that the server fails on keeps back only what refers to it. True where there is no room. */
+async function sendWaiting(): Promise<boolean> {
+  for (const entry of await queue()) {
     if (entry.refused !== null) continue;
-    const response = await call(`/api/v1/sites/${entry.site}/facts/${entry.fact.id}`, {
-      method: 'PUT',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(entry.fact),
-    });
-    if (response.ok) await storage.settle(entry.key);
-    else await refuse(entry, response);
+    const { site, fact, key } = entry;
+    try {
+      await ask(`/api/v1/sites/${site}/facts/${fact.id}`, stored(fact.id), sending('PUT', bare(fact)));
+      stuck.delete(fact.id);
+      await settle(key, fact.id);
+    } catch (error) {
+      if (!(error instanceof RefusedError)) throw error;
+      const { code, detail } = error.problem;
+      if (code === 'DATABASE_AWAY') throw error;
+      if (code === 'STORAGE_FULL') return true;
+      if (FOR_GOOD.has(code)) await refuse(entry, detail);
+      // What it refers to may still be under way from another device: it stays in the queue and is tried again.
+      else if (code !== 'MISSING_REFERENCE') stuck.set(fact.id, { fact, reason: detail });
+    }
     await countWaiting();
   }
+  return false;
 }
 
-async function refuse(entry: storage.Waiting, response: Response): Promise<void> {
-  const problem = (await response.json().catch(() => null)) as Problem | null;
-  // What it refers to may still be under way from another device: it stays in the queue and is tried again.
-  if (problem?.code === 'MISSING_REFERENCE') return;
-  await storage.markRefused(entry, problem?.detail ?? `The server answered ${response.status}.`);
+/** As it was made: what the server has put beside it is not sent back. */
+const bare = ({ id, type, at, device, seq, by, body }: AnyFact) => ({ id, type, at, device, seq, by, body });
+
+async function settle(key: number | null, id: string): Promise<void> {
+  held.delete(id);
+  if (key !== null) await storage.settle(key).catch(() => undefined);
+}
+
+async function refuse({ key, site, fact }: Awaited<ReturnType<typeof queue>>[number], reason: string): Promise<void> {
+  if (key === null) await storage.repost([{ site, fact, refused: reason }]);
+  else await storage.markRefused({ key, site, fact, refused: reason }, reason);
+  held.delete(fact.id);
 }
 
 interface Page {
@@ -133,19 +226,26 @@ interface Page {
   /** Which ledger of this site answers; another one means that the server's data was exchanged. */
   readonly ledger: string | null;
 }
+const isPage: IsAnswer<Page> = (document) => (Array.isArray(document['facts']) && Number.isInteger(document['cursor']) ? (document as unknown as Page) : null);
+
+const NOTHING: Page = { facts: [], cursor: 0, more: false, ledger: null };
 
 async function readNew(site: string): Promise<void> {
   for (let more = true; more;) {
-    const after = await storage.keptCursor(site);
-    const response = await call(`/api/v1/sites/${site}/facts?after=${after}`);
-    if (!response.ok) return;
-    const page = (await response.json()) as Page;
+    if (state.site !== site) return;
+    const page = await ask(`/api/v1/sites/${site}/facts?after=${cursor}`, isPage).catch((error: unknown) => {
+      // An address that is none has no records; anything else is for whoever asked.
+      if (error instanceof RefusedError && error.problem.code === 'INVALID_ID') return NOTHING;
+      throw error;
+    });
+    if (state.site !== site) return;
     if (page.ledger !== null && (await storage.isOtherLedger(site, page.ledger))) {
       await startOver(site, page.ledger);
       continue;
     }
-    if (page.facts.length > 0) await storage.keepFacts(site, page.facts, page.cursor);
+    if (page.facts.length > 0) await storage.keepFacts(site, page.facts, page.cursor).catch(() => undefined);
     if (state.site !== site) return;
+    cursor = page.cursor;
     take(page.facts);
     more = page.more;
   }
@@ -154,13 +254,14 @@ async function readNew(site: string): Promise<void> {
 
 /** The server's data was exchanged: what the browser kept of it is worth nothing, what waits in the outbox is. */
 async function startOver(site: string, ledger: string): Promise<void> {
-  await storage.forgetFacts(site);
-  await storage.writeLedger(site, ledger);
+  await storage.forgetFacts(site).catch(() => undefined);
+  await storage.writeLedger(site, ledger).catch(() => undefined);
   if (state.site !== site) return;
   known.clear();
   latest = null;
+  cursor = 0;
   change({ facts: [] });
-  take((await storage.waiting()).filter((entry) => entry.site === site).map((entry) => entry.fact));
+  take((await queue()).filter((entry) => entry.site === site).map((entry) => entry.fact));
 }
 
 /** Tries at once instead of at the next turn of the clock. */
@@ -173,16 +274,19 @@ export interface Said {
   readonly id?: string;
 }
 
-/** Keeps facts made here, shows them, and sends them on their way. Resolves when they are safe in the browser. */
+/**
+ * Keeps facts made here, shows them, and sends them on their way. Resolves when they are safe in the browser; where it has no room
+ * for them they are in this page until the server has them, and the ledger says so.
+ */
 export async function say(site: string, by: string, facts: readonly Said[]): Promise<AnyFact[]> {
   const at = stampAfter(state.site === site ? latest : null);
-  const stamped = await storage.post(
-    site,
-    facts.map(({ type, body, id }) => ({ id: id ?? newId(), type, at, by, body })),
-  );
+  const unstamped = facts.map(({ type, body, id }) => ({ id: id ?? newId(), type, at, by, body }));
+  const stamped = await storage.post(site, unstamped).catch(() => unstamped.map((fact) => ({ ...fact, ...storage.ownStamp() }) as AnyFact));
+  for (const fact of stamped) held.set(fact.id, { site, fact });
   if (state.site === site) take(stamped);
   await countWaiting();
   void exchange();
+  if (state.persistent === null) void storage.askToKeep().then((persistent) => change({ persistent }));
   return stamped;
 }
 

@@ -88,6 +88,8 @@ export const sending = (method: 'POST' | 'PUT', body: unknown): RequestInit => (
 export function troubleOf(error: unknown, then: string): string {
   if (error instanceof RefusedError) return error.problem.detail;
   if (error instanceof AwayError)
-    return error.why === 'stranger' ? `Something else than the server answers, such as the log-in page of a network. ${then}` : `The server does not answer. ${then}`;
+    return error.why === 'stranger'
+      ? `Something else than the server answers, such as the log-in page of a network. ${then}`
+      : `The server does not answer. ${then}`;
   throw error;
 }

@@ -1,5 +1,6 @@
 /** The sites of the server, and another one's records than those that are worked on. */
 import type { StoredFact } from '@idle-marker/contract';
+import { ask, listIn } from './server.ts';
 
 export interface SiteLine {
   readonly id: string;
@@ -7,19 +8,21 @@ export interface SiteLine {
   readonly lastAt: string | null;
 }
 
-async function ask<T>(address: string): Promise<T> {
-  const response = await fetch(address);
-  if (!response.ok) throw new Error('away');
-  return (await response.json()) as T;
+interface Page {
+  readonly facts: readonly StoredFact[];
+  readonly cursor: number;
+  readonly more: boolean;
 }
 
-export const fetchSites = async (): Promise<SiteLine[]> => (await ask<{ sites: SiteLine[] }>('/api/v1/sites')).sites;
+export const fetchSites = (): Promise<readonly SiteLine[]> => ask('/api/v1/sites', listIn<SiteLine>('sites'));
 
 /** All records of a site, read through without keeping any. */
 export async function fetchFacts(site: string): Promise<StoredFact[]> {
   const facts: StoredFact[] = [];
   for (let after = 0, more = true; more;) {
-    const page = await ask<{ facts: StoredFact[]; cursor: number; more: boolean }>(`/api/v1/sites/${site}/facts?after=${after}`);
+    const page = await ask(`/api/v1/sites/${site}/facts?after=${after}`, (document) =>
+      Array.isArray(document['facts']) ? (document as unknown as Page) : null,
+    );
     facts.push(...page.facts);
     [after, more] = [page.cursor, page.more];
   }

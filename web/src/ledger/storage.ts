@@ -19,53 +19,129 @@ interface Schema extends DBSchema {
   settings: { key: string; value: unknown };
 }
 
-let opened: Promise<IDBPDatabase<Schema>> | null = null;
+type Database = IDBPDatabase<Schema>;
+let opened: Promise<Database> | null = null;
+/** It was opened by this page before: whatever is made anew after that was taken away meanwhile. */
+let wasOpen = false;
+let emptied = false;
+/** Why the browser does not keep what is given to it; null while it does. */
+let fault: StorageFault | null = null;
 
-function database(): Promise<IDBPDatabase<Schema>> {
+/** No room is left for this page, or there is no storage at all, as in some private windows. */
+export type StorageFault = 'full' | 'closed';
+export const storageFault = (): StorageFault | null => fault;
+
+function database(): Promise<Database> {
   opened ??= openDB<Schema>('idle-marker', 1, {
     upgrade(db) {
+      emptied ||= wasOpen;
       db.createObjectStore('facts', { keyPath: 'id' }).createIndex('site', 'site');
       db.createObjectStore('outbox', { autoIncrement: true });
       db.createObjectStore('settings');
     },
+    // Cleared by the person or the browser: the next use opens it anew.
+    terminated: () => (opened = null),
+    blocking: (_current, _blocked, event) => {
+      opened = null;
+      (event.target as IDBDatabase).close();
+    },
+  }).then((db) => {
+    wasOpen = true;
+    return db;
   });
+  opened.catch(() => (opened = null));
   return opened;
 }
 
+/** Uses what the browser keeps; a connection that was closed under it is opened once more. */
+async function using<T>(act: (db: Database) => Promise<T>): Promise<T> {
+  try {
+    let result: T;
+    try {
+      result = await act(await database());
+    } catch (error) {
+      if (nameOf(error) !== 'InvalidStateError' && nameOf(error) !== 'AbortError') throw error;
+      opened = null;
+      result = await act(await database());
+    }
+    return result;
+  } catch (error) {
+    fault = nameOf(error) === 'QuotaExceededError' ? 'full' : 'closed';
+    throw error;
+  }
+}
+
+const nameOf = (error: unknown): string => (error instanceof Error || error instanceof DOMException ? error.name : '');
+
+/** Uses it for writing: what goes through shows that there is room. */
+async function writing<T>(act: (db: Database) => Promise<T>): Promise<T> {
+  const result = await using(act);
+  fault = null;
+  return result;
+}
+
+/** Reads what is kept; what can not be read is not there. */
+const reading = <T>(act: (db: Database) => Promise<T>, otherwise: T): Promise<T> => using(act).catch(() => otherwise);
+
+const IN_USE = 'in use';
+
+/** Whether everything was taken away since this page began to keep it; the next time it says so only if that happens again. */
+export async function wasEmptied(): Promise<boolean> {
+  const here = await reading((db) => db.get('settings', IN_USE), true);
+  const gone = emptied || (here === undefined && wasMarked);
+  emptied = false;
+  if (here === undefined) await writing((db) => db.put('settings', true, IN_USE)).catch(() => undefined);
+  wasMarked = true;
+  return gone;
+}
+let wasMarked = false;
+
+/** Asks the browser not to take it away by itself; null where it can’t be asked. */
+export async function askToKeep(): Promise<boolean | null> {
+  if (!('storage' in navigator) || !('persist' in navigator.storage)) return null;
+  return navigator.storage.persist().catch(() => null);
+}
+
 export async function keptFacts(site: string): Promise<StoredFact[]> {
-  const rows = await (await database()).getAllFromIndex('facts', 'site', site);
+  const rows = await reading((db) => db.getAllFromIndex('facts', 'site', site), []);
   return rows.map((row) => row.fact);
 }
 
 /** Keeps facts from the server with the cursor to read on from. */
 export async function keepFacts(site: string, facts: readonly StoredFact[], cursor: number): Promise<void> {
-  const transaction = (await database()).transaction(['facts', 'settings'], 'readwrite');
-  const store = transaction.objectStore('facts');
-  for (const fact of facts) void store.put({ id: fact.id, site, fact });
-  void transaction.objectStore('settings').put(cursor, `cursor ${site}`);
-  await transaction.done;
+  await writing((db) => {
+    const transaction = db.transaction(['facts', 'settings'], 'readwrite');
+    const store = transaction.objectStore('facts');
+    const requests = [...facts.map((fact) => store.put({ id: fact.id, site, fact })), transaction.objectStore('settings').put(cursor, `cursor ${site}`)];
+    return Promise.all([...requests, transaction.done]);
+  });
 }
 
-export const keptCursor = async (site: string): Promise<number> => ((await (await database()).get('settings', `cursor ${site}`)) as number | undefined) ?? 0;
+export const keptCursor = async (site: string): Promise<number> =>
+  ((await reading((db) => db.get('settings', `cursor ${site}`), undefined)) as number | undefined) ?? 0;
 
 /** Forgets what came from the server; the outbox stays. For a server whose data folder was exchanged. */
 export async function forgetFacts(site: string): Promise<void> {
-  const transaction = (await database()).transaction(['facts', 'settings'], 'readwrite');
-  const keys = await transaction.objectStore('facts').index('site').getAllKeys(site);
-  for (const key of keys) void transaction.objectStore('facts').delete(key);
-  void transaction.objectStore('settings').delete(`cursor ${site}`);
-  await transaction.done;
+  await writing(async (db) => {
+    const transaction = db.transaction(['facts', 'settings'], 'readwrite');
+    const keys = await transaction.objectStore('facts').index('site').getAllKeys(site);
+    await Promise.all([
+      ...keys.map((key) => transaction.objectStore('facts').delete(key)),
+      transaction.objectStore('settings').delete(`cursor ${site}`),
+      transaction.done,
+    ]);
+  });
 }
 
 /** Whether the kept facts came from another ledger than this one. The first one seen is taken as the one. */
 export async function isOtherLedger(site: string, ledger: string): Promise<boolean> {
-  const known = (await (await database()).get('settings', `ledger ${site}`)) as string | undefined;
-  if (known === undefined) await writeLedger(site, ledger);
+  const known = (await reading((db) => db.get('settings', `ledger ${site}`), undefined)) as string | undefined;
+  if (known === undefined) await writeLedger(site, ledger).catch(() => undefined);
   return known !== undefined && known !== ledger;
 }
 
 export async function writeLedger(site: string, ledger: string): Promise<void> {
-  await (await database()).put('settings', ledger, `ledger ${site}`);
+  await writing((db) => db.put('settings', ledger, `ledger ${site}`));
 }
 
 /** Name of this browser as a device; made on first use. */
@@ -90,46 +166,88 @@ export interface Unstamped {
  * the browser count on from each other, and a group is kept whole or not at all.
  */
 export async function post(site: string, facts: readonly Unstamped[]): Promise<AnyFact[]> {
-  const transaction = (await database()).transaction(['outbox', 'settings'], 'readwrite');
-  const settings = transaction.objectStore('settings');
-  const device = await deviceName(settings);
-  let seq = ((await settings.get('seq')) as number | undefined) ?? 0;
-  const stamped = facts.map((fact) => ({ ...fact, device, seq: seq++ }) as AnyFact);
-  await settings.put(seq, 'seq');
-  for (const fact of stamped) await transaction.objectStore('outbox').add({ site, fact, refused: null });
-  await transaction.done;
-  return stamped;
+  return writing(async (db) => {
+    const transaction = db.transaction(['outbox', 'settings'], 'readwrite');
+    const done = transaction.done.then(
+      () => null,
+      (error: unknown) => error,
+    );
+    const put = async () => {
+      const settings = transaction.objectStore('settings');
+      const device = await deviceName(settings);
+      let seq = ((await settings.get('seq')) as number | undefined) ?? 0;
+      const stamped = facts.map((fact) => ({ ...fact, device, seq: seq++ }) as AnyFact);
+      await settings.put(seq, 'seq');
+      for (const fact of stamped) await transaction.objectStore('outbox').add({ site, fact, refused: null });
+      return stamped;
+    };
+    const stamped = await put().catch((error: unknown) => error);
+    // Why the whole of it failed tells more than why a piece of it was called off.
+    const failure = (await done) ?? (Array.isArray(stamped) ? null : stamped);
+    if (failure !== null) throw failure as Error;
+    return stamped as AnyFact[];
+  });
+}
+
+/** Puts facts that are stamped already into the outbox, unless they are there. */
+export async function repost(entries: readonly Omit<Waiting, 'key'>[]): Promise<void> {
+  await writing(async (db) => {
+    const transaction = db.transaction('outbox', 'readwrite');
+    const there = new Set((await transaction.store.getAll()).map((entry) => entry.fact.id));
+    await Promise.all([...entries.filter(({ fact }) => !there.has(fact.id)).map((entry) => transaction.store.add(entry)), transaction.done]);
+  });
 }
 
 /** A place in the sequence for something that goes to the server directly. */
 export async function stamp(): Promise<{ device: string; seq: number }> {
-  const transaction = (await database()).transaction(['settings'], 'readwrite');
-  const settings = transaction.objectStore('settings');
-  const device = await deviceName(settings);
-  const seq = ((await settings.get('seq')) as number | undefined) ?? 0;
-  await settings.put(seq + 1, 'seq');
-  await transaction.done;
-  return { device, seq };
+  return writing(async (db) => {
+    const transaction = db.transaction(['settings'], 'readwrite');
+    const settings = transaction.objectStore('settings');
+    const device = await deviceName(settings);
+    const seq = ((await settings.get('seq')) as number | undefined) ?? 0;
+    await settings.put(seq + 1, 'seq');
+    await transaction.done;
+    return { device, seq };
+  }).catch(ownStamp);
 }
 
-export async function waiting(): Promise<Waiting[]> {
-  const transaction = (await database()).transaction('outbox');
-  const [keys, values] = await Promise.all([transaction.store.getAllKeys(), transaction.store.getAll()]);
-  return keys.map((key, i) => ({ key, ...values[i]! }));
-}
+/** The name and the count of this page alone, where the browser keeps neither. */
+const ownDevice = `page ${[...crypto.getRandomValues(new Uint8Array(4))].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+let ownSeq = 0;
+export const ownStamp = (): { device: string; seq: number } => ({ device: ownDevice, seq: ownSeq++ });
+
+export const waiting = (): Promise<Waiting[]> =>
+  reading(async (db) => {
+    const transaction = db.transaction('outbox');
+    const [keys, values] = await Promise.all([transaction.store.getAllKeys(), transaction.store.getAll()]);
+    return keys.map((key, i) => ({ key, ...values[i]! }));
+  }, []);
 
 export async function settle(key: number): Promise<void> {
-  await (await database()).delete('outbox', key);
+  await writing((db) => db.delete('outbox', key));
 }
 
 export async function markRefused(entry: Waiting, reason: string): Promise<void> {
-  await (await database()).put('outbox', { site: entry.site, fact: entry.fact, refused: reason }, entry.key);
+  await writing((db) => db.put('outbox', { site: entry.site, fact: entry.fact, refused: reason }, entry.key));
 }
+
+/** What this page has written, for when the browser takes it away or has no room for it. */
+const settingsHere = new Map<string, unknown>();
 
 export async function readSetting<T>(key: string): Promise<T | undefined> {
-  return (await (await database()).get('settings', `user ${key}`)) as T | undefined;
+  const kept = await reading((db) => db.get('settings', `user ${key}`), undefined);
+  return (kept === undefined ? settingsHere.get(key) : kept) as T | undefined;
 }
 
+/** Keeps something small; the page goes on with it where the browser does not. */
 export async function writeSetting(key: string, value: unknown): Promise<void> {
-  await (await database()).put('settings', value, `user ${key}`);
+  settingsHere.set(key, value);
+  await writing((db) => db.put('settings', value, `user ${key}`)).catch(() => undefined);
+}
+
+/** Bytes are kept by the browser or not at all: a page has no room for all of them. */
+export const readBytes = <T>(key: string): Promise<T | undefined> => reading((db) => db.get('settings', `user ${key}`), undefined) as Promise<T | undefined>;
+
+export async function writeBytes(key: string, value: unknown): Promise<void> {
+  await writing((db) => db.put('settings', value, `user ${key}`));
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { isPerson, type SiteState } from '@idle-marker/records';
 import { say } from '../ledger/ledger.ts';
+import { TROUBLE } from '../frame/trouble.ts';
 import { useLedger } from '../ledger/useLedger.ts';
 import { newId } from '../ledger/uuid.ts';
 import { Frame, Logo } from '../frame/Frame.tsx';
@@ -19,7 +20,7 @@ export function SiteDoor() {
   const ledger = useLedger();
   const [who, setWho] = useWho(id);
   if (!state) {
-    if (!loaded && ledger.awaySince === null) return <Empty title="Opening the site">Reading what was said so far…</Empty>;
+    if (!loaded && ledger.trouble === null) return <Empty title="Opening the site">Reading what was said so far…</Empty>;
     return (
       <Empty
         title={loaded ? 'There is no such site' : 'The site can’t be read just now'}
@@ -31,7 +32,7 @@ export function SiteDoor() {
       >
         {loaded
           ? 'Its address may be mistyped, or it lives on another server.'
-          : 'The database does not answer, and this browser has not seen the site before. It opens by itself when the database is back.'}
+          : `${TROUBLE[ledger.trouble!.what].why} This browser has not seen the site before; it opens by itself once the server answers.`}
       </Empty>
     );
   }

@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react';
 import type { LengthUnit } from '@idle-marker/core';
-import { LARGEST_UPLOAD_BYTES, type Problem } from '@idle-marker/contract';
+import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
 import { compareControl, readControlList, textOf } from '@idle-marker/formats';
 import { controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
 import { now } from '../../ledger/clock.ts';
 import { tryNow } from '../../ledger/ledger.ts';
+import { ask, troubleOf, type IsAnswer } from '../../ledger/server.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -14,6 +15,8 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
 import { toggled } from '../../ui/toggled.ts';
 import { PreviewTable, type PreviewRow } from './PreviewTable.tsx';
+
+const isWritten: IsAnswer<object> = (document) => (typeof document['written'] === 'number' ? document : null);
 
 interface Picked {
   readonly name: string;
@@ -119,19 +122,15 @@ export function ImportControl({
       swapRows: [...turned],
     };
     try {
-      const response = await fetch(`/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`, {
+      await ask(`/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`, isWritten, {
         method: 'PUT',
         headers: { 'Content-Type': 'text/csv' },
         body: picked.bytes as Uint8Array<ArrayBuffer>,
       });
-      if (!response.ok) {
-        setProblem(((await response.json()) as Problem).detail);
-        return;
-      }
       tryNow();
       onWritten(taken.length);
-    } catch {
-      setProblem('The server does not answer. Nothing was written; the list is still here, try again when it is back.');
+    } catch (error) {
+      setProblem(troubleOf(error, 'Nothing was written; the list is still here, try again when it is back.'));
     } finally {
       setSaving(false);
     }

@@ -3,6 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { pointOfMark, type CrewMark, type CrewView } from '@idle-marker/records';
 import { crewWords, filled, LANGUAGES, type CrewWords } from '@idle-marker/words';
+import { about, ask, RefusedError, sending, type IsAnswer } from '../../ledger/server.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -27,6 +28,12 @@ function useLanguage(): readonly [CrewWords, (code: string) => void] {
 
 class Ended extends Error {}
 
+const isView: IsAnswer<CrewView> = (document) => (Array.isArray(document['marks']) ? (document as unknown as CrewView) : null);
+
+function thatHasEnded(error: unknown): never {
+  throw error instanceof RefusedError && error.problem.code === 'LINK_ENDED' ? new Ended() : error;
+}
+
 /** Letters and figures count; blanks, dashes and capitals do not. */
 const plain = (name: string): string =>
   name
@@ -43,12 +50,7 @@ export function Place() {
     queryKey: ['crew', token],
     refetchInterval: ({ state }) => (state.error instanceof Ended ? false : RENEW_MS),
     retry: (count, error) => !(error instanceof Ended) && count < 1,
-    queryFn: async () => {
-      const response = await fetch(`/api/v1/crew/${encodeURIComponent(token!)}`);
-      if (response.status === 410) throw new Ended();
-      if (!response.ok) throw new Error('away');
-      return (await response.json()) as CrewView;
-    },
+    queryFn: () => ask(`/api/v1/crew/${encodeURIComponent(token!)}`, isView).catch(thatHasEnded),
   });
   const ended = view.error instanceof Ended;
   return (
@@ -222,24 +224,21 @@ function Report({ token, mark, words, who }: { readonly token: string; readonly 
   const [text, setText] = useState('');
   const [name, setName] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [sending, setSending] = useState(false);
+  const [busy, setBusy] = useState(false);
   // The same report again is no second one, however often the button is pressed where there is no signal.
   const [id] = useState(newId);
   const send = async (kind: 'destroyed' | 'moved') => {
     setTrouble(null);
-    setSending(true);
+    setBusy(true);
     try {
-      const response = await fetch(`/api/v1/crew/${token}/reports/${id}`, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ mark: mark.id, kind, who: name.trim(), text: text.trim() }),
-      });
-      if (!response.ok) setTrouble(response.status === 410 ? page.ended : filled(page.askFirst, { who }));
+      await ask(`/api/v1/crew/${token}/reports/${id}`, about(id), sending('PUT', { mark: mark.id, kind, who: name.trim(), text: text.trim() }));
       await queries.invalidateQueries({ queryKey: ['crew', token] });
-    } catch {
-      setTrouble(page.away);
+    } catch (error) {
+      if (!(error instanceof RefusedError)) setTrouble(page.away);
+      else setTrouble(error.problem.code === 'LINK_ENDED' ? page.ended : filled(page.askFirst, { who }));
+      await queries.invalidateQueries({ queryKey: ['crew', token] });
     } finally {
-      setSending(false);
+      setBusy(false);
     }
   };
   if (mark.report)
@@ -265,10 +264,10 @@ function Report({ token, mark, words, who }: { readonly token: string; readonly 
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        <Button look="primary" disabled={sending} onClick={() => void send('destroyed')}>
+        <Button look="primary" disabled={busy} onClick={() => void send('destroyed')}>
           {page.destroyed}
         </Button>
-        <Button disabled={sending} onClick={() => void send('moved')}>
+        <Button disabled={busy} onClick={() => void send('moved')}>
           {page.moved}
         </Button>
         <Button look="quiet" onClick={() => setAsking(false)}>

@@ -37,7 +37,7 @@ export function Place() {
   const { id, state, trust, who, say, now } = useSite();
   const papers = usePaper();
   const ledger = useLedger();
-  const closing = useMemo(() => closingOf(state, trust, ledger.waiting), [state, trust, ledger.waiting]);
+  const closing = useMemo(() => closingOf(state, trust, ledger.waiting ?? 0), [state, trust, ledger.waiting]);
   const [note, setNote] = useState('');
   const [unfinished, setUnfinished] = useState('');
   const [leaving, setLeaving] = useState(false);

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Problem } from '@idle-marker/contract';
 import { memberName } from '@idle-marker/records';
+import { about, ask, sending, troubleOf } from '../../ledger/server.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -19,28 +19,22 @@ const DAYS = [
 export function CrewLinkDialog({ onClose, onMade }: { onClose(): void; onMade(): void }) {
   const { id, state, who } = useSite();
   const [label, setLabel] = useState(state.packages[0]?.body.crew ?? '');
-  const [ask, setAsk] = useState(memberName(state, who));
+  const [asked, setAsked] = useState(memberName(state, who));
   const [days, setDays] = useState<(typeof DAYS)[number][0]>('30');
   const [all, setAll] = useState(true);
   const [roots, setRoots] = useState<ReadonlySet<string>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
-  const faulty = label.trim() === '' || ask.trim() === '' || (!all && roots.size === 0);
+  const faulty = label.trim() === '' || asked.trim() === '' || (!all && roots.size === 0);
   const make = async () => {
     setProblem(null);
     try {
-      const response = await fetch(`/api/v1/sites/${id}/crew-links/${newId()}`, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ label: label.trim(), who: ask.trim(), roots: all ? null : [...roots], days: Number(days) }),
-      });
-      if (!response.ok) {
-        setProblem(((await response.json()) as Problem).detail);
-        return;
-      }
+      const link = newId();
+      const wanted = { label: label.trim(), who: asked.trim(), roots: all ? null : [...roots], days: Number(days) };
+      await ask(`/api/v1/sites/${id}/crew-links/${link}`, about(link), sending('PUT', wanted));
       onMade();
       onClose();
-    } catch {
-      setProblem('The server does not answer. No page was made; try again when it is back.');
+    } catch (error) {
+      setProblem(troubleOf(error, 'No page was made; try again when it is back.'));
     }
   };
   return (
@@ -73,10 +67,10 @@ export function CrewLinkDialog({ onClose, onMade }: { onClose(): void; onMade():
       <Field
         className="mt-3"
         label="Whom it says to ask"
-        value={ask}
+        value={asked}
         maxLength={120}
-        onChange={(event) => setAsk(event.target.value)}
-        error={ask.trim() === '' ? 'A crew that finds something wrong has to know whom to ask.' : null}
+        onChange={(event) => setAsked(event.target.value)}
+        error={asked.trim() === '' ? 'A crew that finds something wrong has to know whom to ask.' : null}
         help="A name, and a telephone number if you like."
       />
       <Choice className="mt-3" label="It stays open for" value={days} options={DAYS} onChange={setDays} />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { memberName, restakeList } from '@idle-marker/records';
+import { about, ask, troubleOf } from '../../ledger/server.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -22,11 +23,10 @@ export function Place() {
   const end = async (link: CrewLink) => {
     setTrouble(null);
     try {
-      const response = await fetch(`/api/v1/sites/${id}/crew-links/${link.id}`, { method: 'DELETE' });
-      if (!response.ok) throw new Error('refused');
+      await ask(`/api/v1/sites/${id}/crew-links/${link.id}`, about(link.id), { method: 'DELETE' });
       await read();
-    } catch {
-      setTrouble(`The page of ${link.label} is still open: the server does not answer. Try again.`);
+    } catch (error) {
+      setTrouble(troubleOf(error, `The page of ${link.label} is still open: try again.`));
     }
   };
   return (

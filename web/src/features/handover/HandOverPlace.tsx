@@ -14,6 +14,7 @@ import {
   writtenLength,
 } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
+import { ask, listIn } from '../../ledger/server.ts';
 import { useLedger } from '../../ledger/useLedger.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -39,11 +40,7 @@ export function Place() {
   const [issuing, setIssuing] = useState(false);
   const sheets = useQuery({
     queryKey: ['sheets', id],
-    queryFn: async () => {
-      const response = await fetch(`/api/v1/sites/${id}/sheets`);
-      if (!response.ok) throw new Error('away');
-      return ((await response.json()) as { sheets: IssuedSheet[] }).sheets;
-    },
+    queryFn: () => ask(`/api/v1/sites/${id}/sheets`, listIn<IssuedSheet>('sheets')),
   });
   const preview = useMemo(
     () =>
@@ -79,12 +76,12 @@ export function Place() {
               {state.packages.length > 1 && (
                 <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setWork} />
               )}
-              <Button look="primary" disabled={nothing || ledger.waiting > 0} onClick={() => setIssuing(true)}>
+              <Button look="primary" disabled={nothing || ledger.waiting !== 0} onClick={() => setIssuing(true)}>
                 Issue cut sheet…
               </Button>
             </div>
           </div>
-          {ledger.waiting > 0 && (
+          {ledger.waiting !== null && ledger.waiting > 0 && (
             <Card tone="ochre" title={`${ledger.waiting} entries are not stored yet`}>
               A sheet is made from what is stored. It can be issued once everything has gone out.
             </Card>

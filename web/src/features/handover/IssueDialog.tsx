@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
-import type { Fact, Problem } from '@idle-marker/contract';
+import type { Fact } from '@idle-marker/contract';
 import { compareNames, roundOf } from '@idle-marker/records';
 import { STANDING } from '@idle-marker/words';
 import { now } from '../../ledger/clock.ts';
 import { tryNow } from '../../ledger/ledger.ts';
+import { ask, sending, troubleOf, type IsAnswer } from '../../ledger/server.ts';
 import { stamp } from '../../ledger/storage.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -15,6 +16,8 @@ import { TIME_ZONE } from '../../ui/time.ts';
 import { toggled } from '../../ui/toggled.ts';
 
 /** Whom a sheet is given to, which marks are on it, and what else it says. The server numbers and freezes it. */
+const isSheet: IsAnswer<object> = (document) => (Array.isArray(document['rows']) && typeof document['number'] === 'number' ? document : null);
+
 export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>; onClose(): void }) {
   const { id, state, trust, who } = useSite();
   const queries = useQueryClient();
@@ -40,10 +43,10 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
     setProblem(null);
     try {
       const { device, seq } = await stamp();
-      const response = await fetch(`/api/v1/sites/${id}/sheets/${newId()}`, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({
+      await ask(
+        `/api/v1/sites/${id}/sheets/${newId()}`,
+        isSheet,
+        sending('PUT', {
           package: work.id,
           fact: newId(),
           at: now().toISOString(),
@@ -57,16 +60,12 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
           ...(remarks.trim() ? { remarks: remarks.trim() } : {}),
           ...(part ? { selection: { name: name.trim(), keys: [...chosen] } } : {}),
         }),
-      });
-      if (!response.ok) {
-        setProblem(((await response.json()) as Problem).detail);
-        return;
-      }
+      );
       await queries.invalidateQueries({ queryKey: ['sheets', id] });
       tryNow();
       onClose();
-    } catch {
-      setProblem('The server does not answer. Nothing was issued; try again when it is back.');
+    } catch (error) {
+      setProblem(troubleOf(error, 'Nothing was issued; try again when it is back.'));
     } finally {
       setBusy(false);
     }

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { LARGEST_UPLOAD_BYTES, rawSightsText, type RawSights, type readRawSights } from '@idle-marker/contract';
+import { LARGEST_UPLOAD_BYTES, rawSightsText, type RawSights } from '@idle-marker/contract';
 import { looksLikeXml, readLandXmlSurvey } from '@idle-marker/formats';
 import {
   alikeName,
@@ -13,8 +13,9 @@ import {
   targetHeightsThatCannotBe,
   usesOfRaw,
 } from '@idle-marker/records';
-import { landXmlFaultWords, rawSightsFaultWords, smallLength } from '@idle-marker/words';
+import { landXmlFaultWords, smallLength } from '@idle-marker/words';
 import { keepUses } from '../station/useDraft.ts';
+import { ask, RefusedError, troubleOf } from '../../ledger/server.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -24,11 +25,19 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
 /** What is in a file of raw sights, or what is wrong with it: the server looks, the page may not run such checks. */
-async function checked(text: string): Promise<ReturnType<typeof readRawSights>> {
-  const response = await fetch('/api/v1/raw-sights', { method: 'POST', headers: { 'Content-Type': 'application/x-ndjson' }, body: text });
-  if (!response.ok) throw new Error('refused');
-  return (await response.json()) as ReturnType<typeof readRawSights>;
-}
+const checked = (text: string): Promise<RawSights> =>
+  ask('/api/v1/raw-sights', (document) => ('header' in document && Array.isArray(document['sights']) ? (document as unknown as RawSights) : null), {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/x-ndjson' },
+    body: text,
+  });
+
+/** Of one placing among several; a refusal says which. Its line is one of no file that anybody has. */
+const among = (name: string, text: string): Promise<RawSights> =>
+  checked(text).catch((error: unknown) => {
+    if (!(error instanceof RefusedError)) throw error;
+    throw new RefusedError({ ...error.problem, detail: `Among what was read from ${name}: ${error.problem.detail.replace(/^Line \d+, /, '')}` });
+  });
 
 /** What a file holds, ready to be taken in: one placing, or of several the one that is chosen. */
 interface Found {
@@ -54,13 +63,16 @@ export function TakeRawSights() {
       await takeSurvey(file.name, text);
       return;
     }
-    const read = await checked(text);
-    if (!read.ok) setTrouble(`${file.name} was not taken. ${rawSightsFaultWords(read.error)}`);
-    else if (read.value.header.combinedScaleFactor !== state.settings.combinedScaleFactor)
+    const read = await checked(text).catch((error: unknown) => {
+      setTrouble(`${file.name} was not taken. ${troubleOf(error, 'Try again when it is back.')}`);
+      return null;
+    });
+    if (read === null) return;
+    if (read.header.combinedScaleFactor !== state.settings.combinedScaleFactor)
       setTrouble(
-        `${file.name} was not taken: its grid distances are ${read.value.header.combinedScaleFactor} of ground distances, those of this site ${state.settings.combinedScaleFactor}. Its station would come out another one here.`,
+        `${file.name} was not taken: its grid distances are ${read.header.combinedScaleFactor} of ground distances, those of this site ${state.settings.combinedScaleFactor}. Its station would come out another one here.`,
       );
-    else setFound({ setups: [read.value], assumed: null });
+    else setFound({ setups: [read], assumed: null });
   };
   const takeSurvey = async (fileName: string, text: string) => {
     const survey = readLandXmlSurvey(text);
@@ -68,19 +80,18 @@ export function TakeRawSights() {
       setTrouble(`${fileName} was not taken. ${landXmlFaultWords(survey.error)}`);
       return;
     }
-    const read = await Promise.all(
-      survey.value.setups
-        .filter((setup) => setup.sights.length > 0)
-        .map(async (setup) => ({ name: setup.name, raw: await checked(rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString()))) })),
-    );
-    const wrong = read.find(({ raw }) => !raw.ok);
-    if (read.length === 0)
+    const setups = survey.value.setups.filter((setup) => setup.sights.length > 0);
+    if (setups.length === 0) {
       setTrouble(`${fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.`);
-    else if (wrong && !wrong.raw.ok) {
-      const { error } = wrong.raw;
-      const what = error.code === 'RAW_BAD_LINE' ? `${error.field} is not possible: ${error.message}` : 'there is more than one placing can hold';
-      setTrouble(`${fileName} was not taken. Among what was read from ${wrong.name}, ${what}.`);
-    } else setFound({ setups: read.flatMap(({ raw }) => (raw.ok ? [raw.value] : [])), assumed: instrumentAssumed(state).name });
+      return;
+    }
+    try {
+      const raws: RawSights[] = [];
+      for (const setup of setups) raws.push(await among(setup.name, rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString()))));
+      setFound({ setups: raws, assumed: instrumentAssumed(state).name });
+    } catch (error) {
+      setTrouble(`${fileName} was not taken. ${troubleOf(error, 'Try again when it is back.')}`);
+    }
   };
   return (
     <div className="mt-3 border-t border-rule pt-3">
@@ -93,7 +104,7 @@ export function TakeRawSights() {
         aria-label="File of raw sights"
         onChange={(event) => {
           const [file] = event.target.files ?? [];
-          if (file) void take(file).catch(() => setTrouble(`${file.name} was not taken: the server does not answer. Try again when it is back.`));
+          if (file) void take(file);
           event.target.value = '';
         }}
       />

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { ask, listIn } from '../../ledger/server.ts';
 
 export interface CrewLink {
   readonly id: string;
@@ -18,11 +19,7 @@ export function useCrewLinks(site: string) {
   const queries = useQueryClient();
   const found = useQuery({
     queryKey: ['crewLinks', site],
-    queryFn: async () => {
-      const response = await fetch(`/api/v1/sites/${site}/crew-links`);
-      if (!response.ok) throw new Error('away');
-      return ((await response.json()) as { links: CrewLink[] }).links;
-    },
+    queryFn: () => ask(`/api/v1/sites/${site}/crew-links`, listIn<CrewLink>('links')),
   });
   return { links: found.data ?? [], away: found.isError, read: () => queries.invalidateQueries({ queryKey: ['crewLinks', site] }) };
 }

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
-import type { Problem } from '@idle-marker/contract';
+import { ask, troubleOf, type IsAnswer } from '../../ledger/server.ts';
 import { Button } from '../../ui/Button.tsx';
 
 interface Taken {
@@ -10,6 +10,9 @@ interface Taken {
   readonly facts: number;
   readonly files: number;
 }
+
+const isTaken: IsAnswer<Taken> = (document) =>
+  typeof document['site'] === 'string' && typeof document['facts'] === 'number' ? (document as unknown as Taken) : null;
 
 /** Takes a whole site in from its archive. */
 export function OpenArchive() {
@@ -24,15 +27,10 @@ export function OpenArchive() {
     setTrouble(null);
     setTaken(null);
     try {
-      const response = await fetch('/api/v1/archives', { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file });
-      if (!response.ok) {
-        setTrouble(`${file.name} was not taken in. ${((await response.json()) as Problem).detail}`);
-        return;
-      }
-      setTaken((await response.json()) as Taken);
+      setTaken(await ask('/api/v1/archives', isTaken, { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file }));
       await queries.invalidateQueries({ queryKey: ['sites'] });
-    } catch {
-      setTrouble(`${file.name} was not taken in: the server does not answer. Try again when it is back.`);
+    } catch (error) {
+      setTrouble(`${file.name} was not taken in. ${troubleOf(error, 'Try again when it is back.')}`);
     } finally {
       setBusy(false);
     }
