@@ -1,6 +1,7 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { formatLength, formatSigned } from '@idle-marker/core';
 import {
+  durationWords,
   ALIGNMENT_KIND,
   AREA_KIND,
   CARE,
@@ -20,6 +21,7 @@ import {
 } from '@idle-marker/words';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import { goodToOf } from './checked.ts';
+import { stampOf } from './stampedAhead.ts';
 import type { SiteState } from './state.ts';
 
 export const BOOK_TOPICS = ['site', 'control', 'station', 'proof', 'mark', 'handover', 'note'] as const;
@@ -93,7 +95,16 @@ function withdrawalSaid(state: SiteState, { body }: Fact<'withdrawal'>): string 
   return `Withdrawn, ${withoutStop(body.reason)}${what}`;
 }
 
+/** What an entry says, and whether a clock that was ahead has stamped it. */
 export function bookLine(state: SiteState, fact: AnyFact): BookLine {
+  const line = saidLine(state, fact);
+  const stamp = stampOf(fact);
+  if (stamp === null) return line;
+  const ahead = durationWords(Date.parse(stamp) - Date.parse(fact.at));
+  return { ...line, text: `${line.text} [stamped ${ahead} ahead by a wrong clock; it stands where the server received it]` };
+}
+
+function saidLine(state: SiteState, fact: AnyFact): BookLine {
   const unit = state.settings.lengthUnit;
   const stationStyle = { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) };
   const length = (metres: number | null) => (metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${UNIT_ABBREVIATION[unit]}`);

@@ -3,6 +3,7 @@
  */
 import { inOrder, planDistance, type Metres } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
+import { inItsPlace } from './stampedAhead.ts';
 
 export interface ControlMark {
   /** Identity over all revisions. */
@@ -100,7 +101,7 @@ export class NoSiteError extends Error {}
 
 /** Folds facts into the state of the site. Throws `NoSiteError` when no fact tells what site it is. */
 export function siteState(facts: readonly AnyFact[]): SiteState {
-  const timeline = [...new Map(facts.map((fact) => [fact.id, fact])).values()].sort(inOrder);
+  const timeline = [...new Map(facts.map((fact) => [fact.id, inItsPlace(fact)])).values()].sort(inOrder);
   const of = <T extends AnyFact['type']>(type: T) => timeline.filter((fact): fact is Extract<AnyFact, { type: T }> => fact.type === type);
   const withdrawn = new Map<string, Fact<'withdrawal'>>();
   for (const withdrawal of of('withdrawal')) if (withdrawal.body.record !== null) withdrawn.set(withdrawal.body.record, withdrawal);

@@ -53,9 +53,11 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
       response.status(503).json({ status: 'degraded', database: 'away' });
     }
   });
+  // A clock that stands still can't tell that another one is ahead.
+  const arrival = () => (now === null ? new Date() : null);
   const api = express.Router();
   // The upload routes take their own bodies, with their own limit.
-  api.use(controlRoutes(orm), imageRoutes(orm), sourceRoutes(orm), archiveRoutes(orm, archives), rawSightsRoutes());
+  api.use(controlRoutes(orm, arrival), imageRoutes(orm), sourceRoutes(orm), archiveRoutes(orm, archives), rawSightsRoutes());
   api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
   api.get('/clock', (_request, response) => {
     response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });
@@ -65,7 +67,15 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
     response.json(description);
   });
   const clock = () => new Date(now ?? Date.now());
-  api.use(siteRoutes(orm), factRoutes(orm), sheetRoutes(orm, clock), asBuiltRoutes(orm), paperRoutes(orm), crewLinkRoutes(orm, clock), crewRoutes(orm, clock));
+  api.use(
+    siteRoutes(orm),
+    factRoutes(orm, arrival),
+    sheetRoutes(orm, clock, arrival),
+    asBuiltRoutes(orm),
+    paperRoutes(orm),
+    crewLinkRoutes(orm, clock),
+    crewRoutes(orm, clock),
+  );
   api.use(() => {
     throw new ProblemError('NOT_FOUND', 'There is no such address in this API: see /api/v1/openapi.json.');
   });

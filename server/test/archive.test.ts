@@ -6,10 +6,11 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pino } from 'pino';
 import request from 'supertest';
-import type { AnyFact, Fact } from '@idle-marker/contract';
+import type { AnyFact, Fact, StoredFact } from '@idle-marker/contract';
 import { ArchiveQueue } from '../src/archive/archiveQueue.ts';
+import { appendFacts, orderedOnArrival } from '../src/facts/ledger.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
-import { id, startHarness, type Harness } from './harness.ts';
+import { id, SITE_BODY, startHarness, type Harness } from './harness.ts';
 
 const DEMO = join(import.meta.dirname, '../../demo/ternhaven');
 const SITE = '7e2b1c40-51d6-4f0e-9a37-0d6b5a1f2c01';
@@ -45,8 +46,10 @@ afterAll(async () => {
 });
 
 /** The archive with one file changed, and its list of contents put right for it when asked to. */
-function edited(path: string, change: (text: string) => string, listed = false): Buffer {
-  const files = unzipSync(new Uint8Array(archive));
+const edited = (path: string, change: (text: string) => string, listed = false): Buffer => editedOf(archive, path, change, listed);
+
+function editedOf(bytes: Buffer, path: string, change: (text: string) => string, listed: boolean): Buffer {
+  const files = unzipSync(new Uint8Array(bytes));
   files[path] = strToU8(change(strFromU8(files[path] ?? new Uint8Array())));
   if (listed) {
     const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, string> };
@@ -129,7 +132,7 @@ describe('an archive', () => {
       [edited('facts.jsonl', (text) => text.replace(/^.*"type":"occupation".*\n/m, ''), true), /An entry in facts\.jsonl refers to another that is neither/],
       [edited('images/extra.php', () => '<?php', true), /nothing that belongs in an archive/],
       [edited('images/extra.php', () => '<?php'), /is not on the archive’s list/],
-      [edited('manifest.json', (text) => text.replace('"version":1', '"version":2')), /later version/],
+      [edited('manifest.json', (text) => text.replace('"version":1', '"version":3')), /later version/],
       [edited('manifest.json', (text) => text.replace('site archive', 'zoo')), /list of contents is not one/],
       [archive.subarray(0, archive.length - 2000), /ends before all of it|not in it|damaged/],
       [Buffer.from('PK but not really'), /no archive of a site|no ZIP file|ends before/],
@@ -151,6 +154,86 @@ describe('an archive', () => {
     expect(Buffer.compare(await out(to), archive)).toBe(0);
     expect((await into(archive).expect(201)).body).toMatchObject({ facts: 0, files: 0 });
     expect((await request(to.app).get(`/api/v1/sites/${SITE}/sheets`)).body.sheets).toHaveLength(1);
+  }, 60_000);
+
+  it('carries the server’s instant beside a stamp of a clock that was ahead, and is written in the first form without one', async () => {
+    expect(JSON.parse(strFromU8(unzipSync(new Uint8Array(archive))['manifest.json']!))).toMatchObject({ version: 1 });
+    const running = await startHarness('archive_ahead', null);
+    const elsewhere = await startHarness('archive_ahead_too', null);
+    const site = id();
+    const member = id();
+    const put = async (fact: Record<string, unknown> & { readonly id: string }) =>
+      request(running.app).put(`/api/v1/sites/${site}/facts/${fact.id}`).send(fact).expect(201);
+    const said = (seq: number, type: string, body: object, at: number, factId = id()) =>
+      put({ id: factId, type, at: new Date(at).toISOString(), device: 'tablet', seq, by: member, body });
+    const now = Date.now();
+    await said(0, 'member', { name: 'Mara' }, now, member);
+    await said(1, 'site', SITE_BODY, now);
+    await said(2, 'note', { text: 'half a minute ahead' }, now + 30_000);
+    await said(3, 'note', { text: 'a day ahead' }, now + 86_400_000);
+    const facts = (await request(running.app).get(`/api/v1/sites/${site}/facts`)).body.facts as StoredFact[];
+    expect(facts.map(({ orderedAt }) => orderedAt !== undefined)).toEqual([false, false, false, true]);
+    expect(Math.abs(Date.parse(facts[3]!.orderedAt!) - Date.parse(facts[3]!.receivedAt))).toBeLessThan(5000);
+    const get = async (harness: Harness) =>
+      (await request(harness.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer;
+    const written = await get(running);
+    expect(JSON.parse(strFromU8(unzipSync(new Uint8Array(written))['manifest.json']!))).toMatchObject({ version: 2 });
+    await into(written, elsewhere).expect(201);
+    expect(Buffer.compare(await get(elsewhere), written)).toBe(0);
+    const lines = (change: (line: string) => string) => editedOf(written, 'facts.jsonl', change, true);
+    for (const order of ['"2000-01-01"', '7', '"2999-01-01T00:00:00.000Z"'])
+      expect(
+        (
+          await into(
+            lines((text) => text.replace(/"orderedAt":"[^"]*"/, `"orderedAt":${order}`)),
+            to,
+          ).expect(422)
+        ).body.detail,
+      ).toMatch(/line 4: .*orderedAt/);
+    await running.stop();
+    await elsewhere.stop();
+  }, 60_000);
+
+  it('carries facts that were kept before a rule held for them, and lists them', async () => {
+    const running = await startHarness('archive_poisoned');
+    const elsewhere = await startHarness('archive_poisoned_too');
+    const site = id();
+    const member = id();
+    const said = (seq: number, type: string, body: object, factId = id()): AnyFact =>
+      ({ id: factId, type, at: NOW, device: 'tablet', seq, by: member, body }) as AnyFact;
+    const control = (name: string, change: object) => ({
+      ...{ mark: id(), name, e: 10, n: 20, z: 3, sdHMm: 2, sdZMm: 2, kind: 'pin', usePlan: true, useHeight: true, forProof: false },
+      ...{ condition: 'secure', note: '', source: 'list', supersedes: null, ...change },
+    });
+    const sound = [said(0, 'member', { name: 'Mara' }, member), said(1, 'site', SITE_BODY)];
+    const poisoned = [
+      said(2, 'control', control('K1', { e: 5e8 })),
+      said(3, 'control', control('K2', { note: 'x'.repeat(3000) })),
+      said(4, 'control', control('K3\nK4', {})),
+      said(5, 'control', control('K5', { n: 1e300, z: -1e300 })),
+    ];
+    const ids = new Set(poisoned.map((fact) => fact.id));
+    await expect(appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null))).rejects.toMatchObject({ code: 'INVALID_INPUT' });
+    await appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null), ids);
+    const listed = async (harness: Harness) =>
+      ((await request(harness.app).get(`/api/v1/sites/${site}/quarantine`).expect(200)).body as { quarantined: { id: string; path: string }[] }).quarantined;
+    expect((await listed(running)).map(({ path }) => path)).toEqual(['/body/e', '/body/note', '/body/name', '/body/n']);
+    const get = async (harness: Harness) =>
+      (await request(harness.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer;
+    const written = await get(running);
+    await into(written, elsewhere).expect(201);
+    expect(Buffer.compare(await get(elsewhere), written)).toBe(0);
+    expect((await listed(elsewhere)).map((each) => each.id)).toEqual([...ids]);
+    const report = { at: NOW, by: member, timeZone: 'UTC' };
+    await request(elsewhere.app).get(`/api/v1/sites/${site}/control-report`).query(report).expect(200);
+    // What is not on its list is refused as ever, and what is on it has to be what it says.
+    expect((await into(editedOf(written, 'manifest.json', (text) => text.replace(/"quarantined":\[[^\]]*\],/, ''), false)).expect(422)).body.detail).toMatch(
+      /line 3: /,
+    );
+    const shapeless = editedOf(written, 'facts.jsonl', (text) => text.replace('"kind":"pin"', '"kind":null'), true);
+    expect((await into(shapeless).expect(422)).body.detail).toMatch(/line 3: kind/);
+    await running.stop();
+    await elsewhere.stop();
   }, 60_000);
 
   it('keeps no key of a crew’s page', async () => {

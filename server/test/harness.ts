@@ -18,7 +18,8 @@ export interface Harness {
   stop(): Promise<void>;
 }
 
-export async function startHarness(name: string): Promise<Harness> {
+/** `now` is the fixed clock of the server; null for the real one. */
+export async function startHarness(name: string, now: string | null = '2031-05-06T08:00:00.000Z'): Promise<Harness> {
   const password = process.env['IDLE_PG_PASSWORD'];
   if (!password) throw new Error('IDLE_PG_PASSWORD is not set: run the tests with ./test');
   const database = { host: '127.0.0.1', port: Number(process.env['IDLE_PG_PORT']), name: `idle_${name}_${process.pid}`, user: 'idle', password };
@@ -28,7 +29,7 @@ export async function startHarness(name: string): Promise<Harness> {
     orm,
     log: pino({ level: 'silent' }),
     webFolder: null,
-    now: '2031-05-06T08:00:00.000Z',
+    now,
     loopbackOnly: true,
     archives,
   });

@@ -23,6 +23,7 @@ export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
 export { SITE_SETTING } from './siteSetting.ts';
 export { tapeBackWords } from './tapeBack.ts';
 export { CARRIER, conventionFaultWords, FACING, STAKE_MARK_KIND, STAKE_PART } from './convention.ts';
+export { durationWords } from './duration.ts';
 export { rawSightsFaultWords } from './rawSights.ts';
 export { ACTIVITY, closingWords } from './closing.ts';
 export { stakeNoticeWords } from './stakeNotices.ts';

@@ -37,9 +37,11 @@ export const FactEnvelope = closed({
   body: Type.Object({}),
 });
 
+export const invalidEnvelope = (document: unknown): Invalid | null => invalidAgainst(FactEnvelope, document);
+
 /** What is wrong with a fact; null when it may be kept. Unknown fields are refused. */
 export function invalidFact(document: unknown): Invalid | null {
-  const invalid = invalidAgainst(FactEnvelope, document);
+  const invalid = invalidEnvelope(document);
   if (invalid) return invalid;
   const fact = document as AnyFact;
   const inBody = invalidAgainst(FACT_BODIES[fact.type], fact.body);

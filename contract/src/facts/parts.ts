@@ -12,7 +12,8 @@ export const Device = Type.String({ minLength: 1, maxLength: 60 });
 export const Sequence = Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER });
 
 /** A name that people say: trimmed, on one line, not empty. */
-export const Name = Type.String({ minLength: 1, maxLength: 80, pattern: '^\\S([^\\r\\n\\t]*\\S)?$' });
+export const NAME_PATTERN = '^\\S([^\\r\\n\\t]*\\S)?$';
+export const Name = Type.String({ minLength: 1, maxLength: 80, pattern: NAME_PATTERN });
 export const Text = Type.String({ maxLength: 2000 });
 
 /** Coordinates and heights stay within what a site grid can be; more is a slip of the keyboard. */

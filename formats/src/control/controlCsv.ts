@@ -161,7 +161,7 @@ function readRow(row: number, cells: readonly string[], header: readonly string[
     sdHeightMm: sd('sdHeight'),
     kind: word('kind', KINDS, e === null ? 'benchmark' : 'other'),
     condition: word('condition', CONDITIONS, 'usable'),
-    note: cell('note').slice(0, 2000),
+    note: cell('note'),
     issues,
   };
 }

@@ -44,10 +44,7 @@ function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUn
     sdHeightMm: null,
     kind: 'other',
     condition: 'usable',
-    note: [point.code, point.desc]
-      .filter((each) => each !== '')
-      .join(', ')
-      .slice(0, 2000),
+    note: [point.code, point.desc].filter((each) => each !== '').join(', '),
     issues,
   };
 }

@@ -4,16 +4,21 @@ import { closed, Type, Uuid } from '@idle-marker/contract';
 import { ProblemError } from '../http/problems.ts';
 
 export const ARCHIVE_FORMAT = 'idle-marker site archive';
-export const ARCHIVE_VERSION = 1;
+/** The second form has what a server put beside the facts, and which of them are quarantined; what has neither is written in the first. */
+export const ARCHIVE_VERSION = 2;
 export const MANIFEST = 'manifest.json';
 export const FACTS = 'facts.jsonl';
 export const SHEETS = 'sheets.jsonl';
+
+export const LONGEST_NAME = 80;
 
 export const ManifestSchema = closed({
   format: Type.Literal(ARCHIVE_FORMAT),
   version: Type.Integer({ minimum: 1 }),
   site: Uuid,
-  name: Type.String({ maxLength: 80 }),
+  name: Type.String({ maxLength: LONGEST_NAME }),
+  /** Facts that were kept before a rule held for them. */
+  quarantined: Type.Optional(Type.Array(Uuid, { maxItems: 100_000 })),
   /** SHA-256 of every other file, by its path. */
   files: Type.Record(Type.String({ maxLength: 120 }), Type.String({ pattern: '^[0-9a-f]{64}$' })),
 });
@@ -23,6 +28,7 @@ export interface Manifest {
   readonly version: number;
   readonly site: string;
   readonly name: string;
+  readonly quarantined?: readonly string[];
   readonly files: Readonly<Record<string, string>>;
 }
 

@@ -5,7 +5,7 @@
 import { createHash, type Hash } from 'node:crypto';
 import { StringDecoder } from 'node:string_decoder';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import { invalidAgainst, invalidFact, LARGEST_BODY_BYTES, type AnyFact } from '@idle-marker/contract';
+import { Instant, invalidAgainst, invalidFact, invalidShape, LARGEST_BODY_BYTES, type AnyFact, type Invalid } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
 import { appendFacts } from '../facts/ledger.ts';
 import { isUnwritable, ProblemError } from '../http/problems.ts';
@@ -88,7 +88,7 @@ class Reading {
     if (!Object.hasOwn(manifest.files, path)) throw refused(`${path} is not on the archive’s list of contents: somebody has put it there.`);
     if (this.seen.has(path)) throw refused(`${path} is in the archive twice.`);
     this.seen.add(path);
-    if (path === FACTS) return new Facts(em, manifest.site, (written) => (this.facts += written));
+    if (path === FACTS) return new Facts(em, manifest, (written) => (this.facts += written));
     if (path === SHEETS) return lines(SHEETS, LONGEST_SHEET, (text, line) => takeSheet(em, manifest.site, text, line));
     return whole(async (bytes) => {
       this.files += await takeBeside(em, manifest.site, path, bytes, manifest.files[path]!);
@@ -147,13 +147,14 @@ class Facts implements Taker {
   private readonly lines: Taker;
   private readonly em: EntityManager;
   private readonly site: string;
+  private readonly quarantined: ReadonlySet<string>;
   private readonly wrote: (facts: number) => void;
-  private batch: { readonly fact: AnyFact; readonly line: number }[] = [];
+  private batch: { readonly fact: AnyFact; readonly orderedAt: string | null; readonly line: number }[] = [];
   private letters = 0;
   private saysSite = false;
 
-  constructor(em: EntityManager, site: string, wrote: (facts: number) => void) {
-    [this.em, this.site, this.wrote] = [em, site, wrote];
+  constructor(em: EntityManager, { site, quarantined = [] }: Manifest, wrote: (facts: number) => void) {
+    [this.em, this.site, this.quarantined, this.wrote] = [em, site, new Set(quarantined), wrote];
     this.lines = lines(FACTS, LARGEST_BODY_BYTES, (text, line) => this.line(text, line));
     this.take = (bytes) => this.lines.take(bytes);
   }
@@ -165,10 +166,13 @@ class Facts implements Taker {
   }
 
   private async line(text: string, line: number): Promise<void> {
-    const fact = parsed(FACTS, text, line);
-    const invalid = invalidFact(fact);
+    const { orderedAt, fact } = withoutOrder(parsed(FACTS, text, line));
+    const { id } = (fact ?? {}) as Partial<AnyFact>;
+    const isQuarantined = id !== undefined && this.quarantined.has(id);
+    const unfit = isQuarantined ? invalidShape(fact) : invalidFact(fact);
+    const invalid = unfit ?? (orderedAt === undefined ? null : invalidOrder(orderedAt, fact as AnyFact));
     if (invalid) throw refused(`${FACTS}, line ${line}: ${invalid.message} (${invalid.path || 'the fact itself'}).`);
-    this.batch.push({ fact: fact as AnyFact, line });
+    this.batch.push({ fact: fact as AnyFact, orderedAt: (orderedAt as string | undefined) ?? null, line });
     this.letters += text.length;
     this.saysSite ||= (fact as AnyFact).type === 'site';
     if (this.batch.length >= AT_ONCE || this.letters >= LETTERS_AT_ONCE) await this.write();
@@ -179,11 +183,25 @@ class Facts implements Taker {
     [this.batch, this.letters] = [[], 0];
     try {
       const facts = batch.map(({ fact }) => fact);
-      this.wrote((await appendFacts(this.em, this.site, facts)).written);
+      const order = new Map(batch.map(({ fact, orderedAt }) => [fact.id, orderedAt]));
+      this.wrote((await appendFacts(this.em, this.site, facts, ({ id }) => order.get(id) ?? null, this.quarantined)).written);
     } catch (error) {
       throw error instanceof ProblemError ? againstWhatIsHere(error, batch) : error;
     }
   }
+}
+
+/** What a server has put beside a fact is no part of it. */
+function withoutOrder(document: unknown): { readonly orderedAt: unknown; readonly fact: unknown } {
+  if (typeof document !== 'object' || document === null || Array.isArray(document)) return { orderedAt: undefined, fact: document };
+  const { orderedAt, ...fact } = document as { readonly orderedAt?: unknown };
+  return { orderedAt, fact };
+}
+
+function invalidOrder(orderedAt: unknown, { at }: AnyFact): Invalid | null {
+  const invalid = invalidAgainst(Instant, orderedAt);
+  if (invalid) return { ...invalid, path: '/orderedAt' };
+  return Date.parse(orderedAt as string) < Date.parse(at) ? null : { code: 'INVALID_INPUT', path: '/orderedAt', message: 'orderedAt is not before the stamp' };
 }
 
 /** The same site, gone on differently in two places, is told by what differs rather than by ids that nobody has ever seen. */

@@ -1,11 +1,11 @@
 /** A whole site as one file: its facts in order of arrival, its sheets as they were issued, and its photos and drawings. */
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
-import { canonicalJson, type Fact, type StoredFact } from '@idle-marker/contract';
+import { canonicalJson, quarantinedAmong, type Fact, type StoredFact } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { ProblemError } from '../http/problems.ts';
-import { ARCHIVE_FORMAT, ARCHIVE_VERSION, digestOfBytes, FACTS, MANIFEST, SHEETS, type Manifest } from './manifest.ts';
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION, LONGEST_NAME, digestOfBytes, FACTS, MANIFEST, SHEETS, type Manifest } from './manifest.ts';
 
 /** Files beside the ledger: their table and their folder in the archive. */
 const BESIDE = [
@@ -15,7 +15,7 @@ const BESIDE = [
 /** The same site gives the same bytes: no file carries the time of its writing. */
 const NO_TIME = new Date(1980, 0, 1);
 
-const factLine = ({ id, type, at, device, seq, by, body }: StoredFact): string => canonicalJson({ id, type, at, device, seq, by, body });
+const factLine = ({ id, type, at, device, seq, by, body, orderedAt }: StoredFact): string => canonicalJson({ id, type, at, device, seq, by, body, orderedAt });
 
 interface SheetRecord {
   readonly id: string;
@@ -46,7 +46,16 @@ export async function writeArchive(em: EntityManager, site: string, put: (bytes:
       beside.push({ table, id, path: `${folder}/${id}` });
       files[`${folder}/${id}`] = digest;
     }
-  const manifest: Manifest = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, site, name: settings.body.name, files };
+  const quarantined = quarantinedAmong(facts).map(({ fact }) => fact.id);
+  const isPlain = quarantined.length === 0 && facts.every(({ orderedAt }) => orderedAt === undefined);
+  const manifest: Manifest = {
+    format: ARCHIVE_FORMAT,
+    version: isPlain ? 1 : ARCHIVE_VERSION,
+    site,
+    name: settings.body.name.slice(0, LONGEST_NAME),
+    ...(quarantined.length > 0 ? { quarantined } : {}),
+    files,
+  };
 
   const written: Uint8Array[] = [];
   let failure: Error | null = null;

@@ -1,11 +1,11 @@
 /** A control list, read and written in one transaction: all rows or none. */
 import { v5 } from './nameUuid.ts';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { AnyFact, Fact } from '@idle-marker/contract';
+import { invalidFact, type AnyFact, type Fact } from '@idle-marker/contract';
 import { readControlList, sameName, type ControlCsvOptions, type ControlRow } from '@idle-marker/formats';
 import { siteState } from '@idle-marker/records';
 import { ProblemError } from '../http/problems.ts';
-import { appendFacts, readAllFacts } from '../facts/ledger.ts';
+import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 
 export interface ControlImport extends ControlCsvOptions {
   readonly at: string;
@@ -29,9 +29,10 @@ export async function importControl(
   id: string,
   text: string,
   options: ControlImport,
+  arrival: Date | null,
 ): Promise<{ written: number; rows: number }> {
   const revisions = controlRevisions(await readAllFacts(em, site), id, text, options);
-  const { written } = await appendFacts(em, site, revisions);
+  const { written } = await appendFacts(em, site, revisions, orderedOnArrival(arrival));
   return { written, rows: revisions.length };
 }
 
@@ -49,12 +50,16 @@ export function controlRevisions(facts: readonly AnyFact[], id: string, text: st
     );
   const known = new Map(facts.length > 0 ? siteState(facts).control.map((mark) => [sameName(mark.revision.body.name), mark.revision]) : []);
   const seen = new Set<string>();
-  return rows.map((row, i) => {
+  return rows.map((row, i): Fact<'control'> => {
     const key = sameName(row.name);
     if (seen.has(key))
       throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${row.name} is in the list twice. Leave one out. Nothing was written.`, `/rows/${row.row}`);
     seen.add(key);
-    return revisionOf(id, row, i, options, known.get(key) ?? null);
+    const revision = revisionOf(id, row, i, options, known.get(key) ?? null);
+    const invalid = invalidFact(revision);
+    if (invalid)
+      throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${invalid.message}. Mend it or leave it out. Nothing was written.`, `/rows/${row.row}`);
+    return revision;
   });
 }
 

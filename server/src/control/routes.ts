@@ -36,7 +36,7 @@ function optionsOf(text: unknown): ControlImport {
   return options as ControlImport;
 }
 
-export function controlRoutes(orm: MikroORM): Router {
+export function controlRoutes(orm: MikroORM, arrival: () => Date | null): Router {
   const router = Router();
   const body = express.raw({ type: ['text/csv', 'application/xml', 'text/xml', 'application/octet-stream'], limit: LARGEST_UPLOAD_BYTES });
   router.put('/sites/:site/control-lists/:id', body, async (request, response) => {
@@ -51,7 +51,7 @@ export function controlRoutes(orm: MikroORM): Router {
         text.error.code === 'EMPTY_FILE' ? 'The file is empty. Nothing was written.' : 'The file is not UTF-8 text: save it as CSV. Nothing was written.',
       );
     }
-    response.json(await importControl(orm.em.fork(), site, id, text.value, options));
+    response.json(await importControl(orm.em.fork(), site, id, text.value, options, arrival()));
   });
   router.get('/sites/:site/control-report', async (request, response) => {
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));

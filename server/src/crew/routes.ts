@@ -4,7 +4,7 @@ import { closed, invalidAgainst, Name, Type, Uuid, Words, type AnyFact, type Fac
 import { crewView, siteState, trustOf } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
-import { appendFacts, readAllFacts } from '../facts/ledger.ts';
+import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 import { uuidOf, validFact } from '../facts/routes.ts';
 import { linksOf, makeLink, openLink, revokeLink, type CrewLink, type LinkAsked } from './links.ts';
 
@@ -88,7 +88,7 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
       const recent = facts.filter((fact) => fact.by === link.member && fact.type === 'report' && now.getTime() - Date.parse(fact.at) < HOUR_MS);
       if (recent.length >= MOST_REPORTS_AN_HOUR)
         throw new ProblemError('TOO_MANY', 'So many reports in an hour are not taken: call the layout crew. This one was not kept.');
-      await appendFacts(transaction, link.site, reportFacts(link, id, report, now, facts));
+      await appendFacts(transaction, link.site, reportFacts(link, id, report, now, facts), orderedOnArrival(null));
     });
     response.status(201).json({ id });
   });

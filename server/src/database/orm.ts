@@ -5,6 +5,7 @@ import { FactRow, SheetRow, Site } from './entities.ts';
 import { Migration20261125_ledger } from './migrations/Migration20261125_ledger.ts';
 import { Migration20261126_images } from './migrations/Migration20261126_images.ts';
 import { Migration20261128_crewLinks } from './migrations/Migration20261128_crewLinks.ts';
+import { Migration20261130_order } from './migrations/Migration20261130_order.ts';
 import { Migration20261127_sources } from './migrations/Migration20261127_sources.ts';
 
 export function ormOptions(database: Configuration['database']): Options {
@@ -23,6 +24,7 @@ export function ormOptions(database: Configuration['database']): Options {
         { name: 'Migration20261126_images', class: Migration20261126_images },
         { name: 'Migration20261127_sources', class: Migration20261127_sources },
         { name: 'Migration20261128_crewLinks', class: Migration20261128_crewLinks },
+        { name: 'Migration20261130_order', class: Migration20261130_order },
       ],
       snapshot: false,
     },

@@ -11,7 +11,7 @@ import { query } from '../database/query.ts';
 import { v5 } from '../control/nameUuid.ts';
 import { controlRevisions } from '../control/controlImport.ts';
 import { playMorning, type MorningStep } from './morning.ts';
-import { appendFacts } from '../facts/ledger.ts';
+import { appendFacts, orderedOnArrival } from '../facts/ledger.ts';
 import { validFact } from '../facts/routes.ts';
 import { keepSource } from '../sources/routes.ts';
 
@@ -80,7 +80,7 @@ async function appendDemo(em: EntityManager, demo: DemoSite, folder: string, now
   const morning = playMorning({ office, truth, id, steps: demo.morning, begin: new Date(ANY_MORNING).toISOString() });
   // How long it takes is known once it was played: all times then shift so that it ends when it should.
   const by = end - Date.parse(morning.at(-1)!.at);
-  await appendFacts(em, demo.id, [...office, ...morning].map((fact) => validFact(shifted(fact, by))));
+  await appendFacts(em, demo.id, [...office, ...morning].map((fact) => validFact(shifted(fact, by))), orderedOnArrival(null));
   log.info(`demo site ${demo.site.name} loaded`);
 }
 

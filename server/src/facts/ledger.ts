@@ -1,6 +1,6 @@
 /** Appending facts and reading them back. */
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { digestOf, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import { digestOf, invalidFact, invalidShape, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 
@@ -12,17 +12,46 @@ export interface Appended {
 }
 
 /** Several rows a statement: unnest is the quickest way that needs no temporary table. */
-const INSERT = `insert into fact (id, site_id, type, at, device, seq, by_id, body, digest)
-  select id, ?::uuid, type, at, device, seq, by_id, body, digest from
-  unnest(?::uuid[], ?::text[], ?::timestamptz[], ?::text[], ?::bigint[], ?::uuid[], ?::jsonb[], ?::text[])
-  as t (id, type, at, device, seq, by_id, body, digest)`;
+const INSERT = `insert into fact (id, site_id, type, at, device, seq, by_id, body, digest, ordered_at)
+  select id, ?::uuid, type, at, device, seq, by_id, body, digest, ordered_at from
+  unnest(?::uuid[], ?::text[], ?::timestamptz[], ?::text[], ?::bigint[], ?::uuid[], ?::jsonb[], ?::text[], ?::timestamptz[])
+  as t (id, type, at, device, seq, by_id, body, digest, ordered_at)`;
 const INSERT_REFERENCES = 'insert into fact_reference (from_id, to_id) select * from unnest(?::uuid[], ?::uuid[])';
+
+/** Stamps that are later than this after their arrival are of a clock that is ahead. */
+const CLOCKS_AGREE_MS = 60_000;
+
+/** The instant to be put beside a fact's stamp, null for none. */
+export type Ordering = (fact: AnyFact) => string | null;
+
+/** By the instant of arrival; null where the server's clock stands still and can't judge another. */
+export const orderedOnArrival =
+  (received: Date | null): Ordering =>
+  ({ at }) =>
+    received !== null && Date.parse(at) - received.getTime() > CLOCKS_AGREE_MS ? received.toISOString() : null;
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** The rules hold for every fact, whichever way it comes; what an archive says was kept before they held has to be what it says. */
+function refuseUnfit(facts: readonly AnyFact[], quarantined: ReadonlySet<string>): void {
+  for (const fact of facts) {
+    const invalid = quarantined.has(fact.id) ? invalidShape(fact) : invalidFact(fact);
+    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, invalid.path, fact.id);
+  }
+}
 
 /**
  * Writes facts in one transaction: all or none. Facts that are kept already with the same content are passed over.
- * Throws CONFLICT for the same id with other content, MISSING_REFERENCE for a fact that refers to one not kept.
+ * Throws what is wrong with a fact that is none, CONFLICT for the same id with other content, MISSING_REFERENCE for a fact that refers to one not kept.
  */
-export async function appendFacts(em: EntityManager, site: string, facts: readonly AnyFact[]): Promise<Appended> {
+export async function appendFacts(
+  em: EntityManager,
+  site: string,
+  facts: readonly AnyFact[],
+  ordering: Ordering,
+  quarantined: ReadonlySet<string> = NONE,
+): Promise<Appended> {
+  refuseUnfit(facts, quarantined);
   return em.transactional(async (transaction) => {
     // One writer a site at a time, so that the order of arrival is the order of commits and no reader's cursor skips a row.
     await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 0))', [site]);
@@ -42,6 +71,7 @@ export async function appendFacts(em: EntityManager, site: string, facts: readon
       fresh.map((fact) => fact.by),
       fresh.map((fact) => JSON.stringify(fact.body)),
       fresh.map((fact) => digests.get(fact.id)!),
+      fresh.map(ordering),
     ]);
     const references = fresh.flatMap((fact) => referencesOf(fact).map((to) => ({ from: fact.id, to })));
     if (references.length > 0) await query(transaction, INSERT_REFERENCES, [references.map(({ from }) => from), references.map(({ to }) => to)]);
@@ -99,6 +129,7 @@ interface FactRecord {
   readonly body: object;
   readonly received: string;
   readonly received_at: Date;
+  readonly ordered_at: Date | null;
 }
 
 const storedOf = (row: FactRecord): StoredFact =>
@@ -111,6 +142,7 @@ const storedOf = (row: FactRecord): StoredFact =>
     by: row.by_id,
     body: row.body,
     receivedAt: new Date(row.received_at).toISOString(),
+    ...(row.ordered_at === null ? {} : { orderedAt: new Date(row.ordered_at).toISOString() }),
   }) as StoredFact;
 
 export interface FactPage {
@@ -125,7 +157,7 @@ export interface FactPage {
 export async function readFacts(em: EntityManager, site: string, after: number, most: number): Promise<FactPage> {
   const rows = await query<FactRecord>(
     em,
-    'select id, type, at, device, seq, by_id, body, received, received_at from fact where site_id = ? and received > ? order by received limit ?',
+    'select id, type, at, device, seq, by_id, body, received, received_at, ordered_at from fact where site_id = ? and received > ? order by received limit ?',
     [site, after, most],
   );
   const [ledger] = await query<{ created_at: Date }>(em, 'select created_at from site where id = ?', [site]);

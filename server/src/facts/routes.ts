@@ -1,8 +1,8 @@
 import { Router, type Request } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { invalidFact, type AnyFact } from '@idle-marker/contract';
+import { invalidFact, quarantinedAmong, type AnyFact } from '@idle-marker/contract';
 import { ProblemError } from '../http/problems.ts';
-import { appendFacts, readFacts } from './ledger.ts';
+import { appendFacts, orderedOnArrival, readAllFacts, readFacts } from './ledger.ts';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 const MOST_FACTS_A_PAGE = 5000;
@@ -19,7 +19,7 @@ export function validFact(document: unknown): AnyFact {
   return document as AnyFact;
 }
 
-export function factRoutes(orm: MikroORM): Router {
+export function factRoutes(orm: MikroORM, arrival: () => Date | null): Router {
   const router = Router();
   router.get('/sites/:site/facts', async (request, response) => {
     const site = uuidOf(request, 'site');
@@ -27,13 +27,17 @@ export function factRoutes(orm: MikroORM): Router {
     if (!Number.isSafeInteger(after) || after < 0) throw new ProblemError('INVALID_INPUT', 'after must be a whole number from an earlier answer.', '/after');
     response.json(await readFacts(orm.em.fork(), site, after, MOST_FACTS_A_PAGE));
   });
+  router.get('/sites/:site/quarantine', async (request, response) => {
+    const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
+    response.json({ quarantined: quarantinedAmong(facts).map(({ fact, invalid }) => ({ id: fact.id, path: invalid.path, message: invalid.message })) });
+  });
   router.put('/sites/:site/facts/:id', async (request, response) => {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
     const fact = validFact(request.body);
     if (fact.id !== id) throw new ProblemError('INVALID_INPUT', 'id in the body differs from the one in the address. Nothing was written.', '/id');
     if (fact.type === 'handover') throw new ProblemError('INVALID_INPUT', 'Sheets are issued under /sheets, where they get their number.', '/type');
-    const { written } = await appendFacts(orm.em.fork(), site, [fact]);
+    const { written } = await appendFacts(orm.em.fork(), site, [fact], orderedOnArrival(arrival()));
     response.status(written > 0 ? 201 : 200).json({ id, written: written > 0 });
   });
   return router;

@@ -84,6 +84,13 @@ export function openApiDocument(): Json {
           },
         },
       },
+      '/sites/{site}/quarantine': {
+        get: {
+          operationId: 'readQuarantine',
+          parameters: [site],
+          responses: { '200': json('Facts that were kept before a rule held for them, and which', { type: 'object' }), ...refusals },
+        },
+      },
       '/sites/{site}/facts/{id}': {
         put: {
           operationId: 'appendFact',

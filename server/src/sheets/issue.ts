@@ -4,7 +4,7 @@ import type { AnyFact, Fact } from '@idle-marker/contract';
 import { cutSheet, memberName, siteState, trustOf, type CutSheet, type NumberedSheet } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
-import { appendFacts, readAllFacts } from '../facts/ledger.ts';
+import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 
 export interface IssueRequest {
   readonly package: string;
@@ -45,7 +45,13 @@ export function numbered({ number, revision, content }: SheetRecord): NumberedSh
 }
 
 /** Issues a sheet once: the same id again gives the same sheet. */
-export async function issueSheet(orm: MikroORM, site: string, id: string, request: IssueRequest): Promise<{ sheet: NumberedSheet; fresh: boolean }> {
+export async function issueSheet(
+  orm: MikroORM,
+  site: string,
+  id: string,
+  request: IssueRequest,
+  arrival: Date | null,
+): Promise<{ sheet: NumberedSheet; fresh: boolean }> {
   return orm.em.fork().transactional(async (em) => {
     await query(em, 'select pg_advisory_xact_lock(hashtextextended(?, 1))', [site]);
     const issued = await readSheets(em, site);
@@ -81,7 +87,7 @@ export async function issueSheet(orm: MikroORM, site: string, id: string, reques
         ...(request.givenTo ? { givenTo: request.givenTo } : {}),
       },
     };
-    await appendFacts(em, site, [handover]);
+    await appendFacts(em, site, [handover], orderedOnArrival(arrival));
     return { sheet: { ...content, number, revision }, fresh: true };
   });
 }

@@ -32,7 +32,7 @@ export const IssueSchema = closed({
 
 const fileName = (sheet: NumberedSheet, ending: SheetEnding): string => `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
 
-export function sheetRoutes(orm: MikroORM, clock: () => Date): Router {
+export function sheetRoutes(orm: MikroORM, clock: () => Date, arrival: () => Date | null): Router {
   const router = Router();
   const find = async (site: string, id: string): Promise<NumberedSheet> => {
     const sheet = (await readSheets(orm.em.fork(), site)).find((each) => each.id === id);
@@ -64,7 +64,7 @@ export function sheetRoutes(orm: MikroORM, clock: () => Date): Router {
     if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was issued.`, invalid.path);
     if (!isTimeZone((request.body as IssueRequest).timeZone))
       throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin. Nothing was issued.', '/timeZone');
-    const { sheet, fresh } = await issueSheet(orm, uuidOf(request, 'site'), uuidOf(request, 'id'), request.body as IssueRequest);
+    const { sheet, fresh } = await issueSheet(orm, uuidOf(request, 'site'), uuidOf(request, 'id'), request.body as IssueRequest, arrival());
     response.status(fresh ? 201 : 200).json(sheet);
   });
   router.get('/sites/:site/sheets/:id', async (request, response) => {

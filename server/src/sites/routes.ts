@@ -10,8 +10,8 @@ interface SiteLine {
 
 /** The sites with the name each has now, the busiest of late first. */
 const SITES = `select s.id,
-    (select f.body->>'name' from fact f where f.site_id = s.id and f.type = 'site' order by f.at desc, f.device desc, f.seq desc limit 1) as name,
-    (select max(f.at) from fact f where f.site_id = s.id) as "lastAt"
+    (select f.body->>'name' from fact f where f.site_id = s.id and f.type = 'site' order by coalesce(f.ordered_at, f.at) desc, f.device desc, f.seq desc limit 1) as name,
+    (select max(coalesce(f.ordered_at, f.at)) from fact f where f.site_id = s.id) as "lastAt"
   from site s order by "lastAt" desc nulls last`;
 
 export function siteRoutes(orm: MikroORM): Router {

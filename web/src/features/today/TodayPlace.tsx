@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
+import { ClockAheadCard } from './ClockAheadCard.tsx';
 import { ConcernCard } from './ConcernCard.tsx';
 import { DoubtCard } from './DoubtCard.tsx';
 import { FallenCard } from './FallenCard.tsx';
@@ -14,6 +15,7 @@ import { FirstDayCard } from './FirstDayCard.tsx';
 import { HandedOverCard } from './HandedOverCard.tsx';
 import { nextStep } from './nextStep.ts';
 import { OlderCard } from './OlderCard.tsx';
+import { QuarantineCard } from './QuarantineCard.tsx';
 import { SiteCard } from './SiteCard.tsx';
 import { StationCard } from './StationCard.tsx';
 import { WorkCard } from './WorkCard.tsx';
@@ -53,11 +55,13 @@ export function Place() {
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[3fr_2fr]">
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
+          <ClockAheadCard />
           <FirstDayCard />
           <FallenCard />
           <OlderCard />
           <ConcernCard />
           <HandedOverCard />
+          <QuarantineCard />
           <DoubtCard marks={doubtful} standings={standings} />
           <SiteCard />
         </div>
