@@ -1,7 +1,8 @@
 /** Where a caution matters: ground that is dangerous, and marks that need somebody else’s check. */
 import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { compareNames, decidedSolution, type AcceptedSolution, type SiteState } from './state.ts';
+import { twiceAt } from './setTwice.ts';
+import { compareNames, decidedSolution, markKey, type AcceptedSolution, type SiteState } from './state.ts';
 
 export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended';
 
@@ -102,12 +103,13 @@ export const uncheckedMarks = (state: SiteState, work: Fact<'package'>): Fact<'m
 };
 
 export interface OpenCaution {
-  readonly code: CautionCode | 'independent';
+  readonly code: CautionCode | 'independent' | 'setTwice';
   readonly marks: readonly string[];
 }
 
 /** Cautions that nobody had answered on the day when the marks were set, and checks that are still wanted, with the marks they are about. */
 export function openCautions(state: SiteState, work: Fact<'package'>, marks: readonly Fact<'mark'>[]): OpenCaution[] {
+  const root = state.packageRoots.get(work.id) ?? work.id;
   const found = new Map<OpenCaution['code'], string[]>();
   const add = (code: OpenCaution['code'], mark: Fact<'mark'>) => found.set(code, [...(found.get(code) ?? []), mark.body.name]);
   for (const mark of marks) {
@@ -115,6 +117,7 @@ export function openCautions(state: SiteState, work: Fact<'package'>, marks: rea
     const asked = solution ? cautionsFor(state, work, mark.body.place, solution, new Date(mark.at)) : [];
     for (const { code, who } of asked) if (who === 'mark') add(code, mark);
     if (independentCheckFor(state, work, mark.body.place) !== null && !isIndependentlyChecked(state, mark)) add('independent', mark);
+    if (twiceAt(state, work, markKey(root, mark.body.key))) add('setTwice', mark);
   }
   return [...found].map(([code, names]) => ({ code, marks: names.sort(compareNames) }));
 }

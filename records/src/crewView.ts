@@ -4,6 +4,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { conventionFor } from './conventions.ts';
 import { isForPlan } from './packagePlans.ts';
 import { stakeReading } from './stakeReading.ts';
+import { twiceAt } from './setTwice.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
 import { pointsToFind, type PointToFind } from './tapeBack.ts';
 
@@ -54,8 +55,8 @@ export function crewMarks(state: SiteState, trust: TrustResult, packages: readon
       const mark = state.marks.get(markKey(root, plan.key));
       if (!mark || mark.body.state === 'rough') return [];
       const report = state.reports.get(mark.id) ?? null;
-      // What was hit, or was set for another plan, is no more to be built from than what is in doubt.
-      const doubtful = report?.body.kind === 'moved' || !isForPlan(mark.body, plan);
+      // What was hit, was set for another plan, or stands there twice in different places, is no more to be built from than what is in doubt.
+      const doubtful = report?.body.kind === 'moved' || !isForPlan(mark.body, plan) || (twiceAt(state, work, markKey(root, plan.key))?.differ ?? false);
       return [
         {
           id: mark.id,

@@ -4,9 +4,10 @@ import type { Fact } from '@idle-marker/contract';
 import { fallenStations } from './checked.ts';
 import { saysTheSame } from './conventions.ts';
 import { isForPlan } from './packagePlans.ts';
+import { twiceAt } from './setTwice.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
 
-export type SheetTrouble = 'inDoubt' | 'destroyed' | 'moved' | 'setAgain' | 'planChanged' | 'rewritten' | 'withdrawn' | 'stationFell';
+export type SheetTrouble = 'inDoubt' | 'destroyed' | 'moved' | 'setAgain' | 'planChanged' | 'rewritten' | 'withdrawn' | 'setTwice' | 'stationFell';
 
 export interface SheetNotice {
   readonly sheet: string;
@@ -35,14 +36,18 @@ function troubleOf(
   if (state.withdrawn.has(mark)) return trouble('withdrawn');
   const root = state.packageRoots.get(packageId);
   const inForce = root === undefined ? undefined : state.marks.get(markKey(root, key));
+  const work = state.packages.find((each) => state.packageRoots.get(each.id) === root);
+  const isTwice = work !== undefined && root !== undefined && twiceAt(state, work, markKey(root, key)) !== null;
   if (inForce && inForce.id !== mark)
-    return isOnlyConfirmed(marks.get(inForce.id)!, issued) ? troubleOf(state, standings, marks, fell, sheet, inForce.id) : trouble('setAgain');
+    return isOnlyConfirmed(marks.get(inForce.id)!, issued)
+      ? troubleOf(state, standings, marks, fell, sheet, inForce.id)
+      : trouble(isTwice ? 'setTwice' : 'setAgain');
   const report = state.reports.get(mark);
   if (report) return trouble(report.body.kind);
   if (standings.get(mark) === 'inDoubt') return trouble('inDoubt');
-  const work = state.packages.find((each) => state.packageRoots.get(each.id) === root);
   const plan = work?.body.plans.find((each) => each.key === key);
   if (!plan || !isForPlan(issued.body, plan)) return trouble('planChanged');
+  if (isTwice) return trouble('setTwice');
   if (standings.get(mark) !== 'held' && fell.has(mark)) return trouble('stationFell');
   const writing = state.writings.get(mark);
   if (writing && inOrder(sheet, writing) < 0) return trouble('rewritten');

@@ -72,6 +72,8 @@ export interface SiteState {
   readonly packageRoots: ReadonlyMap<string, string>;
   /** Marks in force by `markKey`. */
   readonly marks: ReadonlyMap<string, Fact<'mark'>>;
+  /** Marks beside the one in force that nothing has replaced, by `markKey`, oldest first: two people set them without knowing of each other. */
+  readonly marksBeside: ReadonlyMap<string, readonly Fact<'mark'>[]>;
   /** The station that marks were really set from, by the fact of the mark, where it was corrected afterwards. */
   readonly rehung: ReadonlyMap<string, string>;
   /** The last time that a stake was written anew, by the fact of the mark; `marks` have its text. */
@@ -169,7 +171,7 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
     ),
     packages: latestPackages(standing('package')),
     packageRoots: packageRoots(of('package')),
-    marks: marksInForce(
+    ...marksInForce(
       standing('mark').map((mark) => {
         const written = writings.get(mark.id)?.body;
         const solution = rehung.get(mark.id);
@@ -338,9 +340,17 @@ function latestPackages(packages: readonly Fact<'package'>[]): Fact<'package'>[]
   return [...latest.values()];
 }
 
-function marksInForce(marks: readonly Fact<'mark'>[], packages: readonly Fact<'package'>[]): Map<string, Fact<'mark'>> {
+function marksInForce(marks: readonly Fact<'mark'>[], packages: readonly Fact<'package'>[]): Pick<SiteState, 'marks' | 'marksBeside'> {
   const roots = packageRoots(packages);
-  return new Map(notSuperseded(marks).map((mark) => [markKey(roots.get(mark.body.package) ?? mark.body.package, mark.body.key), mark]));
+  const found = new Map<string, Fact<'mark'>>();
+  const beside = new Map<string, Fact<'mark'>[]>();
+  for (const mark of notSuperseded(marks)) {
+    const key = markKey(roots.get(mark.body.package) ?? mark.body.package, mark.body.key);
+    const before = found.get(key);
+    if (before) beside.set(key, [...(beside.get(key) ?? []), before]);
+    found.set(key, mark);
+  }
+  return { marks: found, marksBeside: beside };
 }
 
 /** An obstruction holds for the place that was planned when it was found: a mark moved elsewhere is free of it. */

@@ -195,7 +195,7 @@ describe('a sheet that was issued', () => {
     handOver(story, work, marks);
     story.set(solution, work, 1, { supersedes: marks[1]!.id });
     expect(sheetNotices(story.state, story.trust())).toEqual([]);
-    story.set(solution, work, 0, { off: { e: 0.004, n: 0.003 } });
+    story.set(solution, work, 0, { off: { e: 0.004, n: 0.003 }, supersedes: marks[0]!.id });
     expect(sheetNotices(story.state, story.trust())[0]!.marks).toEqual([{ name: marks[0]!.body.name, trouble: 'setAgain' }]);
   });
   it('can be of a part of the package, says both heights, until when it holds, and what changed by its figures', () => {

@@ -132,7 +132,7 @@ export const CARE_LIST: readonly { readonly title: string; readonly lines: reado
 ];
 
 /** What a sheet says of a caution that nobody answered. */
-const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'independent', string>> = {
+const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'independent' | 'setTwice', string>> = {
   services: 'Nobody said that buried services were located before they were driven',
   traffic: 'Nobody said what was done about traffic there',
   machine: 'Nobody said that the machine there was stopped',
@@ -141,6 +141,7 @@ const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'indepe
   keepOut: 'Nobody said that entering there was allowed',
   laser: 'Nobody said who was told about the laser',
   unattended: 'Nobody said who watched the instrument',
+  setTwice: 'Two people have set them, and nobody has said which stake stands; the figures here are of the later one',
   independent: 'Nothing but the station that set them has checked them',
 };
 export const openCautionWords = ({ code, marks }: { readonly code: keyof typeof OPEN_SUBJECT; readonly marks: readonly string[] }): string =>

@@ -139,7 +139,10 @@ const CONTENT = {
   ),
   open: Type.Optional(
     Type.Array(
-      Type.Object({ code: Words('services', 'traffic', 'machine', 'edge', 'overhead', 'keepOut', 'laser', 'unattended', 'independent'), marks: Lines }),
+      Type.Object({
+        code: Words('services', 'traffic', 'machine', 'edge', 'overhead', 'keepOut', 'laser', 'unattended', 'independent', 'setTwice'),
+        marks: Lines,
+      }),
       { maxItems: 100 },
     ),
   ),

@@ -1,7 +1,7 @@
 /** The sheet as a workbook: its rows, and what holds for all of them. Every cell has its type, so that no text can become a formula. */
 import writeXlsxFile from 'write-excel-file/node';
 import type { NumberedSheet } from '@idle-marker/records';
-import { CAUTIONS, heldBy, sheetClock, smallLength, UNIT_NAME, WITHHELD_REASON } from '@idle-marker/words';
+import { CAUTIONS, heldBy, openCautionWords, sheetClock, smallLength, UNIT_NAME, WITHHELD_REASON } from '@idle-marker/words';
 import { sheetTable, type TableCell } from './sheetTable.ts';
 
 type Cell =
@@ -40,6 +40,7 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
         ['Valid until', sheet.validUntil ?? 'nothing else is said'],
         ...sheet.stations.map((station) => [`Station ${station.name}`, heldBy(station.method, station.marks)] as const),
         ...notices.map((notice) => ['Since it was issued', notice] as const),
+        ...(sheet.open ?? []).map((each) => ['Open', openCautionWords(each)] as const),
         ...sheet.withheld.map((each) => [`${each.name} is withheld`, WITHHELD_REASON[each.reason]] as const),
         ...(sheet.remarks ? [['Remarks', sheet.remarks] as const] : []),
         ...CAUTIONS.map((caution) => ['Caution', caution] as const),

@@ -2,9 +2,10 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { compassWord, moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { isOverdue, paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
+import { isOverdue, markKey, paceOf, roundRows, twiceAt, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
 import { hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING, thisUnproven } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
+import { SetTwiceCard } from '../../site/SetTwiceCard.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -64,6 +65,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
   useKey('n', busy ? null : round.next);
   useKey('b', busy ? null : () => setBlocking(true));
   useKey(' ', busy || asking ? null : act);
+  const twice = twiceAt(state, work, markKey(state.packageRoots.get(work.id)!, plan.key));
   const pace = paceOf(state, solution.fact.id, who);
   return (
     <>
@@ -122,6 +124,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
             {staking.out && <p className="mt-1">{pushWords(moveFor(viewpoint, staking.out, lineAzimuth), viewpoint, units.lengthUnit)}</p>}
           </Card>
         )}
+        {twice && <SetTwiceCard key={twice.name} twice={twice} />}
         <CoarserCard solution={solution} work={work} />
         <BeginCard solution={solution} work={work} />
         <CautionCards work={work} stop={stop} solution={solution} />

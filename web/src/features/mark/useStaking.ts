@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { StakeResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { markBody, readingOf, stakeAt, toleranceOf, type ShotPlace } from '@idle-marker/records';
+import { allSetAnew, markBody, markKey, readingOf, stakeAt, toleranceOf, type ShotPlace } from '@idle-marker/records';
 import { hubOutsideWords, stationErrorSentence } from '@idle-marker/words';
 import { currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { useShooting, type Shooting } from '../../link/takeSight.ts';
@@ -122,7 +122,9 @@ export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Ro
     const current = currentLink();
     if (as === 'set' && current?.kind === 'simulator') current.driveHub(plan.name);
     const setting = { ...shot, solution, work, plan, hubZ: null, groundZ: shot.stake.measured.z };
-    await say({ type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) });
+    // Set anew in the place of all that stand, where two tablets have set it before.
+    const others = allSetAnew(state, markKey(state.packageRoots.get(work.id)!, plan.key), plan.name);
+    await say({ type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) }, ...others);
     choose(plan.key);
     setShot(null);
     setPulled(false);

@@ -16,6 +16,7 @@ import { HandedOverCard } from './HandedOverCard.tsx';
 import { nextStep } from './nextStep.ts';
 import { OlderCard } from './OlderCard.tsx';
 import { QuarantineCard } from './QuarantineCard.tsx';
+import { SetTwiceCards } from './SetTwiceCards.tsx';
 import { SiteCard } from './SiteCard.tsx';
 import { StationCard } from './StationCard.tsx';
 import { WorkCard } from './WorkCard.tsx';
@@ -56,6 +57,7 @@ export function Place() {
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
           <ClockAheadCard />
+          <SetTwiceCards />
           <FirstDayCard />
           <FallenCard />
           <OlderCard />

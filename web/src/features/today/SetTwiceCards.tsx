@@ -1,0 +1,18 @@
+import { useMemo } from 'react';
+import { setTwice } from '@idle-marker/records';
+import { SetTwiceCard } from '../../site/SetTwiceCard.tsx';
+import { useSite } from '../../site/SiteContext.tsx';
+
+/** Marks that two tablets have set, until somebody says which stands. */
+export function SetTwiceCards() {
+  const { state } = useSite();
+  const found = useMemo(() => setTwice(state), [state]);
+  if (found.length === 0) return null;
+  return (
+    <section className="flex flex-col gap-3 [&>*]:my-0 [&>*]:bg-sheet" aria-label="Marks that were set twice">
+      {found.map((twice) => (
+        <SetTwiceCard key={`${twice.work.id} ${twice.name}`} twice={twice} />
+      ))}
+    </section>
+  );
+}
