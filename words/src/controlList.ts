@@ -1,6 +1,7 @@
 /** What is wrong with a control list, by row and column, and what to do about it. */
 import type { LengthUnit } from '@idle-marker/core';
 import { formatLength, formatSigned } from '@idle-marker/core';
+import { landXmlFaultWords } from './landXml.ts';
 import { smallUnit } from './small.ts';
 import { UNIT_ABBREVIATION, UNIT_NAME } from './vocabulary.ts';
 
@@ -12,8 +13,7 @@ type FileIssue =
   | { readonly code: 'REPEATED_COLUMN'; readonly role: string; readonly columns: readonly string[] }
   | { readonly code: 'MIXED_UNITS'; readonly units: readonly LengthUnit[] }
   | { readonly code: 'TOO_MANY_ROWS'; readonly rows: number; readonly most: number }
-  | { readonly code: 'BROKEN_XML'; readonly message: string }
-  | { readonly code: 'FORBIDDEN_XML' }
+  | { readonly code: 'XML'; readonly fault: Parameters<typeof landXmlFaultWords>[0] }
   | { readonly code: 'OTHER_XML'; readonly root: string }
   | { readonly code: 'UNKNOWN_UNIT'; readonly text: string }
   | { readonly code: 'EMPTY_FILE' }
@@ -36,10 +36,8 @@ export function controlFileWords(issue: FileIssue): string {
       return `Two columns can both be the ${issue.role}: ${issue.columns.join(' and ')}. Rename one.`;
     case 'MIXED_UNITS':
       return `The header mixes ${issue.units.map((unit) => UNIT_NAME[unit]).join(' and ')}. Bring all columns to one unit.`;
-    case 'BROKEN_XML':
-      return `The XML is not well formed (${issue.message}): export the file again.`;
-    case 'FORBIDDEN_XML':
-      return 'The file declares a document type, which is not read for safety’s sake: export it as plain LandXML.';
+    case 'XML':
+      return landXmlFaultWords(issue.fault);
     case 'OTHER_XML':
       return `This XML is ${issue.root === '' ? 'empty' : `“${issue.root}”`}, not LandXML: choose a LandXML file with CgPoints, or a CSV.`;
     case 'UNKNOWN_UNIT':

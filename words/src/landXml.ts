@@ -17,6 +17,8 @@ export function elementFaultWords(fault: ElementFault): string {
       return 'is a spiral with both radii INF: one radius, radiusStart or radiusEnd, has to say how sharp it becomes';
     case 'RADIUS_NOT_POSITIVE':
       return 'has a radius that is not over 0';
+    case 'ELEMENT_TOO_LONG':
+      return 'goes farther than any line of a site: a coordinate in it is a slip, or of another system';
     case 'ELEMENT_WINDS':
       return `turns round ${fault.turns.toFixed(0)} times: its radius is too small for its length`;
     case 'SPIRAL_DOES_NOT_REACH':
@@ -64,6 +66,12 @@ export function landXmlFaultWords(fault: LandXmlFault): string {
       return `The XML is not well-formed at line ${fault.line}: ${fault.detail}. It may have been cut off on its way; get it again. Nothing was taken.`;
     case 'XML_DOCTYPE':
       return `The file declares a DOCTYPE (line ${fault.line}), which may hold an entity of any size: such files are not read. Nothing was expanded or fetched.`;
+    case 'XML_TOO_DEEP':
+      return `At line ${fault.line} elements stand inside one another more than ${fault.most} deep: no drawing does that. Nothing was taken.`;
+    case 'XML_TEXT_TOO_LONG':
+      return `The text of the element at line ${fault.line} is longer than any list of places. Nothing was taken.`;
+    case 'XML_TOO_FAR':
+      return `${placeWords(fault.at)} has ${fault.text}, which lies farther away than any site. ${NOTHING}`;
     case 'XML_OTHER_ROOT':
       return `The file is XML, but its root is “${fault.root}” instead of LandXML.`;
     case 'XML_UNITS_MISSING':

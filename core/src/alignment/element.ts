@@ -49,6 +49,8 @@ export type ElementFault =
   /** Straight at both ends it is no spiral. */
   | { readonly code: 'SPIRAL_STRAIGHT_AT_BOTH_ENDS' }
   | { readonly code: 'RADIUS_NOT_POSITIVE' }
+  /** No line of a site goes so far: a coordinate is a slip, or of another system. In the unit of the element. */
+  | { readonly code: 'ELEMENT_TOO_LONG'; readonly length: number }
   /** It winds round and round: its radius is too small for its length. */
   | { readonly code: 'ELEMENT_WINDS'; readonly turns: number }
   /** The ends lie farther apart, or nearer, than this length and these radii bring them. */
@@ -60,7 +62,15 @@ export const MOST_TURNS = 4;
 /** A spiral's chord may differ by this share from what its ends leave: coordinates of files are rounded. */
 const CHORD_SHARE = 0.02;
 
+/** Whatever the unit of the coordinates is. */
+const LONGEST = 1e9;
+
 export function shapeOf(element: HorizontalElement): Result<ElementShape, ElementFault> {
+  const shape = anyShapeOf(element);
+  return shape.ok && !(shape.value.length <= LONGEST) ? fail({ code: 'ELEMENT_TOO_LONG', length: shape.value.length }) : shape;
+}
+
+function anyShapeOf(element: HorizontalElement): Result<ElementShape, ElementFault> {
   switch (element.kind) {
     case 'line':
       return lineShape(element);

@@ -60,6 +60,8 @@ export const SERIES = 2 * TERMS + 2;
 /** The most that an arc's piece turns, and the longest piece of a line. */
 const ARC_TURN = 0.8;
 const LINE_LENGTH = 200;
+/** Of one element: beyond it the boxes are only wider. */
+const MOST_PIECES = 4096;
 
 type Box = readonly [number, number, number, number];
 const boxRound = (a: Box, b: Box): Box => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])];
@@ -136,7 +138,8 @@ export function piecesOf(elements: readonly StationedShape[]): Pieces {
 
 /** Lines and arcs, cut where their boxes would take in much that lies far from them. */
 function plainPieces(shape: StationedShape, element: number): Piece[] {
-  const count = Math.max(1, Math.ceil(shape.centre ? (Math.abs(shape.curvatureStart) * shape.length) / ARC_TURN : shape.length / LINE_LENGTH));
+  const wanted = Math.ceil(shape.centre ? (Math.abs(shape.curvatureStart) * shape.length) / ARC_TURN : shape.length / LINE_LENGTH);
+  const count = Math.min(MOST_PIECES, Math.max(1, wanted));
   const step = shape.length / count;
   return Array.from({ length: count }, (_, i) => {
     const [from, to] = [i * step, (i + 1) * step];

@@ -1,6 +1,7 @@
 /** Control lists as CSV: reading with a preview that names every fault by row and column. */
 import Papa from 'papaparse';
 import { fail, lengthToMetres, ok, type LengthUnit, type Metres, type Result } from '@idle-marker/core';
+import type { LandXmlFault } from '../landXml/landXmlFault.ts';
 import { readHeaderCell, usesXY, type ColumnRole } from './columns.ts';
 
 export type ControlKind = 'pin' | 'nail' | 'screw' | 'cross' | 'stake' | 'target' | 'benchmark' | 'other';
@@ -21,8 +22,7 @@ export type FileIssue =
   | { readonly code: 'MISSING_COLUMN'; readonly role: 'name' | 'coordinates' }
   | { readonly code: 'REPEATED_COLUMN'; readonly role: ColumnRole; readonly columns: readonly string[] }
   | { readonly code: 'MIXED_UNITS'; readonly units: readonly LengthUnit[] }
-  | { readonly code: 'BROKEN_XML'; readonly message: string }
-  | { readonly code: 'FORBIDDEN_XML' }
+  | { readonly code: 'XML'; readonly fault: LandXmlFault }
   | { readonly code: 'OTHER_XML'; readonly root: string }
   | { readonly code: 'UNKNOWN_UNIT'; readonly text: string }
   | { readonly code: 'TOO_MANY_ROWS'; readonly rows: number; readonly most: number };
@@ -65,6 +65,9 @@ export interface ControlList {
 
 export const MOST_CONTROL_ROWS = 50_000;
 const LONGEST_NAME = 80;
+/** A cell with more letters is no number, and no column is headed by more. */
+const LONGEST_NUMBER = 60;
+const LONGEST_HEAD = 120;
 
 export function readControlCsv(text: string, options: ControlCsvOptions): Result<ControlList, FileIssue> {
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
@@ -94,7 +97,7 @@ function readHeader(cells: readonly string[], options: ControlCsvOptions): Resul
   const at: Columns = {};
   const units = new Set<LengthUnit>();
   for (const [i, cell] of cells.entries()) {
-    const { role: named, unit } = readHeaderCell(cell);
+    const { role: named, unit } = cell.length > LONGEST_HEAD ? { role: null, unit: null } : readHeaderCell(cell);
     if (!named) continue;
     const role = swapXY(cell, named, options.xIsNorth);
     if (at[role] !== undefined) return fail({ code: 'REPEATED_COLUMN', role, columns: [cells[at[role]]!, cell] });
@@ -123,10 +126,10 @@ function readRow(row: number, cells: readonly string[], header: readonly string[
   const number = (role: ColumnRole): number | null => {
     const text = cell(role);
     if (text === '') return null;
-    const value = readNumber(text, decimalComma);
+    const value = text.length > LONGEST_NUMBER ? null : readNumber(text, decimalComma);
     if (value !== null) return value;
-    const code = /\d\s*[a-z'′″"]+$/i.test(text) ? 'OTHER_UNIT' : 'NOT_A_NUMBER';
-    issues.push({ code, column: columnName(role), text });
+    const code = /\d\s*[a-z'′″"]+$/i.test(text.slice(0, LONGEST_NUMBER)) ? 'OTHER_UNIT' : 'NOT_A_NUMBER';
+    issues.push({ code, column: columnName(role), text: text.slice(0, LONGEST_NUMBER) });
     return null;
   };
   const word = <T extends string>(role: 'kind' | 'condition', known: readonly T[], fallback: T): T => {

@@ -2,9 +2,9 @@
  * Control points of a LandXML file (1.0 to 1.2): `CgPoints`, northing easting [elevation], in the file's linear unit.
  * Entities are never resolved, and a document type is refused. Source: LandXML.org, LandXML-1.2 schema.
  */
-import { SaxesParser } from 'saxes';
 import { fail, lengthToMetres, ok, type LengthUnit, type Result } from '@idle-marker/core';
 import { LENGTH_WORDS, localName } from '../landXml/xmlNames.ts';
+import { XmlWalk } from '../landXml/xmlWalk.ts';
 import { MOST_CONTROL_ROWS, type ControlList, type ControlRow, type FileIssue, type RowIssue } from './controlCsv.ts';
 
 /** Whether a text is XML rather than a table. */
@@ -17,7 +17,6 @@ interface Reading {
   /** Points are counted from 1 in the order of the file. */
   readonly rows: ControlRow[];
   root: string | null;
-  forbidden: boolean;
 }
 
 function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUnit): ControlRow {
@@ -51,40 +50,32 @@ function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUn
 
 /** Reads all points; `unit` holds where the file names none. */
 export function readControlLandXml(text: string, options: { readonly unit: LengthUnit }): Result<ControlList, FileIssue> {
-  const parser = new SaxesParser();
-  const state: Reading = { unit: null, unknownUnit: null, point: null, rows: [], root: null, forbidden: false };
-  let broken: string | null = null;
-  parser.on('error', (error) => {
-    broken ??= error.message;
+  const state: Reading = { unit: null, unknownUnit: null, point: null, rows: [], root: null };
+  const walk = new XmlWalk({
+    open: ({ name, attributes }) => {
+      const local = localName(name);
+      const attribute = (key: string) => attributes[key] ?? '';
+      state.root ??= local;
+      if (local === 'Metric' || local === 'Imperial') {
+        const word = attribute('linearUnit');
+        state.unit = LENGTH_WORDS[word.toLowerCase()] ?? null;
+        if (word !== '' && state.unit === null) state.unknownUnit = word;
+      }
+      // A reference to a point elsewhere in the file is no point of its own.
+      if (local === 'CgPoint' && attribute('pntRef') === '') {
+        state.point = { name: attribute('name').trim(), code: attribute('code'), desc: attribute('desc'), text: '' };
+      }
+    },
+    text: (piece) => {
+      if (state.point) state.point.text += piece;
+    },
+    close: (name) => {
+      if (localName(name) !== 'CgPoint' || !state.point) return;
+      state.rows.push(rowOf(state.point, state.rows.length + 1, state.unit ?? options.unit));
+      state.point = null;
+    },
   });
-  parser.on('doctype', () => {
-    state.forbidden = true;
-  });
-  parser.on('opentag', ({ name, attributes }) => {
-    const local = localName(name);
-    const attribute = (key: string) => (attributes[key] as string | undefined) ?? '';
-    state.root ??= local;
-    if (local === 'Metric' || local === 'Imperial') {
-      const word = attribute('linearUnit');
-      state.unit = LENGTH_WORDS[word.toLowerCase()] ?? null;
-      if (word !== '' && state.unit === null) state.unknownUnit = word;
-    }
-    // A reference to a point elsewhere in the file is no point of its own.
-    if (local === 'CgPoint' && attribute('pntRef') === '') {
-      state.point = { name: attribute('name').trim(), code: attribute('code'), desc: attribute('desc'), text: '' };
-    }
-  });
-  parser.on('text', (chunk) => {
-    if (state.point) state.point.text += chunk;
-  });
-  parser.on('closetag', ({ name }) => {
-    if (localName(name) !== 'CgPoint' || !state.point) return;
-    state.rows.push(rowOf(state.point, state.rows.length + 1, state.unit ?? options.unit));
-    state.point = null;
-  });
-  parser.write(text.replace(/^\uFEFF/, '')).close();
-  if (state.forbidden) return fail({ code: 'FORBIDDEN_XML' });
-  if (broken !== null) return fail({ code: 'BROKEN_XML', message: broken });
+  if (!walk.write(text.replace(/^\uFEFF/, '')) || !walk.close()) return fail({ code: 'XML', fault: walk.fault! });
   if (state.root !== 'LandXML') return fail({ code: 'OTHER_XML', root: state.root ?? '' });
   if (state.unknownUnit !== null) return fail({ code: 'UNKNOWN_UNIT', text: state.unknownUnit });
   if (state.rows.length === 0) return fail({ code: 'NO_ROWS' });

@@ -97,9 +97,19 @@ describe('drawings', () => {
       SOME_PROXY: '2 on MEP',
       '3DFACE at height 0': '2 on ROOF',
       'POLYLINE without an end': '1 on OLD',
-      'LWPOLYLINE that can not be read': '1 on BAD',
+      'LWPOLYLINE without a place': '1 on BAD',
       'LINE without length': '1 on A',
     });
+  });
+
+  it('end with what has no group codes, and name its line', () => {
+    const broken = line('BAD', 0, 0, 5, 5).replace(/^10$/m, '-');
+    const found = read(drawing([line('A', 0, 0, 1, 0), broken]));
+    expect(found.lines).toHaveLength(1);
+    expect(found.leftOut).toEqual([{ what: expect.stringMatching(/^LINE with no group code on line \d+$/), layer: 'BAD', count: 1 }]);
+    // Groups that come in no order that a corner has.
+    const shuffled = pairs([0, 'LWPOLYLINE'], [8, 'BAD'], [90, 3], [70, 1], [20, 0], [42, 1], [10, 0], [23, 0], [10, 10], [80, 4]);
+    expect(read(drawing([line('A', 0, 0, 1, 0), shuffled])).leftOut).toEqual([{ what: 'LWPOLYLINE without a place', layer: 'BAD', count: 1 }]);
   });
 
   it('leave out what lies farther away than a site can be, and show the rest', () => {
@@ -156,6 +166,14 @@ describe('files of any kind', () => {
     expect(fault(new Uint8Array([1, 2, 0, 4]))).toMatchObject({ code: 'NOT_A_DRAWING' });
     expect(fault(new Uint8Array())).toMatchObject({ code: 'NOT_A_DRAWING', detail: 'the file is empty' });
     expect(fault(bytes('name,e,n\nP1,10,20\nP2,x,20\n'))).toMatchObject({ code: 'BAD_ROW', row: 3 });
+  });
+
+  it('in lists with a head that is none are refused at once, whatever stands in it', () => {
+    for (const head of ['['.repeat(200_000), `name,e,${'('.repeat(200_000)}`, `name,e,n\nP,${'1'.repeat(200_000)}m,2`]) {
+      const began = Date.now();
+      expect(fault(bytes(`${head}\nA,1,2\n`))).toHaveProperty('code');
+      expect(Date.now() - began).toBeLessThan(2000);
+    }
   });
 
   it('in GeoJSON give points, lines and polygons with their names and layers', () => {

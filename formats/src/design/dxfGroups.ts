@@ -14,6 +14,8 @@ export interface DxfElement {
   readonly end: number;
   /** A polyline whose end is missing can not be read. */
   readonly whole: boolean;
+  /** Line of the file on which no group code stands where one should; null where all do. */
+  readonly broken: number | null;
   /** Text of its first attribute; null when it has none. */
   readonly attribute: string | null;
 }
@@ -25,11 +27,15 @@ export interface DxfGroups {
 
 const PARTS: ReadonlySet<string> = new Set(['VERTEX', 'SEQEND', 'ATTRIB']);
 
+/** What follows, as a whole number: a reader that takes anything else for one may never come to an end. */
+const GROUP_CODE = /^-?\d{1,4}$/;
+
 interface Growing {
   type: string;
   layer: string | null;
   start: number;
   whole: boolean;
+  broken: number | null;
   attribute: string | null;
   /** The part that is being read: of an attribute the text is wanted. */
   part: string;
@@ -42,11 +48,13 @@ export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
   let current: Growing | null = null;
   const close = (end: number) => {
     if (current)
-      elements.push({ type: current.type, layer: current.layer ?? '0', start: current.start, end, whole: current.whole, attribute: current.attribute });
+      elements.push({ type: current.type, layer: current.layer ?? '0', start: current.start, end, whole: current.whole, broken: current.broken, attribute: current.attribute });
     current = null;
   };
   let at = 0;
+  let line = -1;
   while (at < text.length) {
+    line += 2;
     const codeEnd = text.indexOf('\n', at);
     if (codeEnd < 0) break;
     const found = text.indexOf('\n', codeEnd + 1);
@@ -68,7 +76,7 @@ export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
       hasSections ||= awaitsName;
       hasEnd ||= type === 'EOF';
       if (type === 'ENDSEC' || type === 'SECTION' || type === 'EOF') section = '';
-      else if (section === 'ENTITIES') current = { type, layer: null, start, whole: type !== 'POLYLINE', attribute: null, part: type };
+      else if (section === 'ENTITIES') current = { type, layer: null, start, whole: type !== 'POLYLINE', broken: null, attribute: null, part: type };
       if (hasEnd) break;
     } else if (awaitsName && code === '2') {
       section = value();
@@ -78,6 +86,7 @@ export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
       else if (variable === '$INSUNITS' && code === '70') insUnits = Number(value()) || 0;
     } else if (current !== null) {
       const open: Growing = current;
+      if (!GROUP_CODE.test(code)) open.broken ??= line;
       if (code === '8') open.layer ??= value();
       else if (code === '1' && open.part === 'ATTRIB') open.attribute ??= value();
     }

@@ -6,6 +6,7 @@ import {
   shapeOf,
   type AlignmentDefinition,
   type HorizontalElement,
+  type Metres,
   type PlanPoint,
   type SitePoint,
   type StationEquation,
@@ -30,6 +31,8 @@ export type PointByName = (name: string) => SitePoint | undefined;
 /** Radius at the centre and radius as given may differ by this, metres. */
 const RADIUS_OFF = 0.005;
 const SPIRAL_OFF = 0.005;
+/** A line goes no farther than this: stations along it are counted one by one. */
+const LONGEST: Metres = 1e6;
 
 function placeOf(raw: RawElement, part: GeomPart, named: PointByName): SitePoint {
   const text = raw.parts.get(part);
@@ -69,9 +72,12 @@ export function definitionOf(
   metresPerUnit: number,
 ): { readonly definition: AlignmentDefinition; readonly warnings: readonly LandXmlWarning[] } {
   const warnings: LandXmlWarning[] = [];
+  let length: Metres = 0;
   for (const { raw, element } of read) {
     const shape = shapeOf(element);
     if (!shape.ok) throw new Refused({ code: 'XML_ELEMENT', at: raw.at, fault: shape.error });
+    length += shape.value.length * metresPerUnit;
+    if (length > LONGEST) throw new Refused({ code: 'XML_ELEMENT', at: raw.at, fault: { code: 'ELEMENT_TOO_LONG', length } });
     if (element.kind === 'curve' && raw.radius !== null) {
       const off = Math.max(...[element.start, element.end].map((end) => Math.abs(planDistance(element.centre, end) - raw.radius!)));
       if (off * metresPerUnit > RADIUS_OFF) warnings.push({ code: 'XML_RADIUS_OFF', at: raw.at, size: off * metresPerUnit });

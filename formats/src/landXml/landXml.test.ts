@@ -109,6 +109,13 @@ describe('LandXML', () => {
     ['', { code: 'XML_EMPTY' }],
     ['<Drawing/>', { code: 'XML_OTHER_ROOT', root: 'Drawing' }],
     [file(alignment(LINE)).slice(0, -30), { code: 'XML_BROKEN', line: 3 }],
+    [`<LandXML>${'<A>'.repeat(150)}`, { code: 'XML_TOO_DEEP', line: 1, most: 100 }],
+    [`<LandXML>${'</A>'.repeat(200_000)}`, { code: 'XML_BROKEN', line: 1 }],
+    [file(alignment('<Line><Start>1 1</Start><End>1 1e300</End></Line>')), { code: 'XML_TOO_FAR', text: '1e300' }],
+    [
+      file(alignment('<Curve rot="cw"><Start>0 0</Start><Center>0 2147483648</Center><End>0 4294967296</End></Curve>')),
+      { code: 'XML_ELEMENT', at: { element: 'Curve' }, fault: { code: 'ELEMENT_TOO_LONG' } },
+    ],
     ['<!DOCTYPE LandXML [<!ENTITY a SYSTEM "file:///etc/passwd">]><LandXML>&a;</LandXML>', { code: 'XML_DOCTYPE', line: 1 }],
     [file(alignment(LINE), ''), { code: 'XML_UNITS_MISSING' }],
     [file(alignment(LINE), '<Units><Metric linearUnit="furlong"/></Units>'), { code: 'XML_UNIT_UNKNOWN', text: 'furlong' }],

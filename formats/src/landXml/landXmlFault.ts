@@ -16,6 +16,9 @@ export type LandXmlFault =
   | { readonly code: 'XML_ENCODING'; readonly encoding: string }
   | { readonly code: 'XML_BROKEN'; readonly detail: string; readonly line: number }
   | { readonly code: 'XML_DOCTYPE'; readonly line: number }
+  | { readonly code: 'XML_TOO_DEEP'; readonly line: number; readonly most: number }
+  | { readonly code: 'XML_TEXT_TOO_LONG'; readonly line: number }
+  | { readonly code: 'XML_TOO_FAR'; readonly at: XmlPlace; readonly text: string }
   | { readonly code: 'XML_OTHER_ROOT'; readonly root: string }
   | { readonly code: 'XML_UNITS_MISSING' }
   | { readonly code: 'XML_UNIT_UNKNOWN'; readonly text: string; readonly line: number }

@@ -4,7 +4,7 @@
  * first thing that can't be understood where it matters ends the reading with its element and line. What is only not taken is
  * counted by name. Source: LandXML.org, LandXML-1.2 schema.
  */
-import { SaxesParser, type SaxesTagPlain } from 'saxes';
+import type { SaxesTagPlain } from 'saxes';
 import {
   fail,
   METRES_PER_UNIT,
@@ -26,6 +26,7 @@ import type { LandXmlDesign, ReadAlignment, ReadCrossSection, ReadProfile } from
 import { Refused, type LandXmlFault, type LandXmlWarning, type XmlPlace } from './landXmlFault.ts';
 import { plainNumber, plainNumbers } from './numbers.ts';
 import { localName } from './xmlNames.ts';
+import { XmlWalk } from './xmlWalk.ts';
 
 const METRIC: Readonly<Record<string, DrawingUnit>> = {
   meter: unitOfLength('metre'),
@@ -72,8 +73,13 @@ interface OpenFeature {
 }
 
 export class LandXmlReader {
-  readonly #parser = new SaxesParser();
-  #fault: LandXmlFault | null = null;
+  readonly #walk = new XmlWalk({
+    open: (tag) => this.#open(tag),
+    close: (name) => this.#close(localName(name)),
+    text: (piece) => {
+      if (this.#reading?.depth === this.#stack.length) this.#reading.text += piece;
+    },
+  });
   #root: string | null = null;
   readonly #stack: string[] = [];
   /** Depth below which nothing is looked at; 0 while everything is. */
@@ -101,47 +107,20 @@ export class LandXmlReader {
   #sectionLine: { readonly name: string; readonly points: { offset: number; z: number; code: string }[] } | null = null;
   #counts = new Map<string, number>();
 
-  constructor() {
-    this.#parser.on('error', (error) => {
-      const detail = error.message.replace(/^\d+:\d+:\s*/, '');
-      this.#fault ??= { code: 'XML_BROKEN', detail, line: this.#parser.line };
-    });
-    this.#parser.on('doctype', () => {
-      this.#fault ??= { code: 'XML_DOCTYPE', line: this.#parser.line };
-    });
-    this.#parser.on('opentag', (tag) => this.#guard(() => this.#open(tag)));
-    this.#parser.on('text', (chunk) => {
-      if (this.#reading?.depth === this.#stack.length) this.#reading.text += chunk;
-    });
-    this.#parser.on('cdata', (chunk) => {
-      if (this.#reading?.depth === this.#stack.length) this.#reading.text += chunk;
-    });
-    this.#parser.on('closetag', (tag) => this.#guard(() => this.#close(localName(tag.name))));
-  }
-
   /** False once reading on is of no use. */
   write(text: string): boolean {
-    if (!this.#fault) this.#parser.write(text);
-    return this.#fault === null;
+    return this.#walk.write(text);
   }
 
   finish(): Result<LandXmlDesign, LandXmlFault> {
-    if (!this.#fault) this.#parser.close();
-    if (!this.#fault && this.#root !== 'LandXML') this.#fault = { code: 'XML_OTHER_ROOT', root: this.#root ?? '' };
-    if (!this.#fault && this.#unit === null) this.#fault = { code: 'XML_UNITS_MISSING' };
     let design: LandXmlDesign | null = null;
-    this.#guard(() => (design = this.#design()));
-    return this.#fault ? fail(this.#fault) : ok(design!);
-  }
-
-  #guard(act: () => void): void {
-    if (this.#fault) return;
-    try {
-      act();
-    } catch (cause) {
-      if (!(cause instanceof Refused)) throw cause;
-      this.#fault = cause.fault;
-    }
+    this.#walk.close();
+    this.#walk.guard(() => {
+      if (this.#root !== 'LandXML') throw new Refused({ code: 'XML_OTHER_ROOT', root: this.#root ?? '' });
+      if (this.#unit === null) throw new Refused({ code: 'XML_UNITS_MISSING' });
+      design = this.#design();
+    });
+    return this.#walk.fault ? fail(this.#walk.fault) : ok(design!);
   }
 
   #leave(what: string): void {
@@ -177,7 +156,7 @@ export class LandXmlReader {
   #open({ name, attributes }: SaxesTagPlain): void {
     const local = localName(name);
     this.#stack.push(local);
-    this.#line = this.#parser.line;
+    this.#line = this.#walk.line;
     if (this.#skipBelow > 0) return;
     this.#root ??= local;
     if (this.#stack.length === 1 && local !== 'LandXML') {

@@ -2,11 +2,12 @@
  * Survey observations of a LandXML file (1.0 to 1.2): the placings of an instrument, what was read from each, and the points of
  * the file, northing first. Entities are never resolved and a document type is refused. Source: LandXML.org, LandXML-1.2 schema.
  */
-import { SaxesParser, type SaxesTagPlain } from 'saxes';
+import type { SaxesTagPlain } from 'saxes';
 import { fail, lengthToMetres, ok, type AngleUnit, type LengthUnit, type Metres, type Result } from '@idle-marker/core';
 import { Refused, type LandXmlFault, type XmlPlace } from './landXmlFault.ts';
 import { plainNumber, plainNumbers } from './numbers.ts';
 import { LENGTH_WORDS, localName } from './xmlNames.ts';
+import { XmlWalk } from './xmlWalk.ts';
 
 export interface SurveyRead {
   readonly linearUnit: LengthUnit;
@@ -73,8 +74,13 @@ interface OpenSight {
 }
 
 class SurveyReader {
-  readonly parser = new SaxesParser();
-  fault: LandXmlFault | null = null;
+  readonly walk = new XmlWalk({
+    open: (tag) => this.#open(tag),
+    close: (name) => this.#close(localName(name)),
+    text: (piece) => {
+      if (this.#point) this.#point.text += piece;
+    },
+  });
   root: string | null = null;
   linearUnit: LengthUnit | null = null;
   angle: { readonly unit: AngleUnit; readonly factor: number } = { unit: 'degree', factor: 1 };
@@ -87,34 +93,10 @@ class SurveyReader {
   #point: { readonly name: string; readonly at: XmlPlace; text: string } | null = null;
   readonly #counts = new Map<string, number>();
 
-  constructor() {
-    this.parser.on('error', (error) => {
-      this.fault ??= { code: 'XML_BROKEN', detail: error.message.replace(/^\d+:\d+:\s*/, ''), line: this.parser.line };
-    });
-    this.parser.on('doctype', () => {
-      this.fault ??= { code: 'XML_DOCTYPE', line: this.parser.line };
-    });
-    this.parser.on('opentag', (tag) => this.#guard(() => this.#open(tag)));
-    this.parser.on('text', (chunk) => {
-      if (this.#point) this.#point.text += chunk;
-    });
-    this.parser.on('closetag', (tag) => this.#guard(() => this.#close(localName(tag.name))));
-  }
-
-  #guard(step: () => void): void {
-    if (this.fault) return;
-    try {
-      step();
-    } catch (error) {
-      if (!(error instanceof Refused)) throw error;
-      this.fault = error.fault;
-    }
-  }
-
   #place(element: string, owner: string | null): XmlPlace {
     const number = (this.#counts.get(element) ?? 0) + 1;
     this.#counts.set(element, number);
-    return { element, number, owner, line: this.parser.line };
+    return { element, number, owner, line: this.walk.line };
   }
 
   #number(text: string | undefined, at: XmlPlace, part: string): number {
@@ -167,7 +149,7 @@ class SurveyReader {
   #units(given: Record<string, string>): void {
     const [length, angle] = [given['linearUnit'] ?? '', given['angularUnit'] ?? ''];
     this.linearUnit = LENGTH_WORDS[length.toLowerCase()] ?? null;
-    if (this.linearUnit === null) throw new Refused({ code: 'XML_UNIT_UNKNOWN', text: length, line: this.parser.line });
+    if (this.linearUnit === null) throw new Refused({ code: 'XML_UNIT_UNKNOWN', text: length, line: this.walk.line });
     if (angle === '') return;
     const known = ANGLES[angle.toLowerCase()];
     if (!known) throw new Refused({ code: 'XML_WORD_UNKNOWN', at: this.#place('Units', null), attribute: 'angularUnit', text: angle });
@@ -241,8 +223,7 @@ class SurveyReader {
 export function readLandXmlSurvey(text: string): Result<SurveyRead, LandXmlFault> {
   if (text.trim() === '') return fail({ code: 'XML_EMPTY' });
   const reader = new SurveyReader();
-  reader.parser.write(text.replace(/^\uFEFF/, '')).close();
-  if (reader.fault) return fail(reader.fault);
+  if (!reader.walk.write(text.replace(/^\uFEFF/, '')) || !reader.walk.close()) return fail(reader.walk.fault!);
   if (reader.root !== 'LandXML') return fail({ code: 'XML_OTHER_ROOT', root: reader.root ?? '' });
   if (reader.linearUnit === null) return fail({ code: 'XML_UNITS_MISSING' });
   const { linearUnit, angle, project, points } = reader;

@@ -10,11 +10,16 @@ export function plainNumber(text: string, at: () => XmlPlace): number {
   return value;
 }
 
-/** Numbers parted by white space, as many as are wanted. */
+/** Coordinates of the whole earth, in millimetres. */
+const FARTHEST = 1e11;
+
+/** Coordinates or stations parted by white space, as many as are wanted. */
 export function plainNumbers(text: string, least: number, most: number, at: () => XmlPlace): number[] {
   const trimmed = text.trim();
   const parts = trimmed === '' ? [] : trimmed.split(/\s+/);
   const numbers = parts.map((part) => plainNumber(part, at));
+  const far = numbers.findIndex((number) => Math.abs(number) > FARTHEST);
+  if (far >= 0) throw new Refused({ code: 'XML_TOO_FAR', at: at(), text: parts[far]!.slice(0, 60) });
   if (numbers.length < least || numbers.length > most) {
     const wanted = least === most ? String(least) : most === Infinity ? `at least ${least}` : `${least} or ${most}`;
     throw new Refused({ code: 'XML_NUMBER_COUNT', at: at(), given: numbers.length, wanted });

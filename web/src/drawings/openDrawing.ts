@@ -205,9 +205,15 @@ export class OpenDrawing {
       this.drawing.texts,
     );
     const taken = new Set<string>();
+    /** The last number given out under a name: thousands of points may have the same. */
+    const numbers = new Map<string, number>();
     return own.map(({ name, at }, i) => {
-      let free = name ?? named[i]!.name;
-      for (let k = 2; taken.has(free); k++) free = `${name ?? named[i]!.name} ${k}`;
+      const wanted = name ?? named[i]!.name;
+      let free = wanted;
+      for (let k = numbers.get(wanted) ?? 2; taken.has(free); k++) {
+        free = `${wanted} ${k}`;
+        numbers.set(wanted, k + 1);
+      }
       taken.add(free);
       return { name: free, e: at.e, n: at.n };
     });
