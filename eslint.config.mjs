@@ -85,7 +85,7 @@ const coreLayers = CORE_LAYERS.flatMap((layer, level) =>
 );
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.idle-data/**', 'playwright-report/**', 'test-results/**', '**/*.tmp.mjs'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.idle-data/**', 'playwright-report/**', 'test-results/**', 'fuzz-failures/**', '**/*.tmp.mjs'] },
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

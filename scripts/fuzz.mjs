@@ -83,7 +83,7 @@ async function bundled(entry) {
     target: 'node20',
     outfile,
     logLevel: 'error',
-    banner: { js: `import { createRequire } from 'node:module'; const require = createRequire(${JSON.stringify(join(ROOT, 'x.js'))});` },
+    banner: { js: `import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(${JSON.stringify(join(ROOT, 'x.js'))});` },
   });
   return { file: outfile, remove: () => rmSync(folder, { recursive: true, force: true }) };
 }
@@ -153,7 +153,7 @@ program.remove();
 if (values.port !== undefined && (values.only === undefined || values.only === 'routes') && existsSync(join(ROOT, 'server/dist/main.mjs'))) {
   const routes = await bundled('scripts/fuzzRoutes.ts');
   const { fuzzRoutes } = await import(pathToFileURL(routes.file).href);
-  counts.push(await fuzzRoutes({ port: Number(values.port), mutants, first, until, fail, slowest: SLOWEST_MS }));
+  counts.push(await fuzzRoutes({ port: Number(values.port), mutants, first, until, fail, slowest: SLOWEST_MS, seeds: SEEDS }));
   routes.remove();
 }
 console.log(`${counts.reduce((sum, count) => sum + count, 0)} mutants, ${failed} failed`);

@@ -11,7 +11,7 @@ import { pipeline } from 'node:stream/promises';
 import { Worker } from 'node:worker_threads';
 import type { Configuration } from '../configuration.ts';
 import { ProblemError } from '../http/problems.ts';
-import type { ArchiveOutcome, ArchiveWork } from './archiveThread.ts';
+import type { ArchiveOutcome } from './archiveThread.ts';
 import { refused } from './manifest.ts';
 import type { ArchiveTaken } from './readArchive.ts';
 
@@ -65,28 +65,58 @@ function limited(): Transform {
 
 const TOO_MUCH = 'The archive comes to more than can be read here.';
 
-/** A reader with a thread for each archive, of limited memory. `script` is the built `archiveThread.ts`. */
-export const threadReader =
-  (script: URL, database: Configuration['database']): ArchiveReader =>
-  (file, signal) =>
+/** Loading the thread takes a second: it stays for the next archive, and goes when none comes. */
+const IDLE_MS = 60_000;
+
+/**
+ * A reader with a thread of limited memory. One that is called off, takes too long or comes to too much is ended with all it holds,
+ * and the next archive has a new one. `script` is the built `archiveThread.ts`.
+ */
+export function threadReader(script: URL, database: Configuration['database']): ArchiveReader {
+  let waiting: Worker | null = null;
+  let idle: NodeJS.Timeout | undefined;
+  const made = (): Worker => {
+    const thread = new Worker(script, { workerData: database, resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } });
+    thread.once('exit', () => {
+      if (waiting === thread) waiting = null;
+    });
+    return thread;
+  };
+  const begin = (): Worker => {
+    clearTimeout(idle);
+    const thread = waiting ?? made();
+    waiting = null;
+    thread.ref();
+    return thread;
+  };
+  const keep = (thread: Worker) => {
+    thread.unref();
+    waiting = thread;
+    idle = setTimeout(() => void thread.terminate(), IDLE_MS).unref();
+  };
+  return (file, signal) =>
     new Promise((resolve, reject) => {
-      const thread = new Worker(script, { workerData: { file, database } satisfies ArchiveWork, resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } });
+      const thread = begin();
       const stop = () => void thread.terminate();
       const ended = (settle: () => void) => {
         signal.removeEventListener('abort', stop);
+        thread.off('message', onMessage).off('error', onError).off('exit', onExit);
         settle();
       };
-      if (signal.aborted) stop();
-      signal.addEventListener('abort', stop);
-      thread.once('message', (outcome: ArchiveOutcome) =>
+      const onMessage = (outcome: ArchiveOutcome) =>
         ended(() => {
+          keep(thread);
           if ('taken' in outcome) resolve(outcome.taken);
           else reject(errorOf(outcome));
-        }),
-      );
-      thread.once('error', (error: NodeJS.ErrnoException) => ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(TOO_MUCH) : error)));
-      thread.once('exit', () => ended(() => reject(refused(signal.aborted ? 'The archive took too long to read, or was called off.' : TOO_MUCH))));
+        });
+      const onError = (error: NodeJS.ErrnoException) => ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(TOO_MUCH) : error));
+      const onExit = () => ended(() => reject(refused(signal.aborted ? 'The archive took too long to read, or was called off.' : TOO_MUCH)));
+      thread.on('message', onMessage).on('error', onError).on('exit', onExit);
+      signal.addEventListener('abort', stop);
+      if (signal.aborted) stop();
+      else thread.postMessage(file);
     });
+}
 
 function errorOf(outcome: Exclude<ArchiveOutcome, { readonly taken: unknown }>): Error {
   if ('problem' in outcome) return new ProblemError(outcome.problem.code, outcome.problem.detail);

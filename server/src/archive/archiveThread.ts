@@ -1,4 +1,4 @@
-/** Reads one archive in a thread of its own, with its own connection: what a made-up archive costs is lost here and nowhere else. */
+/** Reads archives one after the other in a thread of its own, with its own connection: what a made-up archive costs is lost here and nowhere else. */
 import { createReadStream } from 'node:fs';
 import { parentPort, workerData } from 'node:worker_threads';
 import { MikroORM } from '@mikro-orm/postgresql';
@@ -7,12 +7,7 @@ import { ormOptions } from '../database/orm.ts';
 import { isDatabaseAway, isOutOfRoom, ProblemError, type ProblemCode } from '../http/problems.ts';
 import { readArchive, type ArchiveTaken } from './readArchive.ts';
 
-export interface ArchiveWork {
-  readonly file: string;
-  readonly database: Configuration['database'];
-}
-
-/** What the thread ends with: an error itself does not come across as what it is. */
+/** What the thread answers each file with: an error itself does not come across as what it is. */
 export type ArchiveOutcome =
   | { readonly taken: ArchiveTaken }
   | { readonly problem: { readonly code: ProblemCode; readonly detail: string } }
@@ -24,12 +19,13 @@ function outcomeOf(error: unknown): ArchiveOutcome {
   return { failed, message: error instanceof Error ? (error.stack ?? error.message) : String(error) };
 }
 
-const { file, database } = workerData as ArchiveWork;
-const orm = await MikroORM.init(ormOptions(database));
-try {
-  parentPort!.postMessage({ taken: await readArchive(orm, createReadStream(file)) } satisfies ArchiveOutcome);
-} catch (error) {
-  parentPort!.postMessage(outcomeOf(error));
-} finally {
-  await orm.close(true);
-}
+const port = parentPort!;
+const orm = MikroORM.init(ormOptions(workerData as Configuration['database']));
+// It is told of when the first archive comes.
+orm.catch(() => undefined);
+port.on('message', (file: string) => {
+  const read = async (): Promise<ArchiveOutcome> => ({ taken: await readArchive(await orm, createReadStream(file)) });
+  void read()
+    .catch(outcomeOf)
+    .then((outcome) => port.postMessage(outcome));
+});
