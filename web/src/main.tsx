@@ -1,52 +1,54 @@
-import { StrictMode } from 'react';
+import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { keepClock } from './ledger/clock.ts';
+import { wakeDrawings } from './drawings/drawings.ts';
 import { RouteError } from './frame/RouteError.tsx';
+import { fetchAllParts, fetchedPart } from './ui/fetchedPart.tsx';
 import './style.css';
 
-/** Each place is fetched when it is first gone to. */
-const place = (path: string, load: () => Promise<{ Place: () => React.ReactNode }>): RouteObject => ({
+const CREW = '/crew/:token/:name?';
+
+/** Stands there while a place is fetched. */
+const opening = <p className="p-6 text-ink2">Opening…</p>;
+
+const place = (path: string, name: string, load: () => Promise<{ Place: ComponentType }>): RouteObject => ({
   path,
-  lazy: async () => ({ Component: (await load()).Place }),
+  Component: fetchedPart(name, async () => (await load()).Place, opening),
   errorElement: <RouteError />,
 });
 
-/** Stands there while the first place is fetched. */
-const Opening = () => <p className="p-6 text-ink2">Opening…</p>;
-
 const router = createBrowserRouter([
-  { ...place('/', () => import('./features/sites/SitesPlace.tsx')), HydrateFallback: Opening },
-  { ...place('/crew/:token/:name?', () => import('./features/crew/CrewPlace.tsx')), HydrateFallback: Opening },
+  place('/', 'The list of sites', () => import('./features/sites/SitesPlace.tsx')),
+  place(CREW, 'The crew’s page', () => import('./features/crew/CrewPlace.tsx')),
   {
     path: '/sites/:site',
-    lazy: async () => ({ Component: (await import('./site/SiteDoor.tsx')).SiteDoor }),
-    HydrateFallback: Opening,
+    Component: fetchedPart('The site', async () => (await import('./site/SiteDoor.tsx')).SiteDoor, opening),
     errorElement: <RouteError />,
     children: [
       { index: true, element: <Navigate to="today" replace /> },
-      place('today', () => import('./features/today/TodayPlace.tsx')),
-      place('control', () => import('./features/control/ControlPlace.tsx')),
-      place('design', () => import('./features/design/DesignPlace.tsx')),
-      place('station', () => import('./features/station/StationPlace.tsx')),
-      place('prove', () => import('./features/prove/ProvePlace.tsx')),
-      place('mark', () => import('./features/mark/MarkPlace.tsx')),
-      place('mark/line', () => import('./features/structure/LinePlace.tsx')),
-      place('mark/road', () => import('./features/road/RoadPlace.tsx')),
-      place('mark/receiver', () => import('./features/paired/PairedPlace.tsx')),
-      place('mark/columns', () => import('./features/structure/ColumnsPlace.tsx')),
-      place('mark/as-built', () => import('./features/structure/AsBuiltPlace.tsx')),
-      place('hand-over', () => import('./features/handover/HandOverPlace.tsx')),
-      place('hand-over/stakes', () => import('./features/handover/StakesPlace.tsx')),
-      place('hand-over/sketch', () => import('./features/handover/SketchPlace.tsx')),
-      place('hand-over/crew', () => import('./features/handover/CrewLinksPlace.tsx')),
-      place('hand-over/tape', () => import('./features/handover/TapePlace.tsx')),
-      place('hand-over/writing', () => import('./features/handover/WritingPlace.tsx')),
-      place('hand-over/files', () => import('./features/handover/FilesPlace.tsx')),
-      place('field-book', () => import('./features/fieldbook/FieldBookPlace.tsx')),
-      place('field-book/day', () => import('./features/fieldbook/DayPlace.tsx')),
-      place('field-book/close', () => import('./features/fieldbook/ClosePlace.tsx')),
+      place('today', 'Today', () => import('./features/today/TodayPlace.tsx')),
+      place('control', 'Control', () => import('./features/control/ControlPlace.tsx')),
+      place('design', 'Work', () => import('./features/design/DesignPlace.tsx')),
+      place('station', 'Station', () => import('./features/station/StationPlace.tsx')),
+      place('prove', 'Prove', () => import('./features/prove/ProvePlace.tsx')),
+      place('mark', 'Mark', () => import('./features/mark/MarkPlace.tsx')),
+      place('mark/line', 'On a line', () => import('./features/structure/LinePlace.tsx')),
+      place('mark/road', 'Along a road', () => import('./features/road/RoadPlace.tsx')),
+      place('mark/receiver', 'With a receiver', () => import('./features/paired/PairedPlace.tsx')),
+      place('mark/columns', 'Columns', () => import('./features/structure/ColumnsPlace.tsx')),
+      place('mark/as-built', 'As built', () => import('./features/structure/AsBuiltPlace.tsx')),
+      place('hand-over', 'Cut sheets', () => import('./features/handover/HandOverPlace.tsx')),
+      place('hand-over/stakes', 'Stakes', () => import('./features/handover/StakesPlace.tsx')),
+      place('hand-over/sketch', 'Sketch', () => import('./features/handover/SketchPlace.tsx')),
+      place('hand-over/crew', 'Crew page', () => import('./features/handover/CrewLinksPlace.tsx')),
+      place('hand-over/tape', 'Tape it back', () => import('./features/handover/TapePlace.tsx')),
+      place('hand-over/writing', 'How stakes are written', () => import('./features/handover/WritingPlace.tsx')),
+      place('hand-over/files', 'Files', () => import('./features/handover/FilesPlace.tsx')),
+      place('field-book', 'Field book', () => import('./features/fieldbook/FieldBookPlace.tsx')),
+      place('field-book/day', 'Pages of the field book', () => import('./features/fieldbook/DayPlace.tsx')),
+      place('field-book/close', 'Close the day', () => import('./features/fieldbook/ClosePlace.tsx')),
     ],
   },
 ]);
@@ -61,3 +63,12 @@ createRoot(document.getElementById('root')!).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+
+/** So long after the first screen, whatever else the device has to do. */
+const SOON_MS = 1500;
+// A crew's phone on a mobile network wants its one page.
+if (!location.pathname.startsWith('/crew/'))
+  setTimeout(() => {
+    wakeDrawings();
+    void fetchAllParts();
+  }, SOON_MS);

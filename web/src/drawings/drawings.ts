@@ -29,11 +29,22 @@ function send(ask: DrawingAsk): void {
     setTimeout(() => answerDrawing(ask, hear), 0);
     return;
   }
+  running().postMessage(ask);
+}
+
+function running(): Worker {
   if (!worker) {
     worker = new Worker(new URL('./drawing.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = (event: MessageEvent<DrawingTold>) => hear(event.data);
+    // Its program could not be fetched, or it came to grief: what was asked is not answered, and the next one begins anew.
+    worker.onerror = cancelDrawings;
   }
-  worker.postMessage(ask);
+  return worker;
+}
+
+/** Fetches the worker's program while the server is there. */
+export function wakeDrawings(): void {
+  if (typeof Worker !== 'undefined') running();
 }
 
 export const drawingWorkerAge = (): number => made;

@@ -5,6 +5,7 @@ import { useLedger } from '../ledger/useLedger.ts';
 import { TROUBLE } from './trouble.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
+import { useMissingParts } from '../ui/fetchedPart.tsx';
 import { clockTime } from '../ui/time.ts';
 
 const entries = (n: number): string => (n === 1 ? '1 entry' : `${n} entries`);
@@ -33,6 +34,7 @@ function standOf({ trouble, waiting, unkept }: LedgerState): string {
 export function Saved() {
   const ledger = useLedger();
   const [open, setOpen] = useState(false);
+  const missing = useMissingParts();
   const behind = clockBehindServer();
   const [text, tone] = chipOf(ledger);
   return (
@@ -52,6 +54,7 @@ export function Saved() {
         {ledger.persistent === false && (
           <p className="mt-3 text-ink2">This browser may take away what it keeps when the device runs out of room. Keep some free.</p>
         )}
+        {missing.length > 0 && <p className="mt-3 text-ochre">Not fetched by this device yet, and tried again by itself: {missing.join(', ')}.</p>}
         {ledger.stuck.map(({ fact, reason }) => (
           <div key={fact.id} className="mt-3 border-l-4 border-ochre pl-3">
             <p className="font-semibold">

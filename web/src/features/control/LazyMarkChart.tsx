@@ -1,11 +1,9 @@
-import { lazy, Suspense, type ComponentProps } from 'react';
+import type { ComponentProps } from 'react';
+import { fetchedPart } from '../../ui/fetchedPart.tsx';
+import type { MarkChart as Chart } from './MarkChart.tsx';
 
-const Chart = lazy(async () => ({ default: (await import('./MarkChart.tsx')).MarkChart }));
-
-export function MarkChart(props: ComponentProps<typeof Chart>) {
-  return (
-    <Suspense fallback={<div className="h-[150px]" />}>
-      <Chart {...props} />
-    </Suspense>
-  );
-}
+export const MarkChart = fetchedPart<ComponentProps<typeof Chart>>(
+  'The chart of the mark',
+  async () => (await import('./MarkChart.tsx')).MarkChart,
+  <div className="h-[150px]" />,
+);

@@ -1,12 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { fetchedPart } from '../../ui/fetchedPart.tsx';
 import type { ProfileChartProps } from './ProfileChart.tsx';
 
-const Chart = lazy(async () => ({ default: (await import('./ProfileChart.tsx')).ProfileChart }));
-
-export function ProfileChart(props: ProfileChartProps) {
-  return (
-    <Suspense fallback={<div className="h-[230px]" />}>
-      <Chart {...props} />
-    </Suspense>
-  );
-}
+export const ProfileChart = fetchedPart<ProfileChartProps>(
+  'The chart of the profile',
+  async () => (await import('./ProfileChart.tsx')).ProfileChart,
+  <div className="h-[230px]" />,
+);

@@ -1,12 +1,12 @@
-import { lazy, memo, Suspense, type ComponentProps } from 'react';
-
-const Chart = lazy(async () => ({ default: (await import('./BuiltChart.tsx')).BuiltChart }));
+import { memo, type ComponentProps } from 'react';
+import { fetchedPart } from '../../ui/fetchedPart.tsx';
+import type { BuiltChart as Chart } from './BuiltChart.tsx';
 
 /** Charts are slow to draw: only when what they show has changed. */
-export const BuiltChart = memo(function BuiltChart(props: ComponentProps<typeof Chart>) {
-  return (
-    <Suspense fallback={<div className="h-[200px]" />}>
-      <Chart {...props} />
-    </Suspense>
-  );
-});
+export const BuiltChart = memo(
+  fetchedPart<ComponentProps<typeof Chart>>(
+    'The chart of what was built',
+    async () => (await import('./BuiltChart.tsx')).BuiltChart,
+    <div className="h-[200px]" />,
+  ),
+);

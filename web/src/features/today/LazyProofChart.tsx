@@ -1,12 +1,12 @@
-import { lazy, memo, Suspense, type ComponentProps } from 'react';
-
-const Chart = lazy(async () => ({ default: (await import('./ProofChart.tsx')).ProofChart }));
+import { memo, type ComponentProps } from 'react';
+import { fetchedPart } from '../../ui/fetchedPart.tsx';
+import type { ProofChart as Chart } from './ProofChart.tsx';
 
 /** Charts are slow to draw: only when their proofs have changed. */
-export const ProofChart = memo(function ProofChart(props: ComponentProps<typeof Chart>) {
-  return (
-    <Suspense fallback={<div className="h-[120px]" />}>
-      <Chart {...props} />
-    </Suspense>
-  );
-});
+export const ProofChart = memo(
+  fetchedPart<ComponentProps<typeof Chart>>(
+    'The chart of the proofs',
+    async () => (await import('./ProofChart.tsx')).ProofChart,
+    <div className="h-[120px]" />,
+  ),
+);

@@ -1,0 +1,92 @@
+/**
+ * Parts of the application that are fetched apart, so that the first screen stands soon. Once it does all of them are fetched: in
+ * the field the server may be away when one is gone to for the first time. What could not be fetched is tried again by itself.
+ */
+import { useEffect, useSyncExternalStore, type ComponentType, type ReactNode } from 'react';
+import { Button } from './Button.tsx';
+
+const AGAIN_MS = 3000;
+
+interface Part {
+  readonly name: string;
+  readonly isFetched: () => boolean;
+  readonly isMissing: () => boolean;
+  fetch(): Promise<void>;
+}
+
+const parts: Part[] = [];
+const listeners = new Set<() => void>();
+const subscribe = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+let missing: readonly string[] = [];
+function tell(): void {
+  missing = parts.filter((part) => part.isMissing()).map(({ name }) => name);
+  for (const listener of listeners) listener();
+}
+
+/** Names of the parts that were wanted and could not be fetched yet. */
+export const useMissingParts = (): readonly string[] => useSyncExternalStore(subscribe, () => missing);
+
+/** A component that stands in for the one that `load` brings; `waiting` stands there until it has come. */
+export function fetchedPart<P extends object>(name: string, load: () => Promise<ComponentType<P>>, waiting: ReactNode): ComponentType<P> {
+  let Fetched: ComponentType<P> | null = null;
+  let isMissing = false;
+  let pending: Promise<void> | null = null;
+  const part: Part = {
+    name,
+    isFetched: () => Fetched !== null,
+    isMissing: () => isMissing,
+    fetch: () =>
+      (pending ??= load()
+        .then(
+          (component) => {
+            Fetched = component;
+            isMissing = false;
+          },
+          () => {
+            isMissing = true;
+          },
+        )
+        .finally(() => {
+          pending = null;
+          tell();
+        })),
+  };
+  parts.push(part);
+  return function FetchedPart(props: P) {
+    const Component = useSyncExternalStore(subscribe, () => Fetched);
+    const isAway = useSyncExternalStore(subscribe, part.isMissing);
+    useEffect(() => {
+      if (Component) return;
+      void part.fetch();
+      const again = setInterval(() => void part.fetch(), AGAIN_MS);
+      return () => clearInterval(again);
+    }, [Component]);
+    if (Component) return <Component {...props} />;
+    return isAway ? <NotFetched name={name} /> : waiting;
+  };
+}
+
+function NotFetched({ name }: { readonly name: string }) {
+  return (
+    <div className="m-auto flex max-w-md flex-col items-start gap-3 p-6" role="alert">
+      <h2 className="text-xl">{name} is not here yet</h2>
+      <p className="text-ink2">
+        This part of the application was never fetched by this device, and the server does not give it now. It comes by itself as soon as the server answers;
+        what waits to be stored is safe. If the application was renewed meanwhile, load the page again.
+      </p>
+      <Button onClick={() => location.reload()}>Load the page again</Button>
+    </div>
+  );
+}
+
+/** Fetches every part, also those that come with others; what fails is tried again until all are here. */
+export async function fetchAllParts(): Promise<void> {
+  for (let next = open(); next.length > 0; next = open()) {
+    for (const part of next) await part.fetch();
+    if (open().some((part) => part.isMissing())) await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+  }
+}
+const open = (): Part[] => parts.filter((part) => !part.isFetched());
