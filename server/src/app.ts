@@ -14,6 +14,7 @@ import { factRoutes } from './facts/routes.ts';
 import { ProblemError, problemHandler } from './http/problems.ts';
 import { imageRoutes } from './images/routes.ts';
 import { declaredBody } from './http/bodyTypes.ts';
+import { healthNow, healthOf } from './http/health.ts';
 import { sameOrigin } from './http/sameOrigin.ts';
 import { openApiDocument } from './openapi/document.ts';
 import { paperRoutes } from './papers/routes.ts';
@@ -45,13 +46,10 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
     });
   }
   app.use(securityHeaders(), sameOrigin, declaredBody);
+  const health = healthNow(() => healthOf(orm.em.fork()));
   app.get('/healthz', async (_request, response) => {
-    try {
-      await orm.em.fork().execute('select 1');
-      response.json({ status: 'ok', database: 'answers' });
-    } catch {
-      response.status(503).json({ status: 'degraded', database: 'away' });
-    }
+    const found = await health();
+    response.status(found.status === 'ok' ? 200 : 503).json(found);
   });
   // A clock that stands still can't tell that another one is ahead.
   const arrival = () => (now === null ? new Date() : null);

@@ -1,23 +1,44 @@
 import { pino } from 'pino';
+import type { MikroORM } from '@mikro-orm/postgresql';
 import { threadReader } from './archive/archiveQueue.ts';
 import { createApp, createCrewApp } from './app.ts';
 import { ConfigurationError, readConfiguration, type Configuration } from './configuration.ts';
-import { openDatabase } from './database/orm.ts';
+import { openDatabaseWhenReady } from './database/orm.ts';
+import { isDatabaseAway, isOutOfRoom } from './http/problems.ts';
 import { loadDemos } from './demo/loadDemo.ts';
 
 const log = pino({ level: process.env['IDLE_LOG'] || 'info' });
 const configuration = configurationOrEnd();
-const orm = await openDatabase(configuration.database);
+const orm = await openedOrEnd(configuration);
 if (configuration.demoFolder !== null) await loadDemos(orm, configuration.demoFolder, configuration.now, log);
 const archives = threadReader(new URL('archiveThread.mjs', import.meta.url), configuration.database);
 const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: true, archives });
 const server = app.listen(configuration.port, configuration.host, (error?: Error) => {
-  if (error) {
-    log.error({ err: error }, 'cannot listen');
-    process.exit(1);
-  }
+  if (error) endWith(listenWords(error, configuration));
   log.info(`Idle Marker answers on http://${configuration.host}:${configuration.port}`);
 });
+
+function endWith(sentence: string): never {
+  console.error(sentence);
+  process.exit(1);
+}
+
+/** A database that was killed comes back by itself after a while; one that does not is told without a trace. */
+async function openedOrEnd({ database }: Configuration): Promise<MikroORM> {
+  try {
+    return await openDatabaseWhenReady(database);
+  } catch (error) {
+    if (isDatabaseAway(error)) endWith(`The database on port ${database.port} does not answer. Is it running? Start everything with ./start.`);
+    if (isOutOfRoom(error)) endWith('The database can’t write: its disk is full, or takes nothing any more. Make room, and start again.');
+    throw error;
+  }
+}
+
+function listenWords(error: NodeJS.ErrnoException, { host, port }: Configuration): string {
+  return error.code === 'EADDRINUSE'
+    ? `Port ${port} of ${host} is taken by another program, or by another start of this one. Stop that, or choose another port with IDLE_PORT.`
+    : `${host}:${port} can’t be served: ${error.message}.`;
+}
 
 /** A setting that is wrong is told in its sentence, without a trace. */
 function configurationOrEnd(): Configuration {

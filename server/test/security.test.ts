@@ -55,6 +55,21 @@ describe('a body that any page may send', () => {
   });
 });
 
+describe('a disk that is full', () => {
+  it('is told as what it is, by the routes and by its health', async () => {
+    const full = await startHarness('full');
+    await full.orm.em.fork().execute(`create function no_room() returns trigger language plpgsql as $$
+      begin raise exception 'no room' using errcode = '53100'; end $$`);
+    for (const table of ['site', 'health']) await full.orm.em.fork().execute(`create trigger full_${table} before insert on ${table} for each row execute function no_room()`);
+    const member = id();
+    const fact = { id: member, type: 'member', at: '2031-05-06T07:00:00.000Z', device: 'tablet', seq: 0, by: member, body: { name: 'Mara' } };
+    const { body } = await request(full.app).put(`/api/v1/sites/${id()}/facts/${member}`).send(fact).expect(507);
+    expect(body).toMatchObject({ code: 'STORAGE_FULL', detail: expect.stringMatching(/disk is full.*Nothing was written/) });
+    expect((await request(full.app).get('/healthz').expect(503)).body).toMatchObject({ status: 'degraded', database: 'answers', writes: 'refused' });
+    await full.stop();
+  });
+});
+
 describe('the host it is served on', () => {
   const read = (host?: string) => readConfiguration({ IDLE_PG_PASSWORD: 'secret', ...(host === undefined ? {} : { IDLE_HOST: host }) }).host;
   it('is this machine alone', () => {
