@@ -35,7 +35,7 @@ const externalPackages = {
 
 rmSync(join(SERVER, 'dist'), { recursive: true, force: true });
 await build({
-  entryPoints: ['server/src/main.ts', 'server/src/archive/archiveThread.ts'],
+  entryPoints: ['server/src/main.ts', 'server/src/archive/archiveThread.ts', 'server/src/crew/crewThread.ts'],
   entryNames: '[name]',
   bundle: true,
   platform: 'node',

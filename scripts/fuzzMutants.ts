@@ -148,7 +148,7 @@ export function mutatedDocument(document: unknown, random: Random): unknown {
       : way < 0.15
         ? [...entries, [`${name}x`, value] as const]
         : entries.map(([each, old]) => [each, each === name ? mutatedDocument(old, random) : old] as const);
-  return Array.isArray(document) ? changed.map(([, each]) => each) : Object.fromEntries(changed);
+  return Array.isArray(document) ? changed.map(([, each]): unknown => each) : Object.fromEntries(changed);
 }
 
 /** Lines of JSON with some of their documents changed, and lines of their own put between. */

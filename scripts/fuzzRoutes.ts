@@ -1,8 +1,7 @@
 /** The running server under fuzz: archives that were tampered with, facts, control lists and raw sights of any kind. Nothing is answered with 500. */
 import { createHash } from 'node:crypto';
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { mutatedDocument, mutatedLines, mutatedText, randomFrom } from './fuzzMutants.ts';
 
 interface Fuzzing {
@@ -45,7 +44,7 @@ function mutatedArchive(files: Files, random: () => number): Uint8Array {
     changed['manifest.json'] = strToU8(JSON.stringify(manifest));
   }
   const { 'manifest.json': manifest, ...rest } = changed;
-  const bytes = zipSync({ 'manifest.json': manifest!, ...rest } as Zippable, { level: 1 });
+  const bytes = zipSync({ 'manifest.json': manifest!, ...rest }, { level: 1 });
   if (random() < 0.1) for (let i = 0; i < 5; i++) bytes[Math.floor(random() * bytes.length)] = Math.floor(random() * 256);
   return bytes;
 }
@@ -72,7 +71,10 @@ function ofAnotherSite(files: Files, i: number): Files {
 export async function fuzzRoutes({ port, mutants, first, until, slowest, seeds, fail }: Fuzzing): Promise<number> {
   const { sites } = JSON.parse(strFromU8(await get(port, '/api/v1/sites'))) as { sites: { id: string }[] };
   const all = await Promise.all(
-    sites.map(async ({ id }) => ({ id, facts: (JSON.parse(strFromU8(await get(port, `/api/v1/sites/${id}/facts`))) as { facts: Record<string, unknown>[] }).facts })),
+    sites.map(async ({ id }) => ({
+      id,
+      facts: (JSON.parse(strFromU8(await get(port, `/api/v1/sites/${id}/facts`))) as { facts: Record<string, unknown>[] }).facts,
+    })),
   );
   const { id: site, facts } = all.sort((a, b) => a.facts.length - b.facts.length)[0]!;
   await issueOne(port, site, facts);

@@ -50,15 +50,34 @@ export function twiceAt(state: SiteState, work: Fact<'package'>, key: string): S
 const heightToleranceOf = (state: SiteState, work: Fact<'package'>): Metres =>
   (state.settings.classes.find((each) => each.id === work.body.class)?.heightMm ?? Infinity) / 1000;
 
+type Withdrawn = Pick<SaidBody, 'type' | 'body'>;
+
+/** A mark and those that it replaced, newest first: without them an earlier shot of the same hub would stand again. */
+function replacedBy(state: SiteState, mark: Fact<'mark'>): Fact<'mark'>[] {
+  const marks = new Map(state.timeline.flatMap((fact) => (fact.type === 'mark' ? [[fact.id, fact] as const] : [])));
+  const found: Fact<'mark'>[] = [];
+  for (let each: Fact<'mark'> | undefined = mark; each; each = each.body.supersedes === null ? undefined : marks.get(each.body.supersedes)) found.push(each);
+  return found;
+}
+
+function withdrawn(state: SiteState, others: readonly Fact<'mark'>[], stands: Fact<'mark'>, reason: string): Withdrawn[] {
+  // What both have replaced, as a hub that was pulled, is replaced by the one that stands.
+  const kept = new Set(replacedBy(state, stands).map(({ id }) => id));
+  const gone = new Set(others.flatMap((mark) => replacedBy(state, mark).map(({ id }) => id)).filter((id) => !kept.has(id) && !state.withdrawn.has(id)));
+  return [...gone].map((record) => ({ type: 'withdrawal', body: { record, occupation: null, reason } }));
+}
+
 /** What is said when one of them stands: the others are withdrawn, and stay in the book as what they were. */
-export const thisOneStands = ({ name, marks }: SetTwice, stands: Fact<'mark'>, by: string): Pick<SaidBody, 'type' | 'body'>[] =>
-  marks
-    .filter((mark) => mark.id !== stands.id)
-    .map((mark) => ({ type: 'withdrawal', body: { record: mark.id, occupation: null, reason: `${name} was set twice, and the one of ${by} stands` } }));
+export const thisOneStands = (state: SiteState, { name, marks }: SetTwice, stands: Fact<'mark'>, by: string): Withdrawn[] =>
+  withdrawn(
+    state,
+    marks.filter((mark) => mark.id !== stands.id),
+    stands,
+    `${name} was set twice, and the one of ${by} stands`,
+  );
 
 /** What is said beside a mark that is set anew in the place of all that stand. */
-export const allSetAnew = (state: SiteState, key: string, name: string): Pick<SaidBody, 'type' | 'body'>[] =>
-  (state.marksBeside.get(key) ?? []).map((mark) => ({
-    type: 'withdrawal',
-    body: { record: mark.id, occupation: null, reason: `${name} was set twice, and was set anew` },
-  }));
+export function allSetAnew(state: SiteState, key: string, name: string): Withdrawn[] {
+  const inForce = state.marks.get(key);
+  return inForce ? withdrawn(state, state.marksBeside.get(key) ?? [], inForce, `${name} was set twice, and was set anew`) : [];
+}

@@ -53,13 +53,27 @@ describe('a mark that two tablets have set', () => {
       const later = new Story();
       return [...story.facts, ...said.map((each) => ({ ...later.say('note', { text: 'x' }), at: story.instant(5), ...each }) as AnyFact)];
     };
-    const stands = siteState(decided(thisOneStands(setTwice(story.state)[0]!, mara, memberName(story.state, mara.by))));
+    const stands = siteState(decided(thisOneStands(story.state, setTwice(story.state)[0]!, mara, memberName(story.state, mara.by))));
     expect([stands.marks.get(key)!.id, setTwice(stands)]).toEqual([mara.id, []]);
     expect(stands.timeline.some(({ id }) => id === jo.id)).toBe(true);
     expect(() => trustOf(stands, story.instant(6))).not.toThrow();
     const anew = siteState(decided(allSetAnew(story.state, key, jo.body.name)));
     expect([anew.marks.get(key)!.id, setTwice(anew)]).toEqual([jo.id, []]);
     expect(twiceAt(story.state, work, 'nothing')).toBeNull();
+  });
+
+  it('is decided with all the shots of the other one: none of them stands again', () => {
+    const story = new Story().control();
+    const work = story.work({ name: 'Hall' }, 'H');
+    const solution = story.station('S1');
+    const before = story.set(solution, work, 0, { as: 'set' });
+    const mara = story.set(solution, work, 0, { supersedes: before.id });
+    const first = story.set(solution, work, 0, { as: 'set', supersedes: before.id });
+    const jo = story.set(solution, work, 0, { supersedes: first.id });
+    const said = thisOneStands(story.state, setTwice(story.state)[0]!, mara, 'Mara');
+    expect(said.map(({ body }) => (body as { record: string }).record)).toEqual([jo.id, first.id]);
+    for (const { body } of said) story.say('withdrawal', body as never);
+    expect([story.state.marks.get(markKey(work.id, mara.body.key))!.id, setTwice(story.state)]).toEqual([mara.id, []]);
   });
 
   it('is no second mark where one of them only painted the place, or shot the same hub again', () => {

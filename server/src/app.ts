@@ -8,6 +8,7 @@ import type { ArchiveReader } from './archive/archiveQueue.ts';
 import { archiveRoutes } from './archive/routes.ts';
 import { rawSightsRoutes } from './sites/rawSightsRoutes.ts';
 import { asBuiltRoutes } from './asBuilt/routes.ts';
+import { crewLimits } from './crew/limits.ts';
 import { crewLinkRoutes, crewRoutes } from './crew/routes.ts';
 import { controlRoutes } from './control/routes.ts';
 import { factRoutes } from './facts/routes.ts';
@@ -107,6 +108,7 @@ export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'lo
   app.disable('x-powered-by');
   app.use(securityHeaders(), sameOrigin, declaredBody);
   const api = express.Router();
+  api.use('/crew', ...crewLimits());
   api.use(express.json({ limit: LARGEST_CREW_BODY_BYTES }));
   const clock = () => new Date(now ?? Date.now());
   api.get('/clock', (_request, response) => {

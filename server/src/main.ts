@@ -1,11 +1,16 @@
+import { Worker } from 'node:worker_threads';
 import { pino } from 'pino';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { threadReader } from './archive/archiveQueue.ts';
-import { createApp, createCrewApp } from './app.ts';
+import { createApp } from './app.ts';
 import { ConfigurationError, readConfiguration, type Configuration } from './configuration.ts';
 import { openDatabaseWhenReady } from './database/orm.ts';
 import { isDatabaseAway, isOutOfRoom } from './http/problems.ts';
+import type { CrewDoor } from './crew/crewThread.ts';
 import { loadDemos } from './demo/loadDemo.ts';
+
+const MOST_CREW_MEMORY_MB = 512;
+const CREW_AGAIN_MS = 5000;
 
 const log = pino({ level: process.env['IDLE_LOG'] || 'info' });
 const configuration = configurationOrEnd();
@@ -51,19 +56,36 @@ function configurationOrEnd(): Configuration {
   }
 }
 
-const crewServer = configuration.crew && openCrewServer(configuration.crew);
+const crewDoor = configuration.crew && openCrewDoor(configuration.crew);
 
-function openCrewServer({ host, port }: NonNullable<typeof configuration.crew>) {
-  return createCrewApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now }).listen(port, host, (error?: Error) => {
-    // The application goes on without: it is what the day hangs on.
-    if (error) log.error({ err: error }, 'the crew’s pages can not be served');
-    else log.info(`Pages for crews are served on http://${host}:${port}`);
-  });
+/** The application goes on without it: it is what the day hangs on. */
+function openCrewDoor({ host, port }: NonNullable<typeof configuration.crew>): { close(): void } {
+  let isOpen = true;
+  let thread: Worker;
+  const open = (): void => {
+    const { database, webFolder, now } = configuration;
+    const door: CrewDoor = { database, webFolder, now, host, port, logLevel: log.level };
+    thread = new Worker(new URL('crewThread.mjs', import.meta.url), { workerData: door, resourceLimits: { maxOldGenerationSizeMb: MOST_CREW_MEMORY_MB } });
+    thread.on('message', (told: { readonly failed?: string }) => {
+      if (told.failed === undefined) log.info(`Pages for crews are served on http://${host}:${port}`);
+      else log.error(`The crew’s pages can not be served on ${host}:${port} (${told.failed}).`);
+    });
+    thread.on('error', (error) => log.error({ err: error }, 'the crew’s pages ended'));
+    thread.on('exit', () => {
+      if (isOpen) setTimeout(open, CREW_AGAIN_MS).unref();
+    });
+  };
+  open();
+  return {
+    close: () => {
+      isOpen = false;
+      void thread.terminate();
+    },
+  };
 }
 
 function stop(): void {
-  crewServer?.closeAllConnections();
-  crewServer?.close();
+  crewDoor?.close();
   server.closeAllConnections();
   server.close(() => void orm.close(true).finally(() => process.exit(0)));
 }

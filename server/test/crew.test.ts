@@ -149,6 +149,32 @@ describe('what the network is served', () => {
       .send({ mark: mark!.id, kind: 'moved', who: '', text: 'x'.repeat(20_000) })
       .expect(413);
   });
+  it('is asked so often and no more: links that open nothing, reports, and pages', async () => {
+    const crew = createCrewApp({ orm: harness.orm, log: silent, webFolder: null, now: NOW });
+    const { token } = await make();
+    const guess = (i: number) => open(`AAAAAAAAAAAAAAAAAAAA${String(i).padStart(2, '0')}`, crew);
+    const guesses: number[] = [];
+    for (let i = 0; i < 62; i++) guesses.push((await guess(i)).status);
+    expect([guesses.slice(0, 60).every((status) => status === 410), guesses.slice(60)]).toEqual([true, [429, 429]]);
+    const blocked = await open(token, crew).expect(429);
+    expect(blocked.body).toMatchObject({ code: 'TOO_MANY' });
+    // Another door counts for itself: pages that open are no guesses.
+    const other = createCrewApp({ orm: harness.orm, log: silent, webFolder: null, now: NOW });
+    const asked: number[] = [];
+    for (let i = 0; i < 242; i++) asked.push((await open(token, other)).status);
+    expect([asked.slice(0, 240).every((status) => status === 200), asked.slice(240)]).toEqual([true, [429, 429]]);
+    const third = createCrewApp({ orm: harness.orm, log: silent, webFolder: null, now: NOW });
+    const told: number[] = [];
+    for (let i = 0; i < 22; i++) told.push((await request(third).put(`/api/v1/crew/${token}/reports/${id()}`).send({})).status);
+    expect([told.slice(0, 20).every((status) => status === 422), told.slice(20)]).toEqual([true, [429, 429]]);
+  }, 60_000);
+  it('shows what has changed since it was asked for', async () => {
+    const { token } = await make();
+    const [mark] = (await view(token)).marks;
+    await view(token);
+    await request(harness.app).put(`/api/v1/crew/${token}/reports/${id()}`).send({ mark: mark!.id, kind: 'moved', who: '', text: '' }).expect(201);
+    expect((await view(token)).marks.find((each) => each.id === mark!.id)).toMatchObject({ standing: 'inDoubt', report: { kind: 'moved' } });
+  });
   it('has no photo that is not of a mark on the page', async () => {
     const { token } = await make();
     await request(harness.app).get(`/api/v1/crew/${token}/images/${id()}`).expect(404);

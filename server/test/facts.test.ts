@@ -181,7 +181,12 @@ describe('bad bodies', () => {
   it('answers odd addresses with problem documents', async () => {
     expect((await request(harness.app).get('/api/v1/sites/1/facts').expect(400)).body.code).toBe('INVALID_ID');
     expect((await request(harness.app).get('/api/v1/nothing').expect(404)).body.code).toBe('NOT_FOUND');
-    expect((await request(harness.app).get('/healthz').expect(200)).body).toEqual({ status: 'ok', database: 'answers', writes: 'taken', freeMb: expect.any(Number) });
+    expect((await request(harness.app).get('/healthz').expect(200)).body).toEqual({
+      status: 'ok',
+      database: 'answers',
+      writes: 'taken',
+      freeMb: expect.any(Number),
+    });
   });
 });
 

@@ -60,7 +60,8 @@ describe('a disk that is full', () => {
     const full = await startHarness('full');
     await full.orm.em.fork().execute(`create function no_room() returns trigger language plpgsql as $$
       begin raise exception 'no room' using errcode = '53100'; end $$`);
-    for (const table of ['site', 'health']) await full.orm.em.fork().execute(`create trigger full_${table} before insert on ${table} for each row execute function no_room()`);
+    for (const table of ['site', 'health'])
+      await full.orm.em.fork().execute(`create trigger full_${table} before insert on ${table} for each row execute function no_room()`);
     const member = id();
     const fact = { id: member, type: 'member', at: '2031-05-06T07:00:00.000Z', device: 'tablet', seq: 0, by: member, body: { name: 'Mara' } };
     const { body } = await request(full.app).put(`/api/v1/sites/${id()}/facts/${member}`).send(fact).expect(507);

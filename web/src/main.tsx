@@ -5,7 +5,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { keepClock } from './ledger/clock.ts';
 import { wakeDrawings } from './drawings/drawings.ts';
 import { RouteError } from './frame/RouteError.tsx';
-import { fetchAllParts, fetchedPart } from './ui/fetchedPart.tsx';
+import { fetchAllParts, fetchedPart, moduleFrom } from './ui/fetchedPart.tsx';
 import './style.css';
 
 const CREW = '/crew/:token/:name?';
@@ -15,7 +15,7 @@ const opening = <p className="p-6 text-ink2">Opening…</p>;
 
 const place = (path: string, name: string, load: () => Promise<{ Place: ComponentType }>): RouteObject => ({
   path,
-  Component: fetchedPart(name, async () => (await load()).Place, opening),
+  Component: fetchedPart(name, async (elsewhere) => (await moduleFrom(load, elsewhere)).Place, opening),
   errorElement: <RouteError />,
 });
 
@@ -24,7 +24,7 @@ const router = createBrowserRouter([
   place(CREW, 'The crew’s page', () => import('./features/crew/CrewPlace.tsx')),
   {
     path: '/sites/:site',
-    Component: fetchedPart('The site', async () => (await import('./site/SiteDoor.tsx')).SiteDoor, opening),
+    Component: fetchedPart('The site', async (elsewhere) => (await moduleFrom(() => import('./site/SiteDoor.tsx'), elsewhere)).SiteDoor, opening),
     errorElement: <RouteError />,
     children: [
       { index: true, element: <Navigate to="today" replace /> },

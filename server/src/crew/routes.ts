@@ -1,7 +1,7 @@
 import { Router, type Request } from 'express';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { closed, invalidAgainst, Name, Type, Uuid, Words, type AnyFact, type Fact } from '@idle-marker/contract';
-import { crewView, siteState, trustOf } from '@idle-marker/records';
+import { crewView, siteState, trustOf, type CrewView } from '@idle-marker/records';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
@@ -25,6 +25,9 @@ export const CrewReportSchema = closed({
 /** More reports than this in an hour are no crew's. */
 const MOST_REPORTS_AN_HOUR = 60;
 const HOUR_MS = 3_600_000;
+const MINUTE_MS = 60_000;
+/** Pages of links that are kept ready. */
+const MOST_KEPT = 50;
 
 /** What a link is to whoever made it. */
 const linkJson = ({ site: _site, member: _member, ...link }: CrewLink) => link;
@@ -66,10 +69,25 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
     response.setHeader('Referrer-Policy', 'no-referrer');
     next();
   });
+  // A crew asks for the same page again and again: it is made anew when the site has changed, and by the minute.
+  const made = new Map<string, { readonly of: string; readonly view: Promise<CrewView> }>();
+  const viewNow = async (em: EntityManager, link: CrewLink): Promise<CrewView> => {
+    const [{ last }] = (await query<{ last: string | null }>(em, 'select max(received) as last from fact where site_id = ?', [link.site])) as [
+      { last: string | null },
+    ];
+    const of = `${last} ${Math.floor(clock().getTime() / MINUTE_MS)}`;
+    const known = made.get(link.id);
+    if (known?.of === of) return known.view;
+    const view = viewOf(em, link).then((each) => each.view);
+    made.delete(link.id);
+    if (made.size >= MOST_KEPT) made.delete(made.keys().next().value!);
+    made.set(link.id, { of, view });
+    view.catch(() => made.delete(link.id));
+    return view;
+  };
   router.get('/crew/:token', async (request, response) => {
     const em = orm.em.fork();
-    const { view } = await viewOf(em, await opened(em, request));
-    response.json(view);
+    response.json(await viewNow(em, await opened(em, request)));
   });
   router.put('/crew/:token/reports/:id', async (request, response) => {
     const em = orm.em.fork();
@@ -96,7 +114,7 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
     const em = orm.em.fork();
     const link = await opened(em, request);
     const id = uuidOf(request, 'id');
-    const { view } = await viewOf(em, link);
+    const view = await viewNow(em, link);
     const shown = view.marks.some((mark) => mark.photos.some((photo) => photo.image === id));
     const [image] = shown
       ? await query<{ mediaType: string; bytes: Buffer }>(em, 'select media_type as "mediaType", bytes from image where id = ? and site_id = ?', [

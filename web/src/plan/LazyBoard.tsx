@@ -1,9 +1,9 @@
-import { fetchedPart } from '../ui/fetchedPart.tsx';
+import { fetchedPart, moduleFrom } from '../ui/fetchedPart.tsx';
 import type { BoardProps } from './Board.tsx';
 
 /** The board, with its drawing library. */
 export const Board = fetchedPart<BoardProps>(
   'The plan',
-  async () => (await import('./Board.tsx')).Board,
+  async (elsewhere) => (await moduleFrom(() => import('./Board.tsx'), elsewhere)).Board,
   <div className="grid h-full place-items-center text-ink2">Drawing the plan…</div>,
 );

@@ -35,7 +35,7 @@ function WhichStands({ twice, onClose }: { readonly twice: SetTwice; onClose(): 
   const { state, say } = useSite();
   const units = useUnits();
   const decide = async (stands: Fact<'mark'>) => {
-    await say(...thisOneStands(twice, stands, memberName(state, stands.by)));
+    await say(...thisOneStands(state, twice, stands, memberName(state, stands.by)));
     onClose();
   };
   return (

@@ -29,17 +29,29 @@ function tell(): void {
 /** Names of the parts that were wanted and could not be fetched yet. */
 export const useMissingParts = (): readonly string[] => useSyncExternalStore(subscribe, () => missing);
 
-/** A component that stands in for the one that `load` brings; `waiting` stands there until it has come. */
-export function fetchedPart<P extends object>(name: string, load: () => Promise<ComponentType<P>>, waiting: ReactNode): ComponentType<P> {
+/** The module that `load` imports, or the same from another address. */
+export const moduleFrom = <M,>(load: () => Promise<M>, elsewhere: string | undefined): Promise<M> =>
+  elsewhere === undefined ? load() : (import(/* @vite-ignore */ elsewhere) as Promise<M>);
+
+/** A component that stands in for the one that `load` brings; `waiting` stands there until it has come. Where it is given an address, it takes the module from there. */
+export function fetchedPart<P extends object>(name: string, load: (elsewhere?: string) => Promise<ComponentType<P>>, waiting: ReactNode): ComponentType<P> {
   let Fetched: ComponentType<P> | null = null;
   let isMissing = false;
   let pending: Promise<void> | null = null;
+  let address: string | null = null;
+  let tries = 0;
+  /** A browser that failed to fetch a module does not fetch it again under the same address. */
+  const remember = (error: unknown): never => {
+    address = /https?:\/\/\S+\.js/.exec(error instanceof Error ? error.message : '')?.[0] ?? null;
+    throw error;
+  };
+  const again = (): Promise<ComponentType<P>> => (address === null ? load().catch(remember) : load(`${address}?again=${++tries}`));
   const part: Part = {
     name,
     isFetched: () => Fetched !== null,
     isMissing: () => isMissing,
     fetch: () =>
-      (pending ??= load()
+      (pending ??= (isMissing ? again() : load().catch(remember))
         .then(
           (component) => {
             Fetched = component;

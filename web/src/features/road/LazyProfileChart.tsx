@@ -1,8 +1,8 @@
-import { fetchedPart } from '../../ui/fetchedPart.tsx';
+import { fetchedPart, moduleFrom } from '../../ui/fetchedPart.tsx';
 import type { ProfileChartProps } from './ProfileChart.tsx';
 
 export const ProfileChart = fetchedPart<ProfileChartProps>(
   'The chart of the profile',
-  async () => (await import('./ProfileChart.tsx')).ProfileChart,
+  async (elsewhere) => (await moduleFrom(() => import('./ProfileChart.tsx'), elsewhere)).ProfileChart,
   <div className="h-[230px]" />,
 );
