@@ -1,5 +1,5 @@
-// Runs the checks and counts them. The closing line is plain: "N passed, N failed". Where browser tests are run, too, lint and
-// format go beside them: those wait more than they compute.
+// Runs the checks and counts them. The closing line is plain: "N passed, N failed". Where browser tests are run, too, the others
+// go beside them: those wait more than they compute.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, openSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -13,6 +13,16 @@ function run(name, command, args, options = {}) {
   console.log(`\n== ${name}`);
   const began = Date.now();
   const { status } = spawnSync(command, args, { stdio: 'inherit', ...options });
+  console.log(`== ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${((Date.now() - began) / 1000).toFixed(1)} s`);
+  return status === 0;
+}
+
+/** The same, while others go on beside it. */
+async function runOn(name, command, args, options) {
+  console.log(`\n== ${name}`);
+  const began = Date.now();
+  const child = spawn(command, args, { stdio: 'inherit', ...options });
+  const status = await new Promise((resolve) => child.on('close', resolve));
   console.log(`== ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${((Date.now() - began) / 1000).toFixed(1)} s`);
   return status === 0;
 }
@@ -54,32 +64,44 @@ function countPlaywright(good, file) {
   if (!good && stats.unexpected === 0) failed++;
 }
 
-if (only !== 'e2e') {
-  count(run('types', 'node', ['scripts/typecheck.mjs']));
-  if (only === 'unit') {
-    count(run('lint', ...LINT));
-    count(run('format', ...FORMAT));
-  }
-  const file = join(folder, 'jest.json');
-  const args = [
+const jestFile = join(folder, 'jest.json');
+const JEST = [
+  'node',
+  [
     '--experimental-vm-modules',
     '--no-warnings',
     'node_modules/jest/bin/jest.js',
     '--json',
-    `--outputFile=${file}`,
-    ...(only === 'unit' ? rest : []),
-  ];
-  countJest(run('unit and server tests', 'node', args, { stdio: ['ignore', 'ignore', 'inherit'] }), file);
+    `--outputFile=${jestFile}`,
+    // Browser tests wait more than they compute: one core is free beside them.
+    ...(only === 'unit' ? rest : ['--maxWorkers=1']),
+  ],
+];
+const FUZZ_SECONDS = 30;
+const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
+
+/** One after the other, beside the browser tests. */
+async function besideBrowser() {
+  countJest(await beside('unit and server tests', ...JEST)(), jestFile);
+  count(await beside('lint', ...LINT)());
+  count(await beside('format', ...FORMAT)());
+  count(await beside('fuzz', ...FUZZ)());
 }
-if (only !== 'unit') {
-  const others = only === undefined ? [beside('lint', ...LINT), beside('format', ...FORMAT)] : [];
+
+if (only !== 'e2e') count(run('types', 'node', ['scripts/typecheck.mjs']));
+if (only === 'unit') {
+  count(run('lint', ...LINT));
+  count(run('format', ...FORMAT));
+  countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
+} else {
+  const others = only === undefined ? besideBrowser() : Promise.resolve();
   const file = join(folder, 'e2e.json');
-  const good = run('browser tests', '../node_modules/.bin/playwright', ['test', ...(only === 'e2e' ? rest : [])], {
+  const good = await runOn('browser tests', '../node_modules/.bin/playwright', ['test', ...(only === 'e2e' ? rest : [])], {
     cwd: 'e2e',
     env: { ...process.env, PLAYWRIGHT_JSON: file },
   });
   countPlaywright(good, file);
-  for (const ended of others) count(await ended());
+  await others;
 }
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
