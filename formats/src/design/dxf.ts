@@ -188,9 +188,12 @@ class Taking {
   #takePath(type: string, layer: string, record: DxfRecord, drawn: readonly (DxfPlace & { readonly bulge: number })[]): string | null {
     const mirrored = isFromBelow(record);
     const closed = (record.flags(70) & 1) === 1;
-    const corners = drawn.map(
-      (at): DrawnCorner => ({ e: mirrored ? -at.x : at.x, n: at.y, z: heightOf(at), bulge: mirrored && at.bulge !== 0 ? -at.bulge : at.bulge }),
-    );
+    const corners = drawn.map((at): DrawnCorner => ({
+      e: mirrored ? -at.x : at.x,
+      n: at.y,
+      z: heightOf(at),
+      bulge: mirrored && at.bulge !== 0 ? -at.bulge : at.bulge,
+    }));
     if (corners.length < 2 || !corners.every(({ e, n, bulge }) => finite(e, n, bulge))) return `${type} without a place`;
     const apart = corners.filter((corner, i) => i === 0 || corner.e !== corners[i - 1]!.e || corner.n !== corners[i - 1]!.n);
     if (apart.length < 2) return `${type} without length`;

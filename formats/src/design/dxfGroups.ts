@@ -48,7 +48,15 @@ export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
   let current: Growing | null = null;
   const close = (end: number) => {
     if (current)
-      elements.push({ type: current.type, layer: current.layer ?? '0', start: current.start, end, whole: current.whole, broken: current.broken, attribute: current.attribute });
+      elements.push({
+        type: current.type,
+        layer: current.layer ?? '0',
+        start: current.start,
+        end,
+        whole: current.whole,
+        broken: current.broken,
+        attribute: current.attribute,
+      });
     current = null;
   };
   let at = 0;
