@@ -27,7 +27,7 @@ function standOf({ trouble, waiting, unkept }: LedgerState): string {
   if (!trouble) return waiting === 0 ? 'Everything said on this device is stored.' : `${entries(waiting)} on the way.`;
   const { why, until } = TROUBLE[trouble.what];
   const kept = unkept ? '' : ' Everything you do is kept in this browser, also when you close it, and goes out by itself';
-  return `${why} So it has been since ${clockTime(trouble.since)}.${kept}${kept && ` ${until}.`}${waiting > 0 ? ` ${entries(waiting)} waiting.` : ''}`;
+  return `${why} It has been so since ${clockTime(trouble.since)}.${kept}${kept && ` ${until}.`}${waiting > 0 ? ` ${entries(waiting)} waiting.` : ''}`;
 }
 
 /** Whether everything said here is stored, and what waits. */

@@ -31,11 +31,11 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
   const [first, last] = [entries[0]!, entries.at(-1)!];
   const one = entries.length === 1;
   return (
-    <Card tone="ochre" title={`A clock was ${durationWords(ahead)} ahead`}>
+    <Card tone="ochre" title={`A clock was ${durationWords(ahead)} ahead`} actions={<Button onClick={onSeen}>Seen</Button>}>
       <p>
         {memberName(state, by)} ({device}) made {one ? 'an entry' : `${entries.length} entries`} with it. {one ? 'It stands' : 'They stand'} where the server
         received {one ? 'it' : 'them'}, {dayAndTime(first.at)}
-        {first.at === last.at ? '' : ` to ${dayAndTime(last.at)}`}. Set that clock right.
+        {dayAndTime(first.at) === dayAndTime(last.at) ? '' : ` to ${dayAndTime(last.at)}`}. Set that clock right.
       </p>
       {passed.length === 0 ? (
         <p className="mt-1">Nothing else changed its place by it.</p>
@@ -56,9 +56,6 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
           </ul>
         </>
       )}
-      <Button look="quiet" className="mt-2" onClick={onSeen}>
-        Seen
-      </Button>
     </Card>
   );
 }

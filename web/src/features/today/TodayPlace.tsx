@@ -56,8 +56,8 @@ export function Place() {
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[3fr_2fr]">
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
-          <ClockAheadCard />
           <SetTwiceCards />
+          <ClockAheadCard />
           <FirstDayCard />
           <FallenCard />
           <OlderCard />
