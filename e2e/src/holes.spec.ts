@@ -201,6 +201,8 @@ test('two tablets that set the same mark are told, until one of them says which 
     await expect(card).toContainText(new RegExp(`${name} was set by 2 tablets.*Mara Lindqvist.*Tomas Okafor.*apart`, 's'), { timeout: 30_000 });
   }
   await page.getByRole('button', { name: 'Say which stands…' }).click();
+  // Said of all that has come by then: what is still on its way would stand beside it again.
+  await expect(page.getByRole('region', { name: 'Set by Tomas Okafor' })).toContainText('· confirmed ·');
   await page.getByRole('region', { name: 'Set by Mara Lindqvist' }).getByRole('button', { name: 'This one stands' }).click();
   await stored(page);
   for (const tablet of [page, other]) await expect(tablet.getByRole('region', { name: 'Marks that were set twice' })).toBeHidden({ timeout: 30_000 });

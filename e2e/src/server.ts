@@ -32,7 +32,8 @@ async function untilHealthy(url: string, isRunning: () => boolean): Promise<void
 export async function serve(environment: NodeJS.ProcessEnv): Promise<{ readonly url: string; stop(): Promise<void> }> {
   const port = String(await freePort());
   const child: ChildProcess = spawn('node', ['--enable-source-maps', '../server/dist/main.mjs'], {
-    stdio: ['ignore', 'ignore', 'inherit'],
+    // What goes wrong in the server belongs to what the tests say.
+    stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, IDLE_PORT: port, IDLE_LOG: 'error', ...environment },
   });
   const ended = new Promise<void>((resolve) => child.on('close', () => resolve()));

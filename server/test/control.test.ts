@@ -41,6 +41,24 @@ const controls = async () =>
   ((await request(harness.app).get(`/api/v1/sites/${site}/facts`)).body.facts as AnyFact[]).filter((fact) => fact.type === 'control');
 
 describe('control lists', () => {
+  it('that come before their site are refused as that', async () => {
+    await freshSite();
+    const elsewhere = id();
+    const alone = { id: member, type: 'member', at: OPTIONS.at, device: 'x', seq: 0, by: member, body: { name: 'Jo' } };
+    const other = { ...alone, id: id() };
+    await request(harness.app)
+      .put(`/api/v1/sites/${elsewhere}/facts/${other.id}`)
+      .send({ ...other, by: other.id })
+      .expect(201);
+    const { body } = await request(harness.app)
+      .put(`/api/v1/sites/${elsewhere}/control-lists/${id()}`)
+      .query({ options: JSON.stringify({ ...OPTIONS, by: other.id }) })
+      .set('Content-Type', 'text/csv')
+      .send('name,E,N\nK1,1,2')
+      .expect(409);
+    expect(body.code).toBe('MISSING_REFERENCE');
+  });
+
   it.each([
     ['name,E,N,note\nK1,500000000,20,ok', /^Row 2: e must be <= 100000000/],
     ['name,E,N,H\nK1,10,20,3\nK2,10,1e300,3', /^Row 3: n must be <= 100000000/],

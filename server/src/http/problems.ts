@@ -1,6 +1,7 @@
 /** Every refusal of the API: code, status, and a sentence that says what to do. One table, one middleware. */
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
+import { NoSiteError } from '@idle-marker/records';
 import { LARGEST_BODY_BYTES, LARGEST_IMAGE_BYTES, PROBLEM_TYPE, type Problem } from '@idle-marker/contract';
 
 const TITLES = {
@@ -110,6 +111,8 @@ function problemOf(error: unknown): ProblemError {
     return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
   if (sqlStateOf(error) === UNIQUE_VIOLATION)
     return new ProblemError('CONFLICT', 'This id is used already, on this site or another. Nothing was written: take a new one.');
+  if (error instanceof NoSiteError)
+    return new ProblemError('MISSING_REFERENCE', 'The site has not arrived here yet: send it first, then this again. Nothing was written.');
   if (isUnwritable(error)) return new ProblemError('INVALID_INPUT', 'A value can’t be kept by the database. Nothing was written.');
   return new ProblemError('INTERNAL', 'Nothing was written. The server’s log says more.');
 }

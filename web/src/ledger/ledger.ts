@@ -290,6 +290,19 @@ export async function say(site: string, by: string, facts: readonly Said[]): Pro
   return stamped;
 }
 
+/** Resolves once the server has everything that was said here, or does not take it at the moment: what hangs on it may be asked for. */
+export function untilSent(): Promise<void> {
+  return new Promise((resolve) => {
+    const look = () => {
+      if (state.waiting !== 0 && state.trouble === null && stuck.size === 0) return;
+      stop();
+      resolve();
+    };
+    const stop = subscribe(look);
+    look();
+  });
+}
+
 /** A refused fact that a person has seen is taken off the list. */
 export async function dismissRefused(key: number): Promise<void> {
   await storage.settle(key);

@@ -4,7 +4,7 @@ import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
 import { compareControl, readControlList, textOf } from '@idle-marker/formats';
 import { controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
 import { now } from '../../ledger/clock.ts';
-import { tryNow } from '../../ledger/ledger.ts';
+import { tryNow, untilSent } from '../../ledger/ledger.ts';
 import { ask, troubleOf, type IsAnswer } from '../../ledger/server.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -122,6 +122,8 @@ export function ImportControl({
       swapRows: [...turned],
     };
     try {
+      // The site itself may still be on its way.
+      await untilSent();
       await ask(`/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`, isWritten, {
         method: 'PUT',
         headers: { 'Content-Type': 'text/csv' },
