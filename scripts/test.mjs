@@ -67,33 +67,30 @@ function countPlaywright(good, file) {
 const jestFile = join(folder, 'jest.json');
 const JEST = [
   'node',
-  [
-    '--experimental-vm-modules',
-    '--no-warnings',
-    'node_modules/jest/bin/jest.js',
-    '--json',
-    `--outputFile=${jestFile}`,
-    // Browser tests wait more than they compute: one core is free beside them.
-    ...(only === 'unit' ? rest : ['--maxWorkers=1']),
-  ],
+  ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${jestFile}`, ...(only === 'unit' ? rest : [])],
 ];
+const TYPES = ['node', ['scripts/typecheck.mjs']];
 const FUZZ_SECONDS = 30;
 const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
 
 /** One after the other, beside the browser tests. */
 async function besideBrowser() {
-  countJest(await beside('unit and server tests', ...JEST)(), jestFile);
-  count(await beside('lint', ...LINT)());
-  count(await beside('format', ...FORMAT)());
-  count(await beside('fuzz', ...FUZZ)());
+  for (const [name, program] of [
+    ['types', TYPES],
+    ['lint', LINT],
+    ['format', FORMAT],
+    ['fuzz', FUZZ],
+  ])
+    count(await beside(name, ...program)());
 }
 
-if (only !== 'e2e') count(run('types', 'node', ['scripts/typecheck.mjs']));
 if (only === 'unit') {
+  count(run('types', ...TYPES));
   count(run('lint', ...LINT));
   count(run('format', ...FORMAT));
-  countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
-} else {
+}
+if (only !== 'e2e') countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
+if (only !== 'unit') {
   const others = only === undefined ? besideBrowser() : Promise.resolve();
   const file = join(folder, 'e2e.json');
   const good = await runOn('browser tests', '../node_modules/.bin/playwright', ['test', ...(only === 'e2e' ? rest : [])], {
