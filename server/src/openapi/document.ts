@@ -32,7 +32,10 @@ const refusals = {
   '409': problem('Same id with other content, a reference that has not arrived, or a place in the sequence that is taken'),
   '413': problem(`Over ${LARGEST_BODY_BYTES} bytes of JSON, or ${LARGEST_UPLOAD_BYTES} bytes of a file`),
   '422': problem('A field is not valid; `field` is a JSON Pointer to it'),
+  '403': problem('Another page asked for a change'),
+  '415': problem('A kind of body that is not taken there'),
   '503': problem('The database does not answer; nothing was written'),
+  '507': problem('The server has no room, or takes nothing any more; nothing was written'),
 };
 
 /** A fact of each type: the envelope with that type's body. */
@@ -277,7 +280,9 @@ export function openApiDocument(): Json {
           responses: {
             '201': json('Taken in', { type: 'object' }),
             '409': problem('Kept here with other content'),
-            '422': problem('No archive, or one that was changed'),
+            '415': problem('Not sent as application/zip'),
+            '422': problem('No archive, one that was changed, or one that comes to more than an archive may'),
+            '429': problem('Others are being read'),
           },
         },
       },

@@ -54,6 +54,8 @@ let cursor = 0;
 /** Instant of the latest entry of the open site. */
 let latest: string | null = null;
 let sendingNow = false;
+/** Another turn was wanted while one was under way: of another site, or at once. */
+let askedMeanwhile = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 function change(next: Partial<LedgerState>): void {
@@ -108,6 +110,12 @@ async function queue(): Promise<(Omit<storage.Waiting, 'key'> & { readonly key: 
   return [...kept, ...own.map((entry) => ({ ...entry, key: null, refused: null }))];
 }
 
+/** The same counted again is no change: nothing has to be drawn anew for it. */
+function changeTo(counted: Pick<LedgerState, 'waiting' | 'refused' | 'stuck' | 'unkept'>): void {
+  const isSame = (name: keyof typeof counted) => JSON.stringify(counted[name]) === JSON.stringify(state[name]);
+  if (!(['waiting', 'refused', 'stuck', 'unkept'] as const).every(isSame)) change(counted);
+}
+
 async function countWaiting(): Promise<void> {
   const outbox = await queue();
   const open = outbox.filter((entry) => entry.refused === null);
@@ -115,7 +123,7 @@ async function countWaiting(): Promise<void> {
   for (const id of stuck.keys()) if (!ids.has(id)) stuck.delete(id);
   const why = storage.storageFault();
   const alone = open.filter((entry) => entry.key === null).length;
-  change({
+  changeTo({
     waiting: open.length,
     refused: outbox.flatMap(({ key, site, fact, refused }) =>
       refused !== null && key !== null && site === state.site ? [{ key, fact, reason: refused }] : [],
@@ -128,8 +136,12 @@ async function countWaiting(): Promise<void> {
 /** Sends what waits, then reads what is new; comes back by itself. */
 async function exchange(): Promise<void> {
   clearTimeout(timer);
-  if (sendingNow) return;
+  if (sendingNow) {
+    askedMeanwhile = true;
+    return;
+  }
   sendingNow = true;
+  askedMeanwhile = false;
   const site = state.site;
   try {
     await keepAgain();
@@ -141,7 +153,7 @@ async function exchange(): Promise<void> {
   } finally {
     sendingNow = false;
     const pause = state.trouble !== null || stuck.size > 0 ? RETRY_MS : (state.waiting ?? 0) > 0 ? SOON_MS : POLL_MS;
-    timer = setTimeout(() => void exchange(), pause);
+    timer = setTimeout(() => void exchange(), askedMeanwhile ? 0 : pause);
   }
 }
 
@@ -214,9 +226,14 @@ async function settle(key: number | null, id: string): Promise<void> {
 }
 
 async function refuse({ key, site, fact }: Awaited<ReturnType<typeof queue>>[number], reason: string): Promise<void> {
-  if (key === null) await storage.repost([{ site, fact, refused: reason }]);
-  else await storage.markRefused({ key, site, fact, refused: reason }, reason);
-  held.delete(fact.id);
+  try {
+    if (key === null) await storage.repost([{ site, fact, refused: reason }]);
+    else await storage.markRefused({ key, site, fact, refused: reason }, reason);
+    held.delete(fact.id);
+  } catch {
+    // No room to put it aside: it stays where it is, and is told.
+    stuck.set(fact.id, { fact, reason });
+  }
 }
 
 interface Page {
