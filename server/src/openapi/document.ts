@@ -33,7 +33,6 @@ const refusals = {
   '413': problem(`Over ${LARGEST_BODY_BYTES} bytes of JSON, or ${LARGEST_UPLOAD_BYTES} bytes of a file`),
   '422': problem('A field is not valid; `field` is a JSON Pointer to it'),
   '403': problem('Another page asked for a change'),
-  '415': problem('A kind of body that is not taken there'),
   '503': problem('The database does not answer; nothing was written'),
   '507': problem('The server has no room, or takes nothing any more; nothing was written'),
 };
