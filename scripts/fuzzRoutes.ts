@@ -110,10 +110,13 @@ export async function fuzzRoutes({ port, mutants, first, until, slowest, seeds, 
     },
   };
   let done = 0;
+  let left = Object.keys(routes).length;
   for (const [name, make] of Object.entries(routes)) {
     const began = Date.now();
+    // What is left of the time is shared by the routes that are left.
+    const end = began + (until - began) / left--;
     let count = 0;
-    for (let i = first; i < first + mutants && Date.now() < until; i++, count++) {
+    for (let i = first; i < first + mutants && Date.now() < end; i++, count++) {
       const { mutant, ask } = make(randomFrom(i * 104_729 + name.length), i);
       try {
         const answer = await ask();
