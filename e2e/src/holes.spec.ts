@@ -234,7 +234,7 @@ test('what ./start runs comes back when its database is killed, and starts again
     process.kill(first, 'SIGKILL');
     await expect.poll(postmaster, { timeout: 60_000 }).not.toBe(first);
     await well();
-    expect(said.join('')).toMatch(/The database has ended by itself: it is started again.*The database answers again/s);
+    await expect.poll(() => said.join('')).toMatch(/The database has ended by itself: it is started again.*The database answers again/s);
     // The whole of it is killed outright, and its server lives on; then it is started at once.
     said.length = 0;
     process.kill(running.pid!, 'SIGKILL');
