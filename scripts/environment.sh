@@ -27,6 +27,8 @@ install_debian() {
   as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" </dev/null >&2
 }
 
+free_port() { node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+
 need_node() {
   command -v node >/dev/null || die "Node.js 20.19 or newer is needed and was not found."
   node -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>20||(a===20&&b>=19)?0:1)' || die "Node.js 20.19 or newer is needed; this is $(node --version)."

@@ -11,7 +11,6 @@ SERVER=
 finish() { trap - EXIT; trap '' INT TERM; [ -z "$SERVER" ] || kill "$SERVER" 2>/dev/null || true; stop_postgres; rm -rf "$WORK"; }
 trap finish EXIT
 trap 'finish; exit 130' INT
-free_port() { node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
 IDLE_PG_PORT="$(free_port)" IDLE_PORT="$(free_port)"
 export IDLE_PG_PORT IDLE_PORT
 export PG_OPTIONS='-c fsync=off -c full_page_writes=off'

@@ -172,6 +172,15 @@ export async function stored(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: 'Saved · 0 waiting' })).toBeVisible({ timeout: 30_000 });
 }
 
+/** A station of four marks that agree, proved on one that it did not use, and stored. */
+export async function provedStation(page: Page): Promise<void> {
+  await newStation(page);
+  for (const mark of ['K1', 'K2', 'K3', 'K7']) await sight(page, mark);
+  await accept(page);
+  await prove(page, 'P1');
+  await stored(page);
+}
+
 /** A place of the site. */
 export interface At {
   readonly e: number;

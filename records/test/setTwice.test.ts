@@ -28,7 +28,7 @@ describe('a mark that two tablets have set', () => {
     expect(twice!.marks.map(({ id }) => id)).toEqual([mara.id, jo.id]);
     expect(twice!.apart).toBeCloseTo(0.004, 3);
     expect(sheetOf(story, work).open!.map(openCautionWords)).toContain(
-      `Two people have set them, and nobody has said which stake stands; the figures here are of the later one: ${jo.body.name}.`,
+      `They were set twice, and nobody has said which stake stands; the figures here are of the later one: ${jo.body.name}.`,
     );
   });
 
@@ -44,7 +44,7 @@ describe('a mark that two tablets have set', () => {
     const handover = { sheet: jo.id, number: 1, revision: 1, package: work.id, marks: [mara.id], withheld: [] };
     story.say('handover', handover);
     const [notice] = sheetNotices(story.state, story.trust());
-    expect(sheetTroubleWords(notice!.marks)).toBe(`${jo.body.name}: set by two people: ask which stake stands before building from it.`);
+    expect(sheetTroubleWords(notice!.marks)).toBe(`${jo.body.name}: set twice: ask which stake stands before building from it.`);
   });
 
   it('is decided by what stands on the ground, or by setting it anew', () => {

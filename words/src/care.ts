@@ -141,7 +141,7 @@ const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'indepe
   keepOut: 'Nobody said that entering there was allowed',
   laser: 'Nobody said who was told about the laser',
   unattended: 'Nobody said who watched the instrument',
-  setTwice: 'Two people have set them, and nobody has said which stake stands; the figures here are of the later one',
+  setTwice: 'They were set twice, and nobody has said which stake stands; the figures here are of the later one',
   independent: 'Nothing but the station that set them has checked them',
 };
 export const openCautionWords = ({ code, marks }: { readonly code: keyof typeof OPEN_SUBJECT; readonly marks: readonly string[] }): string =>

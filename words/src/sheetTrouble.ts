@@ -3,7 +3,7 @@ export const SHEET_TROUBLE = {
   inDoubt: 'in doubt: do not build from it',
   destroyed: 'said to be gone',
   moved: 'said to have been hit or moved: do not build from it',
-  setTwice: 'set by two people: ask which stake stands before building from it',
+  setTwice: 'set twice: ask which stake stands before building from it',
   setAgain: 'set again: its figures are others now',
   planChanged: 'set for an earlier revision: do not build from it',
   stationFell: 'set from a station that is not checked by the rules of today',

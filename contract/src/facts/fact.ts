@@ -24,6 +24,9 @@ export type StoredFact = AnyFact & {
   readonly orderedAt?: string;
 };
 
+/** Clocks that differ by no more than this, milliseconds, are put right in silence; a stamp farther ahead is of a wrong clock. */
+export const CLOCKS_AGREE_MS = 60_000;
+
 /** The instant that a fact is ordered by: its stamp, unless the server has put another one beside it. */
 export const instantOf = (fact: AnyFact & { readonly orderedAt?: string }): string => fact.orderedAt ?? fact.at;
 

@@ -27,6 +27,7 @@ export const FactRow = defineEntity({
     body: p.json<object>(),
     digest: p.string(),
     receivedAt: p.datetime().fieldName('received_at'),
+    orderedAt: p.datetime().fieldName('ordered_at').nullable(),
   },
 });
 

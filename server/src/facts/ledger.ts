@@ -1,6 +1,6 @@
 /** Appending facts and reading them back. */
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { digestOf, invalidFact, invalidShape, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import { CLOCKS_AGREE_MS, digestOf, invalidFact, invalidShape, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 
@@ -17,9 +17,6 @@ const INSERT = `insert into fact (id, site_id, type, at, device, seq, by_id, bod
   unnest(?::uuid[], ?::text[], ?::timestamptz[], ?::text[], ?::bigint[], ?::uuid[], ?::jsonb[], ?::text[], ?::timestamptz[])
   as t (id, type, at, device, seq, by_id, body, digest, ordered_at)`;
 const INSERT_REFERENCES = 'insert into fact_reference (from_id, to_id) select * from unnest(?::uuid[], ?::uuid[])';
-
-/** Stamps that are later than this after their arrival are of a clock that is ahead. */
-const CLOCKS_AGREE_MS = 60_000;
 
 /** The instant to be put beside a fact's stamp, null for none. */
 export type Ordering = (fact: AnyFact) => string | null;

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { dismissRefused, tryNow, type LedgerState } from '../ledger/ledger.ts';
-import { CLOCKS_AGREE_MS, clockBehindServer } from '../ledger/clock.ts';
+import { CLOCKS_AGREE_MS } from '@idle-marker/contract';
+import { clockBehindServer } from '../ledger/clock.ts';
 import { useLedger } from '../ledger/useLedger.ts';
 import { TROUBLE } from './trouble.ts';
 import { Button } from '../ui/Button.tsx';

@@ -2,6 +2,7 @@
  * The field clock: this device's own, put right by the server's, which all devices of a site share. A server started with a fixed
  * clock (pictures, tests) moves it there.
  */
+import { CLOCKS_AGREE_MS } from '@idle-marker/contract';
 import { ask, type IsAnswer } from './server.ts';
 
 const KEPT = 'idle-marker clock offset';
@@ -41,9 +42,6 @@ export const now = (): Date => new Date(Date.now() + offsetMs);
 
 /** By how much this device's own clock is behind the server's, milliseconds; 0 where the server's stands still. */
 export const clockBehindServer = (): number => (isFixed ? 0 : offsetMs);
-
-/** Clocks that differ by no more than this are put right in silence; beyond it a person has to know. */
-export const CLOCKS_AGREE_MS = 60_000;
 
 /**
  * The instant to stamp something with: after all that is known already, since the order of what is told decides what stands and

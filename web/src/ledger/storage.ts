@@ -144,11 +144,14 @@ export async function writeLedger(site: string, ledger: string): Promise<void> {
   await writing((db) => db.put('settings', ledger, `ledger ${site}`));
 }
 
+const nameOfDevice = (kind: string): string =>
+  `${kind} ${[...crypto.getRandomValues(new Uint8Array(4))].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+
 /** Name of this browser as a device; made on first use. */
 async function deviceName(store: { get: (key: string) => Promise<unknown>; put: (value: unknown, key: string) => Promise<unknown> }): Promise<string> {
   const known = (await store.get('device')) as string | undefined;
   if (known) return known;
-  const made = `browser ${[...crypto.getRandomValues(new Uint8Array(4))].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+  const made = nameOfDevice('browser');
   await store.put(made, 'device');
   return made;
 }
@@ -212,7 +215,7 @@ export async function stamp(): Promise<{ device: string; seq: number }> {
 }
 
 /** The name and the count of this page alone, where the browser keeps neither. */
-const ownDevice = `page ${[...crypto.getRandomValues(new Uint8Array(4))].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+const ownDevice = nameOfDevice('page');
 let ownSeq = 0;
 export const ownStamp = (): { device: string; seq: number } => ({ device: ownDevice, seq: ownSeq++ });
 

@@ -20,7 +20,7 @@ export function SetTwiceCard({ twice }: { readonly twice: SetTwice }) {
     <>
       <Card
         tone={differ ? 'brick' : 'ochre'}
-        title={`${name} was set by ${marks.length} tablets`}
+        title={`${name} was set ${marks.length === 2 ? 'twice' : `${marks.length} times`}`}
         actions={<Button onClick={() => setDeciding(true)}>Say which stands…</Button>}
       >
         {work.body.name}: {said.join('; ')}. They are {smallLength(apart, lengthUnit)} apart

@@ -1,6 +1,6 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { TrustResult } from '@idle-marker/core';
-import type { AnyFact, Fact } from '@idle-marker/contract';
+import { CLOCKS_AGREE_MS, type AnyFact, type Fact } from '@idle-marker/contract';
 import {
   currentOccupation,
   pairedInForce,
@@ -11,7 +11,7 @@ import {
   type PairedSolution,
   type SiteState,
 } from '@idle-marker/records';
-import { CLOCKS_AGREE_MS, now } from '../ledger/clock.ts';
+import { now } from '../ledger/clock.ts';
 import { openSite, say, type Said } from '../ledger/ledger.ts';
 import { sendBeside } from '../ledger/beside.ts';
 import { useLedger } from '../ledger/useLedger.ts';
