@@ -40,7 +40,7 @@ function beside(name, command, args) {
   };
 }
 
-const LINT = ['node_modules/.bin/eslint', ['.', '--concurrency', 'off', '--cache', '--cache-location', 'node_modules/.cache/eslint']];
+const LINT = ['npm', ['run', '-s', 'lint']];
 const FORMAT = ['node_modules/.bin/prettier', ['--check', '--log-level', 'warn', '.']];
 
 function count(good) {

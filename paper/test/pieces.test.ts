@@ -129,7 +129,7 @@ describe('a scene as SVG', () => {
       fc.property(fc.string({ unit: 'binary', maxLength: 30 }), (text) => {
         const written = /<text [^>]*>(.*)<\/text>/s.exec(sceneSvg(scene([words(text)])))![1]!;
         expect(written).not.toMatch(/[<>]|&(?!#\d+;)/);
-        // eslint-disable-next-line no-control-regex
+        // oxlint-disable-next-line no-control-regex
         expect(written).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/);
         expect(() => encodeURIComponent(written)).not.toThrow();
       }),

@@ -19,7 +19,7 @@ const readBy = (how) =>
     return new Promise((resolve, reject) => {
       const reader = new globalThis.FileReader();
       reader.onload = () => resolve(reader.result);
-      reader.onerror = () => reject(reader.error);
+      reader.onerror = () => reject(new Error(String(reader.error)));
       reader[how](this);
     });
   };

@@ -27,7 +27,7 @@ export interface SurveySight {
 
 const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 /** Without what XML has no place for. */
-// eslint-disable-next-line no-control-regex
+// oxlint-disable-next-line no-control-regex
 const UNWRITABLE = /[\u0000-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 export const xmlText = (text: string): string => text.replace(UNWRITABLE, ' ').replace(/[&<>"]/g, (letter) => ESCAPES[letter]!);
 

@@ -36,7 +36,7 @@ const INVISIBLE = /\p{Default_Ignorable_Code_Point}/gu;
 /** Thin blanks are no glyphs of these fonts; a plain one does. */
 const BLANKS = /[\u2000-\u200a\u202f\u205f\u3000\t]/g;
 /** Control characters but the end of a line. */
-// eslint-disable-next-line no-control-regex
+// oxlint-disable-next-line no-control-regex
 const CONTROL = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f]/g;
 
 const byNumber = (code: number): string => `[U+${code.toString(16).toUpperCase().padStart(4, '0')}]`;

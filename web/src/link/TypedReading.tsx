@@ -38,7 +38,7 @@ export function TypedReading({ title }: { title: string }) {
     setConfirmed(false);
     setTried(false);
     // Only when it opens: what was carried at the last sight is offered, but has to be confirmed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [open]);
   const full = units.angleUnit === 'gon' ? 400 : 360;
   const example = units.angleUnit === 'gon' ? '159.3907' : units.angleUnit === 'dms' ? '143 27 08' : '143.4522';

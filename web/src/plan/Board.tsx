@@ -224,7 +224,7 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
       parts.current = null;
     };
     // The map is made once; later scenes are handed to it below.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, []);
 
   useEffect(() => {

@@ -21,7 +21,7 @@ export function useRemembered<T>(name: string, initial: T): readonly [T, (next: 
   const key = `idle-marker ${id} ${name}`;
   const [changed, setChanged] = useState<{ readonly key: string; readonly value: T } | null>(null);
   // Read once for each name, not at every drawing of the page.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
+  // oxlint-disable-next-line react/exhaustive-deps
   const kept = useMemo(() => read(key, initial), [key]);
   const keep = useCallback(
     (value: T) => {

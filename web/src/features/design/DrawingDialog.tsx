@@ -125,7 +125,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
   useEffect(() => {
     if (file) void choose(file);
     // Once, for the file that was dropped.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [file]);
 
   // The drawing as it would lie, and what it changes: read anew whenever its place changes.
@@ -161,7 +161,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
     return () => {
       gone = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [placed, older?.status]);
 
   const affected = useMemo((): AffectedPackage[] => {

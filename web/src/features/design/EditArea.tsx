@@ -97,7 +97,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
         areaScene([...others, { name: name.trim() || AREA_KIND[kind], corners: places }]),
         controlScene(state.control, null),
       ),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `others` follows from the state
+    // oxlint-disable-next-line react/exhaustive-deps -- `others` follows from the state
     [state, name, kind, places],
   );
   return (

@@ -64,7 +64,7 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
       arrows: moved.map(({ key, place }) => ({ from: planOf(key).place, to: place!, ink: 'pencil' as const })),
       instruments: instrument ? [{ at: instrument, label: inForce!.fact.body.name, facing: null }] : [],
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- all else follows from the proposals
+    // oxlint-disable-next-line react/exhaustive-deps -- all else follows from the proposals
   }, [proposals, own, state, work]);
   const use = async () => {
     const body = withProposals(work, proposals);

@@ -252,7 +252,7 @@ function Crossing({ named, count, onPlace }: { named: readonly Corner[]; count: 
         shape ? [{ points: 'centre' in shape ? circlePoints(shape) : [shape.from, shape.to], ink: 'ink2' as const, dash: [10, 3, 2, 3] }] : [],
       ),
     }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [JSON.stringify([a, b])],
   );
   const part = (value: Part, set: (next: Part) => void, label: string) => (

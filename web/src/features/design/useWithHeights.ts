@@ -42,7 +42,7 @@ export function useWithHeights(items: readonly Item[] | null, choices: readonly 
     return () => {
       gone = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [question]);
   return useMemo(() => {
     if (!items || !asked) return null;

@@ -62,7 +62,7 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
   useEffect(() => {
     if (byHand) onLevel(good);
     // Told when it comes in, and when it goes out again.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [byHand, good]);
   if (!stand) return null;
   const begin = () => {

@@ -133,7 +133,7 @@ export function Place() {
         })),
         instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [state, work, plan, differences, inForce],
   );
   if (!inForce)
