@@ -79,6 +79,7 @@ export interface RawSights {
 export type RawSightsFault =
   | { readonly code: 'RAW_NOT_JSON'; readonly line: number }
   | { readonly code: 'RAW_NOT_RAW' }
+  | { readonly code: 'RAW_TOO_LONG'; readonly lines: number; readonly most: number }
   | { readonly code: 'RAW_LATER_VERSION'; readonly version: number }
   | { readonly code: 'RAW_BAD_LINE'; readonly line: number; readonly field: string; readonly message: string }
   | { readonly code: 'RAW_TWICE'; readonly line: number; readonly what: 'header' | 'setup' | 'station' }
@@ -99,7 +100,7 @@ export function readRawSights(text: string): { readonly ok: true; readonly value
   const into: Readonly<Record<RawKind, unknown[]>> = { header: headers, control, setup: setups, sight: sights, station: stations };
   const lineOf = new Map<RawSight, number>();
   const lines = text.split(/\r?\n/);
-  if (lines.length > MOST_LINES) return fail({ code: 'RAW_NOT_RAW' });
+  if (lines.length > MOST_LINES) return fail({ code: 'RAW_TOO_LONG', lines: lines.length, most: MOST_LINES });
   for (const [i, line] of lines.entries()) {
     if (line.trim() === '') continue;
     let parsed: unknown;

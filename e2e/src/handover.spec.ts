@@ -270,7 +270,7 @@ test('files for others have the columns that were chosen, and the whole site is 
 
   await page.goto('/');
   await page.getByLabel('Archive of a site').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: readFileSync(path) });
-  await expect(page.getByText(`${DEMO} was here already, the same to the last entry.`)).toBeVisible();
+  await expect(page.getByText(`${DEMO} was here already, the same to the last entry.`)).toBeVisible({ timeout: 60_000 });
   await page.getByLabel('Archive of a site').setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('dear sirs') });
   await expect(page.getByText(/^letter\.zip was not taken in\. .*Nothing was written\.$/)).toBeVisible();
 });

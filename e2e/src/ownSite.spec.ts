@@ -51,6 +51,12 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   // Control from a list with a fault; nothing is written until it is left out.
   await expect(page.getByText('No control yet')).toBeVisible();
   await page.getByRole('button', { name: 'Import…' }).click();
+  // A file that takes long is read beside the page, which can end it and take another.
+  const endless = `<LandXML><Parcels>${'<Parcel name="x" area="1"/>'.repeat(1_100_000)}</Parcels></LandXML>`;
+  await page.locator('input[type=file]').setInputFiles({ name: 'parcels.xml', mimeType: 'text/xml', buffer: Buffer.from(endless) });
+  await expect(page.getByText('Reading parcels.xml')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop reading' }).click();
+  await expect(page.getByText('Reading parcels.xml')).toBeHidden();
   const rows = MARKS.map(([name, e, n, z]) => `${name},${n},${e},${z}`);
   await page
     .locator('input[type=file]')

@@ -4,6 +4,7 @@ import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { keepClock } from './ledger/clock.ts';
 import { wakeDrawings } from './drawings/drawings.ts';
+import { wakeLists } from './reading/lists.ts';
 import { RouteError } from './frame/RouteError.tsx';
 import { fetchAllParts, fetchedPart, moduleFrom } from './ui/fetchedPart.tsx';
 import './style.css';
@@ -53,7 +54,8 @@ const router = createBrowserRouter([
   },
 ]);
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
+// The server may be on this very device, or on the site's own network: a browser that takes itself for offline asks all the same.
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' } } });
 
 await keepClock();
 createRoot(document.getElementById('root')!).render(
@@ -70,5 +72,6 @@ const SOON_MS = 1500;
 if (!location.pathname.startsWith('/crew/'))
   setTimeout(() => {
     wakeDrawings();
+    wakeLists();
     void fetchAllParts();
   }, SOON_MS);

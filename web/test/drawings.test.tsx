@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { EditPackage } from '../src/features/design/EditPackage.tsx';
+import { readList } from '../src/reading/lists.ts';
 import { askDrawing, cancelDrawings, drawingWorkerAge } from '../src/drawings/drawings.ts';
 import { DrawingDialog } from '../src/features/design/DrawingDialog.tsx';
 import { Place as Work } from '../src/features/design/DesignPlace.tsx';
@@ -133,6 +134,19 @@ describe('reading that is cancelled', () => {
     expect(await askDrawing('snap', { ...near, from: null, wanted: ['end'] })).toEqual({ kind: 'end', e: 3990, n: 7990 });
     expect(await askDrawing('touched', near)).toMatchObject({ kind: 'path', layer: 'W', closed: true });
     expect(await askDrawing('snap', { ...near, hidden: ['W'], from: null, wanted: ['end'] })).toBeNull();
+  });
+});
+
+describe('a list whose reading is cancelled', () => {
+  it('is none, before it began and while it goes on, and the next is read', async () => {
+    const asked = { bytes: new TextEncoder().encode('name,E,N\nA,1,2\n'), unit: 'metre', xIsNorth: false } as const;
+    const end = new AbortController();
+    const waiting = readList('control', asked, end.signal);
+    end.abort();
+    expect(await waiting).toBeNull();
+    expect(await readList('control', asked, end.signal)).toBeNull();
+    expect(await readList('control', asked, new AbortController().signal)).toMatchObject({ ok: true, value: { rows: [{ name: 'A', e: 1, n: 2 }] } });
+    expect(await readList('survey', { text: '<a/>' }, new AbortController().signal)).toMatchObject({ ok: false, error: { code: 'XML_OTHER_ROOT' } });
   });
 });
 

@@ -12,7 +12,8 @@ type FileIssue =
   | { readonly code: 'MISSING_COLUMN'; readonly role: string }
   | { readonly code: 'REPEATED_COLUMN'; readonly role: string; readonly columns: readonly string[] }
   | { readonly code: 'MIXED_UNITS'; readonly units: readonly LengthUnit[] }
-  | { readonly code: 'TOO_MANY_ROWS'; readonly rows: number; readonly most: number }
+  | { readonly code: 'TOO_MANY_ROWS'; readonly rows: number | null; readonly most: number }
+  | { readonly code: 'TOO_MANY_CELLS'; readonly row: number; readonly cells: number; readonly most: number }
   | { readonly code: 'XML'; readonly fault: Parameters<typeof landXmlFaultWords>[0] }
   | { readonly code: 'OTHER_XML'; readonly root: string }
   | { readonly code: 'UNKNOWN_UNIT'; readonly text: string }
@@ -43,7 +44,9 @@ export function controlFileWords(issue: FileIssue): string {
     case 'UNKNOWN_UNIT':
       return `The linear unit “${issue.text}” is not known here: metre, foot and US survey foot are.`;
     case 'TOO_MANY_ROWS':
-      return `${issue.rows} rows are more than the ${issue.most} that are taken at once: split the file.`;
+      return `${issue.rows === null ? 'More rows' : `${issue.rows} rows are more`} than the ${issue.most} that are taken at once: split the file.`;
+    case 'TOO_MANY_CELLS':
+      return `Row ${issue.row} has ${issue.cells} cells, more than the ${issue.most} of a list: choose the file that has one mark in each row.`;
   }
 }
 

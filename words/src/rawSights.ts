@@ -1,6 +1,7 @@
 /** What keeps a file of raw sights from being read. */
 type Fault =
   | { readonly code: 'RAW_NOT_RAW' | 'RAW_NO_SETUP' }
+  | { readonly code: 'RAW_TOO_LONG'; readonly lines: number; readonly most: number }
   | { readonly code: 'RAW_NOT_JSON'; readonly line: number }
   | { readonly code: 'RAW_LATER_VERSION'; readonly version: number }
   | { readonly code: 'RAW_BAD_LINE'; readonly line: number; readonly field: string; readonly message: string }
@@ -11,6 +12,8 @@ export function rawSightsFaultWords(fault: Fault): string {
   switch (fault.code) {
     case 'RAW_NOT_RAW':
       return 'This is no file of raw sights: its first line does not say so.';
+    case 'RAW_TOO_LONG':
+      return `The file has ${fault.lines} lines, more than the ${fault.most} of one placing: it is something else, or several in one.`;
     case 'RAW_NOT_JSON':
       return `Line ${fault.line} is no whole JSON: the file is cut short, or was changed.`;
     case 'RAW_LATER_VERSION':

@@ -1,5 +1,4 @@
 /** What a new control list says against itself and against the marks a site already has. */
-import Flatbush from 'flatbush';
 import { METRES_PER_UNIT, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { ControlRow } from './controlCsv.ts';
 
@@ -55,23 +54,59 @@ function revisions(rows: readonly ControlRow[], listed: readonly ListedMark[]): 
 }
 
 function twins(placed: readonly Placed[], listed: readonly ListedMark[]): ListRemark[] {
-  const others = [
-    ...placed.map((row) => ({ name: row.name, e: row.e, n: row.n, row: row.row })),
-    ...listed.filter((mark) => mark.e !== null && mark.n !== null).map((mark) => ({ name: mark.name, e: mark.e!, n: mark.n!, row: 0 })),
-  ];
-  if (placed.length === 0 || others.length === 0) return [];
-  const index = new Flatbush(others.length);
-  for (const other of others) index.add(other.e, other.n, other.e, other.n);
-  index.finish();
-  return placed.flatMap((row): ListRemark[] =>
-    index
-      .search(row.e - TWIN_DISTANCE, row.n - TWIN_DISTANCE, row.e + TWIN_DISTANCE, row.n + TWIN_DISTANCE)
-      .map((i) => others[i]!)
-      // Each pair of the file once, from its later row.
-      .filter((other) => other.row < row.row && sameName(other.name) !== sameName(row.name) && planDistance(row, other) < TWIN_DISTANCE)
-      .map((other) => ({ code: 'PROBABLY_TWICE', row: row.row, name: row.name, other: other.name, apart: planDistance(row, other) })),
-  );
+  const earlier = new NearPlaces();
+  for (const mark of listed) if (mark.e !== null && mark.n !== null) earlier.add(mark as ListedMark & PlanPoint);
+  return placed.flatMap((row): ListRemark[] => {
+    const other = earlier.twinOf(row);
+    earlier.add(row);
+    return other ? [{ code: 'PROBABLY_TWICE', row: row.row, name: row.name, other: other.name, apart: planDistance(row, other) }] : [];
+  });
 }
+
+interface NamedPlace extends PlanPoint {
+  readonly name: string;
+}
+
+/**
+ * Places in square cells whose diagonal is `TWIN_DISTANCE`: two in one cell are always twins, so that a list of one place a
+ * thousand times costs no more than one of a thousand places.
+ */
+class NearPlaces {
+  /** By column, then by row, then by name. */
+  readonly #columns = new Map<number, Map<number, Map<string, NamedPlace>>>();
+  static readonly #SIDE = TWIN_DISTANCE / Math.SQRT2;
+  /** Cells beyond these are farther than a twin can be; the own one first. */
+  static readonly #AROUND = [0, -1, 1, -2, 2];
+
+  /** The first place of another name nearer than `TWIN_DISTANCE`. */
+  twinOf(place: NamedPlace): NamedPlace | null {
+    const name = sameName(place.name);
+    const [column, row] = NearPlaces.#cellOf(place);
+    for (const de of NearPlaces.#AROUND) {
+      const cells = this.#columns.get(column + de);
+      if (!cells) continue;
+      for (const dn of NearPlaces.#AROUND)
+        for (const [otherName, other] of cells.get(row + dn) ?? NONE) if (otherName !== name && planDistance(place, other) < TWIN_DISTANCE) return other;
+    }
+    return null;
+  }
+
+  add(place: NamedPlace): void {
+    const [column, row] = NearPlaces.#cellOf(place);
+    const cells = this.#columns.get(column) ?? new Map<number, Map<string, NamedPlace>>();
+    this.#columns.set(column, cells);
+    const cell = cells.get(row) ?? new Map<string, NamedPlace>();
+    cells.set(row, cell);
+    const name = sameName(place.name);
+    if (!cell.has(name)) cell.set(name, place);
+  }
+
+  static #cellOf({ e, n }: PlanPoint): [number, number] {
+    return [Math.floor(e / NearPlaces.#SIDE), Math.floor(n / NearPlaces.#SIDE)];
+  }
+}
+
+const NONE: readonly (readonly [string, NamedPlace])[] = [];
 
 const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { csvText, compareControl, FOOT_RATIO, readControlCsv, textOf, type ControlList } from '../index.ts';
+import { csvText, compareControl, FOOT_RATIO, readControlCsv, readControlList, textOf, type ControlList } from '../index.ts';
 
 const OPTIONS = { unit: 'metre', xIsNorth: false } as const;
 const read = (text: string, options: Parameters<typeof readControlCsv>[1] = OPTIONS): ControlList => {
@@ -71,6 +71,24 @@ describe('rows', () => {
   });
 });
 
+describe('a list that is too much', () => {
+  const refused = (text: string) => {
+    const list = readControlList(text, { unit: 'metre', xIsNorth: false });
+    return list.ok ? null : list.error;
+  };
+
+  it('is refused before it is taken apart: rows, empty ones too, and cells', () => {
+    expect(refused(`name,E,N\n${'P,1,2\n'.repeat(50_001)}`)).toEqual({ code: 'TOO_MANY_ROWS', rows: 50_001, most: 50_000 });
+    expect(refused(`name,E,N\n${'\n'.repeat(5_000_000)}P,1,2`)).toMatchObject({ code: 'TOO_MANY_ROWS', rows: 5_000_001 });
+    expect(refused(`name,E,N\nP,1,2\nQ,1,2${',3'.repeat(500)}\n`)).toEqual({ code: 'TOO_MANY_CELLS', row: 3, cells: 503, most: 200 });
+  });
+
+  it('is refused as LandXML where the first point too many stands, whatever follows', () => {
+    const points = Array.from({ length: 100_000 }, (_, i) => `<CgPoint name="P${i}">1 2</CgPoint>`).join('');
+    expect(refused(`<LandXML><CgPoints>${points}</ BROKEN`)).toEqual({ code: 'TOO_MANY_ROWS', rows: null, most: 50_000 });
+  });
+});
+
 describe('comparing a list', () => {
   const listed = [
     { name: 'K1', e: 4042, n: 8038 },
@@ -85,6 +103,24 @@ describe('comparing a list', () => {
 
   it('points out two marks closer than a metre, in the list and on the site', () => {
     expect(codes('name,E,N\nX,4042.5,8038.2\nY,4100,8100\nZ,4100.4,8100\n')).toEqual(['PROBABLY_TWICE 2', 'PROBABLY_TWICE 4']);
+  });
+
+  it('is no more work where every mark stands in one place, as a column of zeros does', () => {
+    const remarks = codes(`name,E,N\n${Array.from({ length: 20_000 }, (_, i) => `P${i},0,0\n`).join('')}`);
+    expect(remarks).toHaveLength(19_999);
+    expect(remarks.at(-1)).toBe('PROBABLY_TWICE 20001');
+  }, 5000);
+
+  it('finds the pairs closer than a metre that looking at all of them finds', () => {
+    const coordinate = fc.double({ min: -3, max: 3, noNaN: true });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(coordinate, coordinate), { minLength: 2, maxLength: 20 }), (places) => {
+        const rows = read(`name,E,N\n${places.map(([e, n], i) => `P${i},${e.toFixed(6)},${n.toFixed(6)}\n`).join('')}`).rows;
+        const twins = rows.filter((row, i) => rows.slice(0, i).some((other) => Math.hypot(row.e! - other.e!, row.n! - other.n!) < 1));
+        const found = compareControl(rows, []).filter(({ code }) => code === 'PROBABLY_TWICE');
+        expect(found.map((remark) => 'row' in remark && remark.row)).toEqual(twins.map(({ row }) => row));
+      }),
+    );
   });
 
   it('asks about easting and northing exchanged', () => {

@@ -25,7 +25,8 @@ export type FileIssue =
   | { readonly code: 'XML'; readonly fault: LandXmlFault }
   | { readonly code: 'OTHER_XML'; readonly root: string }
   | { readonly code: 'UNKNOWN_UNIT'; readonly text: string }
-  | { readonly code: 'TOO_MANY_ROWS'; readonly rows: number; readonly most: number };
+  | { readonly code: 'TOO_MANY_ROWS'; /** Null where nobody counted to the end. */ readonly rows: number | null; readonly most: number }
+  | { readonly code: 'TOO_MANY_CELLS'; readonly row: number; readonly cells: number; readonly most: number };
 
 export type RowIssue =
   | { readonly code: 'NO_NAME' }
@@ -64,13 +65,20 @@ export interface ControlList {
 }
 
 export const MOST_CONTROL_ROWS = 50_000;
+/** With empty rows and line breaks inside of cells; and no list has so many cells in a row. */
+const MOST_LINES = 4 * MOST_CONTROL_ROWS;
+const MOST_COLUMNS = 200;
 const LONGEST_NAME = 80;
 /** A cell with more letters is no number, and no column is headed by more. */
 const LONGEST_NUMBER = 60;
 const LONGEST_HEAD = 120;
 
 export function readControlCsv(text: string, options: ControlCsvOptions): Result<ControlList, FileIssue> {
+  const written = lineCount(text);
+  if (written > MOST_LINES) return fail({ code: 'TOO_MANY_ROWS', rows: written - 1, most: MOST_CONTROL_ROWS });
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  const wide = parsed.data.findIndex((cells) => cells.length > MOST_COLUMNS);
+  if (wide >= 0) return fail({ code: 'TOO_MANY_CELLS', row: wide + 1, cells: parsed.data[wide]!.length, most: MOST_COLUMNS });
   const lines = parsed.data.map((cells, i) => ({ row: i + 1, cells })).filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
   const [header, ...body] = lines;
   if (!header) return fail({ code: 'NO_ROWS' });
@@ -87,6 +95,16 @@ export function readControlCsv(text: string, options: ControlCsvOptions): Result
     ignoredColumns: header.cells.filter((cell, i) => cell.trim() !== '' && !Object.values(at).includes(i)),
     usesXY: usesXY(header.cells),
   });
+}
+
+function lineCount(text: string): number {
+  let count = 1;
+  for (const mark of ['\n', '\r']) {
+    let here = 0;
+    for (let at = text.indexOf(mark); at >= 0; at = text.indexOf(mark, at + 1)) here++;
+    count = Math.max(count, here + 1);
+  }
+  return count;
 }
 
 type Columns = Partial<Record<ColumnRole, number>>;

@@ -7,6 +7,9 @@ import { LENGTH_WORDS, localName } from '../landXml/xmlNames.ts';
 import { XmlWalk } from '../landXml/xmlWalk.ts';
 import { MOST_CONTROL_ROWS, type ControlList, type ControlRow, type FileIssue, type RowIssue } from './controlCsv.ts';
 
+/** Letters read at once. */
+const PIECE = 1 << 20;
+
 /** Whether a text is XML rather than a table. */
 export const looksLikeXml = (text: string): boolean => /^\uFEFF?\s*</.test(text);
 
@@ -75,10 +78,14 @@ export function readControlLandXml(text: string, options: { readonly unit: Lengt
       state.point = null;
     },
   });
-  if (!walk.write(text.replace(/^\uFEFF/, '')) || !walk.close()) return fail({ code: 'XML', fault: walk.fault! });
+  for (let from = text.startsWith('\uFEFF') ? 1 : 0; from < text.length; from += PIECE) {
+    if (!walk.write(text.slice(from, from + PIECE))) return fail({ code: 'XML', fault: walk.fault! });
+    // Whatever follows, it is not taken: an hour of points is not read to say so.
+    if (state.rows.length > MOST_CONTROL_ROWS) return fail({ code: 'TOO_MANY_ROWS', rows: null, most: MOST_CONTROL_ROWS });
+  }
+  if (!walk.close()) return fail({ code: 'XML', fault: walk.fault! });
   if (state.root !== 'LandXML') return fail({ code: 'OTHER_XML', root: state.root ?? '' });
   if (state.unknownUnit !== null) return fail({ code: 'UNKNOWN_UNIT', text: state.unknownUnit });
   if (state.rows.length === 0) return fail({ code: 'NO_ROWS' });
-  if (state.rows.length > MOST_CONTROL_ROWS) return fail({ code: 'TOO_MANY_ROWS', rows: state.rows.length, most: MOST_CONTROL_ROWS });
   return ok({ rows: state.rows, unit: state.unit ?? options.unit, unitFromFile: state.unit !== null, ignoredColumns: [], usesXY: false });
 }

@@ -1,7 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { LengthUnit } from '@idle-marker/core';
 import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
-import { compareControl, readControlList, textOf } from '@idle-marker/formats';
+import { compareControl } from '@idle-marker/formats';
 import { controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
 import { now } from '../../ledger/clock.ts';
 import { tryNow, untilSent } from '../../ledger/ledger.ts';
@@ -14,14 +14,11 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
 import { toggled } from '../../ui/toggled.ts';
+import { ReadingOn } from '../../ui/ReadingOn.tsx';
+import { useControlList, type PickedFile } from './useControlList.ts';
 import { PreviewTable, type PreviewRow } from './PreviewTable.tsx';
 
 const isWritten: IsAnswer<object> = (document) => (typeof document['written'] === 'number' ? document : null);
-
-interface Picked {
-  readonly name: string;
-  readonly bytes: Uint8Array;
-}
 
 /** A control list from a file: everything that is wrong or odd is said before anything is written. */
 export function ImportControl({
@@ -39,7 +36,7 @@ export function ImportControl({
 }) {
   const { id, state, who } = useSite();
   const units = useUnits();
-  const [picked, setPicked] = useState<Picked | null>(null);
+  const [picked, setPicked] = useState<PickedFile | null>(null);
   const [unit, setUnit] = useState<LengthUnit>(state.settings.lengthUnit);
   const [xIsNorth, setXIsNorth] = useState(false);
   const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set());
@@ -48,13 +45,10 @@ export function ImportControl({
   const [sdZ, setSdZ] = useState('2');
   const [problem, setProblem] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
   const [importId] = useState(newId);
 
-  const read = useMemo(() => {
-    if (!picked) return null;
-    const text = textOf(picked.bytes);
-    return text.ok ? readControlList(text.value, { unit, xIsNorth }) : text;
-  }, [picked, unit, xIsNorth]);
+  const { read, isReading, hasFailed, again } = useControlList(picked, unit, xIsNorth);
   const list = read?.ok ? read.value : null;
   const listed = useMemo(
     () => state.control.map((mark) => ({ name: mark.revision.body.name, e: mark.revision.body.e, n: mark.revision.body.n })),
@@ -99,12 +93,18 @@ export function ImportControl({
     setProblem(null);
     setSkipped(new Set());
     setTurned(new Set());
+    setPicked(null);
     if (!file) return;
     if (file.size > LARGEST_UPLOAD_BYTES) {
       setProblem(`${file.name} is over ${LARGEST_UPLOAD_BYTES / 1024 / 1024} MB: split it.`);
       return;
     }
-    setPicked({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
+    setPicked({ key: newId(), name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
+  };
+  const cancel = () => {
+    setPicked(null);
+    // The same file can be chosen again.
+    if (input.current) input.current.value = '';
   };
   const save = async () => {
     if (!picked) return;
@@ -171,10 +171,18 @@ export function ImportControl({
         <input
           type="file"
           accept=".csv,.txt,.xml,text/csv,text/plain,text/xml,application/xml"
+          ref={input}
           onChange={(event) => void pick(event.target.files?.[0])}
           className="min-h-11 rounded-sm border border-ink2 p-2"
         />
       </label>
+      {picked && isReading && <ReadingOn fileName={picked.name} onCancel={cancel} />}
+      {picked && hasFailed && (
+        <p role="alert" className="mt-3 flex flex-wrap items-baseline gap-3 border-l-4 border-brick pl-3 font-medium text-brick">
+          {picked.name} could not be read just now. Nothing was written.
+          <Button onClick={again}>Read again</Button>
+        </p>
+      )}
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick">
           {problem}

@@ -5,6 +5,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
+import { ReadingOn } from '../../ui/ReadingOn.tsx';
 import { nameFor, useTakeFile, type ReadFile, type TakeFile } from '../../drawings/useTakeFile.ts';
 
 interface FileInputProps {
@@ -71,15 +72,7 @@ export function ChooseFile({ label, onFile }: { label: string; onFile(file: File
 export function ReadingFile({ take: { reading, fault, cancel } }: { take: TakeFile }) {
   return (
     <div aria-live="polite">
-      {reading && (
-        <p className="mt-2 flex flex-wrap items-center gap-3">
-          <progress className="h-3 w-40 accent-(--spruce)" value={reading.share} aria-label={`Reading ${reading.fileName}`} />
-          <span className="figures">
-            Reading {reading.fileName}, {Math.round(reading.share * 100)} %
-          </span>
-          <Button onClick={cancel}>Cancel</Button>
-        </p>
-      )}
+      {reading && <ReadingOn fileName={reading.fileName} share={reading.share} onCancel={cancel} />}
       {fault && <p className="mt-1 text-[13px] font-medium text-brick">{fault}</p>}
     </div>
   );

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { LARGEST_UPLOAD_BYTES, rawSightsText, type RawSights } from '@idle-marker/contract';
-import { looksLikeXml, readLandXmlSurvey } from '@idle-marker/formats';
+import { looksLikeXml } from '@idle-marker/formats';
 import {
   alikeName,
   controlElsewhere,
@@ -22,19 +22,22 @@ import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+import { ReadingOn } from '../../ui/ReadingOn.tsx';
 import { dayAndTime } from '../../ui/time.ts';
+import { readList } from '../../reading/lists.ts';
 
 /** What is in a file of raw sights, or what is wrong with it: the server looks, the page may not run such checks. */
-const checked = (text: string): Promise<RawSights> =>
+const checked = (text: string, signal: AbortSignal): Promise<RawSights> =>
   ask('/api/v1/raw-sights', (document) => ('header' in document && Array.isArray(document['sights']) ? (document as unknown as RawSights) : null), {
     method: 'POST',
     headers: { 'Content-Type': 'application/x-ndjson' },
     body: text,
+    signal,
   });
 
 /** Of one placing among several; a refusal says which. Its line is one of no file that anybody has. */
-const among = (name: string, text: string): Promise<RawSights> =>
-  checked(text).catch((error: unknown) => {
+const among = (name: string, text: string, signal: AbortSignal): Promise<RawSights> =>
+  checked(text, signal).catch((error: unknown) => {
     if (!(error instanceof RefusedError)) throw error;
     throw new RefusedError({ ...error.problem, detail: `Among what was read from ${name}: ${error.problem.detail.replace(/^Line \d+, /, '')}` });
   });
@@ -52,30 +55,38 @@ export function TakeRawSights() {
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [found, setFound] = useState<Found | null>(null);
+  const [reading, setReading] = useState<{ readonly fileName: string; readonly end: AbortController } | null>(null);
   const take = async (file: File) => {
     setTrouble(null);
     if (file.size > LARGEST_UPLOAD_BYTES) {
       setTrouble(`${file.name} is too large for the sights of one placing. Nothing was taken.`);
       return;
     }
-    const text = await file.text();
-    if (looksLikeXml(text)) {
-      await takeSurvey(file.name, text);
-      return;
+    const end = new AbortController();
+    setReading({ fileName: file.name, end });
+    try {
+      const text = await file.text();
+      await (looksLikeXml(text) ? takeSurvey(file.name, text, end.signal) : takeSights(file.name, text, end.signal));
+    } catch (error) {
+      if (!end.signal.aborted) setTrouble(`${file.name} was not taken. ${troubleOf(error, 'Try again when it is back.')}`);
+    } finally {
+      setReading(null);
     }
-    const read = await checked(text).catch((error: unknown) => {
-      setTrouble(`${file.name} was not taken. ${troubleOf(error, 'Try again when it is back.')}`);
-      return null;
-    });
-    if (read === null) return;
+  };
+  const takeSights = async (fileName: string, text: string, signal: AbortSignal) => {
+    const read = await checked(text, signal);
     if (read.header.combinedScaleFactor !== state.settings.combinedScaleFactor)
       setTrouble(
-        `${file.name} was not taken: its grid distances are ${read.header.combinedScaleFactor} of ground distances, those of this site ${state.settings.combinedScaleFactor}. Its station would come out another one here.`,
+        `${fileName} was not taken: its grid distances are ${read.header.combinedScaleFactor} of ground distances, those of this site ${state.settings.combinedScaleFactor}. Its station would come out another one here.`,
       );
     else setFound({ setups: [read], assumed: null });
   };
-  const takeSurvey = async (fileName: string, text: string) => {
-    const survey = readLandXmlSurvey(text);
+  const takeSurvey = async (fileName: string, text: string, signal: AbortSignal) => {
+    const survey = await readList('survey', { text }, signal);
+    if (survey === null) {
+      if (!signal.aborted) setTrouble(`${fileName} could not be read just now. Nothing was taken: choose it again.`);
+      return;
+    }
     if (!survey.ok) {
       setTrouble(`${fileName} was not taken. ${landXmlFaultWords(survey.error)}`);
       return;
@@ -85,13 +96,9 @@ export function TakeRawSights() {
       setTrouble(`${fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.`);
       return;
     }
-    try {
-      const raws: RawSights[] = [];
-      for (const setup of setups) raws.push(await among(setup.name, rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString()))));
-      setFound({ setups: raws, assumed: instrumentAssumed(state).name });
-    } catch (error) {
-      setTrouble(`${fileName} was not taken. ${troubleOf(error, 'Try again when it is back.')}`);
-    }
+    const raws: RawSights[] = [];
+    for (const setup of setups) raws.push(await among(setup.name, rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString())), signal));
+    setFound({ setups: raws, assumed: instrumentAssumed(state).name });
   };
   return (
     <div className="mt-3 border-t border-rule pt-3">
@@ -108,10 +115,11 @@ export function TakeRawSights() {
           event.target.value = '';
         }}
       />
-      <Button disabled={occupation !== null} onClick={() => input.current?.click()}>
+      <Button disabled={occupation !== null || reading !== null} onClick={() => input.current?.click()}>
         Take raw sights in…
       </Button>
       {occupation !== null && <p className="mt-1 text-[13px] text-ink2">{occupation.body.name} is still set up: close it first.</p>}
+      {reading && <ReadingOn fileName={reading.fileName} onCancel={() => reading.end.abort()} />}
       {trouble && (
         <p className="mt-2 font-medium text-brick" role="alert">
           {trouble}

@@ -1,0 +1,30 @@
+/** What is asked of files that hold lists, and what comes back: the same in a worker and without one. */
+import type { LengthUnit, Result } from '@idle-marker/core';
+import { readControlList, readLandXmlSurvey, textOf } from '@idle-marker/formats';
+import type { ControlList, FileIssue, LandXmlFault, SurveyRead, TextError } from '@idle-marker/formats';
+
+interface Questions {
+  control: {
+    ask: { readonly bytes: Uint8Array; readonly unit: LengthUnit; readonly xIsNorth: boolean };
+    answer: Result<ControlList, FileIssue | TextError>;
+  };
+  survey: { ask: { readonly text: string }; answer: Result<SurveyRead, LandXmlFault> };
+}
+
+export type ListQuestion = keyof Questions;
+export type ListAskOf<Q extends ListQuestion> = Questions[Q]['ask'];
+export type ListAnswerOf<Q extends ListQuestion> = Questions[Q]['answer'];
+export type ListAsk = { [Q in ListQuestion]: { readonly id: number; readonly question: Q; readonly ask: ListAskOf<Q> } }[ListQuestion];
+export interface ListTold {
+  readonly id: number;
+  readonly answer: ListAnswerOf<ListQuestion>;
+}
+
+export function answerList(asked: ListAsk, tell: (told: ListTold) => void): void {
+  tell({ id: asked.id, answer: asked.question === 'control' ? controlOf(asked.ask) : readLandXmlSurvey(asked.ask.text) });
+}
+
+function controlOf({ bytes, unit, xIsNorth }: ListAskOf<'control'>): ListAnswerOf<'control'> {
+  const text = textOf(bytes);
+  return text.ok ? readControlList(text.value, { unit, xIsNorth }) : text;
+}
