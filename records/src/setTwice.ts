@@ -4,9 +4,9 @@
  */
 import { planDistance, type Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { withdrawBranches, type Withdrawn } from './branches.ts';
 import { toleranceOf } from './recording.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
-import type { SaidBody } from './rawSights.ts';
 
 export interface SetTwice {
   readonly work: Fact<'package'>;
@@ -50,34 +50,18 @@ export function twiceAt(state: SiteState, work: Fact<'package'>, key: string): S
 const heightToleranceOf = (state: SiteState, work: Fact<'package'>): Metres =>
   (state.settings.classes.find((each) => each.id === work.body.class)?.heightMm ?? Infinity) / 1000;
 
-type Withdrawn = Pick<SaidBody, 'type' | 'body'>;
-
-/** A mark and those that it replaced, newest first: without them an earlier shot of the same hub would stand again. */
-function replacedBy(state: SiteState, mark: Fact<'mark'>): Fact<'mark'>[] {
-  const marks = new Map(state.timeline.flatMap((fact) => (fact.type === 'mark' ? [[fact.id, fact] as const] : [])));
-  const found: Fact<'mark'>[] = [];
-  for (let each: Fact<'mark'> | undefined = mark; each; each = each.body.supersedes === null ? undefined : marks.get(each.body.supersedes)) found.push(each);
-  return found;
-}
-
-function withdrawn(state: SiteState, others: readonly Fact<'mark'>[], stands: Fact<'mark'>, reason: string): Withdrawn[] {
-  // What both have replaced, as a hub that was pulled, is replaced by the one that stands.
-  const kept = new Set(replacedBy(state, stands).map(({ id }) => id));
-  const gone = new Set(others.flatMap((mark) => replacedBy(state, mark).map(({ id }) => id)).filter((id) => !kept.has(id) && !state.withdrawn.has(id)));
-  return [...gone].map((record) => ({ type: 'withdrawal', body: { record, occupation: null, reason } }));
-}
-
 /** What is said when one of them stands: the others are withdrawn, and stay in the book as what they were. */
 export const thisOneStands = (state: SiteState, { name, marks }: SetTwice, stands: Fact<'mark'>, by: string): Withdrawn[] =>
-  withdrawn(
+  withdrawBranches(
     state,
-    marks.filter((mark) => mark.id !== stands.id),
-    stands,
+    marks.flatMap(({ id }) => (id === stands.id ? [] : [id])),
+    stands.id,
     `${name} was set twice, and the one of ${by} stands`,
   );
 
 /** What is said beside a mark that is set anew in the place of all that stand. */
 export function allSetAnew(state: SiteState, key: string, name: string): Withdrawn[] {
   const inForce = state.marks.get(key);
-  return inForce ? withdrawn(state, state.marksBeside.get(key) ?? [], inForce, `${name} was set twice, and was set anew`) : [];
+  const beside = (state.marksBeside.get(key) ?? []).map(({ id }) => id);
+  return inForce ? withdrawBranches(state, beside, inForce.id, `${name} was set twice, and was set anew`) : [];
 }

@@ -3,13 +3,14 @@
  */
 import { inOrder, planDistance, type Metres } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
+import { notSuperseded } from './branches.ts';
 import { inItsPlace } from './stampedAhead.ts';
 
 export interface ControlMark {
   /** Identity over all revisions. */
   readonly id: string;
-  /** The revision in force and those before it, newest first. */
   readonly revision: Fact<'control'>;
+  /** All there were, newest first; the one in force is the first of them that was not withdrawn. */
   readonly revisions: readonly Fact<'control'>[];
 }
 
@@ -115,12 +116,14 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
   const writings = new Map(standing('writing').map((writing) => [writing.body.mark, writing]));
   const occupations = correctedOccupations(standing('occupation'), corrections);
   const pairings = standing('pairing');
+  // A mark stays with its package though the revision that it was set from was withdrawn.
+  const roots = packageRoots(of('package'));
   const all = decided(of('solution'), standing('decision'), occupations, withdrawn);
   const solutions = all.filter(({ fact }) => fact.body.method !== 'paired');
   return {
     settings,
     members: standing('member'),
-    control: controlMarks(standing('control')),
+    control: controlMarks(of('control'), withdrawn),
     occupations,
     sights: correctedSights(of('sight'), corrections, of('solution')),
     accepted: solutions.filter((each) => each.decision.body.verdict !== 'refused'),
@@ -169,8 +172,8 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
       ({ body }) => body.drawing,
       ({ body }) => body.name,
     ),
-    packages: latestPackages(standing('package')),
-    packageRoots: packageRoots(of('package')),
+    packages: latestPackages(standing('package'), roots),
+    packageRoots: roots,
     ...marksInForce(
       standing('mark').map((mark) => {
         const written = writings.get(mark.id)?.body;
@@ -179,14 +182,14 @@ export function siteState(facts: readonly AnyFact[]): SiteState {
         const text = written ? { stakeText: written.stakeText, written: written.written } : {};
         return { ...mark, body: { ...mark.body, ...text, ...(solution === undefined ? {} : { solution }) } };
       }),
-      standing('package'),
+      roots,
     ),
     rehung,
     writings,
     asBuilt: notSuperseded(standing('asBuilt')),
     care: standing('care'),
     reports: reportsInForce(standing('report'), standing('resight')),
-    obstructions: obstructionsInForce(standing('obstruction'), standing('package')),
+    obstructions: obstructionsInForce(standing('obstruction'), standing('package'), roots),
     timeline,
     withdrawn,
   };
@@ -215,12 +218,6 @@ function reportsInForce(reports: readonly Fact<'report'>[], resights: readonly F
     if (report?.body.kind === 'moved' && good && inOrder(report, resight) < 0) found.delete(body.mark);
   }
   return found;
-}
-
-/** Without those that a later one replaces. */
-function notSuperseded<T extends { readonly id: string; readonly body: { readonly supersedes: string | null } }>(facts: readonly T[]): T[] {
-  const replaced = new Set(facts.map((fact) => fact.body.supersedes));
-  return facts.filter((fact) => !replaced.has(fact.id));
 }
 
 function byMark<T extends { readonly body: { readonly mark: string } }>(facts: readonly T[]): Map<string, T[]> {
@@ -296,7 +293,7 @@ function correctedOccupations(occupations: readonly Fact<'occupation'>[], correc
   });
 }
 
-function controlMarks(revisions: readonly Fact<'control'>[]): ControlMark[] {
+function controlMarks(revisions: readonly Fact<'control'>[], withdrawn: ReadonlyMap<string, unknown>): ControlMark[] {
   const byMark = new Map<string, Fact<'control'>[]>();
   for (const revision of revisions) {
     const list = byMark.get(revision.body.mark);
@@ -304,7 +301,10 @@ function controlMarks(revisions: readonly Fact<'control'>[]): ControlMark[] {
     else byMark.set(revision.body.mark, [revision]);
   }
   return [...byMark]
-    .map(([id, list]) => ({ id, revision: list[0]!, revisions: list }))
+    .flatMap(([id, list]) => {
+      const revision = list.find((each) => !withdrawn.has(each.id));
+      return revision ? [{ id, revision, revisions: list }] : [];
+    })
     .sort((a, b) => compareNames(a.revision.body.name, b.revision.body.name));
 }
 
@@ -334,14 +334,12 @@ export function packageRoots(packages: readonly Fact<'package'>[]): Map<string, 
   return roots;
 }
 
-function latestPackages(packages: readonly Fact<'package'>[]): Fact<'package'>[] {
-  const roots = packageRoots(packages);
+function latestPackages(packages: readonly Fact<'package'>[], roots: ReadonlyMap<string, string>): Fact<'package'>[] {
   const latest = new Map(packages.map((revision) => [roots.get(revision.id)!, revision]));
   return [...latest.values()];
 }
 
-function marksInForce(marks: readonly Fact<'mark'>[], packages: readonly Fact<'package'>[]): Pick<SiteState, 'marks' | 'marksBeside'> {
-  const roots = packageRoots(packages);
+function marksInForce(marks: readonly Fact<'mark'>[], roots: ReadonlyMap<string, string>): Pick<SiteState, 'marks' | 'marksBeside'> {
   const found = new Map<string, Fact<'mark'>>();
   const beside = new Map<string, Fact<'mark'>[]>();
   for (const mark of notSuperseded(marks)) {
@@ -354,9 +352,14 @@ function marksInForce(marks: readonly Fact<'mark'>[], packages: readonly Fact<'p
 }
 
 /** An obstruction holds for the place that was planned when it was found: a mark moved elsewhere is free of it. */
-function obstructionsInForce(obstructions: readonly Fact<'obstruction'>[], packages: readonly Fact<'package'>[]): Map<string, Fact<'obstruction'>> {
-  const roots = packageRoots(packages);
-  const plans = new Map(latestPackages(packages).flatMap((work) => work.body.plans.map((plan) => [markKey(roots.get(work.id)!, plan.key), plan] as const)));
+function obstructionsInForce(
+  obstructions: readonly Fact<'obstruction'>[],
+  packages: readonly Fact<'package'>[],
+  roots: ReadonlyMap<string, string>,
+): Map<string, Fact<'obstruction'>> {
+  const plans = new Map(
+    latestPackages(packages, roots).flatMap((work) => work.body.plans.map((plan) => [markKey(roots.get(work.id)!, plan.key), plan] as const)),
+  );
   const found = new Map<string, Fact<'obstruction'>>();
   for (const fact of obstructions) {
     const key = markKey(roots.get(fact.body.package) ?? fact.body.package, fact.body.key);

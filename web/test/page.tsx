@@ -25,6 +25,8 @@ export class Server {
   /** Sheets that were issued before, and orders for new ones. */
   readonly sheets: object[] = [];
   readonly orders: Record<string, unknown>[] = [];
+  /** Entries that it would not take today. */
+  readonly quarantined: object[] = [];
   /** Other sites of the same server, with their records. */
   readonly elsewhere: { readonly id: string; readonly name: string; readonly facts: readonly AnyFact[] }[] = [];
   away = false;
@@ -39,6 +41,7 @@ export class Server {
     if (url.endsWith('/api/v1/sites')) return Promise.resolve(answer({ sites: this.elsewhere.map(({ id, name }) => ({ id, name, lastAt: null })) }));
     const other = this.elsewhere.find(({ id }) => url.includes(`/sites/${id}/facts`));
     if (other) return Promise.resolve(answer({ facts: other.facts, cursor: other.facts.length, more: false, ledger: 'two' }));
+    if (url.endsWith('/quarantine')) return Promise.resolve(answer({ quarantined: this.quarantined }));
     if (url.endsWith('/sheets')) return Promise.resolve(answer({ sheets: this.sheets }));
     if (init?.method === 'PUT' && url.includes('/sheets/')) {
       this.orders.push(JSON.parse(init.body as string) as Record<string, unknown>);
@@ -124,6 +127,7 @@ export async function begin(): Promise<void> {
   server.elsewhere.length = 0;
   server.refused.clear();
   server.sheets.length = 0;
+  server.quarantined.length = 0;
   server.orders.length = 0;
   server.away = false;
   server.stranger = null;

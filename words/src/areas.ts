@@ -2,6 +2,18 @@ import type { Hindrance } from '@idle-marker/core';
 
 type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead' | 'building';
 
+/** What has revisions, as it is called before its name. */
+export const REVISED_KIND = {
+  control: 'Control mark',
+  package: 'Work package',
+  grid: 'Grid',
+  area: 'Area',
+  alignment: 'Line',
+  drawing: 'Drawing',
+  equipment: 'Equipment',
+  convention: 'How stakes are written:',
+} as const;
+
 export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
   dig: 'Dig',
   spoilHeap: 'Spoil heap',

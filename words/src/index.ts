@@ -75,7 +75,7 @@ export {
 export { templateFaultWords } from './template.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
-export { AREA_KIND, hindranceWords } from './areas.ts';
+export { AREA_KIND, REVISED_KIND, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
 export { partsWords, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords, type BasisWord, type UnprovenStation } from './claim.ts';
 export { coarserWords, stationNotices } from './stationNotices.ts';

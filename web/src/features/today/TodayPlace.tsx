@@ -16,6 +16,7 @@ import { HandedOverCard } from './HandedOverCard.tsx';
 import { nextStep } from './nextStep.ts';
 import { OlderCard } from './OlderCard.tsx';
 import { QuarantineCard } from './QuarantineCard.tsx';
+import { RevisedTwiceCards } from './RevisedTwiceCards.tsx';
 import { SetTwiceCards } from './SetTwiceCards.tsx';
 import { SiteCard } from './SiteCard.tsx';
 import { StationCard } from './StationCard.tsx';
@@ -57,6 +58,7 @@ export function Place() {
         <div className="flex flex-col gap-5">
           <WorkCard progress={progress} />
           <SetTwiceCards />
+          <RevisedTwiceCards />
           <ClockAheadCard />
           <FirstDayCard />
           <FallenCard />

@@ -1,0 +1,59 @@
+import { useMemo, useState } from 'react';
+import { bookLine, memberName, revisedTwice, thisRevisionStands, type RevisedTwice } from '@idle-marker/records';
+import { REVISED_KIND } from '@idle-marker/words';
+import { useSite } from '../../site/SiteContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Dialog } from '../../ui/Dialog.tsx';
+import { Card } from '../../ui/Slip.tsx';
+import { dayAndTime } from '../../ui/time.ts';
+
+/** What two tablets have revised without knowing of each other, until somebody says which revision stands. */
+export function RevisedTwiceCards() {
+  const { state } = useSite();
+  const found = useMemo(() => revisedTwice(state), [state]);
+  const [deciding, setDeciding] = useState<string | null>(null);
+  const keyOf = ({ revisions }: RevisedTwice) => revisions[0]!.id;
+  const open = found.find((each) => keyOf(each) === deciding);
+  if (found.length === 0) return null;
+  return (
+    <section className="flex flex-col gap-3 [&>*]:my-0 [&>*]:bg-sheet" aria-label="What was revised twice">
+      {found.map((twice) => (
+        <Card
+          key={keyOf(twice)}
+          tone="brick"
+          title={`${REVISED_KIND[twice.kind]} ${twice.name} was revised by two who did not know of each other`}
+          actions={<Button onClick={() => setDeciding(keyOf(twice))}>Say which stands…</Button>}
+        >
+          {twice.revisions.map((fact) => `${memberName(state, fact.by)}, ${dayAndTime(fact.at)}`).join('; ')}. The later one is in force, and what the other one
+          changed is not in it.
+        </Card>
+      ))}
+      {open && <WhichStands twice={open} onClose={() => setDeciding(null)} />}
+    </section>
+  );
+}
+
+function WhichStands({ twice, onClose }: { readonly twice: RevisedTwice; onClose(): void }) {
+  const { state, say } = useSite();
+  const decide = async (stands: RevisedTwice['revisions'][number]) => {
+    await say(...thisRevisionStands(state, twice, stands, memberName(state, stands.by)));
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} title={`Which revision of ${twice.name} stands?`} foot={<Button onClick={onClose}>Not now</Button>}>
+      <p>The others are withdrawn and stay in the field book. To have something of both, choose one, and put the rest into it afterwards.</p>
+      {twice.revisions.map((fact, i) => (
+        <section key={fact.id} className="mt-3 border border-ink2 p-3" aria-label={`Revised by ${memberName(state, fact.by)}`}>
+          <p className="font-semibold">
+            {memberName(state, fact.by)}, {dayAndTime(fact.at)}
+            {i === twice.revisions.length - 1 && ' · in force'}
+          </p>
+          <p className="break-words">{bookLine(state, fact).text}</p>
+          <Button className="mt-2" onClick={() => void decide(fact)}>
+            This one stands
+          </Button>
+        </section>
+      ))}
+    </Dialog>
+  );
+}
