@@ -40,6 +40,9 @@ const acceptsNumber = (schema: unknown): boolean => {
 
 const pointerPart = (name: string): string => name.replace(/~/g, '~0').replace(/\//g, '~1');
 
+/** How a bound is said. */
+const BOUND: Readonly<Record<string, string>> = { minimum: 'at least', maximum: 'at most', exclusiveMinimum: 'more than', exclusiveMaximum: 'less than' };
+
 function invalidOf(error: ErrorObject): Invalid {
   if (error.keyword === 'required') {
     const name = (error.params as { missingProperty: string }).missingProperty;
@@ -68,7 +71,9 @@ function invalidOf(error: ErrorObject): Invalid {
     return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must not be negative` };
   if (error.keyword === 'exclusiveMinimum' && (error.params as { limit: number }).limit === 0)
     return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be more than zero` };
-  return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message ?? 'is not valid'}` };
+  if (error.keyword in BOUND)
+    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be ${BOUND[error.keyword]} ${(error.params as { limit: number }).limit}` };
+  return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message?.replace('NOT', 'not') ?? 'is not valid'}` };
 }
 
 /** A text that no database keeps: with a null character, or with half of a character. */

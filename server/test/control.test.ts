@@ -60,11 +60,11 @@ describe('control lists', () => {
   });
 
   it.each([
-    ['name,E,N,note\nK1,500000000,20,ok', /^Row 2: e must be <= 100000000/],
-    ['name,E,N,H\nK1,10,20,3\nK2,10,1e300,3', /^Row 3: n must be <= 100000000/],
-    [`name,E,N,note\nK1,10,20,${'x'.repeat(3000)}`, /^Row 2: note must NOT have more than 2000 characters/],
+    ['name,E,N,note\nK1,500000000,20,ok', /^Row 2: e must be at most 100000000/],
+    ['name,E,N,H\nK1,10,20,3\nK2,10,1e300,3', /^Row 3: n must be at most 100000000/],
+    [`name,E,N,note\nK1,10,20,${'x'.repeat(3000)}`, /^Row 2: note must not have more than 2000 characters/],
     ['name,E,N\n"K1\nK2",10,20', /^Row 2: name must match|^Row 2: name/],
-    ['name,E,N,sdh\nK1,10,20,1e12', /^Row 2: sdHMm must be <= 10000/],
+    ['name,E,N,sdh\nK1,10,20,1e12', /^Row 2: sdHMm must be at most 10000/],
   ])('are refused by the rules that hold for facts, with their row: %#', async (text, reason) => {
     await freshSite();
     const { body } = await send(text).expect(422);

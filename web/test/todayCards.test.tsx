@@ -16,10 +16,10 @@ describe('entries that would not be taken today', () => {
     const { unmount } = show(story, <QuarantineCard />);
     expect(screen.queryByText(/would not be taken today/)).toBeNull();
     unmount();
-    server.quarantined.push({ id: first!.id, path: '/body/e', message: 'body/e must be <= 10000000' });
+    server.quarantined.push({ id: first!.id, path: '/body/e', message: 'e must be at most 100000000' });
     const alone = show(story, <QuarantineCard />);
     expect(await screen.findByRole('heading', { name: 'An entry would not be taken today' })).toBeTruthy();
-    expect(screen.getByRole('listitem').textContent).toMatch(/^K1 listed: E 3.950\.000.*body\/e must be <= 10000000$/);
+    expect(screen.getByRole('listitem').textContent).toMatch(/^K1 listed: E 3.950\.000.*e must be at most 100000000$/);
     alone.unmount();
     server.quarantined.push({ id: second!.id, path: '/body/note', message: 'too long' }, { id: 'of another site', path: '', message: 'not here' });
     show(story, <QuarantineCard />);
@@ -61,7 +61,7 @@ describe('a control mark that two tablets have revised', () => {
     const first = story.say('control', { ...listed.body, e: 3950.02, source: 'the surveyor', supersedes: listed.id });
     const second = story.say('control', { ...listed.body, z: 5.2, source: 'levelled', supersedes: listed.id });
     const { user } = show(story, <RevisedTwiceCards />);
-    expect(screen.getByRole('heading', { name: 'Control mark K1 was revised by two who did not know of each other' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Control mark K1 was revised by two people at once' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Say which stands…' }));
     const dialog = screen.getByRole('dialog', { name: 'Which revision of K1 stands?' });
     const [older, newer] = within(dialog).getAllByRole('region');

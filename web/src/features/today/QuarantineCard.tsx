@@ -29,7 +29,11 @@ export function QuarantineCard() {
   if (listed.length === 0) return null;
   return (
     <Card tone="ochre" title={listed.length === 1 ? 'An entry would not be taken today' : `${listed.length} entries would not be taken today`}>
-      <p>They came in before a rule held for them. They stay, count as they are, and go along in the archive; give what is wrong a new revision.</p>
+      <p>
+        {listed.length === 1
+          ? 'It came in before a rule held for it. It stays, counts as it is, and goes along in the archive; give it a new revision.'
+          : 'They came in before a rule held for them. They stay, count as they are, and go along in the archive; give each a new revision.'}
+      </p>
       <ul className="mt-1 list-disc pl-5">
         {listed.slice(0, MOST_NAMED).map(({ fact, message }) => (
           <li key={fact.id} className="break-words">
