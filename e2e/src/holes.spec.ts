@@ -164,6 +164,23 @@ test('storage that is cleared under the page is filled again, and a place comes 
   await context.setOffline(false);
 });
 
+test('a browser that has no room says so, and the entry is stored all the same', async ({ page, context, server }) => {
+  const devTools = await context.newCDPSession(page);
+  const room = (quotaSize?: number) => devTools.send('Storage.overrideQuotaForOrigin', { origin: server, ...(quotaSize === undefined ? {} : { quotaSize }) });
+  // Before the page is there: a browser remembers for a while how much room there was.
+  await room(1);
+  await enter(page);
+  await place(page, 'Field book').click();
+  await page.route('**/api/**', (route) => route.abort());
+  await note(page, 'no room in this browser');
+  await expect(page.getByRole('button', { name: /^1 in this page alone/ })).toBeVisible();
+  await page.unroute('**/api/**');
+  await stored(page);
+  await room();
+  const kept = await page.request.get(`/api/v1/sites/${siteOf(page)}/facts`);
+  expect(JSON.stringify(await kept.json())).toContain('no room in this browser');
+});
+
 test('two tablets that set the same mark are told, until one of them says which stands', async ({ page, browser, baseURL }) => {
   test.slow();
   await enter(page, DEMO, 'Mara Lindqvist');
