@@ -250,9 +250,13 @@ test('what ./start runs comes back when its database is killed, and starts again
     await expect.poll(() => said.join('')).toMatch(/The database has ended by itself: it is started again.*The database answers again/s);
     // The whole of it is killed outright, and its server lives on; then it is started at once.
     said.length = 0;
+    const server = () => readFile(join(folder, 'server.pid'), 'utf8');
+    const left = await server();
     process.kill(running.pid!, 'SIGKILL');
     running = start();
+    await expect.poll(server, { timeout: 60_000 }).not.toBe(left);
     await well();
+    expect(() => process.kill(Number(left), 0), 'the server that was left behind').toThrow();
     expect(said.join('')).not.toMatch(/^\s+at .*:\d+:\d+\)?$/m);
   } finally {
     const ended = new Promise((resolve) => running.on('close', resolve));
