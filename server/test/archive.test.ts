@@ -2,12 +2,15 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { createHash } from 'node:crypto';
+import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
+import { pathToFileURL } from 'node:url';
 import { pino } from 'pino';
 import request from 'supertest';
 import type { AnyFact, Fact, StoredFact } from '@idle-marker/contract';
-import { ArchiveQueue } from '../src/archive/archiveQueue.ts';
+import { ArchiveQueue, threadReader } from '../src/archive/archiveQueue.ts';
 import { appendFacts, orderedOnArrival } from '../src/facts/ledger.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { id, SITE_BODY, startHarness, type Harness } from './harness.ts';
@@ -121,6 +124,36 @@ describe('an archive', () => {
     expect([most, told.filter(({ status }) => status === 'fulfilled').length]).toEqual([1, 5]);
     expect(told.find(({ status }) => status === 'rejected')).toMatchObject({ reason: { code: 'TOO_MANY' } });
     expect(await queue.take(Readable.from([archive]), new AbortController().signal)).toMatchObject({ site: SITE });
+  });
+
+  it('is taken again once there is room for its file', async () => {
+    const folder = join(tmpdir(), `idle-marker-room-${id()}`);
+    const queue = new ArchiveQueue(() => Promise.resolve({ site: SITE, name: 'x', facts: 0, files: 0 }), folder);
+    const take = () => queue.take(Readable.from([archive]), new AbortController().signal);
+    for (let i = 0; i < 8; i++) await expect(take()).rejects.toThrow('ENOENT');
+    await mkdir(folder);
+    expect(await take()).toMatchObject({ site: SITE });
+    await rm(folder, { recursive: true });
+  });
+
+  it('is read by a thread that may come to grief between two of them', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'idle-marker-thread-'));
+    const script = join(folder, 'thread.mjs');
+    await writeFile(
+      script,
+      `import { parentPort, threadId } from 'node:worker_threads';
+       parentPort.on('message', () => {
+         parentPort.postMessage({ taken: { site: String(threadId), name: 'x', facts: 0, files: 0 } });
+         setTimeout(() => { throw new Error('the connection is gone'); }, 50);
+       });`,
+    );
+    const read = threadReader(pathToFileURL(script), { host: '127.0.0.1', port: 1, name: 'x', user: 'x', password: 'x' });
+    const first = await read('a', new AbortController().signal);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    const second = await read('b', new AbortController().signal);
+    expect(second.site).not.toBe(first.site);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await rm(folder, { recursive: true });
   });
 
   it('that was changed, cut short or is none is refused with its reason, and nothing is written', async () => {

@@ -29,16 +29,20 @@ export class ArchiveQueue {
   private last: Promise<unknown> = Promise.resolve();
   private inside = 0;
 
-  constructor(read: ArchiveReader) {
-    this.read = read;
+  private readonly folder: string;
+
+  /** @param folder where what comes in is written first */
+  constructor(read: ArchiveReader, folder = tmpdir()) {
+    [this.read, this.folder] = [read, folder];
   }
 
   /** Takes an archive in. Throws TOO_MANY where so many come at once that no site sends them. */
   async take(stream: Readable, signal: AbortSignal): Promise<ArchiveTaken> {
     if (this.inside > MOST_WAITING) throw new ProblemError('TOO_MANY', 'Other archives are being read: send this one again in a minute. Nothing was written.');
     this.inside++;
-    const folder = await mkdtemp(join(tmpdir(), 'idle-marker-archive-'));
+    let folder: string | null = null;
     try {
+      folder = await mkdtemp(join(this.folder, 'idle-marker-archive-'));
       const file = join(folder, 'archive.zip');
       await pipeline(stream, limited(), createWriteStream(file, { mode: 0o600 }), { signal });
       const turn = this.last.then(() => this.read(file, AbortSignal.any([signal, AbortSignal.timeout(LONGEST_MS)])));
@@ -46,7 +50,7 @@ export class ArchiveQueue {
       return await turn;
     } finally {
       this.inside--;
-      await rm(folder, { recursive: true, force: true });
+      if (folder !== null) await rm(folder, { recursive: true, force: true });
     }
   }
 }
@@ -77,6 +81,8 @@ export function threadReader(script: URL, database: Configuration['database']): 
   let idle: NodeJS.Timeout | undefined;
   const made = (): Worker => {
     const thread = new Worker(script, { workerData: database, resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } });
+    // A connection that breaks while it is idle, as when the database is killed: the thread is lost, and nothing else.
+    thread.on('error', () => undefined);
     thread.once('exit', () => {
       if (waiting === thread) waiting = null;
     });
