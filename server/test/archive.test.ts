@@ -1,8 +1,10 @@
 /** A whole site out of one server and into another: identical, or refused with nothing written. */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import { createHash } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { get } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
@@ -11,9 +13,10 @@ import { pino } from 'pino';
 import request from 'supertest';
 import type { AnyFact, Fact, StoredFact } from '@idle-marker/contract';
 import { ArchiveQueue, threadReader } from '../src/archive/archiveQueue.ts';
+import { query } from '../src/database/query.ts';
 import { appendFacts, orderedOnArrival } from '../src/facts/ledger.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
-import { id, SITE_BODY, startHarness, type Harness } from './harness.ts';
+import { device, id, SITE_BODY, startHarness, type Harness } from './harness.ts';
 
 const DEMO = join(import.meta.dirname, '../../demo/ternhaven');
 const SITE = '7e2b1c40-51d6-4f0e-9a37-0d6b5a1f2c01';
@@ -195,6 +198,41 @@ describe('an archive', () => {
     expect((await request(to.app).get(`/api/v1/sites/${SITE}/sheets`)).body.sheets).toHaveLength(issued);
     expect(issued).toBeGreaterThan(2);
   }, 60_000);
+
+  it('gives its connection back when whoever fetches it goes away in the middle', async () => {
+    const site = id();
+    const member = id();
+    const make = device(member);
+    for (const fact of [make('member', { name: 'Mara' }, member), make('site', { ...SITE_BODY, name: 'Large' })])
+      await request(from.app).put(`/api/v1/sites/${site}/facts/${fact.id}`).send(fact).expect(201);
+    for (let i = 0; i < 4; i++)
+      await request(from.app)
+        .put(`/api/v1/sites/${site}/images/${id()}`)
+        .set('Content-Type', 'image/jpeg')
+        .send(Buffer.concat([PHOTO, randomBytes(3_500_000)]))
+        .expect(201);
+    const server = from.app.listen(0);
+    const { port } = server.address() as AddressInfo;
+    await new Promise<void>((resolve) => {
+      get({ port, path: `/api/v1/sites/${site}/archive` }, (response) => {
+        response.once('data', () => {
+          response.pause();
+          setTimeout(() => resolve(void response.destroy()), 200);
+        });
+      });
+    });
+    const open = () =>
+      query<{ count: string }>(from.orm.em.fork(), `select count(*) from pg_stat_activity where datname = ? and state like 'idle in transaction%'`, [
+        from.database.name,
+      ]);
+    let left = '';
+    for (let tries = 0; tries < 50 && left !== '0'; tries++) {
+      await new Promise((resolve) => setTimeout(resolve, 50));
+      left = (await open())[0]!.count;
+    }
+    server.close();
+    expect(left).toBe('0');
+  });
 
   it('carries the server’s instant beside a stamp of a clock that was ahead, and is written in the first form without one', async () => {
     expect(JSON.parse(strFromU8(unzipSync(new Uint8Array(archive))['manifest.json']!))).toMatchObject({ version: 1 });
