@@ -43,7 +43,7 @@ describe('a clock that was ahead', () => {
     const story = new Story();
     const ahead = story.say('note', { text: 'stamped tomorrow' });
     const other = { ...story.say('note', { text: 'made after it' }, 10), device: 'the other tablet' };
-    const facts = story.facts as AnyFact[];
+    const { facts } = story;
     facts[facts.findIndex(({ id }) => id === ahead.id)] = { ...ahead, at: '2031-05-07T08:00:00.000Z', orderedAt: ahead.at } as AnyFact;
     facts[facts.findIndex(({ id }) => id === other.id)] = other;
     const { user } = show(story, <ClockAheadCard />);
