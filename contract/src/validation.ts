@@ -72,7 +72,11 @@ function invalidOf(error: ErrorObject): Invalid {
   if (error.keyword === 'exclusiveMinimum' && (error.params as { limit: number }).limit === 0)
     return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be more than zero` };
   if (error.keyword in BOUND)
-    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be ${BOUND[error.keyword]} ${(error.params as { limit: number }).limit}` };
+    return {
+      code: 'INVALID_INPUT',
+      path: error.instancePath,
+      message: `${field} must be ${BOUND[error.keyword]} ${(error.params as { limit: number }).limit}`,
+    };
   return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message?.replace('NOT', 'not') ?? 'is not valid'}` };
 }
 

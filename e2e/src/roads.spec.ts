@@ -17,6 +17,8 @@ async function typePlace(page: Page, e: string, n: string, z = ''): Promise<void
 }
 
 test('anything lies at a station and an offset: marks, the instrument, typed places, beyond the ends', async ({ page }) => {
+  // The longest one here: beside all the other checks it takes its time.
+  test.slow();
   await enter(page);
   await place(page, 'Mark').click();
   await atThePole(page, 'Along a road').click();

@@ -81,7 +81,8 @@ export {
   type RuleError,
 } from './packagePlans.ts';
 export { defaultUse, reliabilityOf, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
-export { revisedTwice, thisRevisionStands, type RevisedKind, type RevisedTwice } from './revisedTwice.ts';
+export { revisedTwice, thisRevisionStands, type RevisedTwice } from './revisedTwice.ts';
+export { sameAsBefore, type RevisedKind } from './revision.ts';
 export { allSetAnew, setTwice, thisOneStands, twiceAt, type SetTwice } from './setTwice.ts';
 export { stampedAhead, stampOf, type StampedAhead } from './stampedAhead.ts';
 export { olderControl, stationsOnOlderControl, type OlderControl } from './olderControl.ts';

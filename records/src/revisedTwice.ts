@@ -3,13 +3,9 @@
  * revisions. The later one is in force by the rules, and what the other one changed is not in it; that is told until somebody
  * decides which revision stands.
  */
-import type { AnyFact } from '@idle-marker/contract';
 import { withdrawBranches, notSuperseded, type Withdrawn } from './branches.ts';
+import { isRevision, saidIn, type Revision, type RevisedKind } from './revision.ts';
 import { compareNames, type SiteState } from './state.ts';
-
-const REVISED = ['control', 'package', 'grid', 'area', 'alignment', 'drawing', 'equipment', 'convention'] as const;
-export type RevisedKind = (typeof REVISED)[number];
-type Revision = Extract<AnyFact, { type: RevisedKind }>;
 
 export interface RevisedTwice {
   readonly kind: RevisedKind;
@@ -17,8 +13,6 @@ export interface RevisedTwice {
   /** The last one of each tablet, oldest first; the last of all is in force. */
   readonly revisions: readonly Revision[];
 }
-
-const isRevision = (fact: AnyFact): fact is Revision => (REVISED as readonly string[]).includes(fact.type);
 
 /** What it is over all its revisions. */
 function identityOf(state: SiteState, fact: Revision): string {
@@ -47,11 +41,8 @@ function revisedName(fact: Revision): string {
   return fact.type === 'convention' ? fact.body.rules.name : fact.body.name;
 }
 
-/** What a revision says, whatever it replaces and wherever it is from. */
-function saidBy({ body }: Revision): string {
-  const { supersedes: _supersedes, ...said } = { source: null, ...body };
-  return JSON.stringify({ ...said, source: null });
-}
+/** Wherever it is from. */
+const saidBy = ({ body }: Revision): string => saidIn(body, ['supersedes', 'source']);
 
 /** By name. Two that say the same are no trouble. */
 export function revisedTwice(state: SiteState): RevisedTwice[] {

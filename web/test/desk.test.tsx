@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { progressOf, proofCandidates } from '@idle-marker/records';
-import { readCorners, writeCorners } from '../src/features/design/cornerText.ts';
+import { cornersDraft, NO_CORNERS, readCorners, withText } from '../src/features/design/cornerText.ts';
 import { EditPackage } from '../src/features/design/EditPackage.tsx';
 import { Place as FieldBook } from '../src/features/fieldbook/FieldBookPlace.tsx';
 import { CandidateTable } from '../src/features/prove/CandidateTable.tsx';
@@ -86,10 +86,10 @@ describe('corners as text', () => {
       { name: 'A', e: 1200, n: 600 },
       { name: 'B', e: 0, n: 1200 },
     ];
-    expect(writeCorners(corners, METRES)).toBe('A, 1200, 600\nB, 0, 1200');
-    expect(writeCorners(corners, FEET)).toBe('A, 1968.5, 3937\nB, 3937, 0');
+    expect(cornersDraft(corners, METRES).text).toBe('A, 1200, 600\nB, 0, 1200');
+    expect(cornersDraft(corners, FEET).text).toBe('A, 1968.5, 3937\nB, 3937, 0');
     for (const units of [METRES, FEET]) {
-      const read = readCorners(writeCorners(corners, units), units, false);
+      const read = readCorners(withText(NO_CORNERS, cornersDraft(corners, units).text), units, false);
       if (!read.ok) throw new Error(read.error);
       expect(read.value.map((corner) => [corner.name, Math.round(corner.e), Math.round(corner.n)])).toEqual([
         ['A', 1200, 600],
@@ -104,17 +104,17 @@ describe('corners as text', () => {
     ['A, 1, 2\nB, x, 3', 'Line 2, “B, x, 3”, is not a name and two coordinates.'],
     ['A, 1, 2\nA, 3, 4', 'Line 2: A is named twice.'],
   ])('%j is refused by its line', (text, error) => {
-    expect(readCorners(text, METRES, false)).toEqual({ ok: false, error });
+    expect(readCorners(withText(NO_CORNERS, text), METRES, false)).toEqual({ ok: false, error });
   });
 
   it('offers both readings of a coordinate that could be two', () => {
-    const read = readCorners('5-6, 1, 2\nB, 5-6 1/2, 3', METRES, false);
+    const read = readCorners(withText(NO_CORNERS, '5-6, 1, 2\nB, 5-6 1/2, 3'), METRES, false);
     expect(!read.ok && read.error).toMatch(/^Line 2, “B, 5-6 1\/2, 3”, is not a name and two coordinates\. “5-6 1\/2” can be read in two ways: 5′ 6 1\/2″/);
-    expect(readCorners('A, 1, 2\nB, 5-6 1/2, 3', FEET, false)).toMatchObject({ ok: true });
+    expect(readCorners(withText(NO_CORNERS, 'A, 1, 2\nB, 5-6 1/2, 3'), FEET, false)).toMatchObject({ ok: true });
   });
 
   it('of lines may share their ends', () => {
-    expect(readCorners('A1, 0, 0\nA5, 0, 9\nA1, 0, 0\nD1, 9, 0', METRES, true)).toMatchObject({ ok: true });
+    expect(readCorners(withText(NO_CORNERS, 'A1, 0, 0\nA5, 0, 9\nA1, 0, 0\nD1, 9, 0'), METRES, true)).toMatchObject({ ok: true });
   });
 });
 
@@ -129,7 +129,7 @@ describe('settings of a site', () => {
   it.each([
     [{ name: '' }, 'name'],
     [{ name: 'Quay Extensi0n' }, 'name'],
-    [{ name: 'x', zero: 'abc' }, 'zero'],
+    [{ name: 'x', zero: { text: 'abc' } }, 'zero'],
     [{ name: 'x', scale: '2' }, 'scale'],
     [{ name: 'x', scale: '' }, 'scale'],
     [{ name: 'x', interval: '0' }, 'interval'],

@@ -133,14 +133,14 @@ describe('stations that were asked for', () => {
       direction: 'down',
     } as const;
     expect(ruleDraft(rule, road.value, metric.units, metric.style)).toMatchObject({
-      from: '0+150',
-      to: '0+600',
-      interval: '10',
-      closer: '5',
-      upTo: '80',
+      from: { text: '0+150', exact: 150 },
+      to: { text: '0+600', exact: 300 },
+      interval: { text: '10', exact: 10 },
+      closer: { text: '5', exact: 5 },
+      upTo: { text: '80', exact: 80 },
       curves: 'parts',
-      figure: '4',
-      extra: '0+510',
+      figure: { text: '4' },
+      extra: { text: '0+510', exact: [210] },
       direction: 'down',
     });
   });

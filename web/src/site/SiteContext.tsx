@@ -4,6 +4,7 @@ import { CLOCKS_AGREE_MS, type AnyFact, type Fact } from '@idle-marker/contract'
 import {
   currentOccupation,
   pairedInForce,
+  sameAsBefore,
   siteState,
   solutionInForce,
   trustOf,
@@ -31,6 +32,7 @@ export interface OpenSite {
   readonly now: Date;
   /** Instant of the last entry, where this device's clock is that far behind it that what is said now would be put before it. */
   readonly clockBehind: string | null;
+  /** The facts as they are kept; a revision that says nothing new is not made, and the one before stands in its place. */
   say(...facts: Said[]): Promise<AnyFact[]>;
 }
 
@@ -86,7 +88,18 @@ export function SiteProvider({ id, state, who, children }: { id: string; state: 
       who,
       now: latest,
       clockBehind: latest.getTime() - instant.getTime() > CLOCKS_AGREE_MS ? last : null,
-      say: (...facts) => say(id, who, facts),
+      say: async (...facts) => {
+        // A dialog that was opened and kept as it was tells nothing.
+        const same = facts.map((fact) => sameAsBefore(state.timeline, fact));
+        const said = facts.some((_, i) => same[i] === null)
+          ? await say(
+              id,
+              who,
+              facts.filter((_, i) => same[i] === null),
+            )
+          : [];
+        return facts.map((_, i) => same[i] ?? said.shift()!);
+      },
     };
   }, [id, state, who, instant]);
   return <Context value={value}>{children}</Context>;

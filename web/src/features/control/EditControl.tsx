@@ -2,8 +2,10 @@ import { useState } from 'react';
 import { formatSigned, planDistance } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { TWIN_DISTANCE } from '@idle-marker/formats';
-import { alikeName, freeName, type ControlMark } from '@idle-marker/records';
+import { alikeName, freeName, sameAsBefore, type ControlMark } from '@idle-marker/records';
 import { newId } from '../../ledger/uuid.ts';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -63,7 +65,11 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
   const before = mark?.revision.body;
   const first = typed ?? before ?? null;
   const [name, setName] = useState(before?.name ?? '');
-  const [places, setPlaces] = useState({ e: units.edit(first?.e ?? null), n: units.edit(first?.n ?? null), z: units.edit(first?.z ?? null) });
+  const [places, setPlaces] = useState<Readonly<Record<'e' | 'n' | 'z', Draft<number>>>>(() => ({
+    e: lengthDraft(first?.e, units),
+    n: lengthDraft(first?.n, units),
+    z: lengthDraft(first?.z, units),
+  }));
   const [sdH, setSdH] = useState(String(before?.sdHMm ?? 2));
   const [sdZ, setSdZ] = useState(String(before?.sdZMm ?? 2));
   const [kind, setKind] = useState<Body['kind']>(before?.kind ?? 'pin');
@@ -83,7 +89,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
   const [ratingReason, setRatingReason] = useState(before?.firmness?.reason ?? '');
   const [retired, setRetired] = useState(before?.retired ?? '');
   const [tried, setTried] = useState(false);
-  const read = (text: string) => (text.trim() === '' ? null : units.readLength(text));
+  const read = (draft: Draft<number>) => (draft.text.trim() === '' ? null : lengthOf(draft, units));
   const place = { e: read(places.e), n: read(places.n), z: read(places.z) };
   const others = state.control.filter((each) => each.id !== mark?.id);
   const twin =
@@ -93,7 +99,8 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
             each.revision.body.e !== null && planDistance({ e: place.e!, n: place.n! }, { e: each.revision.body.e, n: each.revision.body.n! }) < TWIN_DISTANCE,
         )
       : undefined;
-  const notNumber = (text: string, value: number | null) => (text.trim() !== '' && value === null ? `“${text}” is not a length in ${units.unit}.` : null);
+  const notNumber = ({ text }: Draft<number>, value: number | null) =>
+    text.trim() !== '' && value === null ? `“${text}” is not a length in ${units.unit}.` : null;
   const alike = alikeName(
     name,
     others.map((each) => each.revision.body.name),
@@ -118,7 +125,6 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
   const shown = (error: string | null, touched: boolean) => (tried || touched ? error : null);
   const save = async () => {
     setTried(true);
-    if (faulty) return;
     const body: Body = {
       mark: mark?.id ?? newId(),
       name: name.trim(),
@@ -146,6 +152,13 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
       ...(before?.brought ? { brought: before.brought } : {}),
       supersedes: mark?.revision.id ?? null,
     };
+    // Nothing was changed: there is no source to be asked for.
+    const asBefore = before && source.trim() === '' ? sameAsBefore(state.timeline, { type: 'control', body: { ...body, source: before.source } }) : null;
+    if (asBefore) {
+      onClose();
+      return;
+    }
+    if (faulty) return;
     await say({ type: 'control', body });
     onClose();
   };
@@ -177,23 +190,21 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
         <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
         <Choice label="Condition" value={condition} options={CONDITIONS} onChange={setCondition} />
         {units.axes.map((which) => (
-          <Field
+          <DraftField
             key={which}
             label={axis[which]}
             unit={units.unit}
-            value={places[which]}
-            inputMode="decimal"
-            onChange={(event) => setPlaces({ ...places, [which]: event.target.value })}
-            error={shown(errors[which], places[which] !== '')}
+            draft={places[which]}
+            onDraft={(next) => setPlaces({ ...places, [which]: next })}
+            error={shown(errors[which], places[which].text !== '')}
           />
         ))}
-        <Field
+        <DraftField
           label="Height"
           unit={units.unit}
-          value={places.z}
-          inputMode="decimal"
-          onChange={(event) => setPlaces({ ...places, z: event.target.value })}
-          error={shown(errors.z, places.z !== '')}
+          draft={places.z}
+          onDraft={(z) => setPlaces({ ...places, z })}
+          error={shown(errors.z, places.z.text !== '')}
           help={
             before && before.z !== null && place.z !== null && Math.abs(place.z - before.z) > 5e-5
               ? `${formatSigned((place.z - before.z) * 1000, 1)} mm against the revision before.`

@@ -8,12 +8,14 @@ import { areaScene } from '../../plan/areaScene.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
-import { readCorners, writeCorners } from './cornerText.ts';
+import { cornersDraft, readCorners, withCorner, withoutLast, withText } from './cornerText.ts';
 
 const MOST_CORNERS = 500;
 const KINDS = Object.entries(AREA_KIND) as [AreaKind, string][];
@@ -26,18 +28,18 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
   const before = area?.body;
   const [kind, setKind] = useState<AreaKind>(before?.kind ?? 'spoilHeap');
   const [name, setName] = useState(before?.name ?? '');
-  const [margin, setMargin] = useState(units.edit(before?.margin ?? USUAL_AREA.spoilHeap.margin));
+  const [margin, setMargin] = useState<Draft<number>>(() => lengthDraft(before?.margin ?? USUAL_AREA.spoilHeap.margin, units));
   const [blocksSight, setBlocksSight] = useState(before?.blocksSight ?? USUAL_AREA.spoilHeap.blocksSight);
-  const [corners, setCorners] = useState(() => (before ? writeCorners(named(before.corners), units) : ''));
+  const [corners, setCorners] = useState(() => cornersDraft(named(before?.corners ?? []), units));
   const [tried, setTried] = useState(false);
   const read = useMemo(() => readCorners(corners, units, true), [corners, units]);
   const places = useMemo((): PlanPoint[] => (read.ok ? read.value.map(({ e, n }) => ({ e, n })) : []), [read]);
   // What is wrong with an outline is wrong with an area too: too few corners, no ground between them, sides that cross.
   const shape = useMemo(() => offsetHubs(read.ok ? read.value : [], 1), [read]);
-  const marginRead = units.readLength(margin);
+  const marginRead = lengthOf(margin, units);
   const choose = (next: AreaKind) => {
     setKind(next);
-    setMargin(units.edit(USUAL_AREA[next].margin));
+    setMargin(lengthDraft(USUAL_AREA[next].margin, units));
     setBlocksSight(USUAL_AREA[next].blocksSight);
   };
   const alike = alikeName(
@@ -73,7 +75,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
       corners: places,
       margin: marginRead!,
       blocksSight,
-      source: 'drawn on the plan',
+      source: before?.source ?? 'drawn on the plan',
       retired,
       supersedes: area?.id ?? null,
     };
@@ -82,7 +84,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
   };
   const add = (place: PlanPoint) => {
     const next = { name: String(places.length + 1), e: Number(place.e.toFixed(2)), n: Number(place.n.toFixed(2)) };
-    setCorners([corners.trim(), writeCorners([next], units)].filter((text) => text !== '').join('\n'));
+    setCorners(withCorner(corners, next, units));
   };
   // Beside the works is where heaps and machines stand.
   const around = useMemo(
@@ -124,14 +126,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
         <div className="grid content-start gap-3">
           <Choice label="What it is" value={kind} options={KINDS} onChange={choose} />
           <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
-          <Field
-            label="Marks are lost up to this far from its edge"
-            unit={units.unit}
-            value={margin}
-            inputMode="decimal"
-            onChange={(event) => setMargin(event.target.value)}
-            error={errors.margin}
-          />
+          <DraftField label="Marks are lost up to this far from its edge" unit={units.unit} draft={margin} onDraft={setMargin} error={errors.margin} />
           <Tick label="Nothing is seen through it" checked={blocksSight} onChange={setBlocksSight} />
           <div>
             <label className="block text-[13px] text-ink2" htmlFor="area-corners">
@@ -140,14 +135,14 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
             <textarea
               id="area-corners"
               rows={5}
-              value={corners}
-              onChange={(event) => setCorners(event.target.value)}
+              value={corners.text}
+              onChange={(event) => setCorners(withText(corners, event.target.value))}
               className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
               spellCheck={false}
             />
-            {(tried || corners.trim() !== '') && errors.corners && <p className="text-[13px] font-medium text-brick">{errors.corners}</p>}
+            {(tried || corners.text.trim() !== '') && errors.corners && <p className="text-[13px] font-medium text-brick">{errors.corners}</p>}
           </div>
-          <Button onClick={() => setCorners(corners.trim().split('\n').slice(0, -1).join('\n'))} disabled={corners.trim() === ''}>
+          <Button onClick={() => setCorners(withoutLast(corners))} disabled={corners.text.trim() === ''}>
             Take the last corner away
           </Button>
         </div>

@@ -8,6 +8,8 @@ import { Board } from '../../plan/LazyBoard.tsx';
 import { gridScene } from '../../plan/gridScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { DraftField } from '../../field/DraftField.tsx';
+import { typed } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { AngleField } from '../../site/AngleField.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -73,12 +75,11 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
   const [a, one] = [first(draft.letters, 'A'), first(draft.numbers, '1')];
   const coordinate = units.axes.map((axis) => (axis === 'e' ? 'East' : 'North'));
   const place = (of: 'origin' | 'second', index: 0 | 1, label: string) => (
-    <Field
+    <DraftField
       label={`${coordinate[index]!} ${label}`}
       unit={units.unit}
-      value={draft[of][index]}
-      inputMode="decimal"
-      onChange={(event) => change({ [of]: index === 0 ? [event.target.value, draft[of][1]] : [draft[of][0], event.target.value] })}
+      draft={draft[of][index]}
+      onDraft={(next) => change({ [of]: index === 0 ? [next, draft[of][1]] : [draft[of][0], next] })}
       error={error(of === 'origin' ? 'origin' : 'direction')}
     />
   );
@@ -90,12 +91,13 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
         onChange={(event) => change({ [of]: { ...draft[of], labels: event.target.value } })}
         error={error(`${of}Labels`)}
       />
-      <Field
+      <DraftField
         label={`Spacings of the ${what.toLowerCase()} lines`}
         unit={units.unit}
-        value={draft[of].spacings}
+        inputMode="text"
+        draft={draft[of].spacings}
         placeholder={of === 'letters' ? `3 x ${units.edit(7.2)}` : `${units.edit(6)}, ${units.edit(6)}, ${units.edit(7.5)}`}
-        onChange={(event) => change({ [of]: { ...draft[of], spacings: event.target.value } })}
+        onDraft={(spacings) => change({ [of]: { ...draft[of], spacings } })}
         error={error(`${of}Spacings`)}
       />
     </>
@@ -159,16 +161,16 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
           />
           <AngleField
             label={`From line ${a} clockwise to line ${one}`}
-            value={draft.turn}
-            onChange={(turn) => change({ turn })}
+            value={draft.turn.text}
+            onChange={(turn) => change({ turn: typed(turn) })}
             error={error('turn')}
             help={`Square is ${units.angle(Math.PI / 2)}; ${units.angle((3 * Math.PI) / 2)} when they run the other way.`}
           />
           {draft.by === 'azimuth' ? (
             <AngleField
               label={`Direction of line ${a}, clockwise from north`}
-              value={draft.azimuth}
-              onChange={(azimuth) => change({ azimuth })}
+              value={draft.azimuth.text}
+              onChange={(azimuth) => change({ azimuth: typed(azimuth) })}
               error={error('direction')}
             />
           ) : (

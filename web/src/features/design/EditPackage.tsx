@@ -2,6 +2,8 @@ import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { drawingOfRevision, hubPlans, keepMoved, roundBeside } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MARK_TOOLS, outlineErrorWords } from '@idle-marker/words';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -31,7 +33,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? 'grid');
   const usualOffset = state.settings.classes.find((each) => each.id === 'grid')?.offset ?? 2;
-  const [offset, setOffset] = useState(units.edit(before?.offset ?? usualOffset));
+  const [offset, setOffset] = useState<Draft<number>>(() => lengthDraft(before?.offset ?? usualOffset, units));
   /** A figure that somebody gave stays, whatever the class. */
   const [offsetTyped, setOffsetTyped] = useState(before !== undefined);
   const [heightReference, setHeightReference] = useState<Package['heightReference']>(before?.heightReference ?? 'finishedFloor');
@@ -41,15 +43,15 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const writing = usePackageWriting(before);
   const [use, setUse] = useState(before?.use ?? '');
   const [also, setAlso] = useState<Package['heightReference'] | 'none'>(before?.also?.heightReference ?? 'none');
-  const [above, setAbove] = useState(before?.also ? units.edit(Math.abs(before.also.above)) : '');
+  const [above, setAbove] = useState<Draft<number>>(() => lengthDraft(before?.also && Math.abs(before.also.above), units));
   const [isBelow, setIsBelow] = useState((before?.also?.above ?? -1) < 0);
-  const aboveRead = units.readLength(above);
+  const aboveRead = lengthOf(above, units);
   const [ground, setGround] = useState<'none' | 'dig' | 'pour' | 'demolish'>(before?.ground?.kind ?? 'none');
   const [groundOn, setGroundOn] = useState(before?.ground?.on ?? '');
-  const [reach, setReach] = useState(units.edit(before?.ground?.reach ?? 1));
-  const reachRead = units.readLength(reach);
+  const [reach, setReach] = useState<Draft<number>>(() => lengthDraft(before?.ground?.reach ?? 1, units));
+  const reachRead = lengthOf(reach, units);
   const [tried, setTried] = useState(false);
-  const offsetRead = units.readLength(offset);
+  const offsetRead = lengthOf(offset, units);
   const round = offsetRead !== null && offsetRead > 0 ? roundBeside(offsetRead, units.lengthUnit) : null;
   const read = useMemo(() => items.map((item) => readItem(item, units)), [items, units]);
   const whole = useMemo((): Item[] | null => {
@@ -125,16 +127,15 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           onChange={(next) => {
             setClassId(next);
             const usual = state.settings.classes.find((each) => each.id === next)?.offset ?? null;
-            if (usual !== null && !offsetTyped) setOffset(units.edit(usual));
+            if (usual !== null && !offsetTyped) setOffset(lengthDraft(usual, units));
           }}
         />
-        <Field
+        <DraftField
           label="Hubs off by"
           unit={units.unit}
-          value={offset}
-          inputMode="decimal"
-          onChange={(event) => {
-            setOffset(event.target.value);
+          draft={offset}
+          onDraft={(next) => {
+            setOffset(next);
             setOffsetTyped(true);
           }}
           error={errors.offset}
@@ -164,14 +165,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         />
         {also !== 'none' && (
           <>
-            <Field
-              label="which lies"
-              unit={units.unit}
-              value={above}
-              inputMode="decimal"
-              onChange={(event) => setAbove(event.target.value)}
-              error={shown(errors.also)}
-            />
+            <DraftField label="which lies" unit={units.unit} draft={above} onDraft={setAbove} error={shown(errors.also)} />
             <Choice
               label="of the design height"
               value={isBelow ? 'below' : 'above'}
@@ -198,14 +192,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         {ground !== 'none' && (
           <>
             <Field label="From which day" type="date" value={groundOn} onChange={(event) => setGroundOn(event.target.value)} />
-            <Field
-              label="Reaches beyond the outline by"
-              unit={units.unit}
-              value={reach}
-              inputMode="decimal"
-              onChange={(event) => setReach(event.target.value)}
-              error={errors.reach}
-            />
+            <DraftField label="Reaches beyond the outline by" unit={units.unit} draft={reach} onDraft={setReach} error={errors.reach} />
           </>
         )}
       </div>

@@ -7,6 +7,9 @@ import { Board } from '../../plan/LazyBoard.tsx';
 import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene } from '../../plan/siteScene.ts';
+import { ok } from '@idle-marker/core';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
@@ -21,6 +24,10 @@ const CORRIDOR = 25;
 
 const MOST_TYPED = 40_000;
 
+type Equations = ReturnType<typeof readEquations>;
+type Profile = ReturnType<typeof readProfile>;
+type Strings = ReturnType<typeof readStrings>;
+
 /** Types a line with stations, or a new revision of one: its way, heights and strings, drawn before anything is kept. */
 export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> | null; onClose(): void }) {
   const { state, say } = useSite();
@@ -30,26 +37,39 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
   const before = fact?.body ?? null;
   const [name, setName] = useState(before?.name ?? '');
   const [kind, setKind] = useState<AlignmentFactBody['kind']>(before?.kind ?? 'road');
-  const [start, setStart] = useState(stationText(before?.startStation ?? 0, style, 0).replace('−', '-'));
-  const [corridor, setCorridor] = useState(units.edit(before?.corridor ?? CORRIDOR));
-  const [shift, setShift] = useState(before && before.shift !== 0 ? units.edit(Math.abs(before.shift)) : '');
+  const [start, setStart] = useState<Draft<number>>(() =>
+    written(before?.startStation ?? 0, stationText(before?.startStation ?? 0, style, 0).replace('−', '-')),
+  );
+  const [corridor, setCorridor] = useState<Draft<number>>(() => lengthDraft(before?.corridor ?? CORRIDOR, units));
+  const [shift, setShift] = useState<Draft<number>>(() => lengthDraft(before && before.shift !== 0 ? Math.abs(before.shift) : null, units));
   const [shiftSide, setShiftSide] = useState<'right' | 'left'>((before?.shift ?? 0) < 0 ? 'left' : 'right');
   const [reason, setReason] = useState(before?.shiftReason ?? '');
   /** Of a line that was not typed as points, the way stays as it came until it is typed anew. */
-  const [way, setWay] = useState(
+  const [wayBefore] = useState(() =>
     before?.typed && before.typed.unit === units.lengthUnit ? before.typed.text : before?.intersections ? writeIntersections(before.intersections, ways) : '',
   );
-  const [equations, setEquations] = useState(before ? writeEquations(before.equations, ways) : '');
-  const [profile, setProfile] = useState(before?.profile ? writeProfile(before.profile.points, ways) : '');
-  const [strings, setStrings] = useState(before ? writeStrings(before, ways) : '');
+  const [way, setWay] = useState(wayBefore);
+  const [equations, setEquations] = useState<Draft<Equations>>(() =>
+    before ? written(ok(before.equations), writeEquations(before.equations, ways)) : typed(''),
+  );
+  const [profile, setProfile] = useState<Draft<Profile>>(() =>
+    before?.profile ? written(ok(before.profile.points), writeProfile(before.profile.points, ways)) : typed(''),
+  );
+  const [strings, setStrings] = useState<Draft<Strings>>(() =>
+    before ? written(ok({ strings: before.strings, kerbs: before.kerbs }), writeStrings(before, ways)) : typed(''),
+  );
   const [tried, setTried] = useState(false);
-  const keepsWay = before !== null && way.trim() === '';
+  const keepsWay = before !== null && (way.trim() === '' || way === wayBefore);
   const read = useMemo(() => {
-    const typed = keepsWay ? null : readWay(way, ways);
-    return { way: typed, equations: readEquations(equations, ways), profile: readProfile(profile, ways), strings: readStrings(strings, ways) };
+    return {
+      way: keepsWay ? null : readWay(way, ways),
+      equations: valueOf(equations, (text): Equations => readEquations(text, ways)),
+      profile: valueOf(profile, (text): Profile => readProfile(text, ways)),
+      strings: valueOf(strings, (text): Strings => readStrings(text, ways)),
+    };
   }, [keepsWay, way, equations, profile, strings, ways]);
-  const startRead = readStation(start, style);
-  const [corridorRead, shiftRead] = [units.readLength(corridor), shift.trim() === '' ? 0 : units.readLength(shift)];
+  const startRead = valueOf<number | null>(start, (text) => readStation(text, style));
+  const [corridorRead, shiftRead] = [lengthOf(corridor, units), shift.text.trim() === '' ? 0 : lengthOf(shift, units)];
   const alike = alikeName(
     name,
     state.alignments.filter(({ body }) => body.alignment !== before?.alignment).map(({ body }) => body.name),
@@ -85,7 +105,7 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       startStation: startRead,
       elements: elements.map((each) => ({ ...each })),
       ...(intersections ? { intersections: intersections.map((each) => ({ ...each })) } : {}),
-      ...(read.way && way.length <= MOST_TYPED ? { typed: { text: way, unit: units.lengthUnit } } : {}),
+      ...(!read.way ? (before?.typed ? { typed: before.typed } : {}) : way.length <= MOST_TYPED ? { typed: { text: way, unit: units.lengthUnit } } : {}),
       equations: read.equations.value,
       profile: read.profile.value.length === 0 ? null : { name: before?.profile?.name ?? 'typed', points: read.profile.value },
       strings: read.strings.value.strings,
@@ -131,25 +151,16 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       <div className="grid gap-3 sm:grid-cols-4">
         <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name, name)} autoFocus />
         <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
-        <Field label="Station of its start" value={start} onChange={(event) => setStart(event.target.value)} error={errors.start} />
-        <Field
+        <DraftField label="Station of its start" inputMode="text" draft={start} onDraft={setStart} error={errors.start} />
+        <DraftField
           label="Belongs to it, each side"
           unit={units.unit}
-          value={corridor}
-          inputMode="decimal"
-          onChange={(event) => setCorridor(event.target.value)}
+          draft={corridor}
+          onDraft={setCorridor}
           error={errors.corridor}
           help="Farther off it is asked whether this is the right line."
         />
-        <Field
-          label="Everything shifted by"
-          unit={units.unit}
-          value={shift}
-          inputMode="decimal"
-          placeholder="0"
-          onChange={(event) => setShift(event.target.value)}
-          error={errors.shift}
-        />
+        <DraftField label="Everything shifted by" unit={units.unit} draft={shift} placeholder="0" onDraft={setShift} error={errors.shift} />
         <Choice
           label="to the"
           value={shiftSide}
@@ -178,7 +189,7 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
             onChange={setWay}
             error={errors.way !== null && (tried || way !== '') ? errors.way : null}
             help={
-              keepsWay
+              before !== null && way.trim() === ''
                 ? `As it came from ${before.source}: ${before.elements.length} elements. Type points or elements here to replace it.`
                 : `Intersection points, one a line: ${units.axes[0] === 'e' ? '4018, 8052' : '8052, 4018'}, radius 80, spirals 30 30. Or a start and elements: start 4018, 8052, 97; line 92; spiral 30 to 80 left; curve 62 radius 80 left; spiral 30 from 80 left, each on its line.`
             }
@@ -186,24 +197,24 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
           />
           <Lines
             label="Where its stations jump"
-            value={equations}
-            onChange={setEquations}
+            value={equations.text}
+            onChange={(text) => setEquations(typed(text))}
             error={errors.equations}
             help={`Back = ahead, one a line: ${stationText(200, style, 0)} = ${stationText(500, style, 0)}. Empty when they run through.`}
             rows={2}
           />
           <Lines
             label="Heights"
-            value={profile}
-            onChange={setProfile}
+            value={profile.text}
+            onChange={(text) => setProfile(typed(text))}
             error={errors.profile}
             help={`Grade points, one a line: ${stationText(110, style, 0)}, 6.15, curve 70; also “curve 40 30” or “radius 1500”. Stations without jumps.`}
             rows={5}
           />
           <Lines
             label="Strings and kerbs"
-            value={strings}
-            onChange={setStrings}
+            value={strings.text}
+            onChange={(text) => setStrings(typed(text))}
             error={errors.strings}
             help="One a line: left edge; left 3.25; fall 2.5, 3.5 @ 0+122 — walk; left 5.25; above left edge: 0.16 — left kerb; kerb on left edge; face 0.02; top 0.12, 0.02 @ 0+140; back 0.15."
             rows={7}

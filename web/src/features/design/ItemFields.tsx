@@ -1,12 +1,14 @@
 import { useId } from 'react';
 import { MEANING } from '@idle-marker/words';
+import { DraftField } from '../../field/DraftField.tsx';
+import { typed } from '../../field/draft.ts';
 import { surfaceId, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { AngleField } from '../../site/AngleField.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { CornerSource } from './CornerSource.tsx';
-import { writeCorners } from './cornerText.ts';
+import { cornersDraft, withCorner, withText } from './cornerText.ts';
 import { GridSource } from './GridSource.tsx';
 import { isPath, type DraftItem, type Item, type ReadItem } from './itemDraft.ts';
 import { SaidPlace } from './SaidPlace.tsx';
@@ -61,7 +63,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
   const id = useId();
   const { draft: item, corners, faults } = read;
   const hasSurface = item.surface !== null && item.rule !== 'rakedPiles';
-  const shown = (fault: string | undefined, text: string) => (tried || text !== '' ? fault : undefined);
+  const shown = (fault: string | undefined, { text }: { readonly text: string }) => (tried || text !== '' ? fault : undefined);
   return (
     <fieldset className="mt-5 border-t border-rule pt-3">
       <legend className="pr-3 text-[15px] font-semibold">{legend}</legend>
@@ -83,12 +85,11 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         {hasSurface ? (
           <span className="max-sm:hidden" />
         ) : (
-          <Field
+          <DraftField
             label={item.rule === 'rakedPiles' ? 'Height of the heads' : 'Design height'}
             unit={units.unit}
-            value={item.height}
-            inputMode="decimal"
-            onChange={(event) => onChange({ height: event.target.value })}
+            draft={item.height}
+            onDraft={(height) => onChange({ height })}
             error={shown(faults.height, item.height)}
           />
         )}
@@ -104,14 +105,13 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
               ['interval', 'every so far from the start'],
               ['parts', 'dividing it into equal parts'],
             ]}
-            onChange={(divide) => onChange({ divide })}
+            onChange={(divide) => onChange({ divide, spacing: typed(item.spacing.text) })}
           />
-          <Field
+          <DraftField
             label={item.divide === 'interval' ? 'Every' : 'How many parts'}
             unit={item.divide === 'interval' ? units.unit : undefined}
-            value={item.spacing}
-            inputMode="decimal"
-            onChange={(event) => onChange({ spacing: event.target.value })}
+            draft={item.spacing}
+            onDraft={(spacing) => onChange({ spacing })}
             error={shown(faults.spacing, item.spacing)}
           />
           <Choice
@@ -132,8 +132,8 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         <div className="mt-3 grid gap-3 sm:grid-cols-3">
           <AngleField
             label="The toe lies toward, from north"
-            value={item.azimuth}
-            onChange={(azimuth) => onChange({ azimuth })}
+            value={item.azimuth.text}
+            onChange={(azimuth) => onChange({ azimuth: typed(azimuth) })}
             error={shown(faults.azimuth, item.azimuth)}
           />
           <Field
@@ -142,14 +142,13 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             inputMode="decimal"
             placeholder="4"
             onChange={(event) => onChange({ ratio: event.target.value })}
-            error={shown(faults.ratio, item.ratio)}
+            error={shown(faults.ratio, { text: item.ratio })}
           />
-          <Field
+          <DraftField
             label="Marked at the level"
             unit={units.unit}
-            value={item.workingZ}
-            inputMode="decimal"
-            onChange={(event) => onChange({ workingZ: event.target.value })}
+            draft={item.workingZ}
+            onDraft={(workingZ) => onChange({ workingZ })}
             error={shown(faults.workingZ, item.workingZ)}
             help="Where the axis comes through there; on other ground the place moves with it."
           />
@@ -159,7 +158,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         rule={item.rule}
         onCorners={({ corners: found, name, rule, isGrid, drawing }, source) =>
           onChange({
-            corners: writeCorners(found, units),
+            corners: cornersDraft(found, units),
             source,
             drawing: drawing ?? null,
             grid: null,
@@ -172,7 +171,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
       <GridSource
         onTake={(found, source) =>
           onChange({
-            corners: writeCorners(found.corners, units),
+            corners: cornersDraft(found.corners, units),
             source,
             drawing: null,
             grid: found.grid,
@@ -187,9 +186,9 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         points={corners.ok ? corners.value : []}
         onPlace={(corner) =>
           onChange({
-            corners: [item.corners.trim(), writeCorners([corner], units)].filter((text) => text !== '').join('\n'),
-            source: item.source === 'typed' || item.corners.trim() === '' ? 'in words' : item.source,
-            ...(item.corners.trim() === '' && item.rule === 'outline' ? { rule: 'points' as const } : {}),
+            corners: withCorner(item.corners, corner, units),
+            source: item.source === 'typed' || item.corners.text.trim() === '' ? 'in words' : item.source,
+            ...(item.corners.text.trim() === '' && item.rule === 'outline' ? { rule: 'points' as const } : {}),
           })
         }
       />
@@ -200,12 +199,12 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
       <textarea
         id={id}
         rows={6}
-        value={item.corners}
-        onChange={(event) => onChange({ corners: event.target.value, source: 'typed', drawing: null, grid: null })}
+        value={item.corners.text}
+        onChange={(event) => onChange({ corners: withText(item.corners, event.target.value), source: 'typed', drawing: null, grid: null })}
         className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
         spellCheck={false}
       />
-      {!corners.ok && item.corners.trim() !== '' && <p className="text-[13px] font-medium text-brick">{corners.error}</p>}
+      {!corners.ok && item.corners.text.trim() !== '' && <p className="text-[13px] font-medium text-brick">{corners.error}</p>}
     </fieldset>
   );
 }
@@ -276,13 +275,7 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
     <div className="mt-3">
       {draft.moved.map((each, i) => (
         <div key={i} className="mb-2 grid items-end gap-3 sm:grid-cols-4">
-          <Field
-            label="The marked line lies"
-            unit={units.unit}
-            value={each.by}
-            inputMode="decimal"
-            onChange={(event) => change(i, { by: event.target.value })}
-          />
+          <DraftField label="The marked line lies" unit={units.unit} draft={each.by} onDraft={(by) => change(i, { by })} />
           <Choice
             label="of the given one"
             value={each.way}
@@ -305,7 +298,7 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
         </Button>
       )}
       {draft.moved.length < 5 && (
-        <Button className="text-[14px]" onClick={() => onChange({ moved: [...draft.moved, { by: '', way: 'outward', why: 'wallThickness' }] })}>
+        <Button className="text-[14px]" onClick={() => onChange({ moved: [...draft.moved, { by: typed(''), way: 'outward', why: 'wallThickness' }] })}>
           {draft.moved.length === 0 ? 'Move the line by a thickness or footing…' : 'And by…'}
         </Button>
       )}
@@ -316,12 +309,12 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
 function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
   const units = useUnits();
   const length = (label: string, key: 'along' | 'across' | 'diameter') => (
-    <Field label={label} unit={units.unit} value={draft[key]} inputMode="decimal" onChange={(event) => onChange({ [key]: event.target.value })} />
+    <DraftField label={label} unit={units.unit} draft={draft[key]} onDraft={(next) => onChange({ [key]: next })} />
   );
   const number = (label: string, key: 'alongCount' | 'acrossCount' | 'count') => (
     <Field label={label} value={draft[key]} inputMode="numeric" onChange={(event) => onChange({ [key]: event.target.value })} />
   );
-  const untouched = draft.along + draft.across + draft.diameter === '';
+  const untouched = [draft.along, draft.across, draft.diameter].every(({ text }) => text === '');
   return (
     <div className="mt-3 grid gap-3 sm:grid-cols-3">
       <Choice
@@ -335,9 +328,9 @@ function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
       />
       <AngleField
         label="Direction of the pattern, from north"
-        value={draft.azimuth}
-        onChange={(azimuth) => onChange({ azimuth })}
-        error={tried || draft.azimuth !== '' ? faults.azimuth : undefined}
+        value={draft.azimuth.text}
+        onChange={(azimuth) => onChange({ azimuth: typed(azimuth) })}
+        error={tried || draft.azimuth.text !== '' ? faults.azimuth : undefined}
       />
       {draft.bolts === 'rectangle' ? (
         <>

@@ -1,4 +1,8 @@
-/** Corners as lines of text, one a line: name, two coordinates in the site's order and unit, and where wanted height and arc. */
+/**
+ * Corners as lines of text, one a line: name, two coordinates in the site's order and unit, and where wanted height and arc. A line
+ * that was written here stands for its corner exactly, for as long as it is as it was written: an arc near half a turn could not
+ * be told from its rounded radius.
+ */
 import { fail, ok, planDistance, type Metres, type PathCorner, type Result } from '@idle-marker/core';
 import { afterSentence, withBothReadings } from '../../site/doubtfulLength.ts';
 import type { Units } from '../../site/useUnits.ts';
@@ -15,7 +19,7 @@ function arcText(corner: PathCorner, next: PathCorner | undefined, units: Units)
   return [`arc ${corner.bulge > 0 ? 'left' : 'right'} ${units.edit(radius)}${Math.abs(corner.bulge) > 1 ? ' long' : ''}`];
 }
 
-export const writeCorners = (corners: readonly PathCorner[], units: Units): string =>
+const writeCorners = (corners: readonly PathCorner[], units: Units): string =>
   corners
     .map((corner, i) =>
       [
@@ -27,8 +31,57 @@ export const writeCorners = (corners: readonly PathCorner[], units: Units): stri
     )
     .join('\n');
 
+/** A corner by what was written for it; its arc holds for as long as the next corner lies where it did. */
+interface Known {
+  readonly corner: PathCorner;
+  /** What was written of the next one. */
+  readonly next: string;
+}
+
+export interface CornersDraft {
+  readonly text: string;
+  /** By the whole line, and by what follows its name: a corner that was only named anew lies where it did. */
+  readonly known: ReadonlyMap<string, Known>;
+}
+
+export const NO_CORNERS: CornersDraft = { text: '', known: new Map() };
+
+/** What stands on a line after the name. */
+const placeOn = (line: string): string => partsOf(line).slice(1).join(', ');
+const byPlace = (line: string): string => `place ${placeOn(line)}`;
+
+/** Where two lines say the same to the letter, what stands behind them is not known any more. */
+function knownLines(corners: readonly PathCorner[], units: Units): Map<string, Known> {
+  const lines = writeCorners(corners, units)
+    .split('\n')
+    .map((line) => line.trim());
+  const known = new Map<string, Known>();
+  const twice = new Set<string>();
+  for (const [i, corner] of corners.entries()) {
+    const next = placeOn(lines[(i + 1) % lines.length]!);
+    for (const key of [lines[i]!, byPlace(lines[i]!)]) {
+      if (known.has(key)) twice.add(key);
+      known.set(key, { corner, next });
+    }
+  }
+  for (const key of twice) known.delete(key);
+  return known;
+}
+
+export const cornersDraft = (corners: readonly PathCorner[], units: Units): CornersDraft =>
+  corners.length === 0 ? NO_CORNERS : { text: writeCorners(corners, units), known: knownLines(corners, units) };
+
+/** Lines that were not touched stay what they are. */
+export const withText = ({ known }: CornersDraft, text: string): CornersDraft => ({ text, known });
+
+export const withCorner = ({ text, known }: CornersDraft, corner: PathCorner, units: Units): CornersDraft => ({
+  text: [text.trim(), writeCorners([corner], units)].filter((each) => each !== '').join('\n'),
+  known: new Map([...known, ...knownLines([corner], units)]),
+});
+
+export const withoutLast = (draft: CornersDraft): CornersDraft => withText(draft, draft.text.trim().split('\n').slice(0, -1).join('\n'));
+
 interface Arc {
-  readonly line: number;
   readonly left: boolean;
   readonly radius: Metres;
   readonly long: boolean;
@@ -48,39 +101,84 @@ const partsOf = (line: string): string[] =>
  * @param shared the same name may stand twice, as ends of grid lines do
  * @param withMore heights and arcs are understood
  */
-export const readCorners = (text: string, units: Units, shared: boolean, withMore = false): Result<PathCorner[], string> =>
-  withBothReadings(units, (watched) => cornersIn(text, watched, shared, withMore), afterSentence);
+export const readCorners = (draft: CornersDraft, units: Units, shared: boolean, withMore = false): Result<PathCorner[], string> =>
+  withBothReadings(units, (watched) => cornersIn(draft, watched, shared, withMore), afterSentence);
 
-function cornersIn(text: string, units: Units, shared: boolean, withMore: boolean): Result<PathCorner[], string> {
-  const corners: PathCorner[] = [];
-  const arcs: Arc[] = [];
-  for (const [i, line] of text.split('\n').entries()) {
-    if (line.trim() === '') continue;
-    const [name = '', ...rest] = partsOf(line);
-    const said = `Line ${i + 1}, “${line.trim().slice(0, 40)}”,`;
-    const arc = withMore ? rest.map((part) => ARC.exec(part)).find((found) => found !== null) : undefined;
-    const figures = rest.filter((part) => part !== arc?.[0]).map((part) => units.readLength(part));
-    if (figures.some((figure) => figure === null) || figures.length < 2 || figures.length > (withMore ? 3 : 2))
-      return fail(`${said} is not a name and two coordinates${withMore ? ', with a height and an arc where wanted' : ''}.`);
-    const [first, second, z] = figures as number[];
-    if (!shared && corners.some((corner) => corner.name === name)) return fail(`Line ${i + 1}: ${name} is named twice.`);
-    if (arc) {
-      const radius = units.readLength(arc[2]!);
-      if (radius === null || radius <= 0) return fail(`${said} has an arc without a radius.`);
-      arcs.push({ line: corners.length, left: arc[1]!.toLowerCase() === 'left', radius, long: arc[3] !== undefined });
-    }
-    const [e, n] = units.axes[0] === 'e' ? [first!, second!] : [second!, first!];
-    corners.push({ name, e, n, ...(z === undefined ? {} : { z }) });
+interface Line {
+  /** Counted as an editor does. */
+  readonly number: number;
+  readonly text: string;
+  readonly known: Known | undefined;
+  /** It stands for a known corner but for its name. */
+  readonly isNamedAnew: boolean;
+}
+
+function linesOf({ text, known }: CornersDraft): Line[] {
+  return text.split('\n').flatMap((each, i): Line[] => {
+    const line = each.trim();
+    const whole = known.get(line);
+    return line === '' ? [] : [{ number: i + 1, text: line, known: whole ?? known.get(byPlace(line)), isNamedAnew: whole === undefined }];
+  });
+}
+
+const NO_CORNER = (withMore: boolean) => `is not a name and two coordinates${withMore ? ', with a height and an arc where wanted' : ''}.`;
+
+/** The corner that a line says, its arc apart. */
+function cornerOn({ text, known, isNamedAnew }: Line, units: Units, withMore: boolean): Result<{ corner: PathCorner; arc: Arc | null }, string> {
+  const [name = '', ...rest] = partsOf(text);
+  const found = rest.map((part) => ARC.exec(part)).find((each) => each !== null) ?? null;
+  if (known && (withMore || (!known.corner.bulge && (known.corner.z ?? null) === null))) {
+    const { bulge: _bulge, ...corner } = known.corner;
+    return ok({ corner: isNamedAnew ? { ...corner, name } : corner, arc: found && arcOf(found, units) });
   }
-  if (corners.length === 0) return fail('No corners yet.');
-  for (const arc of arcs) {
-    const [corner, next] = [corners[arc.line]!, corners[(arc.line + 1) % corners.length]!];
-    const chord = planDistance(corner, next);
-    if (corners.length < 2 || chord > 2 * arc.radius + 1e-6)
-      return fail(`The arc from ${corner.name} to ${next.name} has a radius of ${units.edit(arc.radius)}, and its ends lie farther apart than twice that.`);
-    const half = Math.asin(Math.min(1, chord / (2 * arc.radius)));
-    const delta = arc.long ? 2 * Math.PI - 2 * half : 2 * half;
-    corners[arc.line] = { ...corner, bulge: (arc.left ? 1 : -1) * Math.tan(delta / 4) };
+  const figures = rest.filter((part) => !withMore || part !== found?.[0]).map((part) => units.readLength(part));
+  if (figures.some((figure) => figure === null) || figures.length < 2 || figures.length > (withMore ? 3 : 2)) return fail(NO_CORNER(withMore));
+  const [first, second, z] = figures as number[];
+  const [e, n] = units.axes[0] === 'e' ? [first!, second!] : [second!, first!];
+  const arc = found && arcOf(found, units);
+  if (arc && !(arc.radius > 0)) return fail('has an arc without a radius.');
+  return ok({ corner: { name, e, n, ...(z === undefined ? {} : { z }) }, arc });
+}
+
+const arcOf = ([, way, radius, long]: RegExpExecArray, units: Units): Arc => ({
+  left: way!.toLowerCase() === 'left',
+  radius: units.readLength(radius!) ?? NaN,
+  long: long !== undefined,
+});
+
+/** Radius and coordinates are written to a tenth of a millimetre: nearer to half a turn than this the text can't say it. */
+const HALF_TURN: Metres = 3e-4;
+
+function bulgeOf({ left, radius, long }: Arc, chord: Metres): number | null {
+  if (chord > 2 * radius + HALF_TURN) return null;
+  const half = chord > 2 * radius - HALF_TURN ? Math.PI / 2 : Math.asin(chord / (2 * radius));
+  return (left ? 1 : -1) * Math.tan((long ? 2 * Math.PI - 2 * half : 2 * half) / 4);
+}
+
+function cornersIn(draft: CornersDraft, units: Units, shared: boolean, withMore: boolean): Result<PathCorner[], string> {
+  const lines = linesOf(draft);
+  const read: { readonly corner: PathCorner; readonly arc: Arc | null }[] = [];
+  for (const line of lines) {
+    const each = cornerOn(line, units, withMore);
+    if (!each.ok) return fail(`Line ${line.number}, “${line.text.slice(0, 40)}”, ${each.error}`);
+    if (!shared && read.some(({ corner }) => corner.name === each.value.corner.name))
+      return fail(`Line ${line.number}: ${each.value.corner.name} is named twice.`);
+    read.push(each.value);
+  }
+  if (read.length === 0) return fail('No corners yet.');
+  const corners: PathCorner[] = [];
+  for (const [i, { corner, arc }] of read.entries()) {
+    const [line, next] = [lines[i]!, (i + 1) % read.length];
+    if (arc === null) corners.push(corner);
+    else if (line.known && line.known.next === placeOn(lines[next]!.text)) corners.push({ ...corner, bulge: line.known.corner.bulge! });
+    else {
+      const bulge = read.length < 2 ? null : bulgeOf(arc, planDistance(corner, read[next]!.corner));
+      if (bulge === null)
+        return fail(
+          `The arc from ${corner.name} to ${read[next]!.corner.name} has a radius of ${units.edit(arc.radius)}, and its ends lie farther apart than twice that.`,
+        );
+      corners.push({ ...corner, bulge });
+    }
   }
   return ok(corners);
 }

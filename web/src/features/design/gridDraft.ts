@@ -3,26 +3,27 @@ import { apartByBlanks, azimuth, fail, ok, RADIANS_PER_DEGREE, type PlanPoint, t
 import type { FactBody } from '@idle-marker/contract';
 import { gridGeometry } from '@idle-marker/records';
 import { withBothReadings } from '../../site/doubtfulLength.ts';
+import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
 import type { Units } from '../../site/useUnits.ts';
 
 type Grid = FactBody<'grid'>;
 
 export interface FamilyDraft {
   readonly labels: string;
-  readonly spacings: string;
+  readonly spacings: Draft<readonly number[]>;
 }
 export interface GridDraft {
   readonly name: string;
   readonly letters: FamilyDraft;
   readonly numbers: FamilyDraft;
   /** Two coordinates in the site's order. */
-  readonly origin: readonly [string, string];
+  readonly origin: readonly [Draft<number>, Draft<number>];
   /** A second place on the first lettered line, or its azimuth. */
   readonly by: 'azimuth' | 'secondPlace';
-  readonly azimuth: string;
-  readonly second: readonly [string, string];
+  readonly azimuth: Draft<number>;
+  readonly second: readonly [Draft<number>, Draft<number>];
   /** From the lettered to the numbered lines, clockwise. */
-  readonly turn: string;
+  readonly turn: Draft<number>;
   readonly spacingMeasured: Grid['spacingMeasured'];
 }
 
@@ -60,7 +61,8 @@ export function readSpacings(text: string, units: Units): number[] | null {
   return spacings;
 }
 
-const writeSpacings = (spacings: readonly number[], units: Units): string => spacings.map((each) => units.edit(each)).join(', ');
+const spacingsDraft = (spacings: readonly number[], units: Units): Draft<readonly number[]> =>
+  written(spacings, spacings.map((each) => units.edit(each)).join(', '));
 
 const SQUARE = 90;
 
@@ -68,16 +70,17 @@ const SQUARE = 90;
 const ANGLE_DECIMALS = { dms: 2, degree: 6, gon: 6 } as const;
 
 export function gridDraft(body: (GridGeometry & { readonly name: string }) | null, units: Units): GridDraft {
-  const degrees = (value: number) => units.angle(value * RADIANS_PER_DEGREE, ANGLE_DECIMALS[units.angleUnit]).replace(/ gon$|°$/, '');
+  const angle = (degrees: number) =>
+    written(degrees * RADIANS_PER_DEGREE, units.angle(degrees * RADIANS_PER_DEGREE, ANGLE_DECIMALS[units.angleUnit]).replace(/ gon$|°$/, ''));
   return {
     name: body?.name ?? '',
-    letters: { labels: body?.letters.labels.join(' ') ?? 'A-D', spacings: body ? writeSpacings(body.letters.spacings, units) : '' },
-    numbers: { labels: body?.numbers.labels.join(' ') ?? '1-5', spacings: body ? writeSpacings(body.numbers.spacings, units) : '' },
-    origin: body ? [units.edit(body.origin[units.axes[0]]), units.edit(body.origin[units.axes[1]])] : ['', ''],
+    letters: { labels: body?.letters.labels.join(' ') ?? 'A-D', spacings: body ? spacingsDraft(body.letters.spacings, units) : typed('') },
+    numbers: { labels: body?.numbers.labels.join(' ') ?? '1-5', spacings: body ? spacingsDraft(body.numbers.spacings, units) : typed('') },
+    origin: body ? [lengthDraft(body.origin[units.axes[0]], units), lengthDraft(body.origin[units.axes[1]], units)] : [typed(''), typed('')],
     by: body ? 'azimuth' : 'secondPlace',
-    azimuth: body ? degrees(body.letters.azimuthDeg) : '',
-    second: ['', ''],
-    turn: degrees(body ? (body.numbers.azimuthDeg - body.letters.azimuthDeg + 360) % 360 : SQUARE),
+    azimuth: body ? angle(body.letters.azimuthDeg) : typed(''),
+    second: [typed(''), typed('')],
+    turn: angle(body ? (body.numbers.azimuthDeg - body.letters.azimuthDeg + 360) % 360 : SQUARE),
     spacingMeasured: body?.spacingMeasured ?? 'perpendicular',
   };
 }
@@ -89,16 +92,16 @@ export interface DraftFault {
   readonly text: string;
 }
 
-export function readPlace(texts: readonly [string, string], units: Units): PlanPoint | null {
-  const [first, second] = texts.map((text) => units.readLength(text));
+export function readPlace(place: readonly [Draft<number>, Draft<number>], units: Units): PlanPoint | null {
+  const [first, second] = place.map((each) => lengthOf(each, units));
   if (first === null || second === null || first === undefined || second === undefined) return null;
   return units.axes[0] === 'e' ? { e: first, n: second } : { e: second, n: first };
 }
 
-function readFamily(draft: FamilyDraft, of: 'letters' | 'numbers', units: Units): Result<{ labels: string[]; spacings: number[] }, DraftFault> {
+function readFamily(draft: FamilyDraft, of: 'letters' | 'numbers', units: Units): Result<{ labels: string[]; spacings: readonly number[] }, DraftFault> {
   const labels = readLabels(draft.labels);
   if (!labels) return fail({ field: `${of}Labels`, text: of === 'letters' ? 'Name the lines: A-D, or A B C.5 D.' : 'Name the lines: 1-5, or 1 2 2.5 3.' });
-  const spacings = readSpacings(draft.spacings, units);
+  const spacings = valueOf<readonly number[] | null>(draft.spacings, (text) => readSpacings(text, units));
   const wanted = labels.length - 1;
   if (!spacings) return fail({ field: `${of}Spacings`, text: `Give lengths, such as ${wanted > 1 ? `${wanted} x ` : ''}${units.edit(7.2)}.` });
   if (spacings.length !== wanted)
@@ -128,7 +131,7 @@ function gridIn(draft: GridDraft, units: Units): Result<GridGeometry, DraftFault
   const [a, one] = [letters.value.labels[0]!, numbers.value.labels[0]!];
   if (!origin) return fail({ field: 'origin', text: `Give both coordinates of the place where ${a} and ${one} cross.` });
   const second = draft.by === 'secondPlace' ? readPlace(draft.second, units) : null;
-  const direction = draft.by === 'azimuth' ? units.readAngle(draft.azimuth) : second && azimuth(origin, second);
+  const direction = draft.by === 'azimuth' ? valueOf<number | null>(draft.azimuth, units.readAngle) : second && azimuth(origin, second);
   if (direction === null)
     return fail({
       field: 'direction',
@@ -136,7 +139,7 @@ function gridIn(draft: GridDraft, units: Units): Result<GridGeometry, DraftFault
     });
   if (second && Math.hypot(second.e - origin.e, second.n - origin.n) < 0.01)
     return fail({ field: 'direction', text: `The second place on line ${a} is the first one: give another.` });
-  const turn = units.readAngle(draft.turn);
+  const turn = valueOf<number | null>(draft.turn, units.readAngle);
   if (turn === null) return fail({ field: 'turn', text: `Give the angle between the lines; square is ${units.angle(Math.PI / 2)}.` });
   return ok(
     gridGeometry({

@@ -3,7 +3,8 @@ import { RADIANS_PER_DEGREE, type PathCorner, type Result } from '@idle-marker/c
 import type { FactBody } from '@idle-marker/contract';
 import type { SurfaceChoice } from '../../drawings/useSurfaces.ts';
 import type { Units } from '../../site/useUnits.ts';
-import { readCorners, writeCorners } from './cornerText.ts';
+import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
+import { cornersDraft, NO_CORNERS, readCorners, type CornersDraft } from './cornerText.ts';
 
 export type Item = FactBody<'package'>['items'][number];
 type MoveWhy = NonNullable<Item['moved']>[number]['why'];
@@ -12,57 +13,57 @@ export interface DraftItem {
   readonly name: string;
   readonly meaning: Item['meaning'];
   readonly rule: Item['rule'];
-  readonly height: string;
-  readonly corners: string;
+  readonly height: Draft<number>;
+  readonly corners: CornersDraft;
   readonly source: string;
   readonly drawing: string | null;
   readonly grid: string | null;
   /** Heights come from this surface instead of the one height; null for the one height. */
   readonly surface: SurfaceChoice | null;
   /** The line that is marked lies outside or inside of the one that is given. */
-  readonly moved: readonly { readonly by: string; readonly way: 'outward' | 'inward'; readonly why: MoveWhy }[];
-  readonly spacing: string;
+  readonly moved: readonly { readonly by: Draft<number>; readonly way: 'outward' | 'inward'; readonly why: MoveWhy }[];
+  readonly spacing: Draft<number>;
   readonly divide: 'interval' | 'parts';
   readonly side: 'on' | 'left' | 'right';
   readonly closed: boolean;
   readonly bolts: 'rectangle' | 'circle';
-  readonly along: string;
-  readonly across: string;
+  readonly along: Draft<number>;
+  readonly across: Draft<number>;
   readonly alongCount: string;
   readonly acrossCount: string;
-  readonly diameter: string;
+  readonly diameter: Draft<number>;
   readonly count: string;
-  /** Of the pattern, or the way the piles lean. */
-  readonly azimuth: string;
+  /** Of the pattern, or the way the piles lean: degrees from north, under 360. */
+  readonly azimuth: Draft<number>;
   readonly ratio: string;
-  readonly workingZ: string;
+  readonly workingZ: Draft<number>;
 }
 
 export const EMPTY_ITEM: DraftItem = {
   name: '',
   meaning: 'outsideFace',
   rule: 'outline',
-  height: '',
-  corners: '',
+  height: typed(''),
+  corners: NO_CORNERS,
   source: 'typed',
   drawing: null,
   grid: null,
   surface: null,
   moved: [],
-  spacing: '',
+  spacing: typed(''),
   divide: 'interval',
   side: 'on',
   closed: false,
   bolts: 'rectangle',
-  along: '',
-  across: '',
+  along: typed(''),
+  across: typed(''),
   alongCount: '2',
   acrossCount: '2',
-  diameter: '',
+  diameter: typed(''),
   count: '4',
-  azimuth: '',
+  azimuth: typed(''),
   ratio: '',
-  workingZ: '',
+  workingZ: typed(''),
 };
 
 /** Rules whose corners may have heights and arcs. */
@@ -78,17 +79,17 @@ export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: stri
     name: item.name,
     meaning: item.meaning,
     rule: item.rule,
-    height: units.edit(item.designZ),
-    corners: writeCorners(item.corners, units),
+    height: lengthDraft(item.designZ, units),
+    corners: cornersDraft(item.corners, units),
     source: item.source,
     drawing: item.drawing ?? null,
     grid: item.grid ?? null,
     surface: item.surface && surfaceIn !== null ? { drawing: surfaceIn, name: item.surface.name } : null,
-    moved: (item.moved ?? []).map(({ outward, why }) => ({ by: units.edit(Math.abs(outward)), way: outward < 0 ? 'inward' : 'outward', why })),
+    moved: (item.moved ?? []).map(({ outward, why }) => ({ by: lengthDraft(Math.abs(outward), units), way: outward < 0 ? 'inward' : 'outward', why })),
     ...(along
       ? {
           divide: 'interval' in along.spacing ? ('interval' as const) : ('parts' as const),
-          spacing: 'interval' in along.spacing ? units.edit(along.spacing.interval) : String(along.spacing.parts),
+          spacing: 'interval' in along.spacing ? lengthDraft(along.spacing.interval, units) : typed(String(along.spacing.parts)),
           side: along.side,
           closed: along.closed,
         }
@@ -96,15 +97,15 @@ export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: stri
     ...(pattern?.kind === 'rectangle'
       ? {
           bolts: 'rectangle' as const,
-          along: units.edit(pattern.along),
-          across: units.edit(pattern.across),
+          along: lengthDraft(pattern.along, units),
+          across: lengthDraft(pattern.across, units),
           alongCount: String(pattern.alongCount),
           acrossCount: String(pattern.acrossCount),
         }
       : {}),
-    ...(pattern?.kind === 'circle' ? { bolts: 'circle' as const, diameter: units.edit(pattern.diameter), count: String(pattern.count) } : {}),
-    ...(azimuthDeg === undefined ? {} : { azimuth: units.angle(azimuthDeg * RADIANS_PER_DEGREE, 4) }),
-    ...(rake ? { ratio: String(rake.ratio), workingZ: units.edit(rake.workingZ) } : {}),
+    ...(pattern?.kind === 'circle' ? { bolts: 'circle' as const, diameter: lengthDraft(pattern.diameter, units), count: String(pattern.count) } : {}),
+    ...(azimuthDeg === undefined ? {} : { azimuth: written(azimuthDeg, units.angle(azimuthDeg * RADIANS_PER_DEGREE, 4)) }),
+    ...(rake ? { ratio: String(rake.ratio), workingZ: lengthDraft(rake.workingZ, units) } : {}),
   };
 }
 
@@ -119,40 +120,41 @@ export interface ReadItem {
 
 /** A stepped footing: an outline for every step, each moved by one step more than the one before it. */
 export const stepsOf = (item: DraftItem): DraftItem[] =>
-  item.moved.map((_, i) => ({ ...item, name: `${item.name.trim() || 'Footing'} step ${i + 1}`, height: '', moved: item.moved.slice(0, i + 1) }));
+  item.moved.map((_, i) => ({ ...item, name: `${item.name.trim() || 'Footing'} step ${i + 1}`, height: typed(''), moved: item.moved.slice(0, i + 1) }));
 
+const isEmpty = ({ text }: Draft<unknown>): boolean => text.trim() === '';
 const whole = (text: string): number | null => (/^\d+$/.test(text.trim()) ? Number(text) : null);
 const positive = (value: number | null): value is number => value !== null && value > 0;
 
 export function readItem(draft: DraftItem, units: Units): ReadItem {
   const { rule } = draft;
   const corners = readCorners(draft.corners, units, rule === 'lineEnds', isPath(rule));
-  const z = draft.height.trim() === '' ? null : units.readLength(draft.height);
+  const z = isEmpty(draft.height) ? null : lengthOf(draft.height, units);
   const faults: { -readonly [K in keyof ReadItem['faults']]: ReadItem['faults'][K] } = {};
-  if (draft.height.trim() !== '' && z === null) faults.height = 'Give a height, or leave it empty.';
+  if (!isEmpty(draft.height) && z === null) faults.height = 'Give a height, or leave it empty.';
   const options: Partial<Item> = {};
   if ((rule === 'outline' || rule === 'linePairs') && draft.moved.length > 0) {
-    const moved = draft.moved.map(({ by, way, why }) => ({ by: units.readLength(by), way, why }));
+    const moved = draft.moved.map(({ by, way, why }) => ({ by: lengthOf(by, units), way, why }));
     if (moved.some(({ by }) => by === null || by < 0 || by > 100))
       faults.moved = `Give how far, such as ${units.edit(0.3)}; outward or inward is said beside it.`;
     else options.moved = moved.map(({ by, way, why }) => ({ outward: way === 'outward' ? by! : -by!, why }));
   }
   if (rule === 'along') {
-    const spacing = draft.divide === 'interval' ? units.readLength(draft.spacing) : whole(draft.spacing);
+    const spacing = draft.divide === 'interval' ? lengthOf(draft.spacing, units) : whole(draft.spacing.text);
     if (!positive(spacing))
       faults.spacing = draft.divide === 'interval' ? `Give the distance from point to point, such as ${units.edit(5)}.` : 'Give a whole number of parts.';
     else options.along = { spacing: draft.divide === 'interval' ? { interval: spacing } : { parts: spacing }, side: draft.side, closed: draft.closed };
   }
-  const azimuth = draft.azimuth.trim() === '' ? null : units.readAngle(draft.azimuth);
+  const azimuth = isEmpty(draft.azimuth) ? null : valueOf<number | null>(draft.azimuth, (text) => turnOf(units.readAngle(text)));
   if ((rule === 'bolts' || rule === 'rakedPiles') && azimuth === null) faults.azimuth = 'Give the direction from north, such as 12 or 90.';
   if (rule === 'bolts') {
-    const [along, across, diameter] = [draft.along, draft.across, draft.diameter].map((text) => units.readLength(text)) as [
+    const [along, across, diameter] = [draft.along, draft.across, draft.diameter].map((each) => lengthOf(each, units)) as [
       number | null,
       number | null,
       number | null,
     ];
     const [alongCount, acrossCount, count] = [draft.alongCount, draft.acrossCount, draft.count].map(whole) as [number | null, number | null, number | null];
-    const azimuthDeg = turnOf(azimuth);
+    const azimuthDeg = azimuth ?? 0;
     if (draft.bolts === 'rectangle') {
       if (!positive(along) || !positive(across) || !positive(alongCount) || !positive(acrossCount))
         faults.pattern = 'Give both spacings and how many bolts there are each way.';
@@ -162,11 +164,11 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
   }
   if (rule === 'rakedPiles') {
     const ratio = Number(draft.ratio.replace(',', '.'));
-    const workingZ = units.readLength(draft.workingZ);
+    const workingZ = lengthOf(draft.workingZ, units);
     if (!(draft.ratio.trim() !== '' && ratio > 0)) faults.ratio = 'Say how far down it goes for one to the side, such as 4.';
     if (workingZ === null) faults.workingZ = 'Give the level that the piles are marked at.';
     if (z === null) faults.height ??= 'Give the height of the pile heads.';
-    if (ratio > 0 && workingZ !== null) options.rake = { azimuthDeg: turnOf(azimuth), ratio, workingZ };
+    if (ratio > 0 && workingZ !== null) options.rake = { azimuthDeg: azimuth ?? 0, ratio, workingZ };
   }
   const isGood = corners.ok && Object.keys(faults).length === 0;
   return {
@@ -189,4 +191,9 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
   };
 }
 
-const turnOf = (radians: number | null): number => ((((radians ?? 0) / RADIANS_PER_DEGREE) % 360) + 360) % 360;
+function turnOf(radians: number | null): number | null {
+  if (radians === null) return null;
+  // A billionth of a degree is far below what any place shows.
+  const degrees = Number((radians / RADIANS_PER_DEGREE).toFixed(9)) % 360;
+  return degrees < 0 ? degrees + 360 : degrees;
+}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
+import { DraftField } from '../../field/DraftField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -26,14 +27,23 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
     units,
   );
   const set = (field: keyof ItemDraft) => (event: { target: { value: string } }) => setDraft({ ...draft, [field]: event.target.value });
-  const text = (field: Exclude<keyof ItemDraft, 'plummet' | 'kind' | 'form' | 'below'>, label: string, rest: object = {}) => (
+  const text = (field: Exclude<keyof ItemDraft, 'plummet' | 'kind' | 'form' | 'below' | 'own' | 'offset'>, label: string, rest: object = {}) => (
     <Field
       label={label}
       value={draft[field]}
       onChange={set(field)}
       error={tried || !WORDS_FIRST.has(field) ? errors[field] : null}
-      inputMode={WORDS_FIRST.has(field) && field !== 'offset' ? 'text' : 'decimal'}
+      inputMode={WORDS_FIRST.has(field) ? 'text' : 'decimal'}
       {...rest}
+    />
+  );
+  const length = (field: 'own' | 'offset', label: string) => (
+    <DraftField
+      label={label}
+      unit={units.unit}
+      draft={draft[field]}
+      onDraft={(next) => setDraft({ ...draft, [field]: next })}
+      error={tried || !WORDS_FIRST.has(field) ? errors[field] : null}
     />
   );
   const keep = async (retired: boolean) => {
@@ -79,7 +89,7 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
           <Choice label="Kind" value={draft.form} options={FORMS} onChange={(form) => setDraft({ ...draft, form })} help={TARGET_FORM[draft.form].hint} />
           <div className="grid grid-cols-2 gap-3">
             {text('constant', 'Constant added to each distance, mm')}
-            {text('own', 'Centre above the pole’s mark', { unit: units.unit })}
+            {length('own', 'Centre above the pole’s mark')}
           </div>
           <p className="text-[13px] text-ink2">A wrong constant makes every distance wrong by the same amount, near and far alike.</p>
         </>
@@ -111,7 +121,7 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
             />
           </div>
           <div className="grid grid-cols-2 gap-3">
-            {text('offset', 'Prism’s centre up to its reference point', { unit: units.unit })}
+            {length('offset', 'Prism’s centre up to its reference point')}
             {text('checked', 'Offset last measured on', { type: 'date' })}
           </div>
           <p className="text-[13px] text-ink2">

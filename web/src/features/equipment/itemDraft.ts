@@ -1,13 +1,14 @@
 /** A library item as it is typed, and as it is kept. */
 import type { FactBody } from '@idle-marker/contract';
 import { SIMULATED_REFERENCE } from '@idle-marker/core';
+import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import type { Units } from '../../site/useUnits.ts';
 
 export type Item = FactBody<'equipment'>['what'];
 export type Kind = Item['kind'];
 type Of<K extends Kind> = Extract<Item, { kind: K }>;
 
-/** All fields of all kinds as texts; the kind says which count. */
+/** All fields of all kinds; the kind says which count. */
 export interface ItemDraft {
   readonly kind: Kind;
   readonly name: string;
@@ -21,12 +22,12 @@ export interface ItemDraft {
   readonly adjusted: string;
   readonly form: Of<'target'>['form'];
   readonly constant: string;
-  readonly own: string;
+  readonly own: Draft<number>;
   readonly bubble: string;
   readonly checked: string;
   readonly receiver: string;
   readonly below: string;
-  readonly offset: string;
+  readonly offset: Draft<number>;
 }
 
 const numberIn = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')));
@@ -50,12 +51,12 @@ export function draftOf(kind: Kind, item: Item | null, units: Units): ItemDraft 
     adjusted: instrument?.adjusted ?? '',
     form: target?.form ?? 'round',
     constant: String(target?.constantMm ?? 0),
-    own: target ? units.edit(target.ownHeight) : '0',
+    own: lengthDraft(target?.ownHeight ?? 0, units),
     bubble: String(pole?.bubbleMinutes ?? 2),
     checked: pole?.bubbleChecked ?? pair?.checked ?? '',
     receiver: pair?.receiver ?? '',
     below: pair?.target ?? '',
-    offset: pair ? units.edit(pair.offset) : '',
+    offset: lengthDraft(pair?.offset, units),
   };
 }
 
@@ -74,12 +75,12 @@ export function itemErrors(draft: ItemDraft, taken: readonly string[], units: Un
   }
   if (draft.kind === 'target') {
     if (!inside(numberIn(draft.constant), -500, 500)) errors.constant = 'Millimetres, from −500 to 500.';
-    const own = units.readLength(draft.own);
+    const own = lengthOf(draft.own, units);
     if (own === null || !inside(own, -1, 5)) errors.own = 'How far its centre sits above the mark of the pole; 0 when the mark counts it in.';
   }
   if (draft.kind === 'pair') {
     if (draft.receiver.trim() === '') errors.receiver = 'Its name or number.';
-    const offset = units.readLength(draft.offset);
+    const offset = lengthOf(draft.offset, units);
     if (offset === null || !inside(offset, 0, 2))
       errors.offset = 'From the prism’s centre up to the receiver’s reference point: its leaflet and the adapter’s say it.';
   }
@@ -104,7 +105,7 @@ export function itemOf(draft: ItemDraft, units: Units): Item {
         adjusted: draft.adjusted || null,
       };
     case 'target':
-      return { kind: 'target', name, form: draft.form, constantMm: numberIn(draft.constant), ownHeight: units.readLength(draft.own)! };
+      return { kind: 'target', name, form: draft.form, constantMm: numberIn(draft.constant), ownHeight: lengthOf(draft.own, units)! };
     case 'pole':
       return { kind: 'pole', name, bubbleMinutes: numberIn(draft.bubble), bubbleChecked: draft.checked || null };
     case 'pair':
@@ -113,7 +114,7 @@ export function itemOf(draft: ItemDraft, units: Units): Item {
         name,
         receiver: draft.receiver.trim(),
         target: draft.below || null,
-        offset: units.readLength(draft.offset)!,
+        offset: lengthOf(draft.offset, units)!,
         checked: draft.checked || null,
       };
   }

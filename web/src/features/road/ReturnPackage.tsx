@@ -6,13 +6,15 @@ import { gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWor
 import { Board } from '../../plan/LazyBoard.tsx';
 import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { typedStation, useRoads, useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
 import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
 import { PackageWritingFields, usePackageWriting } from '../design/PackageWriting.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
+import { Choice } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 type Package = FactBody<'package'>;
@@ -23,7 +25,7 @@ interface DraftSide {
   readonly road: string;
   readonly string: string;
   readonly gradeString: string;
-  readonly station: string;
+  readonly station: Draft<number>;
   readonly way: Way;
 }
 
@@ -46,9 +48,9 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   const { name, crew, prefix } = head;
   const kerbClass = state.settings.classes.find(({ id }) => id === 'kerb')?.id ?? state.settings.classes[0]!.id;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
-  const [offset, setOffset] = useState(units.edit(before?.offset ?? 1));
+  const [offset, setOffset] = useState<Draft<number>>(() => lengthDraft(before?.offset ?? 1, units));
   const [side, setSide] = useState<'on' | 'left' | 'right'>(asked?.side ?? 'left');
-  const [radius, setRadius] = useState(asked?.return ? units.edit(asked.return.radius) : '');
+  const [radius, setRadius] = useState<Draft<number>>(() => lengthDraft(asked?.return?.radius, units));
   const [marks, setMarks] = useState<Marks>(asked?.return?.marks ?? 'both');
   const first = (road: SiteRoad) =>
     road.road.template.names.find((each) => each.endsWith('.face')) ?? road.road.template.names.at(1) ?? road.road.template.names[0]!;
@@ -56,30 +58,34 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
     road: active.id,
     string: asked?.string ?? first(active),
     gradeString: asked?.gradeString ?? first(active),
-    station: asked ? typedStation(active.road, asked.rule.from ?? 0, style) : '',
+    station: asked ? written(asked.rule.from ?? 0, typedStation(active.road, asked.rule.from ?? 0, style)) : typed(''),
     way: asked?.rule.direction ?? 'up',
   }));
   const [to, setTo] = useState<DraftSide>(() => ({
     road: onto.id,
     string: asked?.return?.string ?? first(onto),
     gradeString: asked?.return?.gradeString ?? first(onto),
-    station: asked?.return ? typedStation(onto.road, asked.return.station, style) : '',
+    station: asked?.return ? written(asked.return.station, typedStation(onto.road, asked.return.station, style)) : typed(''),
     way: asked?.return?.way ?? 'up',
   }));
   const [tried, setTried] = useState(false);
   const sideOf = (draft: DraftSide): ReturnSide | null => {
     const found = roads.find(({ id }) => id === draft.road);
-    const read = readStation(draft.station, style);
-    const station = found && read !== null ? stationsShown(found.road.alignment, read)[0]?.station : undefined;
+    const station =
+      found &&
+      valueOf<number | undefined>(draft.station, (text) => {
+        const read = readStation(text, style);
+        return read === null ? undefined : stationsShown(found.road.alignment, read)[0]?.station;
+      });
     if (!found || station === undefined) return null;
     const has = (string: string) => (found.road.template.strings.has(string) ? string : 'centreline');
     return { fact: found.fact, road: found.road, string: has(draft.string), gradeString: has(draft.gradeString), station, way: draft.way };
   };
   const [a, b] = [sideOf(from), sideOf(to)];
-  const radiusRead = units.readLength(radius);
+  const radiusRead = lengthOf(radius, units);
   const found = a && b && radiusRead !== null && radiusRead > 0 ? returnBetween(a, b, radiusRead) : null;
   const made = found?.ok ? found.value : null;
-  const offsetRead = units.readLength(offset);
+  const offsetRead = lengthOf(offset, units);
   const item = a && b && made ? returnItem(a, b, made, { name: name.trim() || 'return', side, marks }) : null;
   const plans = item && offsetRead !== null && offsetRead > 0 ? hubPlans([item], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
   const errors = {
@@ -133,13 +139,14 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
           label="Road"
           value={draft.road}
           options={roads.map((each) => [each.id, each.road.name] as const)}
-          onChange={(next) => change({ ...draft, road: next })}
+          onChange={(next) => change({ ...draft, road: next, station: typed(draft.station.text) })}
         />
-        <Field
+        <DraftField
           label={`Near ${word.toLowerCase()}`}
-          value={draft.station}
-          onChange={(event) => change({ ...draft, station: event.target.value })}
-          error={shown(error, draft.station)}
+          inputMode="text"
+          draft={draft.station}
+          onDraft={(station) => change({ ...draft, station })}
+          error={shown(error, draft.station.text)}
         />
         <Choice
           label="It touches"
@@ -179,14 +186,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
         <PackageHeadFields head={head} tried={tried} />
         <ClassChoice value={classId} onChange={setClassId} />
         <PackageWritingFields writing={writing} />
-        <Field
-          label="Radius"
-          unit={units.unit}
-          value={radius}
-          inputMode="decimal"
-          onChange={(event) => setRadius(event.target.value)}
-          error={shown(errors.radius, radius)}
-        />
+        <DraftField label="Radius" unit={units.unit} draft={radius} onDraft={setRadius} error={shown(errors.radius, radius.text)} />
         <Choice
           label="Marked are"
           value={marks}
@@ -202,14 +202,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
               : undefined
           }
         />
-        <Field
-          label="Hubs off the arc by"
-          unit={units.unit}
-          value={offset}
-          inputMode="decimal"
-          onChange={(event) => setOffset(event.target.value)}
-          error={errors.offset}
-        />
+        <DraftField label="Hubs off the arc by" unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
         <Choice
           label="on its"
           value={side}

@@ -15,6 +15,8 @@ import {
   stringWords,
 } from '@idle-marker/words';
 import { heightsOf, useSurfaces } from '../../drawings/useSurfaces.ts';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { typedStation, useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { afterSentence, withBothReadings } from '../../site/doubtfulLength.ts';
@@ -22,7 +24,7 @@ import { useUnits, type Units } from '../../site/useUnits.ts';
 import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../design/PackageHead.tsx';
 import { PackageWritingFields, usePackageWriting } from '../design/PackageWriting.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Choice, Field, Tick } from '../../ui/Field.tsx';
+import { Choice, Tick } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { RuleFields, ruleDraft, useRule } from './RuleFields.tsx';
 
@@ -56,7 +58,9 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const head = usePackageHead(work);
   const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
-  const [offset, setOffset] = useState(units.edit(before?.offset ?? state.settings.classes.find(({ id }) => id === kerbClass)?.offset ?? 1));
+  const [offset, setOffset] = useState<Draft<Metres>>(() =>
+    lengthDraft(before?.offset ?? state.settings.classes.find(({ id }) => id === kerbClass)?.offset ?? 1, units),
+  );
   const [side, setSide] = useState<Side>(asked?.options.side ?? 'right');
   const [string, setString] = useState(asked?.options.string ?? looked ?? CENTRELINE);
   const [gradeString, setGradeString] = useState(asked?.options.gradeString ?? looked ?? CENTRELINE);
@@ -64,13 +68,18 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const writing = usePackageWriting(before);
   const [draft, setDraft] = useState(() => ruleDraft((asked?.options.rule as StationListRule | undefined) ?? null, road, units, style));
   const rule = useRule(draft, road);
-  const [own, setOwn] = useState(() => (asked?.own ?? []).map((each) => `${typedStation(road, each.station, style)}: ${units.edit(each.offset)}`).join('\n'));
+  const [own, setOwn] = useState<Draft<Result<Own, string>>>(() =>
+    written(ok(asked?.own ?? []), (asked?.own ?? []).map((each) => `${typedStation(road, each.station, style)}: ${units.edit(each.offset)}`).join('\n')),
+  );
   const surfaces = useSurfaces();
   const [heightsFrom, setHeightsFrom] = useState(STRINGS);
   const [under, setUnder] = useState<readonly (Metres | null)[] | null>(null);
   const [tried, setTried] = useState(false);
-  const offsetRead = units.readLength(offset);
-  const ownRead = useMemo(() => readOwn(own, (text) => readStation(text, style), units, road), [own, style, units, road]);
+  const offsetRead = lengthOf(offset, units);
+  const ownRead = useMemo(
+    () => valueOf(own, (lines): Result<Own, string> => readOwn(lines, (text) => readStation(text, style), units, road)),
+    [own, style, units, road],
+  );
   const item = useMemo(() => {
     if (!rule.ok || !ownRead.ok) return null;
     return roadItem(fact, road, {
@@ -178,14 +187,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       <div className="grid gap-3 sm:grid-cols-3">
         <PackageHeadFields head={head} tried={tried} />
         <Choice label="Offset is measured to" value={string} options={strings} onChange={setString} />
-        <Field
-          label="Hubs off it by"
-          unit={units.unit}
-          value={offset}
-          inputMode="decimal"
-          onChange={(event) => setOffset(event.target.value)}
-          error={errors.offset}
-        />
+        <DraftField label="Hubs off it by" unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
         <Choice
           label="on its"
           value={side}
@@ -241,8 +243,8 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
         <span className="text-[13px] text-ink2">Offsets of their own, one a line: station, colon, offset</span>
         <textarea
           rows={2}
-          value={own}
-          onChange={(event) => setOwn(event.target.value)}
+          value={own.text}
+          onChange={(event) => setOwn(typed(event.target.value))}
           placeholder={`${stationText(110, style, 0)}: ${units.edit(3)}`}
           className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
           spellCheck={false}

@@ -5,7 +5,8 @@ import { ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord, STATION_F
 import { LENGTH_CHOICES } from '../../site/lengthChoices.ts';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ClassTable } from './ClassTable.tsx';
-import type { siteErrors, SiteDraft } from './siteDraft.ts';
+import { DraftField } from '../../field/DraftField.tsx';
+import { inLengthUnit, type siteErrors, type SiteDraft } from './siteDraft.ts';
 
 const ANGLE_CHOICES: readonly (readonly [AngleUnit, string])[] = [
   ['dms', 'Degrees, minutes, seconds'],
@@ -49,7 +50,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           autoFocus
         />
         {children}
-        <Choice label="Lengths" value={draft.lengthUnit} options={LENGTH_CHOICES} onChange={(lengthUnit) => onChange({ lengthUnit })} />
+        <Choice label="Lengths" value={draft.lengthUnit} options={LENGTH_CHOICES} onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))} />
         <Choice label="Angles" value={draft.angleUnit} options={ANGLE_CHOICES} onChange={(angleUnit) => onChange({ angleUnit })} />
         <Choice label="Order of coordinates" value={draft.axisOrder} options={ORDER_CHOICES} onChange={(axisOrder) => onChange({ axisOrder })} />
         <Choice
@@ -80,13 +81,12 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           placeholder="such as: benchmark at the gate"
           onChange={(event) => onChange({ heightDatum: event.target.value })}
         />
-        <Field
+        <DraftField
           label="True height of site zero (empty: heights are true heights)"
           unit={UNIT_ABBREVIATION[draft.lengthUnit]}
-          value={draft.zero}
-          onChange={(event) => onChange({ zero: event.target.value })}
+          draft={draft.zero}
+          onDraft={(zero) => onChange({ zero })}
           error={errors.zero}
-          inputMode="decimal"
         />
         <Field
           label="Who set the control, and how to reach them"
@@ -132,7 +132,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         ))}
         <Choice
           label="A place along a line is called"
-          value={draft.alongWord}
+          value={draft.alongWord ?? 'along'}
           options={Object.entries(ALONG_WORD) as [AlongWord, string][]}
           onChange={(alongWord) => onChange({ alongWord })}
         />

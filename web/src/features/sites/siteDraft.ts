@@ -1,7 +1,8 @@
 /** Settings of a site while they are typed: text as it stands in the fields, and what it reads as. */
-import { lengthFromMetres, parseLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import { lengthFromMetres, parseLength, type AngleUnit, type LengthUnit, type Metres } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { alikeName, NUMBERED, type Numbered } from '@idle-marker/records';
+import { typed, valueOf, written, type Draft } from '../../field/draft.ts';
 import { DEFAULT_CLASSES } from './defaultClasses.ts';
 
 type Site = FactBody<'site'>;
@@ -12,7 +13,8 @@ export interface SiteDraft {
   readonly angleUnit: AngleUnit;
   readonly axisOrder: Site['axisOrder'];
   readonly convention: Site['convention'];
-  readonly zero: string;
+  /** Metres; null for none. */
+  readonly zero: Draft<Metres | null>;
   readonly coordinateSystem: string;
   readonly heightDatum: string;
   readonly scale: string;
@@ -23,7 +25,8 @@ export interface SiteDraft {
   readonly surveyor: string;
   readonly roles: NonNullable<Site['roles']>;
   readonly mayAccept: NonNullable<Site['mayAccept']>;
-  readonly alongWord: NonNullable<Site['alongWord']>;
+  /** Not there where nobody has chosen. */
+  readonly alongWord?: NonNullable<Site['alongWord']>;
   readonly stationFormat: NonNullable<Site['stationFormat']> | 'usual';
   /** As typed; empty for letters of their own. */
   readonly numbers: Readonly<Record<Numbered, string>>;
@@ -35,7 +38,7 @@ export const EMPTY_SITE: SiteDraft = {
   angleUnit: 'dms',
   axisOrder: 'EN',
   convention: 'plainWords',
-  zero: '',
+  zero: typed(''),
   coordinateSystem: '',
   heightDatum: '',
   scale: '1',
@@ -51,20 +54,31 @@ export const EMPTY_SITE: SiteDraft = {
   numbers: { asBuilt: '', lines: '', ownControl: '' },
 };
 
+const zeroDraft = (zero: Metres | null, unit: LengthUnit): Draft<Metres | null> =>
+  written(zero, zero === null ? '' : String(Number(lengthFromMetres(zero, unit).toFixed(4))));
+
+const zeroOf = ({ zero, lengthUnit }: Pick<SiteDraft, 'zero' | 'lengthUnit'>): Metres | null =>
+  valueOf(zero, (text) => (text.trim() === '' ? null : parseLength(text, lengthUnit)));
+
+/** In another unit the same height has another figure; one that was typed is meant in the unit that is chosen now. */
+export const inLengthUnit = ({ zero }: SiteDraft, lengthUnit: LengthUnit): Pick<SiteDraft, 'lengthUnit' | 'zero'> => ({
+  lengthUnit,
+  zero: 'exact' in zero ? zeroDraft(zero.exact, lengthUnit) : zero,
+});
+
 export const draftOf = ({ siteZero, combinedScaleFactor, proofIntervalMinutes, ...site }: Site): SiteDraft => ({
   ...site,
   paint: site.paint ?? '',
   surveyor: site.surveyor ?? '',
   roles: site.roles ?? [],
   mayAccept: site.mayAccept ?? { accepted: [], provisional: [] },
-  alongWord: site.alongWord ?? 'along',
   stationFormat: site.stationFormat ?? 'usual',
   numbers: {
     asBuilt: String(site.numbers?.asBuilt ?? ''),
     lines: String(site.numbers?.lines ?? ''),
     ownControl: String(site.numbers?.ownControl ?? ''),
   },
-  zero: siteZero === null ? '' : String(Number(lengthFromMetres(siteZero, site.lengthUnit).toFixed(4))),
+  zero: zeroDraft(siteZero, site.lengthUnit),
   scale: String(combinedScaleFactor),
   interval: String(proofIntervalMinutes),
 });
@@ -83,7 +97,7 @@ export function siteErrors(draft: SiteDraft, taken: readonly string[]) {
         : alike !== null
           ? `There is a site “${alike}” already: two names that look alike get mixed up.`
           : null,
-    zero: draft.zero.trim() !== '' && parseLength(draft.zero, draft.lengthUnit) === null ? 'Give a height such as 6.250, or leave it empty.' : null,
+    zero: draft.zero.text.trim() !== '' && zeroOf(draft) === null ? 'Give a height such as 6.250, or leave it empty.' : null,
     scale: scale >= 0.9 && scale <= 1.1 ? null : 'Give a factor near 1, such as 0.999871; 1 when coordinates are ground distances.',
     interval: Number.isInteger(interval) && interval >= 5 && interval <= 480 ? null : 'Give whole minutes from 5 to 480.',
     numbers: numbersError(draft.numbers),
@@ -107,7 +121,7 @@ export const siteBody = ({ zero, scale, interval, classes, numbers, stationForma
   name: draft.name.trim(),
   coordinateSystem: draft.coordinateSystem.trim(),
   heightDatum: draft.heightDatum.trim(),
-  siteZero: zero.trim() === '' ? null : parseLength(zero, draft.lengthUnit),
+  siteZero: zeroOf({ zero, lengthUnit: draft.lengthUnit }),
   combinedScaleFactor: number(scale),
   proofIntervalMinutes: number(interval),
   classes: [...classes],

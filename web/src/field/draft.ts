@@ -1,0 +1,29 @@
+/**
+ * A value while it is edited: the text that stands in its field, and what exactly it is as long as nobody has edited that text.
+ * Texts are rounded for people; what was drawn, measured or computed must not come back rounded because a dialog was opened.
+ */
+export interface Draft<T> {
+  readonly text: string;
+  /** Not there once the text was edited: then the text is what counts. */
+  readonly exact?: T;
+}
+
+/** A value as it was, with the text that shows it. */
+export const written = <T>(exact: T, text: string): Draft<T> => ({ text, exact });
+/** What a person has typed. */
+export const typed = (text: string): Draft<never> => ({ text });
+
+/** The exact value where there is one, else what the text reads as. */
+export const valueOf = <T>(draft: Draft<T>, read: (text: string) => T): T => ('exact' in draft ? draft.exact : read(draft.text));
+
+interface LengthTexts {
+  edit(metres: number | null): string;
+  readLength(text: string): number | null;
+}
+
+/** Of a length in metres; empty for null. */
+export const lengthDraft = (metres: number | null | undefined, units: LengthTexts): Draft<number> =>
+  metres === null || metres === undefined ? typed('') : written(metres, units.edit(metres));
+
+/** Metres; null for what is no length. */
+export const lengthOf = (draft: Draft<number | null>, units: LengthTexts): number | null => valueOf<number | null>(draft, units.readLength);
