@@ -147,7 +147,7 @@ describe('kept as it was opened, nothing is said', () => {
   });
 
   it('of an area, a grid, a control mark, a target and the site', async () => {
-    const story = new Story({ siteZero: 6.25 + odd } as never).control();
+    const story = new Story({ siteZero: 6.25 + odd }).control();
     const area = story.say('area', {
       area: '00000000-0000-4000-8000-00000000bb01',
       name: 'Heap',
