@@ -158,14 +158,21 @@ describe('a newer revision', () => {
     const station = story.station('S1');
     const plan = work.body.plans.findIndex(({ corner }) => corner === 'B');
     story.set(station, work, plan);
-    const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
+    const { user, follow } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
     const moved = corners.map(([e, n]) => (e === 4010 ? ([e + 0.03, n] as const) : ([e, n] as const)));
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('WALL', moved)]), 'hall-b.dxf'));
     expect(await screen.findByText('2 corners moved, by up to 30 mm')).toBeTruthy();
     expect(screen.getByText(/2 of its corners moved, by up to 30 mm/)).toBeTruthy();
     expect(screen.getByText(/Set already and affected/).textContent).toContain(`${work.body.plans[plan]!.name} by 30 mm`);
+    const along = () => screen.getByLabelText<HTMLInputElement>(`Bring ${work.body.name} along`);
+    await user.click(along());
+    story.say('note', { text: 'from another tablet' });
+    follow();
+    expect(along().checked).toBe(false);
+    await user.click(along());
     await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(2));
+    expect(new Set(said().map(({ at }) => at)).size).toBe(1);
     const [taken, revised] = said();
     expect(taken).toMatchObject({ type: 'drawing', body: { drawing: drawing.body.drawing, fileName: 'hall-b.dxf', supersedes: drawing.id } });
     expect(revised).toMatchObject({

@@ -77,6 +77,8 @@ globalThis.fetch = server.fetch;
 
 interface Shown extends RenderResult {
   readonly user: UserEvent;
+  /** The same page after more was said on the site. */
+  follow(): void;
 }
 
 /** Shows `children` as the person of the story would see them. */
@@ -91,7 +93,8 @@ export function show(story: Story, children: ReactNode): Shown {
       </MemoryRouter>
     </QueryClientProvider>
   );
-  return { ...render(page(children)), user: userEvent.setup() };
+  const rendered = render(page(children));
+  return { ...rendered, user: userEvent.setup(), follow: () => rendered.rerender(page(children)) };
 }
 
 /** A drawing of the story whose file is in this browser. */

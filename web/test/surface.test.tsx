@@ -98,16 +98,21 @@ describe('a grid that is changed', () => {
     expect(region.getByText(/3 of its corners moved, by up to 50 mm\. 3 of its marks get another place\./)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(2));
-    expect(said()[1]).toMatchObject({ type: 'package', body: { supersedes: work.id, items: [{ grid: said()[0]!.id }] } });
+    expect(said()[1]).toMatchObject({ type: 'package', at: said()[0]!.at, body: { supersedes: work.id, items: [{ grid: said()[0]!.id }] } });
   });
 
   it('leaves a package that is not to come along, and Work says so until it is', async () => {
-    const { story, grid } = site();
+    const { story, grid, work } = site();
     const first = show(story, <EditGrid grid={grid} onClose={nothing} />);
     const spacings = screen.getByLabelText(/^Spacings of the lettered lines/);
     await first.user.clear(spacings);
     await first.user.type(spacings, '10.05');
     await first.user.click(screen.getByLabelText('Bring Footings along'));
+    // Whatever comes in meanwhile, of the package itself too: what a person has chosen stays chosen.
+    story.say('note', { text: 'from another tablet' });
+    story.say('package', { ...work.body, crew: 'Another crew', supersedes: work.id });
+    first.follow();
+    expect(screen.getByLabelText<HTMLInputElement>('Bring Footings along').checked).toBe(false);
     await first.user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     first.unmount();

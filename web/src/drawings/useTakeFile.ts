@@ -20,6 +20,13 @@ export interface ReadFile {
   readonly summary: DrawingSummary;
 }
 
+/** A drawing that is kept and not said yet. */
+export interface KeptFile {
+  readonly id: string;
+  readonly type: 'drawing';
+  readonly body: FactBody<'drawing'>;
+}
+
 export interface TakeFile {
   /** What is being read, and how far. */
   readonly reading: { readonly fileName: string; readonly share: number } | null;
@@ -28,6 +35,7 @@ export interface TakeFile {
   /** Places a file anew that was read already. */
   place(read: ReadFile, unit: DrawingUnit, similarity: Similarity | null): Promise<ReadFile>;
   cancel(): void;
+  /** Keeps its bytes in this browser, and gives what is to be said of it. */
   keep(
     read: ReadFile,
     about: {
@@ -36,13 +44,13 @@ export interface TakeFile {
       readonly hidden: readonly string[];
       readonly replaces: Fact<'drawing'> | null;
     },
-  ): Promise<Fact<'drawing'>>;
+  ): KeptFile;
 }
 
 const placeText = (unit: DrawingUnit, similarity: Similarity | null): string => JSON.stringify([unit.metres, similarity]);
 
 export function useTakeFile(): TakeFile {
-  const { id, state, say } = useSite();
+  const { id, state } = useSite();
   const siteUnit = state.settings.lengthUnit;
   const [reading, setReading] = useState<TakeFile['reading']>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -86,7 +94,7 @@ export function useTakeFile(): TakeFile {
   );
 
   const keep = useCallback<TakeFile['keep']>(
-    async ({ fileName, bytes, digest, summary }, { name, placing, hidden, replaces }) => {
+    ({ fileName, bytes, digest, summary }, { name, placing, hidden, replaces }) => {
       const file = newId();
       const body: FactBody<'drawing'> = {
         drawing: replaces?.body.drawing ?? newId(),
@@ -105,10 +113,9 @@ export function useTakeFile(): TakeFile {
       };
       // A copy: what was handed on to a worker may be gone from here.
       void keepBeside(id, 'sources', file, { mediaType: 'application/octet-stream', bytes: bytes.slice().buffer });
-      const [fact] = await say({ type: 'drawing', body });
-      return fact as Fact<'drawing'>;
+      return { id: newId(), type: 'drawing', body };
     },
-    [id, say],
+    [id],
   );
   return { reading, fault, read, place, keep, cancel: cancelDrawings };
 }

@@ -14,6 +14,7 @@ import { roadScene } from '../../plan/roadScene.ts';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
 import type { Underlay } from '../../plan/underlay.ts';
+import type { Said } from '../../ledger/ledger.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../site/useUnits.ts';
@@ -21,10 +22,11 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Field, Tick } from '../../ui/Field.tsx';
 import { AskUnit, ChooseFile, ReadingFile } from './FileInput.tsx';
-import { canBeBrought, Compared } from './Compared.tsx';
+import { Compared } from './Compared.tsx';
 import { PlacePairs } from './PlacePairs.tsx';
 import { TakenRoads, roadBodies, useTakenRoads } from './TakenRoads.tsx';
 import { pairName, readPairs, targetOf, type PairDraft } from './pairDraft.ts';
+import { useBrought } from './useBrought.ts';
 import { useLayers } from './useLayers.ts';
 
 interface DrawingDialogProps {
@@ -82,7 +84,6 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
   const [heights, setHeights] = useState<ReadonlyMap<string, Metres | null>>(NO_HEIGHTS);
   /** Surfaces that packages use and the newer drawing lacks. */
   const [missing, setMissing] = useState<ReadonlySet<string>>(NO_NAMES);
-  const [bring, setBring] = useState<ReadonlySet<string>>(new Set());
   const [tried, setTried] = useState(false);
   const others = state.drawings.filter((each) => each.body.drawing !== drawing?.body.drawing).map((each) => each.body.name);
   const readable = readPairs(pairs, units);
@@ -168,7 +169,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
     if (!drawing || !compared) return [];
     return affectedBy(state, drawing, compared, (surface, place) => heights.get(heightKey(surface, place)), missing);
   }, [state, drawing, compared, heights, missing]);
-  useEffect(() => setBring(new Set(affected.filter(canBeBrought).map(({ work }) => work.id))), [affected]);
+  const [bring, setBring] = useBrought(affected);
 
   const roads = useTakenRoads(read?.summary.alignments ?? NO_ROADS, drawing);
   const alike = alikeName(name, others);
@@ -202,17 +203,18 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       onClose();
       return;
     }
-    const fact = await take.keep(read!, { name: name.trim(), placing: placing(), hidden: [...hidden], replaces: drawing });
-    for (const body of roadBodies(roads, fact)) await say({ type: 'alignment', body });
-    for (const each of affected) {
-      if (!bring.has(each.work.id) || !each.next.ok) continue;
-      const items = each.next.value.items.map((item) => ({
+    const kept = take.keep(read!, { name: name.trim(), placing: placing(), hidden: [...hidden], replaces: drawing });
+    const packages = affected.flatMap(({ work, next }): Said[] => {
+      if (!bring.has(work.id) || !next.ok) return [];
+      const items = next.value.items.map((item) => ({
         ...item,
-        ...(item.drawing === drawing!.id ? { drawing: fact.id } : {}),
-        ...(item.surface?.drawing === drawing!.id ? { surface: { ...item.surface, drawing: fact.id } } : {}),
+        ...(item.drawing === drawing!.id ? { drawing: kept.id } : {}),
+        ...(item.surface?.drawing === drawing!.id ? { surface: { ...item.surface, drawing: kept.id } } : {}),
       }));
-      await say({ type: 'package', body: { ...each.next.value, items } });
-    }
+      return [{ type: 'package', body: { ...next.value, items } }];
+    });
+    // Whole or not at all: a drawing without the roads and packages that hang on it is neither the old design nor the new one.
+    await say(kept, ...roadBodies(roads, kept).map((body): Said => ({ type: 'alignment', body })), ...packages);
     if (drawing === null && onTaken) onTaken(name.trim());
     else onClose();
   };

@@ -1,8 +1,9 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { planDistance, type ColumnGrid } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { affectedByGrid, alikeName, gridGeometry, gridOf } from '@idle-marker/records';
+import { affectedByGrid, alikeName, gridGeometry, gridOf, sameAsBefore } from '@idle-marker/records';
 import { designFaultWords } from '@idle-marker/words';
+import type { Said } from '../../ledger/ledger.ts';
 import { newId } from '../../ledger/uuid.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { gridScene } from '../../plan/gridScene.ts';
@@ -17,6 +18,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { AffectedPackages, canBeBrought } from './Compared.tsx';
+import { useBrought } from './useBrought.ts';
 import { DrawnGrids } from './DrawnGrids.tsx';
 import { gridDraft, readGrid, readPlace, type DraftFault, type FamilyDraft, type GridDraft } from './gridDraft.ts';
 
@@ -41,8 +43,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
         : [],
     [state, grid, read],
   );
-  const [bring, setBring] = useState<ReadonlySet<string>>(new Set());
-  useEffect(() => setBring(new Set(affected.filter(canBeBrought).map(({ work }) => work.id))), [affected]);
+  const [bring, setBring] = useBrought(affected);
   const alike = alikeName(
     draft.name,
     state.grids.filter((each) => each.body.grid !== grid?.body.grid).map((each) => each.body.name),
@@ -62,12 +63,14 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
       retired,
       supersedes: grid?.id ?? null,
     };
-    const [fact] = await say({ type: 'grid', body });
-    for (const each of retired ? [] : affected) {
-      if (!bring.has(each.work.id) || !each.next.ok) continue;
-      const items = each.next.value.items.map((item) => (item.grid === grid!.id ? { ...item, grid: fact!.id } : item));
-      await say({ type: 'package', body: { ...each.next.value, items } });
-    }
+    // Whole or not at all: a grid without the packages that hang on it is neither the old design nor the new one.
+    const id = sameAsBefore(state.timeline, { type: 'grid', body })?.id ?? newId();
+    const packages = (retired ? [] : affected).flatMap(({ work, next }): Said[] => {
+      if (!bring.has(work.id) || !next.ok) return [];
+      const items = next.value.items.map((item) => (item.grid === grid!.id ? { ...item, grid: id } : item));
+      return [{ type: 'package', body: { ...next.value, items } }];
+    });
+    await say({ type: 'grid', body, id }, ...packages);
     onClose();
   };
   const scene = useMemo(() => joinScenes(outlineScene(state.packages), lines ? gridScene(lines) : {}, controlScene(state.control, null)), [state, lines]);

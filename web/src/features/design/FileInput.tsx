@@ -16,25 +16,18 @@ interface FileInputProps {
 
 /** A file taken as a drawing of the site in one go; only its unit is asked for, when it says none. */
 export function FileInput({ label, onTaken }: FileInputProps) {
-  const { state } = useSite();
+  const { state, say } = useSite();
   const take = useTakeFile();
   const [asked, setAsked] = useState<ReadFile | null>(null);
   const keep = async (read: ReadFile) => {
     const known = state.drawings.find(({ body }) => body.digest === read.digest);
     setAsked(null);
-    onTaken(
-      known ??
-        (await take.keep(read, {
-          name: nameFor(
-            read.fileName,
-            state.drawings.map(({ body }) => body.name),
-          ),
-          placing: null,
-          hidden: [],
-          replaces: null,
-        })),
-      read.key,
+    const name = nameFor(
+      read.fileName,
+      state.drawings.map(({ body }) => body.name),
     );
+    const said = known ? [known] : await say(take.keep(read, { name, placing: null, hidden: [], replaces: null }));
+    onTaken(said[0] as Fact<'drawing'>, read.key);
   };
   const choose = async (file: File | undefined) => {
     setAsked(null);

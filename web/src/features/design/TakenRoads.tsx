@@ -65,7 +65,7 @@ export function useTakenRoads(alignments: readonly ReadAlignment[], drawing: Fac
 }
 
 /** What is kept of them beside the drawing. */
-export function roadBodies(roads: readonly TakenRoad[], drawing: Fact<'drawing'>): FactBody<'alignment'>[] {
+export function roadBodies(roads: readonly TakenRoad[], drawing: Pick<Fact<'drawing'>, 'id' | 'body'>): FactBody<'alignment'>[] {
   return roads
     .filter(({ taken }) => taken)
     .map(({ read, profile, replaces }) => ({
