@@ -15,6 +15,7 @@ import { conventionFor, offsetAsSet, pointOf, saysTheSame, stakeAsSet, stakeOf }
 import type { UseFlags } from './observations.ts';
 import type { ControlMark, SiteState } from './state.ts';
 import type { StationDraft } from './stationDraft.ts';
+import { classOf } from './toleranceClass.ts';
 
 type Sight = FactBody<'sight'>;
 
@@ -223,12 +224,11 @@ export interface MarkSetting {
 }
 
 /** Largest plan misfit that the package's class allows, metres. */
-export const toleranceOf = (state: SiteState, work: Fact<'package'>): number =>
-  (state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? 10) / 1000;
+export const toleranceOf = (state: SiteState, work: Fact<'package'>): number => classOf(state, work.body.class).planMm / 1000;
 
 /** What is kept of the text of a stake. */
 function textOf(state: SiteState, work: Fact<'package'>, { faces }: WrittenStake): Pick<FactBody<'writing'>, 'stakeText' | 'written'> {
-  const lines = (side: StakeSide) => faces[side].map(({ text, ruled, unusual }) => ({ text, ruled, unusual }));
+  const lines = (side: StakeSide) => faces[side].map(({ part, text, ruled, unusual }) => ({ part, text, ruled, unusual }));
   return {
     stakeText: stakeTextOf(faces),
     written: {

@@ -52,7 +52,7 @@ describe('a stake', () => {
     const off = story.set(solution, work, 0, { off: { e: away.e * 0.004, n: away.n * 0.004 } });
     expect(off.body.offset).toBeCloseTo(plan.offset + 0.004, 3);
     expect(off.body.written).toMatchObject({ convention: 'plainWords', point: 'nail', left: [], right: [] });
-    expect(off.body.written!.front[0]).toEqual({ text: `${(plan.offset + 0.004).toFixed(3)} m offset`, ruled: true, unusual: false });
+    expect(off.body.written!.front[0]).toEqual({ part: 'offset', text: `${(plan.offset + 0.004).toFixed(3)} m offset`, ruled: true, unusual: false });
     expect(off.body.stakeText).toEqual([...off.body.written!.front, ...off.body.written!.back].map(({ text }) => text));
   });
   it('follows what is written anew everywhere but in the book, which has both', () => {

@@ -30,7 +30,6 @@ import {
   STANDING,
   UNIT_ABBREVIATION,
   WITHHELD_REASON,
-  withoutStop,
   writtenLength,
   type SheetClock,
 } from '@idle-marker/words';
@@ -52,6 +51,7 @@ import {
   type Page,
   type Progress,
 } from '../pdf/pdfPage.ts';
+import { sheetNote } from './sheetNote.ts';
 import { gradeOf, leadsTo, roundingOf, secondHeight } from './sheetTable.ts';
 
 interface Column {
@@ -233,7 +233,7 @@ async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (r
   heads();
   for (const [i, row] of sheet.rows.entries()) {
     const text = (column: Column) => column.text(row, sheet.lengthUnit, clock, sheet);
-    const note = noteOf(row, languagesOf(sheet));
+    const note = sheetNote(row, languagesOf(sheet), (metres) => formatLength(metres, sheet.lengthUnit, LENGTH_DECIMALS));
     const needed = rowHeight(page, text) + (note ? heightOf(page, note, widthOf(page) - 20, 'regular', ROW_SIZE) : 0);
     if (y + needed > bottomOf(page)) {
       page.addPage({ size: 'A4', margin: MARGIN });
@@ -248,19 +248,6 @@ async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (r
     if (i % ROWS_A_STEP === 0) await done(i);
   }
   return y;
-}
-
-/** What the stake says beyond the columns: an angle, what changes there, what is unusual. */
-function noteOf({ reading, stakeText, written }: CutSheetRow, languages: readonly string[]): string {
-  const unusual =
-    reading && reading.unusual.length > 0
-      ? languages.flatMap((code) =>
-          readingSentences(reading, { words: crewWords(code), unit: 'metre', standing: 'held', who: '' }).filter(({ kind }) => kind === 'warning'),
-        )
-      : [];
-  const beyond = written ? [...written.left, ...written.right].map(({ text }) => text) : [];
-  const angle = stakeText.filter((line) => /^(OFF BOTH LINES|BACK:|AHEAD:)/.test(line));
-  return [...unusual.map(({ text }) => withoutStop(text)), ...angle, ...beyond.filter((text) => !angle.includes(text))].join('. ');
 }
 
 const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font === 'bold' || title === 'Cut / fill' || title === 'Mark';

@@ -1,4 +1,5 @@
 /** What is to be set, what was set, and what was handed over. */
+import { STAKE_PARTS } from '@idle-marker/core';
 import type { Static } from '../../schema.ts';
 import { ConventionId, PointOnMarkWord, RoundingWord } from './convention.ts';
 import {
@@ -251,7 +252,16 @@ export const PackageBody = closed({
   supersedes: NullableUuid,
 });
 
-const WrittenLines = Type.Array(closed({ text: Type.String({ maxLength: 300 }), ruled: Type.Boolean(), unusual: Type.Boolean() }), { maxItems: 20 });
+const WrittenLines = Type.Array(
+  closed({
+    /** What the line is, in whatever language it stands; absent on stakes of before it was kept. */
+    part: Type.Optional(Words(...STAKE_PARTS)),
+    text: Type.String({ maxLength: 300 }),
+    ruled: Type.Boolean(),
+    unusual: Type.Boolean(),
+  }),
+  { maxItems: 20 },
+);
 
 const StakeText = Type.Array(Type.String({ maxLength: 300 }), { maxItems: 20 });
 /** What stands on a stake by sides, under which convention, and what exactly is the point. */
