@@ -27,6 +27,7 @@ import { precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution } fro
 import { ownControlBody } from './ownControl.ts';
 import { isOutline } from './packagePlans.ts';
 import { gridOf } from './siteGrids.ts';
+import { classOf } from './toleranceClass.ts';
 
 type AsBuilt = Fact<'asBuilt'>;
 type Against = NonNullable<FactBody<'asBuilt'>['against']>;
@@ -154,8 +155,6 @@ export interface DesignDifference {
   readonly within: boolean;
 }
 
-const classOf = (state: SiteState, id: string) => state.settings.classes.find((each) => each.id === id);
-
 /** What was measured to be compared with a mark's design, against the package's revision in force. */
 export function designDifferences(state: SiteState): DesignDifference[] {
   const roots = state.packageRoots;
@@ -170,7 +169,7 @@ export function designDifferences(state: SiteState): DesignDifference[] {
     const dZ = place.z === null || plan.designZ === null ? null : place.z - plan.designZ;
     const tolerance = classOf(state, work.body.class);
     const off = Math.hypot(dE, dN);
-    const within = tolerance === undefined || (off <= tolerance.planMm / 1000 && (dZ === null || Math.abs(dZ) <= tolerance.heightMm / 1000));
+    const within = off <= tolerance.planMm / 1000 && (dZ === null || Math.abs(dZ) <= tolerance.heightMm / 1000);
     return [{ fact, work, plan, dE, dN, off, dZ, within }];
   });
 }
@@ -210,7 +209,7 @@ export function boltGroups(state: SiteState): BoltGroup[] {
             name: centre.name,
             bolts,
             fit: fit.ok ? fit.value : null,
-            tolerance: (classOf(state, work.body.class)?.planMm ?? 10) / 1000,
+            tolerance: classOf(state, work.body.class).planMm / 1000,
           };
         }),
       ),

@@ -18,6 +18,7 @@ import { measuredFromStations } from './hungOn.ts';
 import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
 import { compareNames, decidedSolution, type SiteState } from './state.ts';
 import { trustOf } from './trust.ts';
+import { classOf, usualClass } from './toleranceClass.ts';
 
 export interface AsBuiltReport {
   readonly site: string;
@@ -61,8 +62,6 @@ export interface AsBuiltRow {
   readonly by: string;
 }
 
-const STEEL = 'steel';
-
 function againstName(against: Fact<'asBuilt'>['body']['against'], style: StationStyle): string {
   switch (against?.kind) {
     case 'face':
@@ -84,7 +83,6 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
   const standings = new Map(measuredFromStations(state).map((each) => [each.fact.id, each.standing]));
   const { lengthUnit: unit, stationFormat } = state.settings;
   const style = { unit, format: stationFormat ?? usualStationFormat(unit) };
-  const { classes } = state.settings;
   const rows = state.asBuilt.map((fact): AsBuiltRow => {
     const difference = differences.get(fact.id);
     const line = lines.get(fact.id);
@@ -103,7 +101,7 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
       off: line?.offset ?? null,
       within: difference?.within ?? null,
       station: solution?.fact.body.name ?? 'unknown',
-      className: classes.find(({ id }) => id === solution?.fact.body.class)?.name ?? '',
+      className: solution ? classOf(state, solution.fact.body.class).name : '',
       provisionalBecause: solution?.decision.body.verdict === 'provisional' ? solution.decision.body.reason : null,
       standing: standings.get(fact.id) ?? 'unproven',
       by: memberName(state, fact.by),
@@ -124,7 +122,7 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
     rows: rows.sort((a, b) => compareNames(a.name, b.name)),
     groups: boltGroups(state).filter(({ bolts }) => bolts.some(({ difference }) => difference !== null)),
     columns,
-    columnTolerance: (classes.find(({ id }) => id === STEEL) ?? classes[0]!).planMm / 1000,
+    columnTolerance: usualClass(state, 'steel').planMm / 1000,
     laid: state.drawings.flatMap(({ body: { name, placing } }) =>
       placing?.misfits ? [{ drawing: name, scale: placing.scale, misfits: placing.misfits }] : [],
     ),

@@ -1,7 +1,8 @@
 /** What the work asks of a station: the tolerance of its class, and the marks that are still to be set. */
-import { USUAL_TOLERANCE, type AskedOfStation, type Metres } from '@idle-marker/core';
+import type { AskedOfStation, Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { markKey, type SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 /** Longest useful sight to a pole: for heights, and for plan alone. */
 export const REACH: Readonly<Record<'height' | 'plan', Metres>> = { height: 200, plan: 300 };
@@ -30,6 +31,6 @@ export const askedBy = (state: SiteState, work: Fact<'package'>): AskedOfStation
 });
 
 function toleranceAsked(state: SiteState, classId: string): { readonly plan: Metres; readonly height: Metres } {
-  const found = state.settings.classes.find((each) => each.id === classId);
-  return found ? { plan: found.planMm / 1000, height: found.heightMm / 1000 } : USUAL_TOLERANCE;
+  const { planMm, heightMm } = classOf(state, classId);
+  return { plan: planMm / 1000, height: heightMm / 1000 };
 }

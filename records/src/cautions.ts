@@ -3,6 +3,7 @@ import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanP
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { twiceAt } from './setTwice.ts';
 import { compareNames, decidedSolution, markKey, type AcceptedSolution, type SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended';
 
@@ -73,7 +74,7 @@ const BESIDE: Metres = 3;
 
 /** Why a mark wants somebody else's check: things are bolted together there, or it stands beside a building. Null when neither is so. */
 export function independentCheckFor(state: SiteState, work: Fact<'package'>, place: PlanPoint): 'fine' | 'building' | null {
-  if ((state.settings.classes.find((each) => each.id === work.body.class)?.planMm ?? Infinity) <= FINE_MM) return 'fine';
+  if (classOf(state, work.body.class).planMm <= FINE_MM) return 'fine';
   const beside = ({ body }: Fact<'area'>) =>
     body.kind === 'building' && (insidePolygon(place, body.corners) || distanceToPolygon(place, body.corners) <= BESIDE);
   return state.areas.some(beside) ? 'building' : null;

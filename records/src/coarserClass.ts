@@ -1,6 +1,7 @@
 /** A station that is used for finer work than it was accepted for: nobody asked of it then what this work asks. */
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 type ToleranceClass = FactBody<'site'>['classes'][number];
 
@@ -22,12 +23,11 @@ const inPart = (accepted: ToleranceClass, asked: ToleranceClass, part: CoarserCl
 /**
  * Null where the station was accepted for what the work asks, or for more; of several works the finest counts.
  *
- * @param works classes of the work, by their ids; one that is no more is left aside
+ * @param works classes of the work, by their ids
  */
-export function coarserClass({ settings: { classes } }: SiteState, { body }: Fact<'solution'>, works: readonly string[]): CoarserClass | null {
-  const accepted = classes.find(({ id }) => id === body.class);
-  if (!accepted) return null;
-  const asked = classes.filter(({ id }) => works.includes(id)).sort((a, b) => a.planMm - b.planMm || a.heightMm - b.heightMm);
+export function coarserClass(state: SiteState, { body }: Fact<'solution'>, works: readonly string[]): CoarserClass | null {
+  const accepted = classOf(state, body.class);
+  const asked = [...new Set(works)].map((id) => classOf(state, id)).sort((a, b) => a.planMm - b.planMm || a.heightMm - b.heightMm);
   const plan = body.method === 'heightOnly' ? undefined : asked[0];
   const [height] = body.result.z === null ? [] : [...asked].sort((a, b) => a.heightMm - b.heightMm);
   return (plan && inPart(accepted, plan, 'plan')) ?? (height && inPart(accepted, height, 'height')) ?? null;

@@ -3,6 +3,7 @@ import { planDistance, SHIPPED_CONVENTIONS, STAKE_SIDES, type PointOnMark, type 
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
 import type { SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 export interface NamedConvention {
   readonly id: string;
@@ -58,7 +59,7 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
   const hubZ = set?.hubZ ?? null;
   const cutFill = hubZ === null || plan.designZ === null ? null : hubZ - plan.designZ;
   const { heightReference, also } = work;
-  const tolerance = state.settings.classes.find((each) => each.id === work.class);
+  const tolerance = classOf(state, work.class);
   return {
     name: plan.name,
     offset: plan.offset,
@@ -78,7 +79,7 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
     road: plan.road ?? null,
     package: work.name,
     point: pointOf(work),
-    tolerance: tolerance ? { plan: tolerance.planMm / 1000, height: tolerance.heightMm / 1000 } : null,
+    tolerance: { plan: tolerance.planMm / 1000, height: tolerance.heightMm / 1000 },
     set: set && { day: set.day, by: set.by },
   };
 }

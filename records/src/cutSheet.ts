@@ -20,6 +20,7 @@ import { isForPlan, shapesOf } from './packagePlans.ts';
 import { openCautions, type OpenCaution } from './cautions.ts';
 import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 export interface CutSheetRow {
   readonly mark: string;
@@ -126,7 +127,7 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
   const { settings } = state;
   const { convention } = conventionFor(state, asked.package.body);
   const body = asked.package.body;
-  const tolerance = settings.classes.find((each) => each.id === body.class);
+  const tolerance = classOf(state, body.class);
   const root = state.packageRoots.get(asked.package.id)!;
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark]));
   const chosen = asked.selection ? new Set(asked.selection.keys) : null;
@@ -156,9 +157,9 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     siteZero: settings.siteZero,
     package: body.name,
     crew: body.crew,
-    className: tolerance?.name ?? body.class,
-    planMm: tolerance?.planMm ?? 0,
-    heightMm: tolerance?.heightMm ?? 0,
+    className: tolerance.name,
+    planMm: tolerance.planMm,
+    heightMm: tolerance.heightMm,
     heightReference: body.heightReference,
     ...(body.rounding ? { rounding: body.rounding } : {}),
     ...(body.markKind ? { markKind: body.markKind } : {}),

@@ -1,6 +1,7 @@
 /** A far, fixed direction aimed at again: has the instrument turned, and would that matter at the work? */
 import { planDistance, RADIANS_PER_SECOND, type Metres, type ProofOutcome, type Radians } from '@idle-marker/core';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 /** Two careful aims differ by more than this many standard deviations once in a thousand. */
 const CRITICAL_FACTOR = 3.29 * Math.SQRT2;
@@ -20,7 +21,7 @@ export function judgeTurn(state: SiteState, solution: AcceptedSolution, turn: Ra
   const plans = state.packages.flatMap((work) => work.body.plans.map((plan) => planDistance(station, plan.place)));
   const reach = plans.length === 0 ? USUAL_REACH : Math.max(...plans);
   const shift = Math.abs(turn) * reach;
-  const asked = state.settings.classes.find((each) => each.id === solution.fact.body.class) ?? state.settings.classes[0]!;
+  const asked = classOf(state, solution.fact.body.class);
   const chance = CRITICAL_FACTOR * solution.occupation.body.instrument.angleSdSec * RADIANS_PER_SECOND;
   const outcome = shift * 1000 > asked.planMm ? 'outside' : Math.abs(turn) > chance ? 'moreThanChance' : 'good';
   return { outcome, shift, reach };

@@ -150,6 +150,7 @@ export {
   withProposals,
   type AreaKind,
 } from './keepClear.ts';
+export { classOf, missingClasses, usualClass, type MissingClass, type ToleranceClass } from './toleranceClass.ts';
 export { pairTolerance, setPairs, type SetPair } from './setPairs.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
 export { canBeRehung, effectsOfCorrection, isUntold, measuredWith, partsOfCorrections, recomputed, recomputedBefore, type Correction } from './correcting.ts';

@@ -4,6 +4,7 @@ import { askedOf } from './asked.ts';
 import { isProvedOnGiven, isProvenControl } from './markHistory.ts';
 import { controlAsUsed, draftAsUsed } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 export interface LiftedProvision {
   readonly judgement: Judgement;
@@ -19,8 +20,7 @@ export function provisionToLift(state: SiteState, solution: AcceptedSolution): L
   if (withdrawn || decision.body.verdict !== 'provisional' || body.method === 'heightOnly' || body.method === 'paired') return null;
   const own = state.control.filter((mark) => mark.revision.body.parent && body.uses.some((use) => use.control === mark.id && (use.plan || use.height)));
   if (own.length === 0 || !isProvedOnGiven(state, solution)) return null;
-  const given = state.settings.classes.find(({ id }) => id === body.class);
-  if (!given) return null;
+  const given = classOf(state, body.class);
   const asked = askedOf(state, body.class);
   const then = { ...state, control: controlAsUsed(state, body) };
   const { outcome, alsoHeld } = draftAsUsed(then, occupation, body, asked);

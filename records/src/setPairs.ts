@@ -2,6 +2,7 @@
 import { planDistance, type Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { markKey, type SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 export interface SetPair {
   readonly from: Fact<'mark'>;
@@ -15,10 +16,8 @@ export interface SetPair {
 }
 
 /** How far the distance of two marks may be off: each may be off by its class, in any direction. */
-export const pairTolerance = ({ classes }: SiteState['settings'], ...asked: readonly string[]): Metres =>
-  (Math.SQRT2 * Math.max(...asked.map((id) => classes.find((each) => each.id === id)?.planMm ?? UNKNOWN_CLASS_MM))) / 1000;
-
-const UNKNOWN_CLASS_MM = 10;
+export const pairTolerance = (state: Pick<SiteState, 'settings'>, ...asked: readonly string[]): Metres =>
+  (Math.SQRT2 * Math.max(...asked.map((id) => classOf(state, id).planMm))) / 1000;
 
 /** Nearer marks than this tell nothing about the shape of the work. */
 const LEAST: Metres = 1;

@@ -7,6 +7,7 @@ import type { Fact } from '@idle-marker/contract';
 import { withdrawBranches, type Withdrawn } from './branches.ts';
 import { toleranceOf } from './recording.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 export interface SetTwice {
   readonly work: Fact<'package'>;
@@ -47,8 +48,7 @@ export function twiceAt(state: SiteState, work: Fact<'package'>, key: string): S
   };
 }
 
-const heightToleranceOf = (state: SiteState, work: Fact<'package'>): Metres =>
-  (state.settings.classes.find((each) => each.id === work.body.class)?.heightMm ?? Infinity) / 1000;
+const heightToleranceOf = (state: SiteState, work: Fact<'package'>): Metres => classOf(state, work.body.class).heightMm / 1000;
 
 /** What is said when one of them stands: the others are withdrawn, and stay in the book as what they were. */
 export const thisOneStands = (state: SiteState, { name, marks }: SetTwice, stands: Fact<'mark'>, by: string): Withdrawn[] =>

@@ -8,6 +8,7 @@ import { coarserClass, type CoarserClass } from './coarserClass.ts';
 import { checkOf, goodToOf } from './checked.ts';
 import { claimOf, type Basis } from './stationClaim.ts';
 import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
+import { classOf } from './toleranceClass.ts';
 
 export interface StationOnPaper {
   readonly name: string;
@@ -62,7 +63,7 @@ function evidenceOnPaper(state: SiteState, trust: TrustResult, solution: Decided
   const missed = proofs.filter(({ body }) => body.plan === 'outside' || body.height === 'outside').length;
   return {
     basis,
-    className: state.settings.classes.find((each) => each.id === asked)?.name ?? asked,
+    className: classOf(state, asked).name,
     unproven,
     failed,
     proofs: { good: proofs.length - missed, missed, last: proofs.at(-1)?.at ?? null },

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { AnyFact } from '@idle-marker/contract';
 import { ClockAheadCard } from '../src/features/today/ClockAheadCard.tsx';
+import { MissingClassCard } from '../src/features/today/MissingClassCard.tsx';
 import { QuarantineCard } from '../src/features/today/QuarantineCard.tsx';
 import { RevisedTwiceCards } from '../src/features/today/RevisedTwiceCards.tsx';
 import { begin, said, server, show, Story } from './page.tsx';
@@ -51,6 +52,20 @@ describe('a clock that was ahead', () => {
     expect(screen.getByRole('listitem').textContent).toContain('made after it');
     await user.click(screen.getByRole('button', { name: 'Seen' }));
     expect(screen.queryByRole('heading')).toBeNull();
+  });
+});
+
+describe('a tolerance class that is not there', () => {
+  it('is told with the work that asks for it', () => {
+    const story = new Story().control();
+    story.work({ name: 'Hall' }, 'H');
+    const { unmount } = show(story, <MissingClassCard />);
+    expect(screen.queryByRole('heading')).toBeNull();
+    unmount();
+    story.work({ name: 'Frame', class: 'steel' }, 'F');
+    show(story, <MissingClassCard />);
+    expect(screen.getByRole('heading', { name: 'A tolerance class is missing' })).toBeTruthy();
+    expect(screen.getByText(/^The class “steel” is asked for by Frame/)).toBeTruthy();
   });
 });
 

@@ -75,6 +75,7 @@ export {
 export { templateFaultWords } from './template.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
+export { missingClassWords } from './missingClass.ts';
 export { AREA_KIND, REVISED_KIND, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
 export { partsWords, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords, type BasisWord, type UnprovenStation } from './claim.ts';

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { effectsOfMove, supportingUses, type ControlMark } from '@idle-marker/records';
+import { effectsOfMove, supportingUses, type ControlMark, classOf } from '@idle-marker/records';
 import { effectWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -21,7 +21,7 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
   const effects = useMemo(() => (plan || height ? effectsOfMove(state, mark.revision, { plan, height }) : []), [state, mark, plan, height]);
   const rows = effects.map((effect) => {
     const set = [...state.marks.values()].find((each) => each.id === effect.mark)!.body;
-    const asked = state.settings.classes.find((each) => each.id === set.class) ?? state.settings.classes[0]!;
+    const asked = classOf(state, set.class);
     return { effect, name: set.name, ...effectWords(effect, { plan, height }, asked, units.lengthUnit) };
   });
   const stations = state.accepted.filter(

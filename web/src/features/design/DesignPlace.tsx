@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { fromRetired, gridOf, markKey, olderGrids, olderRoads, outwardOf } from '@idle-marker/records';
+import { fromRetired, gridOf, markKey, olderGrids, olderRoads, outwardOf, classOf } from '@idle-marker/records';
 import { AREA_KIND, gradeWords, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
 import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { sourceBytes } from '../../ledger/beside.ts';
@@ -202,8 +202,8 @@ export function Place() {
                 </span>
               </div>
               <p className="text-ink2">
-                For {work.body.crew} · {state.settings.classes.find((each) => each.id === work.body.class)?.name} · hubs {units.length(work.body.offset)}{' '}
-                {units.unit} off · cut and fill to {HEIGHT_REFERENCE[work.body.heightReference]}
+                For {work.body.crew} · {classOf(state, work.body.class).name} · hubs {units.length(work.body.offset)} {units.unit} off · cut and fill to{' '}
+                {HEIGHT_REFERENCE[work.body.heightReference]}
                 {work.body.markKind && ` · ${MARK_KIND[work.body.markKind]}`}
                 {work.body.use && `, for ${work.body.use}`}
               </p>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { drawingOfRevision, hubPlans, keepMoved, roundBeside } from '@idle-marker/records';
+import { drawingOfRevision, hubPlans, keepMoved, roundBeside, classOf, usualClass } from '@idle-marker/records';
 import { HEIGHT_REFERENCE, MARK_TOOLS, outlineErrorWords } from '@idle-marker/words';
 import { DraftField } from '../../field/DraftField.tsx';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
@@ -32,7 +32,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const head = usePackageHead(work);
   const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? 'grid');
-  const usualOffset = state.settings.classes.find((each) => each.id === 'grid')?.offset ?? 2;
+  const usualOffset = usualClass(state, 'grid').offset ?? 2;
   const [offset, setOffset] = useState<Draft<number>>(() => lengthDraft(before?.offset ?? usualOffset, units));
   /** A figure that somebody gave stays, whatever the class. */
   const [offsetTyped, setOffsetTyped] = useState(before !== undefined);
@@ -126,7 +126,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           value={classId}
           onChange={(next) => {
             setClassId(next);
-            const usual = state.settings.classes.find((each) => each.id === next)?.offset ?? null;
+            const usual = classOf(state, next).offset ?? null;
             if (usual !== null && !offsetTyped) setOffset(lengthDraft(usual, units));
           }}
         />

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { checkJson, type Fact } from '@idle-marker/contract';
-import { judgePairedProof, type ControlMark, type PairedSolution } from '@idle-marker/records';
+import { judgePairedProof, type ControlMark, type PairedSolution, classOf } from '@idle-marker/records';
 import { PROOF_OUTCOME, pairedProofSentence, proofVerdict, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -22,7 +22,7 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
   const [last, setLast] = useState<{ readonly tone: 'good' | 'ochre' | 'brick'; readonly title: string; readonly text: string; readonly said: string } | null>(
     null,
   );
-  const asked = state.settings.classes.find((each) => each.id === paired.solution.body.class) ?? state.settings.classes[0]!;
+  const asked = classOf(state, paired.solution.body.class);
   const used = useMemo(() => new Set(paired.solution.body.uses.filter((use) => use.height).map((use) => use.control)), [paired]);
   const proofs = state.proofs.filter(({ body }) => body.solution === paired.solution.id);
   const known = state.control.filter(({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || (body.useHeight && body.z !== null)));

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { azimuth, moveFor, moveGrade, planDistance, RADIANS_PER_DEGREE, type MoveInput, type Viewpoint } from '@idle-marker/core';
-import { pairedDue, pairedStake, placeAtGround, roundRows, toleranceOf, type ShotPlace } from '@idle-marker/records';
+import { pairedDue, pairedStake, placeAtGround, roundRows, toleranceOf, type ShotPlace, classOf } from '@idle-marker/records';
 import { hubPlaceWords, moveWords, PAIRED_DUE, pairedPromiseWords, pairFaultWords, smallLength, TWO_HEIGHTS } from '@idle-marker/words';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
@@ -88,7 +88,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
   useKey('n', busy ? null : round.next);
   useKey(' ', busy || !ready || (blocked && due !== 'set' && due !== 'next') ? null : staking.act);
   const promised = now && now.faults.every(({ code }) => code !== 'NOT_FIXED') ? planPromise(now.place) : null;
-  const asked = work && state.settings.classes.find((each) => each.id === work.body.class);
+  const asked = work && classOf(state, work.body.class);
   const promise = promised !== null && asked ? pairedPromiseWords(promised, asked, units.lengthUnit) : null;
   const trouble = shooting.trouble ?? proving.shooting.trouble;
   const noise = now?.place.plan ? Math.sqrt(now.place.plan.covariance.ee) : 0;

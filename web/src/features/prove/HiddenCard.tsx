@@ -1,4 +1,4 @@
-import { checkOf, type AcceptedSolution } from '@idle-marker/records';
+import { checkOf, type AcceptedSolution, classOf } from '@idle-marker/records';
 import { CHECKABILITY_WORDS, hardlyChecked, partlyChecked, unnoticedWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
@@ -9,8 +9,8 @@ export function HiddenCard({ solution, proven }: { readonly solution: AcceptedSo
   const { state } = useSite();
   const naming = useNaming();
   const check = checkOf(state, solution);
-  const asked = state.settings.classes.find((each) => each.id === solution.fact.body.class);
-  if (proven || !check || !asked) return null;
+  const asked = classOf(state, solution.fact.body.class);
+  if (proven || !check) return null;
   const { worst, now } = check;
   if (!worst) {
     return now === 'unchecked' ? (

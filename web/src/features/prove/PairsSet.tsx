@@ -21,7 +21,7 @@ export function PairsSet({ onChoose }: { onChoose(pair: SetPair): void }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const shown = packages.find(({ work }) => work.id === chosen) ?? packages[0];
   if (!shown) return null;
-  const allowed = pairTolerance(state.settings, shown.work.body.class);
+  const allowed = pairTolerance(state, shown.work.body.class);
   return (
     <section className="mt-4" aria-label="Distances between set marks">
       <div className="flex flex-wrap items-end justify-between gap-3">

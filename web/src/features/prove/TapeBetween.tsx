@@ -25,7 +25,7 @@ export function TapeBetween() {
   if (marks.length < 2) return <p className="mt-3 text-ink2">Two marks have to be set before a distance can be taped between them.</p>;
   const taped = units.readLength(text);
   const measured = from && to ? planDistance(from.body.place, to.body.place) : null;
-  const tolerance = pairTolerance(state.settings, from?.body.class ?? '', to?.body.class ?? '');
+  const tolerance = pairTolerance(state, ...[from, to].flatMap((mark) => mark?.body.class ?? []));
   const ready = from && to && from !== to && taped !== null && taped > 0 && measured !== null;
   const within = ready && Math.abs(taped - measured) <= tolerance;
   const keep = async () => {

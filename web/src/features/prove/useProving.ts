@@ -9,6 +9,7 @@ import {
   type ControlMark,
   type ProofCandidate,
   type ProofJudgement,
+  classOf,
 } from '@idle-marker/records';
 import { stationErrorSentence } from '@idle-marker/words';
 import { useMisnamed, type Misnamed } from '../../link/useMisnamed.ts';
@@ -56,7 +57,7 @@ export function useProving(): Proving {
   const markOf = (id: string | null) => state.control.find((mark) => mark.id === id) ?? null;
 
   const judge = async (solution: AcceptedSolution, mark: ControlMark, sight: Fact<'sight'>) => {
-    const asked = state.settings.classes.find((each) => each.id === solution.fact.body.class) ?? state.settings.classes[0]!;
+    const asked = classOf(state, solution.fact.body.class);
     const judged = judgeProof(state, solution, mark, sight, asked);
     if (!judged.ok) {
       setFault(stationErrorSentence(judged.error));

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { RADIANS_PER_DEGREE, stationsShown } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { drawnReturn, hubPlans, returnBetween, returnItem, type ReturnSide } from '@idle-marker/records';
+import { drawnReturn, hubPlans, returnBetween, returnItem, type ReturnSide, usualClass } from '@idle-marker/records';
 import { gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWords } from '@idle-marker/words';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { roadScene } from '../../plan/roadScene.ts';
@@ -46,7 +46,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   const head = usePackageHead(work);
   const writing = usePackageWriting(work?.body);
   const { name, crew, prefix } = head;
-  const kerbClass = state.settings.classes.find(({ id }) => id === 'kerb')?.id ?? state.settings.classes[0]!.id;
+  const kerbClass = usualClass(state, 'kerb').id;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
   const [offset, setOffset] = useState<Draft<number>>(() => lengthDraft(before?.offset ?? 1, units));
   const [side, setSide] = useState<'on' | 'left' | 'right'>(asked?.side ?? 'left');

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CENTRELINE, stationsShown, fail, ok, type Metres, type Result, type StationListRule, sectionHeight, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf } from '@idle-marker/records';
+import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf, classOf, usualClass } from '@idle-marker/records';
 import {
   angleWords,
   gradeWords,
@@ -54,13 +54,11 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const { fact, road } = active;
   const before = work?.body ?? null;
   const asked = before?.items[0] ? roadWorkOf(before.items[0]) : null;
-  const kerbClass = state.settings.classes.find(({ id }) => id === 'kerb')?.id ?? state.settings.classes[0]!.id;
+  const kerbClass = usualClass(state, 'kerb').id;
   const head = usePackageHead(work);
   const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
-  const [offset, setOffset] = useState<Draft<Metres>>(() =>
-    lengthDraft(before?.offset ?? state.settings.classes.find(({ id }) => id === kerbClass)?.offset ?? 1, units),
-  );
+  const [offset, setOffset] = useState<Draft<Metres>>(() => lengthDraft(before?.offset ?? classOf(state, kerbClass).offset ?? 1, units));
   const [side, setSide] = useState<Side>(asked?.options.side ?? 'right');
   const [string, setString] = useState(asked?.options.string ?? looked ?? CENTRELINE);
   const [gradeString, setGradeString] = useState(asked?.options.gradeString ?? looked ?? CENTRELINE);
@@ -140,7 +138,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
     };
   }, [made, surface, useSurface, under]);
   const plans = whole && offsetRead !== null && offsetRead > 0 ? hubPlans([whole], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
-  const heightMm = state.settings.classes.find(({ id }) => id === classId)?.heightMm ?? 10;
+  const heightMm = classOf(state, classId).heightMm;
   const differing = made && surface && under ? crossCheck(made, under, heightMm / 1000) : [];
   const errors = {
     ...head.errors,

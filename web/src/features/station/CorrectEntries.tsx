@@ -11,6 +11,7 @@ import {
   recomputedBefore,
   type AcceptedSolution,
   type Correction,
+  classOf,
 } from '@idle-marker/records';
 import { effectWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -92,7 +93,7 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const parts = correction ? partsOfCorrections(state, correction) : { plan: false, height: true };
   const rows = effects.map((effect) => {
     const mark = [...state.marks.values()].find((each) => each.id === effect.mark)!;
-    const asked = state.settings.classes.find((each) => each.id === mark.body.class) ?? state.settings.classes[0]!;
+    const asked = classOf(state, mark.body.class);
     const told = { plan: parts.plan && mark.body.needs.plan, height: effect.heightMm !== null || mark.body.needs.height };
     return { effect, name: mark.body.name, untold: isUntold(mark, effect, parts), ...effectWords(effect, told, asked, units.lengthUnit) };
   });

@@ -11,7 +11,7 @@ import {
   type InstrumentPrecision,
   type PlanPoint,
 } from '@idle-marker/core';
-import { fewOf, placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces } from '@idle-marker/records';
+import { fewOf, placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces, classOf } from '@idle-marker/records';
 import { count, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useRoads } from '../../site/useRoads.ts';
@@ -43,7 +43,7 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
   const road = roads.find((each) => each.id === wanted)?.road ?? null;
   const benchmarks = useMemo(() => sitedBenchmarks(state), [state]);
   // What the height of the work may be off by, at 95 %; the widest of the site along a road.
-  const heightMm = (state.settings.classes.find((each) => each.id === work?.body.class) ?? state.settings.classes[0])?.heightMm ?? 10;
+  const heightMm = (work ? classOf(state, work.body.class) : state.settings.classes[0]!).heightMm;
   const reach = Math.min(FOLLOWED, heightReach(heightMm / 1000 / NORMAL_95_FACTOR, { precision, axisSd: USUAL_AXIS_SD, targetHeightSd: TARGET_HEIGHT_SD }));
   const targets = useMemo(
     () => fewOf(work ? waitingPlaces(state, trust, work) : road ? placesAlong(road, road.alignment.startStation, road.alignment.endStation) : []),

@@ -1,4 +1,4 @@
-import { promiseFor, type AcceptedSolution } from '@idle-marker/records';
+import { promiseFor, type AcceptedSolution, classOf } from '@idle-marker/records';
 import { aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords } from '@idle-marker/words';
 import { usePoleSet } from '../../link/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -28,7 +28,7 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
         </thead>
         <tbody>
           {state.packages.map((work) => {
-            const asked = state.settings.classes.find((each) => each.id === work.body.class);
+            const asked = classOf(state, work.body.class);
             const { worst, good, marks, worstMark, cure, reliability } = promiseFor(state, solution, work, pole);
             const hidden = reliability?.unnoticed[0] ?? null;
             const tone = good < marks ? 'font-semibold text-brick' : '';

@@ -6,7 +6,7 @@ import { stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { useFacing, useLinkKind } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
-import { askedOf, broughtFrom, isGroundOf, isProvenControl, nextSights, type ControlMark, type SiteState, type UseFlags } from '@idle-marker/records';
+import { askedOf, broughtFrom, isGroundOf, isProvenControl, nextSights, type ControlMark, type SiteState, type UseFlags, classOf } from '@idle-marker/records';
 import { Board } from '../../plan/LazyBoard.tsx';
 import { joinScenes } from '../../plan/scene.ts';
 import { controlScene, outlineScene } from '../../plan/siteScene.ts';
@@ -52,7 +52,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const pole = usePoleSet();
   const kind = useLinkKind();
   const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
-  const asked = state.settings.classes.find((each) => each.id === classId) ?? state.settings.classes[0]!;
+  const asked = classOf(state, classId);
   const wanted = useMemo(() => askedOf(state, asked.id), [state, asked.id]);
   const draft = useDraft(occupation, wanted, pole);
   const [accepting, setAccepting] = useState(false);

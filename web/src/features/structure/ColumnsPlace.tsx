@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { compassWord, polar, type Metres } from '@idle-marker/core';
-import { columnsAlong, gridOf, type ColumnRow } from '@idle-marker/records';
+import { columnsAlong, gridOf, type ColumnRow, classOf, usualClass } from '@idle-marker/records';
 import { faceWords, smallLength, type FACE_EDGE } from '@idle-marker/words';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -61,14 +61,14 @@ export function Place() {
   const row = rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
   const [side, setSide] = useRemembered<'right' | 'left'>('columns side', 'right');
   const [target, setTarget] = useRemembered('columns target', units.edit(USUAL_TARGET));
-  const [classId, setClass] = useState(state.settings.classes.find(({ id }) => id === 'steel')?.id ?? state.settings.classes[0]!.id);
+  const [classId, setClass] = useState(usualClass(state, 'steel').id);
   const [use, setUse] = useState('');
   const [shots, setShots] = useRemembered<Shots>('columns shots', '3');
   const [withLean, setWithLean] = useRemembered<'no' | 'yes'>('columns lean', 'no');
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const busy = shooting.doing !== null;
-  const tolerance = (state.settings.classes.find(({ id }) => id === classId)?.planMm ?? 5) / 1000;
+  const tolerance = classOf(state, classId).planMm / 1000;
   const widthText = row ? (widths[row.name] ?? units.edit(row.width)) : '';
   const width = widthText.trim() === '' ? null : units.readLength(widthText);
   const targetOffset = units.readLength(target);

@@ -1,5 +1,6 @@
 import { Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { Fact } from '@idle-marker/contract';
+import { classOf } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
 
@@ -13,8 +14,7 @@ const round = (value: unknown): number | null => (typeof value === 'number' ? Nu
 
 /** Plan and height misfit of each proof over the day, against what the class allows. */
 export function ProofChart({ proofs, classId }: { proofs: readonly Fact<'proof'>[]; classId: string }) {
-  const { classes } = useSite().state.settings;
-  const asked = classes.find((each) => each.id === classId) ?? classes[0]!;
+  const asked = classOf(useSite().state, classId);
   const points = proofs
     .map((proof): Point => ({ at: Date.parse(proof.at), plan: round(proof.body.result['horizontalMm']), height: round(proof.body.result['dZMm']) }))
     .filter((point) => point.plan !== null || point.height !== null);

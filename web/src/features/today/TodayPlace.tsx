@@ -16,6 +16,7 @@ import { HandedOverCard } from './HandedOverCard.tsx';
 import { nextStep } from './nextStep.ts';
 import { OlderCard } from './OlderCard.tsx';
 import { QuarantineCard } from './QuarantineCard.tsx';
+import { MissingClassCard } from './MissingClassCard.tsx';
 import { RevisedTwiceCards } from './RevisedTwiceCards.tsx';
 import { SetTwiceCards } from './SetTwiceCards.tsx';
 import { SiteCard } from './SiteCard.tsx';
@@ -59,6 +60,7 @@ export function Place() {
           <WorkCard progress={progress} />
           <SetTwiceCards />
           <RevisedTwiceCards />
+          <MissingClassCard />
           <ClockAheadCard />
           <FirstDayCard />
           <FallenCard />

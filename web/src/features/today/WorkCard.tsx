@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { PackageProgress } from '@idle-marker/records';
+import { classOf, type PackageProgress } from '@idle-marker/records';
 import { smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -11,8 +11,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
   const sum = (pick: (each: PackageProgress) => number) => progress.reduce((total, each) => total + pick(each), 0);
   const small = smallUnit(state.settings.lengthUnit);
   const within = (classId: string) => {
-    const asked = state.settings.classes.find((each) => each.id === classId);
-    return asked ? ((asked.planMm / 1000) * small.perMetre).toFixed(small.decimals) : '–';
+    return ((classOf(state, classId).planMm / 1000) * small.perMetre).toFixed(small.decimals);
   };
   const blocked = sum((each) => each.blocked);
   return (
