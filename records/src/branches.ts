@@ -18,10 +18,10 @@ export function notSuperseded<T extends Replacing>(facts: readonly T[]): T[] {
   return facts.filter((fact) => !replaced.has(fact.id));
 }
 
-/** Ids of a fact and of those that it replaced, newest first. */
-function branchOf(facts: ReadonlyMap<string, AnyFact>, tip: string): string[] {
-  const found: string[] = [];
-  for (let id: string | null = tip; id !== null; id = facts.has(id) ? replaces(facts.get(id)!) : null) found.push(id);
+/** Ids of a fact and of those before it, newest first; a circle, which only a made-up file has, ends where it began. */
+export function chainFrom(tip: string, before: (id: string) => string | null | undefined): ReadonlySet<string> {
+  const found = new Set<string>();
+  for (let id: string | null | undefined = tip; id && !found.has(id); id = before(id)) found.add(id);
   return found;
 }
 
@@ -30,8 +30,9 @@ function branchOf(facts: ReadonlyMap<string, AnyFact>, tip: string): string[] {
  * stands has replaced as well, as a hub that was pulled, is left as it is.
  */
 export function withdrawBranches(state: SiteState, others: readonly string[], stands: string, reason: string): Withdrawn[] {
-  const facts = new Map(state.timeline.map((fact) => [fact.id, fact]));
-  const kept = new Set(branchOf(facts, stands));
-  const gone = new Set(others.flatMap((tip) => branchOf(facts, tip)).filter((id) => !kept.has(id) && !state.withdrawn.has(id)));
+  const before = new Map(state.timeline.map((fact) => [fact.id, replaces(fact)]));
+  const branchOf = (tip: string) => chainFrom(tip, (id) => before.get(id));
+  const kept = branchOf(stands);
+  const gone = new Set(others.flatMap((tip) => [...branchOf(tip)]).filter((id) => !kept.has(id) && !state.withdrawn.has(id)));
   return [...gone].map((record) => ({ type: 'withdrawal', body: { record, occupation: null, reason } }));
 }

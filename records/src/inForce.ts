@@ -1,6 +1,7 @@
 import type { TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { chainFrom } from './branches.ts';
 
 /** The solution that sights are made from now: the last accepted one whose occupation has not ended. */
 export function solutionInForce(state: SiteState, trust: TrustResult): AcceptedSolution | null {
@@ -29,11 +30,7 @@ export function nextStationName(state: SiteState): string {
 /** Other accepted solutions of the same set-up that neither know this one nor are known by it: two devices decided apart. */
 export function rivalSolutions(state: SiteState, solution: AcceptedSolution): AcceptedSolution[] {
   const known = new Map(state.accepted.map((each) => [each.fact.id, each.fact.body.supersedes]));
-  const ancestors = (id: string): Set<string> => {
-    const found = new Set<string>();
-    for (let at: string | null | undefined = id; at && !found.has(at); at = known.get(at)) found.add(at);
-    return found;
-  };
+  const ancestors = (id: string) => chainFrom(id, (at) => known.get(at));
   const own = ancestors(solution.fact.id);
   return state.accepted.filter(
     (each) => each.occupation.id === solution.occupation.id && !each.withdrawn && !own.has(each.fact.id) && !ancestors(each.fact.id).has(solution.fact.id),

@@ -51,6 +51,18 @@ describe('control that two tablets have revised', () => {
   });
 });
 
+describe('revisions that go round in a circle, as only a made-up file has them', () => {
+  it('can be decided on as well', () => {
+    const { story, mara, listed } = told();
+    const facts = story.facts.map((fact) =>
+      fact.id === listed.id ? { ...fact, body: { ...listed.body, supersedes: listed.id } } : fact,
+    ) as typeof story.facts;
+    const state = siteState(facts);
+    const said = thisRevisionStands(state, revisedTwice(state)[0]!, mara, 'Mara');
+    expect(said).toHaveLength(2);
+  });
+});
+
 describe('a work package that two tablets have revised', () => {
   it('keeps its marks, whichever revision they were set from', () => {
     const story = new Story().control();

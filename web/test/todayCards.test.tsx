@@ -76,7 +76,7 @@ describe('a control mark that two tablets have revised', () => {
     const first = story.say('control', { ...listed.body, e: 3950.02, source: 'the surveyor', supersedes: listed.id });
     const second = story.say('control', { ...listed.body, z: 5.2, source: 'levelled', supersedes: listed.id });
     const { user } = show(story, <RevisedTwiceCards />);
-    expect(screen.getByRole('heading', { name: 'Control mark K1 was revised by two people at once' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Control mark K1 was revised twice at once' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Say which stands…' }));
     const dialog = screen.getByRole('dialog', { name: 'Which revision of K1 stands?' });
     const [older, newer] = within(dialog).getAllByRole('region');

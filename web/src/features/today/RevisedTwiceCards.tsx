@@ -21,7 +21,7 @@ export function RevisedTwiceCards() {
         <Card
           key={keyOf(twice)}
           tone="brick"
-          title={`${REVISED_KIND[twice.kind]} ${twice.name} was revised by two people at once`}
+          title={`${REVISED_KIND[twice.kind]} ${twice.name} was revised twice at once`}
           actions={<Button onClick={() => setDeciding(keyOf(twice))}>Say which stands…</Button>}
         >
           {twice.revisions.map((fact) => `${memberName(state, fact.by)}, ${dayAndTime(fact.at)}`).join('; ')}. The later one is in force, and what the other one
