@@ -7,7 +7,8 @@ export { NullableNumber, NullableString, Type, Words, type Static, type TSchema 
 export { canonicalJson, digestOf, digestOfBytes } from './canonical.ts';
 export { LARGEST_BODY_BYTES, LARGEST_DRAWING_BYTES, LARGEST_IMAGE_BYTES, LARGEST_UPLOAD_BYTES, PROBLEM_TYPE, type Problem } from './problem.ts';
 export { FACT_BODIES, FACT_TYPES, IMAGE_TYPES, type FactBody, type FactType, type SolutionResult } from './facts/bodies.ts';
-export { CLOCKS_AGREE_MS, FactEnvelope, instantOf, invalidFact, referencesOf, type AnyFact, type Fact, type StoredFact } from './facts/fact.ts';
+export { allReferences, referencesOf, type Reference } from './facts/references.ts';
+export { CLOCKS_AGREE_MS, FactEnvelope, instantOf, invalidFact, type AnyFact, type Fact, type StoredFact } from './facts/fact.ts';
 export { invalidShape, quarantinedAmong, type Quarantined } from './facts/quarantine.ts';
 export { closed, Day, Device, Instant, Name, Sequence, Uuid } from './facts/parts.ts';
 export { resectionInputOf } from './compute/kinds.ts';

@@ -7,4 +7,9 @@ export const NullableString = Type.Unsafe<string | null>({ type: ['string', 'nul
 /** One of a few words. */
 export const Words = <const T extends readonly string[]>(...words: T) => Type.Unsafe<T[number]>({ type: 'string', enum: [...words] });
 
+/** Keyword of a schema whose value names another fact: of which type, or of any. */
+export const REFERS_TO = 'x-refers-to';
+/** Beside it where facts were kept before the reference was held to: such a one may point at nothing. */
+export const REFERS_SINCE_LATER = 'x-refers-since-later';
+
 export { Type, type TSchema, type Static };

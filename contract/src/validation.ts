@@ -1,5 +1,5 @@
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
-import type { TSchema } from './schema.ts';
+import { REFERS_SINCE_LATER, REFERS_TO, type TSchema } from './schema.ts';
 
 /** What is wrong with a document: the code, where (a JSON Pointer), and a sentence for the person who wrote it. */
 export interface Invalid {
@@ -10,6 +10,8 @@ export interface Invalid {
 
 // One instance: schemas are compiled once. `verbose` gives the schema of a missing property, to tell a missing number.
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictRequired: false, allowUnionTypes: true, discriminator: true });
+ajv.addKeyword(REFERS_TO);
+ajv.addKeyword(REFERS_SINCE_LATER);
 ajv.addFormat('date-time', { type: 'string', validate: isInstant });
 const compiled = new WeakMap<object, ValidateFunction>();
 

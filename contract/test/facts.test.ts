@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { SHIPPED_CONVENTIONS } from '@idle-marker/core';
-import { canonicalJson, compute, digestOf, FACT_TYPES, invalidFact, referencesOf, type AnyFact, type FactType } from '../src/index.ts';
+import { allReferences, canonicalJson, compute, digestOf, FACT_TYPES, invalidFact, quarantinedAmong, referencesOf, type AnyFact, type FactType } from '../src/index.ts';
 
 let made = 0;
 const id = (): string => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
@@ -351,6 +351,42 @@ describe.each(FACT_TYPES)('a fact of type %s', (type) => {
     // Who joins by himself refers to nobody.
     const self = id();
     expect(referencesOf(fact(type, body, { id: self, by: self }))).not.toContain(self);
+  });
+});
+
+describe('references that stand deep in a body', () => {
+  const { package: work, asBuilt, site, position } = bodies();
+  const item = (work.body as { items: object[] }).items[0]!;
+  const [a, b, c, d] = [id(), id(), id(), id()];
+  const heights = [{ key: 'A', z: null }];
+  const of = (type: FactType, body: object) =>
+    allReferences(fact(type, body))
+      .filter(({ to }) => to !== BY)
+      .map(({ to, path, isLater }) => `${path} ${to}${isLater ? ' later' : ''}`);
+  it.each([
+    ['package', { ...work.body, items: [item, { ...item, grid: a }] }, `/body/items/1/grid ${a} later`],
+    ['package', { ...work.body, items: [{ ...item, surface: { drawing: b, name: 'ground', heights } }] }, `/body/items/0/surface/drawing ${b} later`],
+    ['package', { ...work.body, items: [{ ...item, surface: { alignment: c, name: 'ground', heights } }] }, `/body/items/0/surface/alignment ${c}`],
+    ['site', { ...site.body, roles: [{ member: d, role: 'lead' }] }, `/body/roles/0/member ${d} later`],
+  ] as const)('of a %s', (type, body, told) => {
+    expect(invalidFact(fact(type, body))).toBeNull();
+    expect(of(type, body)).toEqual([told]);
+  });
+
+  it('of something measured against a surface, and of a reading of the receiver at a mark', () => {
+    const surface = { ...asBuilt.body, sights: [b], against: { kind: 'surface', drawing: d, name: 'ground', z: null } };
+    expect(of('asBuilt', surface)).toContain(`/body/against/drawing ${d} later`);
+    // A grid over all its revisions is no fact.
+    const face = { kind: 'face', grid: d, line: 'A', crossing: '1', edge: 'first', level: 'low', targetOffset: 0.05, width: null };
+    expect(of('asBuilt', { ...asBuilt.body, against: face }).join()).not.toContain(d);
+    expect(of('position', { ...position.body, target: { kind: 'mark', mark: d } })).toContain(`/body/target/mark ${d}`);
+    expect(of('position', { ...position.body, target: { kind: 'control', mark: d } }).join()).not.toContain(d);
+  });
+
+  it('are listed where they point at nothing, if they were not held to before', () => {
+    const one = fact('package', { ...work.body, items: [{ ...item, grid: a }] });
+    expect(quarantinedAmong([one])).toMatchObject([{ fact: { id: one.id }, invalid: { path: '/body/items/0/grid' } }]);
+    expect(quarantinedAmong([one, { ...fact('note', { text: 'x' }), id: a }])).toEqual([]);
   });
 });
 

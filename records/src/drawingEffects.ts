@@ -19,9 +19,12 @@ export const revisionsOf = (state: SiteState, drawing: string): Fact<'drawing'>[
 
 type Item = Package['items'][number];
 
+/** Its heights were taken from a surface of one of these revisions. */
+const isOn = (surface: Item['surface'], revisions: ReadonlySet<string>): boolean => surface?.drawing !== undefined && revisions.has(surface.drawing);
+
 /** Its corners or its heights were taken from one of these revisions. */
 const isFrom = ({ drawing, surface }: Item, revisions: ReadonlySet<string>): boolean =>
-  (drawing !== undefined && revisions.has(drawing)) || (surface !== undefined && revisions.has(surface.drawing));
+  (drawing !== undefined && revisions.has(drawing)) || isOn(surface, revisions);
 
 /** Packages with an item from a drawing, whatever its revision. */
 export function packagesFrom(state: SiteState, drawing: string): Fact<'package'>[] {
@@ -57,20 +60,20 @@ export function affectedPackages(
   const ids = new Set(revisionsOf(state, drawing).map(({ id }) => id));
   const concerns = (item: Item) => item.drawing !== undefined && ids.has(item.drawing);
   return packagesFrom(state, drawing).map((work) => {
-    const gone = new Set(work.body.items.flatMap(({ surface }) => (surface && ids.has(surface.drawing) && missing.has(surface.name) ? [surface.name] : [])));
+    const gone = new Set(work.body.items.flatMap(({ surface }) => (surface && isOn(surface, ids) && missing.has(surface.name) ? [surface.name] : [])));
     const affected = affectedPackage(state, work, {
       concerns,
       placeOf,
       revised: (item) => {
         const named = concerns(item) ? { ...item, drawing: revision } : item;
         const { surface } = named;
-        if (!surface || !ids.has(surface.drawing)) return named;
+        if (!surface || !isOn(surface, ids)) return named;
         const known = new Map(surface.heights.map(({ key, z }) => [key, z]));
         const heights = surfacePlaces(named, work.body.offset, state.settings.lengthUnit).map(({ key, at }) => {
           const z = heightOf(surface.name, at);
           return { key, z: z === undefined ? (known.get(key) ?? null) : z };
         });
-        return { ...named, surface: { ...surface, drawing: revision, heights } };
+        return { ...named, surface: { name: surface.name, drawing: revision, heights } };
       },
     });
     return { ...affected, lost: [...affected.lost, ...[...gone].map((name) => `surface ${name}`)] };
@@ -83,7 +86,7 @@ export function heightsToAsk(state: SiteState, drawing: string, affected: readon
   const ids = new Set(revisionsOf(state, drawing).map(({ id }) => id));
   for (const { work, next } of affected)
     for (const item of next.ok ? next.value.items : [])
-      if (item.surface && ids.has(item.surface.drawing))
+      if (item.surface && isOn(item.surface, ids))
         asked.set(item.surface.name, [
           ...(asked.get(item.surface.name) ?? []),
           ...surfacePlaces(item, work.body.offset, state.settings.lengthUnit).map(({ at }) => at),

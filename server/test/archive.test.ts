@@ -14,7 +14,8 @@ import request from 'supertest';
 import type { AnyFact, Fact, StoredFact } from '@idle-marker/contract';
 import { ArchiveQueue, threadReader } from '../src/archive/archiveQueue.ts';
 import { query } from '../src/database/query.ts';
-import { appendFacts, orderedOnArrival } from '../src/facts/ledger.ts';
+import { appendFacts, orderedOnArrival, type KeptBefore } from '../src/facts/ledger.ts';
+import { insertLaterReferences } from '../src/facts/laterReferences.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { device, id, SITE_BODY, startHarness, type Harness } from './harness.ts';
 
@@ -292,7 +293,7 @@ describe('an archive', () => {
     ];
     const ids = new Set(poisoned.map((fact) => fact.id));
     await expect(appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null))).rejects.toMatchObject({ code: 'INVALID_INPUT' });
-    await appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null), ids);
+    await appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null), { quarantined: ids });
     const listed = async (harness: Harness) =>
       ((await request(harness.app).get(`/api/v1/sites/${site}/quarantine`).expect(200)).body as { quarantined: { id: string; path: string }[] }).quarantined;
     expect((await listed(running)).map(({ path }) => path)).toEqual(['/body/e', '/body/note', '/body/name', '/body/n']);
@@ -310,6 +311,56 @@ describe('an archive', () => {
     );
     const shapeless = editedOf(written, 'facts.jsonl', (text) => text.replace('"kind":"pin"', '"kind":null'), true);
     expect((await into(shapeless).expect(422)).body.detail).toMatch(/line 3: kind/);
+    await running.stop();
+    await elsewhere.stop();
+  }, 60_000);
+
+  it('carries facts whose reference was not held to when they were kept, lists them, and the database has the others', async () => {
+    const running = await startHarness('archive_loose');
+    const elsewhere = await startHarness('archive_loose_too');
+    const [site, member, gridId, nowhere] = [id(), id(), id(), id()];
+    const said = (seq: number, type: string, body: object, factId = id()): AnyFact =>
+      ({ id: factId, type, at: NOW, device: 'tablet', seq, by: member, body }) as AnyFact;
+    const corners = [{ name: 'A', e: 1, n: 2 }];
+    const item = { name: 'Hall', meaning: 'gridLine', designZ: null, rule: 'points', corners, source: 'typed' };
+    const work = (seq: number, grid: string) =>
+      said(seq, 'package', {
+        ...{ name: `Hall ${seq}`, crew: 'Formwork', class: 'grid', heightReference: 'finishedFloor', offset: 2, items: [{ ...item, grid }], plans: [] },
+        supersedes: null,
+      });
+    const family = { azimuthDeg: 0, labels: ['A'], spacings: [] };
+    const grid = said(
+      4,
+      'grid',
+      {
+        ...{ grid: id(), name: 'Hall', origin: { e: 0, n: 0 }, letters: family, numbers: { ...family, azimuthDeg: 90 } },
+        ...{ spacingMeasured: 'perpendicular', source: 'typed', retired: false, supersedes: null },
+      },
+      gridId,
+    );
+    const [late, loose] = [work(2, gridId), work(3, nowhere)];
+    const first = [said(0, 'member', { name: 'Mara' }, member), said(1, 'site', SITE_BODY)];
+    const append = (facts: readonly AnyFact[], keptBefore: KeptBefore | null) =>
+      appendFacts(running.orm.em.fork(), site, facts, orderedOnArrival(null), keptBefore);
+    await expect(append([...first, loose], null)).rejects.toMatchObject({ code: 'MISSING_REFERENCE', field: '/body/items/0/grid' });
+    // As an earlier version has kept them: the package before its grid, and one whose grid never came.
+    const before = { quarantined: new Set<string>() };
+    await append([...first, late, loose], before);
+    await append([grid], before);
+    const referenced = async (harness: Harness) =>
+      query<{ from: string }>(harness.orm.em.fork(), 'select from_id as "from" from fact_reference where to_id = ?', [gridId]);
+    const listed = async (harness: Harness) =>
+      ((await request(harness.app).get(`/api/v1/sites/${site}/quarantine`).expect(200)).body as { quarantined: { id: string; path: string }[] }).quarantined;
+    expect(await referenced(running)).toEqual([]);
+    await query(running.orm.em.fork(), insertLaterReferences());
+    expect(await referenced(running)).toEqual([{ from: late.id }]);
+    expect(await listed(running)).toMatchObject([{ id: loose.id, path: '/body/items/0/grid' }]);
+    const written = (await request(running.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer;
+    // An archive of before has no such list.
+    const older = editedOf(written, 'manifest.json', (text) => text.replace(/"quarantined":\[[^\]]*\],/, ''), false);
+    await into(older, elsewhere).expect(201);
+    expect(await referenced(elsewhere)).toEqual([{ from: late.id }]);
+    expect(await listed(elsewhere)).toMatchObject([{ id: loose.id }]);
     await running.stop();
     await elsewhere.stop();
   }, 60_000);

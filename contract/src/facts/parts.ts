@@ -1,10 +1,17 @@
 /** Pieces that several facts share. Metres, decimal degrees or gon as read, millimetres where a name ends in `Mm`. */
-import { NullableNumber, NullableString, Type, Words } from '../schema.ts';
+import { NullableNumber, NullableString, REFERS_SINCE_LATER, REFERS_TO, Type, Words } from '../schema.ts';
 
 export const closed = <P extends Parameters<typeof Type.Object>[0]>(properties: P) => Type.Object(properties, { additionalProperties: false });
 
-export const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
-export const NullableUuid = Type.Unsafe<string | null>({ type: ['string', 'null'], pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
+const UUID_PATTERN = '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$';
+export const Uuid = Type.String({ pattern: UUID_PATTERN });
+export const NullableUuid = Type.Unsafe<string | null>({ type: ['string', 'null'], pattern: UUID_PATTERN });
+
+/** The id of another fact, which this one can't be understood without. `to` is its type. */
+export const reference = (to: string) => Type.String({ pattern: UUID_PATTERN, [REFERS_TO]: to });
+export const laterReference = (to: string) => Type.String({ pattern: UUID_PATTERN, [REFERS_TO]: to, [REFERS_SINCE_LATER]: true });
+export const nullableReference = (to: string) => Type.Unsafe<string | null>({ type: ['string', 'null'], pattern: UUID_PATTERN, [REFERS_TO]: to });
+
 /** An instant in UTC, to the millisecond at most. */
 export const Instant = Type.String({ format: 'date-time', pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,3})?Z$' });
 /** What a device calls itself, and how many facts it has made on a site. */

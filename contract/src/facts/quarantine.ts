@@ -7,6 +7,7 @@ import type { TSchema } from '../schema.ts';
 import { FACT_BODIES, type FactType } from './bodies.ts';
 import { invalidEnvelope, invalidFact, type AnyFact } from './fact.ts';
 import { NAME_PATTERN } from './parts.ts';
+import { allReferences } from './references.ts';
 
 const BOUNDS: ReadonlySet<string> = new Set(['minimum', 'maximum', 'exclusiveMinimum', 'exclusiveMaximum', 'minLength', 'maxLength', 'maxItems']);
 
@@ -43,10 +44,18 @@ export interface Quarantined {
   readonly invalid: Invalid;
 }
 
-/** Those of the facts that would not be taken now, each with why. */
-export const quarantinedAmong = (facts: readonly AnyFact[]): Quarantined[] =>
-  facts.flatMap(({ id, type, at, device, seq, by, body }) => {
+/** What a fact refers to that is not there; kept before that was held to. */
+function pointsNowhere(fact: AnyFact, known: ReadonlySet<string>): Invalid | null {
+  const missing = allReferences(fact).find(({ to, isLater }) => isLater && !known.has(to));
+  return missing ? { code: 'INVALID_INPUT', path: missing.path, message: `${missing.path.split('/').pop()!} refers to an entry that is not here` } : null;
+}
+
+/** Those of all facts of a site that would not be taken now, each with why. */
+export function quarantinedAmong(facts: readonly AnyFact[]): Quarantined[] {
+  const known = new Set(facts.map(({ id }) => id));
+  return facts.flatMap(({ id, type, at, device, seq, by, body }) => {
     const fact = { id, type, at, device, seq, by, body } as AnyFact;
-    const invalid = invalidFact(fact);
+    const invalid = invalidFact(fact) ?? pointsNowhere(fact, known);
     return invalid ? [{ fact, invalid }] : [];
   });
+}

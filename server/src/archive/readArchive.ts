@@ -7,6 +7,7 @@ import { StringDecoder } from 'node:string_decoder';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { Instant, invalidAgainst, invalidFact, invalidShape, LARGEST_BODY_BYTES, type AnyFact, type Invalid } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
+import { insertLaterReferences } from '../facts/laterReferences.ts';
 import { appendFacts } from '../facts/ledger.ts';
 import { isUnwritable, ProblemError } from '../http/problems.ts';
 import { isTimeZone } from '../http/timeZone.ts';
@@ -163,6 +164,8 @@ class Facts implements Taker {
     await this.lines.end();
     if (!this.saysSite) throw refused(`${FACTS} does not say what site it is of.`);
     await this.write();
+    // What was kept before its reference was held to may have arrived before what it names.
+    await query(this.em, insertLaterReferences('fact.site_id = ?'), [this.site]);
   }
 
   private async line(text: string, line: number): Promise<void> {
@@ -184,7 +187,7 @@ class Facts implements Taker {
     try {
       const facts = batch.map(({ fact }) => fact);
       const order = new Map(batch.map(({ fact, orderedAt }) => [fact.id, orderedAt]));
-      this.wrote((await appendFacts(this.em, this.site, facts, ({ id }) => order.get(id) ?? null, this.quarantined)).written);
+      this.wrote((await appendFacts(this.em, this.site, facts, ({ id }) => order.get(id) ?? null, { quarantined: this.quarantined })).written);
     } catch (error) {
       throw error instanceof ProblemError ? againstWhatIsHere(error, batch) : error;
     }

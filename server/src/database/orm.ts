@@ -9,6 +9,7 @@ import { Migration20261126_images } from './migrations/Migration20261126_images.
 import { Migration20261128_crewLinks } from './migrations/Migration20261128_crewLinks.ts';
 import { Migration20261130_health } from './migrations/Migration20261130_health.ts';
 import { Migration20261130_order } from './migrations/Migration20261130_order.ts';
+import { Migration20261201_references } from './migrations/Migration20261201_references.ts';
 import { Migration20261127_sources } from './migrations/Migration20261127_sources.ts';
 
 export function ormOptions(database: Configuration['database']): Options {
@@ -29,6 +30,7 @@ export function ormOptions(database: Configuration['database']): Options {
         { name: 'Migration20261128_crewLinks', class: Migration20261128_crewLinks },
         { name: 'Migration20261130_order', class: Migration20261130_order },
         { name: 'Migration20261130_health', class: Migration20261130_health },
+        { name: 'Migration20261201_references', class: Migration20261201_references },
       ],
       snapshot: false,
     },

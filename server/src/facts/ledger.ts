@@ -1,6 +1,6 @@
 /** Appending facts and reading them back. */
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { CLOCKS_AGREE_MS, digestOf, invalidFact, invalidShape, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import { allReferences, CLOCKS_AGREE_MS, digestOf, invalidFact, invalidShape, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 
@@ -27,12 +27,15 @@ export const orderedOnArrival =
   ({ at }) =>
     received !== null && Date.parse(at) - received.getTime() > CLOCKS_AGREE_MS ? received.toISOString() : null;
 
-const NONE: ReadonlySet<string> = new Set();
+/** What an archive says of facts that were kept before a rule held: which of them are unfit. References held to later may point at nothing. */
+export interface KeptBefore {
+  readonly quarantined: ReadonlySet<string>;
+}
 
 /** The rules hold for every fact, whichever way it comes; what an archive says was kept before they held has to be what it says. */
-function refuseUnfit(facts: readonly AnyFact[], quarantined: ReadonlySet<string>): void {
+function refuseUnfit(facts: readonly AnyFact[], keptBefore: KeptBefore | null): void {
   for (const fact of facts) {
-    const invalid = quarantined.has(fact.id) ? invalidShape(fact) : invalidFact(fact);
+    const invalid = keptBefore?.quarantined.has(fact.id) ? invalidShape(fact) : invalidFact(fact);
     if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, invalid.path, fact.id);
   }
 }
@@ -46,16 +49,16 @@ export async function appendFacts(
   site: string,
   facts: readonly AnyFact[],
   ordering: Ordering,
-  quarantined: ReadonlySet<string> = NONE,
+  keptBefore: KeptBefore | null = null,
 ): Promise<Appended> {
-  refuseUnfit(facts, quarantined);
+  refuseUnfit(facts, keptBefore);
   return em.transactional(async (transaction) => {
     // One writer a site at a time, so that the order of arrival is the order of commits and no reader's cursor skips a row.
     await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 0))', [site]);
     const digests = new Map(facts.map((fact) => [fact.id, digestOf(contentOf(fact))]));
     const fresh = await freshFacts(transaction, site, facts, digests);
     if (fresh.length === 0) return { written: 0 };
-    await refuseMissing(transaction, site, fresh);
+    const nowhere = await pointingNowhere(transaction, site, fresh, keptBefore !== null);
     await refuseTaken(transaction, site, fresh);
     await query(transaction, 'insert into site (id) values (?) on conflict do nothing', [site]);
     await query(transaction, INSERT, [
@@ -70,7 +73,7 @@ export async function appendFacts(
       fresh.map((fact) => digests.get(fact.id)!),
       fresh.map(ordering),
     ]);
-    const references = fresh.flatMap((fact) => referencesOf(fact).map((to) => ({ from: fact.id, to })));
+    const references = fresh.flatMap((fact) => referencesOf(fact).flatMap((to) => (nowhere.has(to) ? [] : [{ from: fact.id, to }])));
     if (references.length > 0) await query(transaction, INSERT_REFERENCES, [references.map(({ from }) => from), references.map(({ to }) => to)]);
     return { written: fresh.length };
   });
@@ -96,14 +99,18 @@ async function freshFacts(em: EntityManager, site: string, facts: readonly AnyFa
   });
 }
 
-async function refuseMissing(em: EntityManager, site: string, fresh: readonly AnyFact[]): Promise<void> {
+/** Ids that are referred to and not there, where that may be; throws where it may not. */
+async function pointingNowhere(em: EntityManager, site: string, fresh: readonly AnyFact[], laterMay: boolean): Promise<ReadonlySet<string>> {
   const own = new Set(fresh.map((fact) => fact.id));
-  const wanted = [...new Set(fresh.flatMap(referencesOf))].filter((id) => !own.has(id));
-  if (wanted.length === 0) return;
+  const references = fresh.flatMap(allReferences).filter(({ to }) => !own.has(to));
+  const wanted = [...new Set(references.map(({ to }) => to))];
+  if (wanted.length === 0) return new Set();
   const found = await query<{ id: string }>(em, 'select id from fact where site_id = ? and id = any(?::uuid[])', [site, wanted]);
   const have = new Set(found.map((row) => row.id));
-  const missing = wanted.find((id) => !have.has(id));
-  if (missing) throw new ProblemError('MISSING_REFERENCE', `${missing} has not arrived on this site yet. Send it first, then this again.`, '/body');
+  const missing = references.filter(({ to }) => !have.has(to));
+  const first = missing.find(({ isLater }) => !(isLater && laterMay));
+  if (first) throw new ProblemError('MISSING_REFERENCE', `${first.to} has not arrived on this site yet. Send it first, then this again.`, first.path);
+  return new Set(missing.map(({ to }) => to));
 }
 
 async function refuseTaken(em: EntityManager, site: string, fresh: readonly AnyFact[]): Promise<void> {

@@ -1,5 +1,5 @@
 /** Roads and other lines with stations: the way in plan, its heights, and the strings that run along it. */
-import { closed, Coordinate, Name, NullableString, NullableUuid, PlacePlan, Type, Uuid, Words, LengthUnitName } from '../parts.ts';
+import { closed, Coordinate, Name, NullableString, nullableReference, PlacePlan, Type, Uuid, Words, LengthUnitName } from '../parts.ts';
 
 const MOST_ELEMENTS = 5000;
 const MOST_ROWS = 2000;
@@ -126,8 +126,8 @@ export const AlignmentBody = closed({
   shiftReason: Type.Optional(Type.String({ maxLength: 300 })),
   source: Type.String({ maxLength: 200 }),
   /** The revision of the drawing whose file it was taken from, and what it is called there. */
-  drawing: NullableUuid,
+  drawing: nullableReference('drawing'),
   sourceName: NullableString,
   retired: Type.Boolean(),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('alignment'),
 });

@@ -1,6 +1,6 @@
 /** What stands there, as it was measured. */
 import type { Static } from '../../schema.ts';
-import { closed, Coordinate, Name, NullableCoordinate, NullableNumber, NullableUuid, Place, Text, Type, Uuid, Words } from '../parts.ts';
+import { closed, Coordinate, laterReference, Name, NullableCoordinate, NullableNumber, nullableReference, Place, reference, Text, Type, Uuid, Words } from '../parts.ts';
 
 /** Short, from a list of the site: kerb, bolt, invert. */
 export const Code = Type.String({ maxLength: 40 });
@@ -48,7 +48,7 @@ const Against = Type.Unsafe<
 >({
   type: 'object',
   oneOf: [
-    closed({ kind: Words('plan'), package: Uuid, key: Type.String({ minLength: 1, maxLength: 200 }) }),
+    closed({ kind: Words('plan'), package: reference('package'), key: Type.String({ minLength: 1, maxLength: 200 }) }),
     /** The face of the column at the crossing of two lines of a grid, against the first of them. */
     closed({
       kind: Words('face'),
@@ -74,7 +74,7 @@ const Against = Type.Unsafe<
     /** At a station of a road, by the revision that was worked along; what a string of it is high there. */
     closed({
       kind: Words('road'),
-      alignment: Uuid,
+      alignment: reference('alignment'),
       /** Over all its revisions. */
       line: Uuid,
       name: Name,
@@ -98,14 +98,14 @@ const Against = Type.Unsafe<
       ),
     }),
     /** The surface of a revision of a drawing, with its height there; null off it. */
-    closed({ kind: Words('surface'), drawing: Uuid, name: Type.String({ minLength: 1, maxLength: 255 }), z: NullableCoordinate }),
+    closed({ kind: Words('surface'), drawing: laterReference('drawing'), name: Type.String({ minLength: 1, maxLength: 255 }), z: NullableCoordinate }),
   ],
 });
 
 export const AsBuiltBody = closed({
-  solution: Uuid,
+  solution: reference('solution'),
   /** Averaged to the place. */
-  sights: Type.Array(Uuid, { minItems: 1, maxItems: 50 }),
+  sights: Type.Array(reference('sight'), { minItems: 1, maxItems: 50 }),
   name: Name,
   code: Code,
   place: Place,
@@ -113,5 +113,5 @@ export const AsBuiltBody = closed({
   spread: closed({ planMm: NullableNumber, heightMm: NullableNumber }),
   against: Type.Unsafe<null | Static<typeof Against>>({ anyOf: [{ type: 'null' }, Against] }),
   note: Text,
-  supersedes: NullableUuid,
+  supersedes: nullableReference('asBuilt'),
 });

@@ -1,5 +1,5 @@
 /** Control marks and looks at them on the ground. */
-import { closed, Instant, Name, NullableCoordinate, NullableDay, NullableSdMm, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
+import { closed, Instant, Name, NullableCoordinate, NullableDay, NullableSdMm, NullableString, nullableReference, Text, Type, Uuid, Words } from '../parts.ts';
 
 export const ControlBody = closed({
   /** Identity of the mark, the same over all its revisions. */
@@ -37,7 +37,7 @@ export const ControlBody = closed({
   /** Why it is not used any more; a tag that was taken away, a mark that the dig has swallowed. */
   retired: Type.Optional(NullableString),
   /** The station that measured it, when it is control of one's own making. */
-  parent: Type.Optional(NullableUuid),
+  parent: Type.Optional(nullableReference('solution')),
   /** What it was made control from, where it was no mark before: a point that is drawn, or something that stands. */
   from: Type.Optional(Words('drawing', 'grid', 'package', 'asBuilt')),
   /** Where it comes from when it was brought from another site, and what was known of it there, oldest first. */
@@ -49,7 +49,7 @@ export const ControlBody = closed({
       history: Type.Array(closed({ at: Instant, text: Type.String({ maxLength: 300 }) }), { maxItems: 200 }),
     }),
   ),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('control'),
 });
 
 /** A look at a mark on the ground: whether it is there, and is the one on the list. */

@@ -1,6 +1,6 @@
 /** How stakes are written here: a convention that was chosen and adapted. */
 import { STAKE_MARK_KINDS, STAKE_PARTS, STAKE_TERMS } from '@idle-marker/core';
-import { closed, Name, NullableUuid, Type, Uuid, Words } from '../parts.ts';
+import { closed, Name, nullableReference, Type, Uuid, Words } from '../parts.ts';
 
 const Lines = Type.Array(closed({ part: Words(...STAKE_PARTS), ruled: Type.Boolean() }), { maxItems: STAKE_PARTS.length });
 const Written = Type.String({ minLength: 1, maxLength: 24, pattern: '^\\S([^\\r\\n\\t]*\\S)?$' });
@@ -44,5 +44,5 @@ export const ConventionBody = closed({
     languages: Type.Array(Type.String({ pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$' }), { minItems: 1, maxItems: 10 }),
   }),
   retired: Type.Boolean(),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('convention'),
 });

@@ -1,5 +1,5 @@
 /** What is drawn to set out from. */
-import { closed, Coordinate, Name, NullableUuid, PlacePlan, Type, Uuid, Words } from '../parts.ts';
+import { closed, Coordinate, Name, nullableReference, PlacePlan, Type, Uuid, Words } from '../parts.ts';
 
 /** Short, for people say it aloud: A, B, 12, 3.5. */
 const GridLabel = Type.String({ minLength: 1, maxLength: 12, pattern: '^\\S+$' });
@@ -22,7 +22,7 @@ export const GridBody = closed({
   spacingMeasured: Words('perpendicular', 'alongCrossing'),
   source: Type.String({ maxLength: 200 }),
   retired: Type.Boolean(),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('grid'),
 });
 
 export const AreaKindWord = Words('dig', 'spoilHeap', 'fence', 'machine', 'services', 'keepOut', 'traffic', 'edge', 'overhead', 'building');
@@ -39,7 +39,7 @@ export const AreaBody = closed({
   blocksSight: Type.Boolean(),
   source: Type.String({ maxLength: 200 }),
   retired: Type.Boolean(),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('area'),
 });
 
 /** A file that a design came in, kept whole under `file` beside the ledger; the same drawing over all its revisions. */
@@ -81,5 +81,5 @@ export const DrawingBody = closed({
   hidden: Type.Array(Type.String({ maxLength: 255 }), { maxItems: 2000 }),
   elements: Type.Integer({ minimum: 0 }),
   retired: Type.Boolean(),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('drawing'),
 });

@@ -1,7 +1,7 @@
 /** The library: instruments, targets, poles and pairs of the site, each with what the figures need to know of it. */
 import type { Static } from '../../schema.ts';
 import { PairOffset } from './receiver.ts';
-import { closed, Name, NullableDay, NullableUuid, Type, Uuid, Words } from '../parts.ts';
+import { closed, Name, NullableDay, nullableReference, NullableUuid, Type, Uuid, Words } from '../parts.ts';
 
 const InstrumentItem = closed({
   kind: Words('instrument'),
@@ -62,5 +62,5 @@ export const EquipmentBody = closed({
   /** Its figures are the usual ones of its kind; nobody has compared them with the thing itself yet. */
   toConfirm: Type.Optional(Type.Boolean()),
   retired: Type.Boolean(),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('equipment'),
 });

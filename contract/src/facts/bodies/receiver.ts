@@ -1,5 +1,5 @@
 /** A receiver above the prism on one pole: which pair it is, and what it read. */
-import { closed, Coordinate, Name, NullableDay, NullableUuid, SdMm, Text, Type, Uuid, Words } from '../parts.ts';
+import { closed, Coordinate, Name, NullableDay, nullableReference, NullableUuid, reference, SdMm, Text, Type, Words } from '../parts.ts';
 import { SightTarget } from './station.ts';
 
 /** Reference point of the receiver above the centre of the prism, metres. */
@@ -7,7 +7,7 @@ export const PairOffset = Type.Number({ minimum: 0, maximum: 2 });
 
 /** From now on the plan of this placing comes from a receiver, and its heights from the instrument. */
 export const PairingBody = closed({
-  occupation: Uuid,
+  occupation: reference('occupation'),
   /** The pair of the library, if it is listed there; what it said then is kept here. */
   item: NullableUuid,
   name: Name,
@@ -19,16 +19,16 @@ export const PairingBody = closed({
   /** How well its coordinates are fitted to the control of the site: as found when it was calibrated there, or as said. */
   fit: closed({ sdPlanMm: SdMm, sdHeightMm: SdMm, on: NullableDay }),
   note: Text,
-  supersedes: NullableUuid,
+  supersedes: nullableReference('pairing'),
 });
 
 /** One reading of the receiver, as read, together with the sight that was taken to the prism below it at the same time. */
 export const PositionBody = closed({
-  occupation: Uuid,
-  pairing: Uuid,
+  occupation: reference('occupation'),
+  pairing: reference('pairing'),
   purpose: Words('proof', 'mark', 'driven', 'spot'),
   target: SightTarget,
-  sight: Uuid,
+  sight: reference('sight'),
   /** In coordinates of the site, of its reference point; metres and seconds. */
   read: closed({
     e: Coordinate,

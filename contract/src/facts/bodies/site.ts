@@ -1,6 +1,6 @@
 /** The site, its people, and what is said about it. */
 import { ConventionId } from './convention.ts';
-import { AngleUnitName, closed, Day, LengthUnitName, Name, NullableCoordinate, NullableString, NullableUuid, Text, Type, Uuid, Words } from '../parts.ts';
+import { AngleUnitName, closed, Day, laterReference, LengthUnitName, Name, NullableCoordinate, nullableReference, NullableString, Text, Type, Words } from '../parts.ts';
 
 export const ToleranceClassBody = closed({
   id: Type.String({ minLength: 1, maxLength: 40, pattern: '^[a-z0-9-]+$' }),
@@ -39,7 +39,7 @@ export const SiteBody = closed({
   /** Who set the control, and how to reach them. */
   surveyor: Type.Optional(Type.String({ maxLength: 200 })),
   /** What people are here; who is not named is a technician. */
-  roles: Type.Optional(Type.Array(closed({ member: Uuid, role: RoleWord }), { maxItems: 200 })),
+  roles: Type.Optional(Type.Array(closed({ member: laterReference('member'), role: RoleWord }), { maxItems: 200 })),
   /** Where names that count up begin, by kind; null for letters of their own. */
   numbers: Type.Optional(closed({ asBuilt: RangeStart, lines: RangeStart, ownControl: RangeStart })),
   /** What a place along a line is called. */
@@ -55,7 +55,7 @@ export const SiteBody = closed({
 /** Who works here; a crew is one that speaks through its page alone. */
 export const MemberBody = closed({ name: Name, crew: Type.Optional(Type.Boolean()) });
 
-export const WithdrawalBody = closed({ record: NullableUuid, occupation: NullableUuid, reason: Text });
+export const WithdrawalBody = closed({ record: nullableReference('any'), occupation: nullableReference('occupation'), reason: Text });
 
 /** The end of a day, and what whoever comes next has to know. `unfinished`: why it ended although something was missing; empty when nothing was. */
 export const DayEndBody = closed({ day: Day, note: Text, unfinished: Type.String({ maxLength: 500 }) });

@@ -1,6 +1,6 @@
 /** Placing the instrument, sighting, solving, deciding. */
 import type { Static } from '../../schema.ts';
-import { AngleUnitName, closed, Instant, LengthUnitName, Name, NullableUuid, SdMm, Text, Type, Uuid, Words } from '../parts.ts';
+import { AngleUnitName, closed, Instant, LengthUnitName, Name, nullableReference, NullableUuid, reference, SdMm, Text, Type, Uuid, Words } from '../parts.ts';
 
 export const OccupationBody = closed({
   name: Name,
@@ -24,7 +24,7 @@ export const OccupationBody = closed({
   /** The mark that the instrument stands over, under which revision, and how well it is centred. */
   over: Type.Optional(
     Type.Unsafe<{ mark: string; revision: string; centringSdMm: number } | null>({
-      anyOf: [{ type: 'null' }, closed({ mark: Uuid, revision: Uuid, centringSdMm: SdMm })],
+      anyOf: [{ type: 'null' }, closed({ mark: Uuid, revision: reference('control'), centringSdMm: SdMm })],
     }),
   ),
   /** Direction that was typed instead of a backsight, what the circle reads there, and to what; null when there is none. It proves nothing. */
@@ -63,16 +63,16 @@ export const SightTarget = Type.Unsafe<
   type: 'object',
   oneOf: [
     closed({ kind: Words('control'), mark: Uuid }),
-    closed({ kind: Words('plan'), package: Uuid, key: Type.String({ minLength: 1, maxLength: 200 }) }),
-    closed({ kind: Words('mark'), mark: Uuid }),
+    closed({ kind: Words('plan'), package: reference('package'), key: Type.String({ minLength: 1, maxLength: 200 }) }),
+    closed({ kind: Words('mark'), mark: reference('mark') }),
     closed({ kind: Words('direction'), name: Name }),
     closed({ kind: Words('spot'), name: Name }),
-    closed({ kind: Words('line'), package: Uuid, item: Name, from: Name, to: Name }),
+    closed({ kind: Words('line'), package: reference('package'), item: Name, from: Name, to: Name }),
   ],
 });
 
 export const SightBody = closed({
-  occupation: Uuid,
+  occupation: reference('occupation'),
   purpose: Words('station', 'proof', 'mark', 'driven', 'ground', 'resight', 'control', 'spot', 'asBuilt'),
   target: SightTarget,
   face: Type.Unsafe<1 | 2>({ type: 'integer', enum: [1, 2] }),
@@ -112,18 +112,18 @@ export const SightBody = closed({
 });
 
 export const SolutionBody = closed({
-  occupation: Uuid,
+  occupation: reference('occupation'),
   name: Name,
   method: Words('resection', 'overMark', 'heightOnly', 'carried', 'assumed', 'onLines', 'paired'),
   /** The pair whose receiver gives the plan, where this gives heights alone. */
-  pairing: Type.Optional(Uuid),
+  pairing: Type.Optional(reference('pairing')),
   class: Type.String({ minLength: 1, maxLength: 40 }),
   /** `direction` false: of a sight used in plan only the distance counts; `distance` false: only the direction. */
   uses: Type.Array(
     closed({
-      sight: Uuid,
+      sight: reference('sight'),
       control: Uuid,
-      revision: Uuid,
+      revision: reference('control'),
       plan: Type.Boolean(),
       height: Type.Boolean(),
       direction: Type.Optional(Type.Boolean()),
@@ -137,7 +137,7 @@ export const SolutionBody = closed({
   result: Type.Unsafe<SolutionResult>({ type: 'object' }),
   inputDigest: Type.String({ pattern: '^[0-9a-f]{64}$' }),
   coreVersion: Type.String({ maxLength: 40 }),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('solution'),
 });
 
 /** The parts of a stored solution that later sights and sheets read. */
@@ -178,7 +178,7 @@ export const JudgedBody = closed({
 });
 
 export const DecisionBody = closed({
-  solution: Uuid,
+  solution: reference('solution'),
   verdict: Words('accepted', 'provisional', 'refused'),
   reason: Text,
   /** Not with decisions of before it was kept, nor where nothing is solved. */
@@ -186,24 +186,24 @@ export const DecisionBody = closed({
 });
 
 const Reason = Type.String({ minLength: 1, maxLength: 500 });
-const SomeSights = Type.Array(Uuid, { minItems: 1, maxItems: 5000 });
+const SomeSights = Type.Array(reference('sight'), { minItems: 1, maxItems: 5000 });
 const EnteredValue = closed({
   what: Words('targetHeight'),
-  occupation: Uuid,
+  occupation: reference('occupation'),
   sights: SomeSights,
   value: Type.Number({ minimum: -5, maximum: 20 }),
   reason: Reason,
 });
 const EnteredHeight = closed({
   what: Words('instrumentHeight'),
-  occupation: Uuid,
-  sights: Type.Array(Uuid, { maxItems: 0 }),
+  occupation: reference('occupation'),
+  sights: Type.Array(reference('sight'), { maxItems: 0 }),
   value: Type.Number({ minimum: 0, maximum: 10 }),
   reason: Reason,
 });
 const EnteredConstant = closed({
   what: Words('prismConstant'),
-  occupation: Uuid,
+  occupation: reference('occupation'),
   sights: SomeSights,
   /** Metres, added to what was read. */
   value: Type.Number({ minimum: -0.5, maximum: 0.5 }),
@@ -212,10 +212,10 @@ const EnteredConstant = closed({
 const EnteredStation = closed({
   what: Words('station'),
   /** Where the sights were kept. */
-  occupation: Uuid,
+  occupation: reference('occupation'),
   sights: SomeSights,
   /** The accepted solution that the instrument really stood by. */
-  station: Uuid,
+  station: reference('solution'),
   reason: Reason,
 });
 
@@ -225,9 +225,9 @@ export const CorrectionBody = Type.Unsafe<
 >({ type: 'object', oneOf: [EnteredValue, EnteredHeight, EnteredConstant, EnteredStation] });
 
 export const EventBody = closed({
-  occupation: Uuid,
+  occupation: reference('occupation'),
   kind: Words('bump', 'plant', 'relevel', 'battery', 'person', 'pause'),
   note: Text,
 });
 
-export const CloseBody = closed({ occupation: Uuid, note: Text });
+export const CloseBody = closed({ occupation: reference('occupation'), note: Text });

@@ -5,14 +5,16 @@ import { ConventionId, PointOnMarkWord, RoundingWord } from './convention.ts';
 import {
   closed,
   Coordinate,
+  laterReference,
   Name,
   NullableCoordinate,
   NullableDay,
   NullableNumber,
+  nullableReference,
   NullableString,
-  NullableUuid,
   Place,
   PlacePlan,
+  reference,
   Text,
   Type,
   Uuid,
@@ -62,6 +64,20 @@ const StationRule = Type.Unsafe<{
 const AnglePart = Words('back', 'ahead', 'inside');
 const RakeFields = { azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }), ratio: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) };
 
+const surfaceHeights = {
+  name: Type.String({ minLength: 1, maxLength: 255 }),
+  heights: Type.Array(closed({ key: Type.String({ minLength: 1, maxLength: 200 }), z: NullableCoordinate }), { maxItems: 5000 }),
+};
+interface SurfaceHeights {
+  name: string;
+  heights: { key: string; z: number | null }[];
+}
+/** By the revision of the drawing it is in, or of the road whose cross sections it is made of. */
+const SurfaceOfItem = Type.Unsafe<SurfaceHeights & ({ drawing: string; alignment?: undefined } | { alignment: string; drawing?: undefined })>({
+  type: 'object',
+  anyOf: [closed({ drawing: laterReference('drawing'), ...surfaceHeights }), closed({ alignment: reference('alignment'), ...surfaceHeights })],
+});
+
 /** How an item's corners become marks, where the rule needs more than the package's offset. */
 const ItemOptions = {
   /** The line that is marked lies so far outside of the one that is given, negative inside of it, and for which reason. */
@@ -105,11 +121,11 @@ const ItemOptions = {
   /** Piles that lean: toward `azimuthDeg`, so many metres down for one to the side. Points are their heads, at the design height. */
   rake: Type.Optional(closed({ ...RakeFields, workingZ: Coordinate })),
   /** The revision of the drawing that the corners were taken from. */
-  drawing: Type.Optional(Uuid),
+  drawing: Type.Optional(reference('drawing')),
   /** Along a road: which string of which revision of it, on which side of it, and of each corner its station. */
   road: Type.Optional(
     closed({
-      alignment: Uuid,
+      alignment: reference('alignment'),
       /** The road over all its revisions. */
       line: Uuid,
       string: Name,
@@ -138,7 +154,7 @@ const ItemOptions = {
       /** Of a return to another road: where it ends there, and its radius. It begins at the first station of the rule. */
       return: Type.Optional(
         closed({
-          alignment: Uuid,
+          alignment: reference('alignment'),
           line: Uuid,
           string: Name,
           gradeString: Name,
@@ -151,15 +167,9 @@ const ItemOptions = {
     }),
   ),
   /** The revision of the grid that they were taken from; a corner has the name that the grid gives it. */
-  grid: Type.Optional(Uuid),
+  grid: Type.Optional(laterReference('grid')),
   /** The surface that heights were taken from instead of one design height: of each mark by its key within the item, none where it has none. */
-  surface: Type.Optional(
-    closed({
-      drawing: Uuid,
-      name: Type.String({ minLength: 1, maxLength: 255 }),
-      heights: Type.Array(closed({ key: Type.String({ minLength: 1, maxLength: 200 }), z: NullableCoordinate }), { maxItems: 5000 }),
-    }),
-  ),
+  surface: Type.Optional(SurfaceOfItem),
 };
 
 /** One mark to set. Its key is stable: item, corner and side. */
@@ -249,7 +259,7 @@ export const PackageBody = closed({
       anyOf: [{ type: 'null' }, closed({ kind: Words('dig', 'pour', 'demolish'), on: NullableDay, reach: Type.Number({ minimum: 0, maximum: 500 }) })],
     }),
   ),
-  supersedes: NullableUuid,
+  supersedes: nullableReference('package'),
 });
 
 const WrittenLines = Type.Array(
@@ -275,13 +285,13 @@ const WrittenOnStake = closed({
 });
 
 export const MarkBody = closed({
-  package: Uuid,
+  package: reference('package'),
   key: Type.String({ minLength: 1, maxLength: 200 }),
   name: Name,
-  solution: Uuid,
+  solution: reference('solution'),
   /** The height comes from it, and the plan too where no receiver gave that. */
-  sight: Uuid,
-  position: Type.Optional(Uuid),
+  sight: reference('sight'),
+  position: Type.Optional(reference('position')),
   state: Words('rough', 'set', 'confirmed'),
   class: Type.String({ minLength: 1, maxLength: 40 }),
   needs: closed({ plan: Type.Boolean(), height: Type.Boolean() }),
@@ -307,15 +317,15 @@ export const MarkBody = closed({
   offset: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
   shots: Type.Integer({ minimum: 0, maximum: 1000 }),
   note: Text,
-  supersedes: NullableUuid,
+  supersedes: nullableReference('mark'),
 });
 
 /** The stake of a mark that is set was written anew: the mark stays as it is, its text is this one from now on. */
-export const WritingBody = closed({ mark: Uuid, stakeText: StakeText, written: WrittenOnStake });
+export const WritingBody = closed({ mark: reference('mark'), stakeText: StakeText, written: WrittenOnStake });
 
 /** Something stands where a mark should go; it holds for that place only. */
 export const ObstructionBody = closed({
-  package: Uuid,
+  package: reference('package'),
   key: Type.String({ minLength: 1, maxLength: 200 }),
   name: Name,
   place: PlacePlan,
@@ -326,9 +336,9 @@ export const HandoverBody = closed({
   sheet: Uuid,
   number: Type.Integer({ minimum: 1 }),
   revision: Type.Integer({ minimum: 1 }),
-  package: Uuid,
-  marks: Type.Array(Uuid, { maxItems: 5000 }),
-  withheld: Type.Array(Uuid, { maxItems: 5000 }),
+  package: reference('package'),
+  marks: Type.Array(reference('mark'), { maxItems: 5000 }),
+  withheld: Type.Array(reference('mark'), { maxItems: 5000 }),
   /** Who has it, where that is not just the crew of the package. */
   givenTo: Type.Optional(Name),
 });
@@ -336,7 +346,7 @@ export const HandoverBody = closed({
 /** Somebody says that a mark is gone or was hit; it is not built from until it is set again, or sighted again and good. */
 export const ReportBody = closed({
   /** The fact of the mark as it was set. */
-  mark: Uuid,
+  mark: reference('mark'),
   kind: Words('destroyed', 'moved'),
   /** Who said it, as he calls himself: a crew has no members here. */
   who: Type.String({ maxLength: 80 }),

@@ -209,7 +209,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       const items = next.value.items.map((item) => ({
         ...item,
         ...(item.drawing === drawing!.id ? { drawing: kept.id } : {}),
-        ...(item.surface?.drawing === drawing!.id ? { surface: { ...item.surface, drawing: kept.id } } : {}),
+        ...(item.surface?.drawing === drawing!.id ? { surface: { name: item.surface.name, heights: item.surface.heights, drawing: kept.id } } : {}),
       }));
       return [{ type: 'package', body: { ...next.value, items } }];
     });

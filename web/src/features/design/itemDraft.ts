@@ -73,7 +73,7 @@ export const isPath = (rule: Item['rule']): boolean => rule === 'along';
 export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: string) => string | null): DraftItem {
   const { pattern, rake, along } = item;
   const azimuthDeg = pattern?.azimuthDeg ?? rake?.azimuthDeg;
-  const surfaceIn = item.surface ? drawingOf(item.surface.drawing) : null;
+  const surfaceIn = item.surface?.drawing === undefined ? null : drawingOf(item.surface.drawing);
   return {
     ...EMPTY_ITEM,
     name: item.name,

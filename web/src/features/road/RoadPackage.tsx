@@ -99,7 +99,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   // Cross sections and surfaces are asked for the same: a height under each corner.
   const surface = useMemo(
     () =>
-      ground ? { name: ground.name, revision: ground.revision } : sectionLine !== null ? { name: sectionLine, revision: fact.body.drawing ?? fact.id } : null,
+      ground ? { name: ground.name, drawing: ground.revision } : sectionLine !== null ? { name: sectionLine, alignment: fact.id } : null,
     [ground, sectionLine, fact],
   );
   const [useSurface, setUseSurface] = useState(false);
@@ -134,7 +134,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
     if (!under) return null;
     return {
       ...made,
-      surface: { drawing: surface.revision, name: surface.name, heights: made.corners.map((corner, i) => ({ key: corner.name, z: under[i] ?? null })) },
+      surface: { ...surface, heights: made.corners.map((corner, i) => ({ key: corner.name, z: under[i] ?? null })) },
     };
   }, [made, surface, useSurface, under]);
   const plans = whole && offsetRead !== null && offsetRead > 0 ? hubPlans([whole], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
