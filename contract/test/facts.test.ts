@@ -1,7 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { SHIPPED_CONVENTIONS } from '@idle-marker/core';
-import { allReferences, canonicalJson, compute, digestOf, FACT_TYPES, invalidFact, quarantinedAmong, referencesOf, type AnyFact, type FactType } from '../src/index.ts';
+import {
+  allReferences,
+  canonicalJson,
+  compute,
+  digestOf,
+  FACT_TYPES,
+  invalidFact,
+  quarantinedAmong,
+  referencesOf,
+  type AnyFact,
+  type FactType,
+} from '../src/index.ts';
 
 let made = 0;
 const id = (): string => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;

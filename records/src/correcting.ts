@@ -8,7 +8,8 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import { controlAsUsed, draftAsUsed } from './stationDraft.ts';
 import { pairedEffects } from './paired.ts';
-import { siteState, type AcceptedSolution, type SiteState } from './state.ts';
+import { siteState } from './fold/fold.ts';
+import type { AcceptedSolution, SiteState } from './state.ts';
 
 type Unreasoned<Body> = Body extends { readonly reason: string } ? Omit<Body, 'reason'> : never;
 export type Correction = Unreasoned<FactBody<'correction'>>;

@@ -1,7 +1,9 @@
 /** Where the time of a day went: told from what was said and measured, and when. */
 import type { AnyFact } from '@idle-marker/contract';
+import type { Activity } from './facts/kind.ts';
+import { kindOf, toldOf } from './facts/registry.ts';
 
-export type Activity = 'setUp' | 'control' | 'proof' | 'marking' | 'office' | 'waiting';
+export type { Activity } from './facts/kind.ts';
 
 export interface ActivityTime {
   readonly activity: Activity;
@@ -13,51 +15,6 @@ export interface ActivityTime {
 /** Between two entries farther apart than this nobody worked at the instrument. */
 const LONGEST_PAUSE_MS = 15 * 60_000;
 
-function activityOf(fact: AnyFact): Activity {
-  switch (fact.type) {
-    case 'occupation':
-    case 'solution':
-    case 'decision':
-    case 'pairing':
-    case 'close':
-      return 'setUp';
-    case 'sight':
-      return {
-        station: 'setUp',
-        proof: 'proof',
-        resight: 'proof',
-        control: 'control',
-        mark: 'marking',
-        driven: 'marking',
-        ground: 'marking',
-        spot: 'marking',
-        asBuilt: 'marking',
-      }[fact.body.purpose] as Activity;
-    case 'proof':
-    case 'resight':
-    case 'tape':
-    case 'direction':
-      return 'proof';
-    case 'mark':
-    case 'position':
-    case 'asBuilt':
-    case 'obstruction':
-    case 'care':
-    case 'writing':
-      return 'marking';
-    case 'control':
-    case 'visit':
-    case 'photo':
-    case 'finding':
-      return 'control';
-    case 'event':
-      // A pause, or plant that passes: the work stands still.
-      return fact.body.kind === 'pause' || fact.body.kind === 'plant' ? 'waiting' : 'setUp';
-    default:
-      return 'office';
-  }
-}
-
 /**
  * Minutes by activity: the time up to an entry was spent on what it tells of. Longer pauses were waiting: for plant, for people,
  * for whatever it was. Facts in order of time.
@@ -68,25 +25,18 @@ export function activityTimes(facts: readonly AnyFact[]): ActivityTime[] {
   const marks = new Set<string>();
   facts.forEach((fact, i) => {
     const before = facts[i - 1];
-    const activity = activityOf(fact);
+    const kind = kindOf(fact);
+    const activity = toldOf(kind.activity, fact);
     const gap = before ? Math.max(0, Date.parse(fact.at) - Date.parse(before.at)) : 0;
     spent.get(gap > LONGEST_PAUSE_MS ? 'waiting' : activity)!.ms += gap;
     // A mark that was shot again after driving is one mark.
     if (fact.type === 'mark' && fact.body.state !== 'rough') marks.add(`${fact.body.package}/${fact.body.key}`);
-    else if (isDone(fact)) spent.get(activity)!.count++;
+    // Counted: stations decided on, looks at control, proofs, sheets, and what the work stood still for.
+    else if (toldOf(kind.isDone ?? false, fact)) spent.get(activity)!.count++;
   });
   spent.get('marking')!.count += marks.size;
   return order.map((activity) => ({ activity, minutes: Math.round(spent.get(activity)!.ms / 60_000), count: spent.get(activity)!.count }));
 }
-
-/** What is counted: stations decided on, control listed or looked for, proofs, marks set, sheets. */
-const isDone = (fact: AnyFact): boolean =>
-  fact.type === 'decision' ||
-  fact.type === 'visit' ||
-  fact.type === 'proof' ||
-  fact.type === 'resight' ||
-  fact.type === 'handover' ||
-  (fact.type === 'event' && (fact.body.kind === 'pause' || fact.body.kind === 'plant'));
 
 /** The day of an instant as people there call it, YYYY-MM-DD. */
 export function dayOf(at: string, timeZone: string): string {

@@ -1,16 +1,6 @@
-export {
-  compareNames,
-  decidedSolution,
-  markKey,
-  NoSiteError,
-  packageRoots,
-  siteState,
-  type AcceptedSolution,
-  type ControlMark,
-  type PairedSolution,
-  type SiteState,
-  isPerson,
-} from './state.ts';
+export { foldSite, NoSiteError, siteState, type SiteFold } from './fold/fold.ts';
+export { packageRoots } from './fold/things.ts';
+export { compareNames, decidedSolution, markKey, type AcceptedSolution, type ControlMark, type PairedSolution, type SiteState, isPerson } from './state.ts';
 export { trustOf, trustRecords } from './trust.ts';
 export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';
 export {

@@ -6,7 +6,8 @@ import { askedOf } from './asked.ts';
 import { checkOf } from './checked.ts';
 import { namingOf } from './naming.ts';
 import { draftAsUsed } from './stationDraft.ts';
-import { siteState, type SiteState } from './state.ts';
+import { siteState } from './fold/fold.ts';
+import type { SiteState } from './state.ts';
 
 export interface JudgedThen {
   readonly verdict: 'checked' | 'unchecked' | 'refused';

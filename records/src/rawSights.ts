@@ -10,7 +10,8 @@ import {
   type RawSight,
   type RawSights,
 } from '@idle-marker/contract';
-import { siteState, type ControlMark, type SiteState } from './state.ts';
+import { siteState } from './fold/fold.ts';
+import type { ControlMark, SiteState } from './state.ts';
 import { isFixedKind } from './fixedTarget.ts';
 import type { UseFlags } from './observations.ts';
 import { stationDraft } from './stationDraft.ts';

@@ -33,7 +33,10 @@ const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
 
 /** Of several forms a value has the one that has all it needs, and whose words are the value's. */
 function hasForm({ properties = {}, required = [] }: Schema, value: Readonly<Record<string, unknown>>): boolean {
-  return required.every((name) => name in value) && Object.entries(properties).every(([name, { enum: words }]) => !words || !(name in value) || words.includes(value[name]));
+  return (
+    required.every((name) => name in value) &&
+    Object.entries(properties).every(([name, { enum: words }]) => !words || !(name in value) || words.includes(value[name]))
+  );
 }
 
 const NOTHING: Step = () => undefined;

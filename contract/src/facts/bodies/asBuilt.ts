@@ -1,6 +1,20 @@
 /** What stands there, as it was measured. */
 import type { Static } from '../../schema.ts';
-import { closed, Coordinate, laterReference, Name, NullableCoordinate, NullableNumber, nullableReference, Place, reference, Text, Type, Uuid, Words } from '../parts.ts';
+import {
+  closed,
+  Coordinate,
+  laterReference,
+  Name,
+  NullableCoordinate,
+  NullableNumber,
+  nullableReference,
+  Place,
+  reference,
+  Text,
+  Type,
+  Uuid,
+  Words,
+} from '../parts.ts';
 
 /** Short, from a list of the site: kerb, bolt, invert. */
 export const Code = Type.String({ maxLength: 40 });

@@ -20,7 +20,12 @@ export const ProofBody = closed({
 });
 
 /** Something far away and fixed (a church spire, a mast) whose direction is compared, without a distance. */
-export const DirectionBody = closed({ solution: reference('solution'), sight: reference('sight'), name: Name, azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }) });
+export const DirectionBody = closed({
+  solution: reference('solution'),
+  sight: reference('sight'),
+  name: Name,
+  azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }),
+});
 
 /** A set mark sighted again, compared with where it was measured when it was set. */
 export const ResightBody = closed({

@@ -1,6 +1,19 @@
 /** The site, its people, and what is said about it. */
 import { ConventionId } from './convention.ts';
-import { AngleUnitName, closed, Day, laterReference, LengthUnitName, Name, NullableCoordinate, nullableReference, NullableString, Text, Type, Words } from '../parts.ts';
+import {
+  AngleUnitName,
+  closed,
+  Day,
+  laterReference,
+  LengthUnitName,
+  Name,
+  NullableCoordinate,
+  nullableReference,
+  NullableString,
+  Text,
+  Type,
+  Words,
+} from '../parts.ts';
 
 export const ToleranceClassBody = closed({
   id: Type.String({ minLength: 1, maxLength: 40, pattern: '^[a-z0-9-]+$' }),

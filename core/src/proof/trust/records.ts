@@ -103,9 +103,14 @@ export interface TrustInput {
 
 export const codeUnits = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
+/** An instant as `Date.toISOString` writes it; two of them compare as text. */
+const isPlain = (at: string): boolean => at.length === 24 && at[10] === 'T' && at[23] === 'Z';
+
+const byInstant = (a: string, b: string): number => (isPlain(a) && isPlain(b) ? codeUnits(a, b) : Date.parse(a) - Date.parse(b));
+
 /** The one order of a site: instant, device, sequence, id. */
 export function inOrder(a: Stamped, b: Stamped): number {
-  return Date.parse(a.at) - Date.parse(b.at) || codeUnits(a.device, b.device) || a.seq - b.seq || codeUnits(a.id, b.id);
+  return byInstant(a.at, b.at) || codeUnits(a.device, b.device) || a.seq - b.seq || codeUnits(a.id, b.id);
 }
 
 /** A record and its place in the order of the site. */
@@ -114,18 +119,11 @@ export interface Ranked<T> {
   readonly rank: number;
 }
 
-/** An instant as `Date.toISOString` writes it; two of them compare as text. */
-const isPlain = (at: string): boolean => at.length === 24 && at[10] === 'T' && at[23] === 'Z';
-
-const isAfter = (a: string, b: string): boolean => (isPlain(a) && isPlain(b) ? a > b : Date.parse(a) > Date.parse(b));
-
 /** Records by the site's order, each id once. */
 export function ordered(records: readonly TrustRecord[]): Ranked<TrustRecord>[] {
   const seen = new Set<string>();
   const unique = records.filter(({ id }) => seen.size < seen.add(id).size);
   // Most sites arrive in the order in which they were made; those need no sorting.
-  if (unique.every((record, i) => i === 0 || isAfter(record.at, unique[i - 1]!.at))) return unique.map((record, rank) => ({ record, rank }));
-  const timed = unique.map((record) => ({ record, time: Date.parse(record.at) }));
-  timed.sort((a, b) => a.time - b.time || inOrder(a.record, b.record));
-  return timed.map(({ record }, rank) => ({ record, rank }));
+  const sorted = unique.every((record, i) => i === 0 || inOrder(unique[i - 1]!, record) <= 0) ? unique : unique.sort(inOrder);
+  return sorted.map((record, rank) => ({ record, rank }));
 }

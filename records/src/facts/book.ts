@@ -1,0 +1,59 @@
+/** How lines of the field book call things and write figures. */
+import { formatLength, type Metres, type StationFormat } from '@idle-marker/core';
+import { UNIT_ABBREVIATION, usualStationFormat } from '@idle-marker/words';
+import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
+import type { SiteState } from '../state.ts';
+
+export interface Book {
+  readonly state: SiteState;
+  readonly stationStyle: { readonly unit: FactBody<'site'>['lengthUnit']; readonly format: StationFormat };
+  length(metres: Metres | null): string;
+  occupation(id: string): string;
+  control(id: string): string;
+  solution(id: string): string;
+  mark(id: string): string;
+  plan(work: string, key: string): string;
+  direction(id: string | null | undefined): string;
+  target(target: FactBody<'sight'>['target']): string;
+  /** What another fact says. */
+  says(fact: AnyFact): string;
+}
+
+export function bookOf(state: SiteState, says: Book['says']): Book {
+  const unit = state.settings.lengthUnit;
+  const mark = (id: string) => factOf(state, 'mark', id)?.body.name ?? 'an unknown mark';
+  const control = (id: string) => state.control.find((each) => each.id === id)?.revision.body.name ?? 'an unknown mark';
+  const plan = (work: string, key: string) => factOf(state, 'package', work)?.body.plans.find((each) => each.key === key)?.name ?? key;
+  return {
+    state,
+    stationStyle: { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) },
+    length: (metres) => (metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${UNIT_ABBREVIATION[unit]}`),
+    occupation: (id) => state.occupations.find((each) => each.id === id)?.body.name ?? 'an unknown station',
+    control,
+    solution: (id) => factOf(state, 'solution', id)?.body.name ?? 'an unknown station',
+    mark,
+    plan,
+    direction: (id) => state.directions.find((each) => each.id === id)?.body.name ?? 'a fixed direction',
+    target(target) {
+      switch (target.kind) {
+        case 'control':
+          return control(target.mark);
+        case 'plan':
+          return plan(target.package, target.key);
+        case 'mark':
+          return mark(target.mark);
+        case 'direction':
+        case 'spot':
+          return target.name;
+        case 'line':
+          return `the line ${target.from} ${target.to}`;
+      }
+    },
+    says,
+  };
+}
+
+export function factOf<T extends AnyFact['type']>(state: Pick<SiteState, 'byId'>, type: T, id: string): Extract<AnyFact, { type: T }> | null {
+  const fact = state.byId.get(id);
+  return fact?.type === type ? (fact as Extract<AnyFact, { type: T }>) : null;
+}
