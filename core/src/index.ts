@@ -198,6 +198,8 @@ export {
   type Standing,
   type StandingReason,
 } from './proof/trust/standing.ts';
+export { isBeginning } from './proof/trust/beginning.ts';
+export { newTrustMemory, type TrustMemory } from './proof/trust/memory.ts';
 export { judgeTrust, type SuspectTarget, type TrustResult } from './proof/trust/trust.ts';
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { linePairs } from './layout/linePairs.ts';

@@ -1,11 +1,46 @@
 /** From the facts of a site to the records that the standing of marks is judged by. */
-import { judgeTrust, type ProofTarget, type TrustInput, type TrustRecord, type TrustResult } from '@idle-marker/core';
-import type { AnyFact, Fact } from '@idle-marker/contract';
+import {
+  isBeginning,
+  judgeTrust,
+  newTrustMemory,
+  type ProofTarget,
+  type TrustMemory,
+  type TrustInput,
+  type TrustRecord,
+  type TrustResult,
+} from '@idle-marker/core';
+import type { AnyFact, Fact, FactType } from '@idle-marker/contract';
 import { supportingUses } from './heldUses.ts';
 import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
 
-export function trustRecords(state: SiteState): TrustRecord[] {
+/** Types that trust is judged from. */
+const JUDGED: ReadonlySet<FactType> = new Set(['control', 'solution', 'close', 'event', 'proof', 'resight', 'finding', 'mark', 'withdrawal']);
+
+/** Passed from one judgement of a site to the next. */
+export interface SiteTrustMemory {
+  readonly judged: TrustMemory;
+  timeline: SiteState['timeline'];
+  rehung: SiteState['rehung'] | null;
+  /** The facts of the timeline that are judged from, and the records of each. */
+  facts: readonly AnyFact[];
+  made: readonly (readonly TrustRecord[])[];
+  marks: SiteState['ofType']['mark'];
+  /** Ids of rough marks among them. */
+  rough: Set<string>;
+}
+
+export const newSiteTrustMemory = (): SiteTrustMemory => ({
+  judged: newTrustMemory(),
+  timeline: [],
+  rehung: null,
+  facts: [],
+  made: [],
+  marks: [],
+  rough: new Set(),
+});
+
+export function trustRecords(state: SiteState, memory: SiteTrustMemory = newSiteTrustMemory()): TrustRecord[] {
   const context: Context = {
     decided: new Map<string, Decided>([
       ...state.accepted.map((each) => [each.fact.id, each] as const),
@@ -14,14 +49,41 @@ export function trustRecords(state: SiteState): TrustRecord[] {
     directionsOf: new Map<string, string[]>(),
     rehung: state.rehung,
     firstAccepted: new Map(
-      state.timeline
-        .filter((fact): fact is Fact<'decision'> => fact.type === 'decision' && fact.body.verdict !== 'refused' && !state.withdrawn.has(fact.id))
+      state.ofType.decision
+        .filter((fact) => fact.body.verdict !== 'refused' && !state.withdrawn.has(fact.id))
         .reverse()
         .map((fact) => [fact.body.solution, fact]),
     ),
   };
   for (const { id, body } of state.directions) context.directionsOf.set(body.solution, [...(context.directionsOf.get(body.solution) ?? []), id]);
-  return state.timeline.flatMap((fact) => recordsOf(fact, context));
+  // A fact is never changed: what was made of one holds, but for solutions, which others have a say in.
+  const goesOn = memory.rehung === state.rehung && isBeginning(memory.timeline, state.timeline);
+  const known = goesOn ? memory.facts : [];
+  const facts = [...known, ...state.timeline.slice(goesOn ? memory.timeline.length : 0).filter(({ type }) => JUDGED.has(type))];
+  const made = facts.map((fact, i) => (i < known.length && fact.type !== 'solution' ? memory.made[i]! : recordsFor(fact, context)));
+  Object.assign(memory, { timeline: state.timeline, rehung: state.rehung, facts, made });
+  const records: TrustRecord[] = [];
+  for (const each of made) for (const record of each) records.push(record);
+  return records;
+}
+
+interface SolutionMade {
+  readonly from: readonly unknown[];
+  readonly records: readonly TrustRecord[];
+}
+/** Records of solutions, with what else had a say in them. */
+const solutionRecords = new WeakMap<AnyFact, SolutionMade>();
+
+function recordsFor(fact: AnyFact, context: Context): readonly TrustRecord[] {
+  if (fact.type !== 'solution') return recordsOf(fact, context);
+  const { decision, occupation } = context.decided.get(fact.id) ?? {};
+  const from = [decision, occupation, context.firstAccepted.get(fact.id), context.directionsOf.get(fact.id)?.join()];
+  let made = solutionRecords.get(fact);
+  if (!made?.from.every((each, i) => each === from[i])) {
+    made = { from, records: recordsOf(fact, context) };
+    solutionRecords.set(fact, made);
+  }
+  return made.records;
 }
 
 type Decided = Pick<SiteState['accepted'][number], 'decision' | 'occupation'>;
@@ -102,16 +164,27 @@ const classTolerances = (state: SiteState) =>
   Object.fromEntries(state.settings.classes.map(({ id, planMm, heightMm }) => [id, { plan: planMm * MM, height: heightMm * MM }]));
 
 /** Everything that standing follows from, as it is judged at `now` (ISO 8601). */
-export const trustInput = (state: SiteState, now: string): TrustInput => ({
+export const trustInput = (state: SiteState, now: string, memory?: SiteTrustMemory): TrustInput => ({
   now,
   intervalMinutes: proofInterval(state),
   classes: classTolerances(state),
-  records: trustRecords(state),
+  records: trustRecords(state, memory),
 });
 
-/** Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it. */
-export function trustOf(state: SiteState, now: string): TrustResult {
-  const result = judgeTrust(trustInput(state, now));
-  const rough = new Set(state.timeline.filter((fact) => fact.type === 'mark' && fact.body.state === 'rough').map((fact) => fact.id));
-  return { ...result, marks: result.marks.filter((mark) => !rough.has(mark.id)) };
+function roughMarks({ ofType }: SiteState, memory: SiteTrustMemory): ReadonlySet<string> {
+  const goesOn = isBeginning(memory.marks, ofType.mark);
+  if (!goesOn) memory.rough = new Set();
+  for (const fact of goesOn ? ofType.mark.slice(memory.marks.length) : ofType.mark) if (fact.body.state === 'rough') memory.rough.add(fact.id);
+  memory.marks = ofType.mark;
+  return memory.rough;
+}
+
+/**
+ * Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it.
+ * @param memory of the judgement before, where one follows upon another
+ */
+export function trustOf(state: SiteState, now: string, memory?: SiteTrustMemory): TrustResult {
+  const result = judgeTrust(trustInput(state, now, memory), memory?.judged);
+  const rough = roughMarks(state, memory ?? newSiteTrustMemory());
+  return rough.size === 0 ? result : { ...result, marks: result.marks.filter((mark) => !rough.has(mark.id)) };
 }

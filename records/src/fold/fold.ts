@@ -2,14 +2,15 @@
  * Folds facts into the state of the site: a pure function, and one that goes on from what was folded before. What a new fact
  * does not touch keeps its identity, so that whoever computes from a part of the state has nothing to compute anew.
  */
-import { inOrder } from '@idle-marker/core';
+import { inOrder, isBeginning } from '@idle-marker/core';
 import { FACT_TYPES, instantOf, type AnyFact, type Fact, type FactType } from '@idle-marker/contract';
 import { notSuperseded } from '../branches.ts';
 import { thingOf } from '../facts/registry.ts';
 import { inItsPlace } from '../stampedAhead.ts';
 import type { SiteState } from '../state.ts';
-import { marksInForce, marksAsWritten, obstructionsInForce, reportsInForce } from './marks.ts';
-import { correctedOccupations, correctedSights, decided, stationsCorrected } from './stations.ts';
+import { GrownMap } from './grownMap.ts';
+import { marksInForce, marksAsWritten, withMarks, obstructionsInForce, reportsInForce } from './marks.ts';
+import { correctedOccupations, correctedSights, withSights, decided, stationsCorrected } from './stations.ts';
 import { byMark, controlMarks, inForceByName, latestPackages, packageRoots } from './things.ts';
 
 export class NoSiteError extends Error {}
@@ -20,7 +21,7 @@ type Of<T extends FactType> = Extract<AnyFact, { type: T }>;
 /** The facts of a site in their order. */
 interface Ordered {
   readonly timeline: readonly AnyFact[];
-  readonly byId: ReadonlyMap<string, AnyFact>;
+  readonly byId: GrownMap<string, AnyFact>;
   readonly ofType: OfType;
 }
 
@@ -35,6 +36,17 @@ class Memory {
     this.#made.set(name, { inputs, value });
     return value;
   }
+
+  /** The same of a list that grows at its end: `add` puts what is new to what was made of the list before; null where it can't. */
+  grow<F, T>(name: string, list: readonly F[], others: readonly unknown[], make: () => T, add: (value: T, fresh: readonly F[]) => T | null): T {
+    const before = this.#made.get(name);
+    const [known, ...rest] = before?.inputs ?? [];
+    const goesOn = before !== undefined && rest.every((input, i) => input === others[i]) && isBeginning(known as readonly F[], list);
+    const fresh = goesOn ? list.slice((known as readonly F[]).length) : [];
+    const value = (goesOn ? (fresh.length === 0 ? (before.value as T) : add(before.value as T, fresh)) : null) ?? make();
+    this.#made.set(name, { inputs: [list, ...others], value });
+    return value;
+  }
 }
 
 /** A state, and what the next one goes on from. */
@@ -42,6 +54,7 @@ export interface SiteFold {
   readonly state: SiteState;
   /** As they were given. */
   readonly facts: readonly AnyFact[];
+  readonly ordered: Ordered;
   readonly memory: Memory;
 }
 
@@ -49,7 +62,7 @@ function ordered(facts: readonly AnyFact[]): Ordered {
   const timeline = [...new Map(facts.map((fact) => [fact.id, inItsPlace(fact)])).values()].sort(inOrder);
   const ofType = Object.fromEntries(FACT_TYPES.map((type) => [type, [] as AnyFact[]])) as Record<FactType, AnyFact[]>;
   for (const fact of timeline) ofType[fact.type].push(fact);
-  return { timeline, byId: new Map(timeline.map((fact) => [fact.id, fact])), ofType: ofType as unknown as OfType };
+  return { timeline, byId: new GrownMap(timeline.map((fact) => [fact.id, fact])), ofType: ofType as unknown as OfType };
 }
 
 /** Facts that a fold does not have yet, in their order; null where it has to begin anew: one has gone, or has got another place. */
@@ -76,17 +89,23 @@ function merged<F extends AnyFact>(kept: readonly F[], fresh: readonly F[]): F[]
   return !last || fresh.every((fact) => inOrder(last, fact) <= 0) ? all : all.sort(inOrder);
 }
 
-function withFresh({ timeline, byId, ofType }: Ordered, fresh: readonly AnyFact[]): Ordered {
-  const changed = [...new Set(fresh.map(({ type }) => type))].map((type) => [
-    type,
-    merged<AnyFact>(
-      ofType[type],
-      fresh.filter((fact) => fact.type === type),
-    ),
-  ]);
-  const ids = new Map(byId);
-  for (const fact of fresh) ids.set(fact.id, fact);
-  return { timeline: merged(timeline, fresh), byId: ids, ofType: { ...ofType, ...(Object.fromEntries(changed) as Partial<OfType>) } };
+function withFresh({ timeline: before, byId, ofType }: Ordered, fresh: readonly AnyFact[]): Ordered {
+  const timeline = merged(before, fresh);
+  const isBehind = timeline[before.length] === fresh[0];
+  const types = [...new Set(fresh.map(({ type }) => type))];
+  const changed = types.map((type) => {
+    const ofIt = fresh.filter((fact) => fact.type === type);
+    return [type, merged<AnyFact>(ofType[type], ofIt)] as const;
+  });
+  return {
+    timeline,
+    byId: isBehind
+      ? byId.grown((entries) => {
+          for (const fact of fresh) entries.set(fact.id, fact);
+        })
+      : new GrownMap(timeline.map((fact) => [fact.id, fact])),
+    ofType: { ...ofType, ...(Object.fromEntries(changed) as Partial<OfType>) },
+  };
 }
 
 /** The latest of each thing of a type that is not retired, by name. */
@@ -99,7 +118,13 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
     return found;
   });
   const standing = <T extends FactType>(type: T): readonly Of<T>[] =>
-    memory.make(`standing ${type}`, [ofType[type], withdrawn], () => (ofType[type] as readonly Of<T>[]).filter((fact) => !withdrawn.has(fact.id)));
+    memory.grow<Of<T>, readonly Of<T>[]>(
+      `standing ${type}`,
+      ofType[type] as readonly Of<T>[],
+      [withdrawn],
+      () => (ofType[type] as readonly Of<T>[]).filter((fact) => !withdrawn.has(fact.id)),
+      (standing, fresh) => [...standing, ...fresh.filter((fact) => !withdrawn.has(fact.id))],
+    );
   const from = <const I extends readonly unknown[], R>(name: string, inputs: I, make: (...inputs: I) => R): R =>
     memory.make(name, inputs, () => make(...inputs));
   const named = <T extends Named>(type: T, nameOf: (fact: Of<T>) => string): readonly Of<T>[] =>
@@ -120,12 +145,19 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
   const roots = from('roots', [ofType.package], packageRoots);
   const solutions = from('decided', [ofType.solution, standing('decision'), occupations, withdrawn], decided);
   const stations = from('stations', [solutions], (all) => all.filter(({ fact }) => fact.body.method !== 'paired'));
+  const written = from('written', [standing('mark'), writings, rehung], marksAsWritten);
   return {
     settings,
     members: standing('member'),
     control: from('control', [ofType.control, withdrawn], controlMarks),
     occupations,
-    sights: from('sights', [ofType.sight, corrections, ofType.solution], correctedSights),
+    sights: memory.grow(
+      'sights',
+      ofType.sight,
+      [corrections, corrections.length === 0 ? null : ofType.solution],
+      () => correctedSights(ofType.sight, corrections, ofType.solution),
+      (sights, fresh) => withSights(sights, corrections, fresh),
+    ),
     accepted: from('accepted', [stations], (all) => all.filter((each) => each.decision.body.verdict !== 'refused')),
     refused: from('refused', [stations], (all) => all.filter((each) => each.decision.body.verdict === 'refused')),
     paired: from('paired', [solutions, pairings], (all, pairs) =>
@@ -152,7 +184,13 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
     drawings: named('drawing', ({ body }) => body.name),
     packages: from('packages', [standing('package'), roots], latestPackages),
     packageRoots: roots,
-    ...from('marks', [from('written', [standing('mark'), writings, rehung], marksAsWritten), roots], marksInForce),
+    ...memory.grow(
+      'marks',
+      written,
+      [roots],
+      () => marksInForce(written, roots),
+      (marks, fresh) => withMarks(marks, roots, fresh),
+    ),
     rehung,
     writings,
     asBuilt: from('as built', [standing('asBuilt')], notSuperseded),
@@ -171,8 +209,8 @@ export function foldSite(facts: readonly AnyFact[], before: SiteFold | null = nu
   const fresh = before && since(before, facts);
   const memory = (fresh && before?.memory) ?? new Memory();
   if (fresh?.length === 0) return { ...before!, facts };
-  const all = fresh ? withFresh(before!.state, fresh) : ordered(facts);
-  return { state: stateOf(all, memory), facts, memory };
+  const all = fresh ? withFresh(before!.ordered, fresh) : ordered(facts);
+  return { state: stateOf(all, memory), facts, ordered: all, memory };
 }
 
 /** The state of a site from all its facts. */

@@ -3,6 +3,7 @@ import { inOrder, planDistance, type Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { notSuperseded } from '../branches.ts';
 import { markKey, type SiteState } from '../state.ts';
+import { GrownMap } from './grownMap.ts';
 import { latestPackages } from './things.ts';
 
 const SAME_PLACE: Metres = 0.001;
@@ -30,16 +31,36 @@ export const marksAsWritten = (marks: readonly Fact<'mark'>[], writings: SiteSta
         return { ...mark, body: { ...mark.body, ...text, ...(solution === undefined ? {} : { solution }) } };
       });
 
-export function marksInForce(marks: readonly Fact<'mark'>[], roots: ReadonlyMap<string, string>): Pick<SiteState, 'marks' | 'marksBeside'> {
+interface MarksInForce {
+  readonly marks: GrownMap<string, Fact<'mark'>>;
+  readonly marksBeside: ReadonlyMap<string, readonly Fact<'mark'>[]>;
+}
+
+const keyOf = (roots: ReadonlyMap<string, string>, { body }: Fact<'mark'>): string => markKey(roots.get(body.package) ?? body.package, body.key);
+
+export function marksInForce(marks: readonly Fact<'mark'>[], roots: ReadonlyMap<string, string>): MarksInForce {
   const found = new Map<string, Fact<'mark'>>();
   const beside = new Map<string, Fact<'mark'>[]>();
   for (const mark of notSuperseded(marks)) {
-    const key = markKey(roots.get(mark.body.package) ?? mark.body.package, mark.body.key);
+    const key = keyOf(roots, mark);
     const before = found.get(key);
     if (before) beside.set(key, [...(beside.get(key) ?? []), before]);
     found.set(key, mark);
   }
-  return { marks: found, marksBeside: beside };
+  return { marks: new GrownMap(found), marksBeside: beside };
+}
+
+/** With marks that were set after all others; null where one is not simply new, or in the place of the one that stands. */
+export function withMarks({ marks, marksBeside }: MarksInForce, roots: ReadonlyMap<string, string>, fresh: readonly Fact<'mark'>[]): MarksInForce | null {
+  const keys = fresh.map((mark) => keyOf(roots, mark));
+  const isPlain = fresh.every(({ body }, i) => (marks.get(keys[i]!)?.id ?? null) === body.supersedes && !marksBeside.has(keys[i]!));
+  if (!isPlain || new Set(keys).size < keys.length) return null;
+  const grown = marks.grown((entries) => {
+    // Behind all others, where it would be if all were read anew.
+    for (const key of keys) entries.delete(key);
+    for (const [i, mark] of fresh.entries()) entries.set(keys[i]!, mark);
+  });
+  return { marks: grown, marksBeside };
 }
 
 /** An obstruction holds for the place that was planned when it was found: a mark moved elsewhere is free of it. */

@@ -2,6 +2,7 @@
 import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { AcceptedSolution } from '../state.ts';
+import { GrownMap } from './grownMap.ts';
 
 /** What a correction puts in the place of what was entered with a sight. */
 function correctedEntry(body: FactBody<'correction'>, occupationOf: (solution: string) => string | undefined): Partial<FactBody<'sight'>> {
@@ -24,7 +25,7 @@ export function correctedSights(
   sights: readonly Fact<'sight'>[],
   corrections: readonly Fact<'correction'>[],
   solutions: readonly Fact<'solution'>[],
-): Map<string, Fact<'sight'>> {
+): GrownMap<string, Fact<'sight'>> {
   const found = new Map(sights.map((sight) => [sight.id, sight]));
   const occupations = new Map(solutions.map((solution) => [solution.id, solution.body.occupation]));
   for (const { body } of corrections) {
@@ -34,11 +35,27 @@ export function correctedSights(
       if (sight) found.set(id, { ...sight, body: { ...sight.body, ...entry } });
     }
   }
-  return found;
+  return new GrownMap(found);
 }
 
+/** With sights that came after; null where something that was put right is among them. */
+export function withSights(
+  sights: GrownMap<string, Fact<'sight'>>,
+  corrections: readonly Fact<'correction'>[],
+  fresh: readonly Fact<'sight'>[],
+): GrownMap<string, Fact<'sight'>> | null {
+  const corrected = new Set(corrections.flatMap(({ body }) => body.sights));
+  if (fresh.some(({ id }) => corrected.has(id))) return null;
+  return sights.grown((entries) => {
+    for (const sight of fresh) entries.set(sight.id, sight);
+  });
+}
+
+const NONE: ReadonlyMap<string, string> = new Map();
+
 /** Marks whose sights were taken from another station than they were kept with: that one, by the fact of the mark. */
-export function stationsCorrected(marks: readonly Fact<'mark'>[], corrections: readonly Fact<'correction'>[]): Map<string, string> {
+export function stationsCorrected(marks: readonly Fact<'mark'>[], corrections: readonly Fact<'correction'>[]): ReadonlyMap<string, string> {
+  if (!corrections.some(({ body }) => body.what === 'station')) return NONE;
   const stations = new Map(corrections.flatMap(({ body }) => (body.what === 'station' ? body.sights.map((sight) => [sight, body.station] as const) : [])));
   return new Map(
     marks.flatMap((mark) => {

@@ -1,6 +1,6 @@
 /** The shortest way to clear what is in doubt. */
 import { grouped } from './grouped.ts';
-import { codeUnits, PARTS, type Part } from './records.ts';
+import { PARTS, type Part } from './records.ts';
 import { isSpokenAgainst, solutionPart, type JudgedMark, type PartView, type StandingReason } from './standing.ts';
 import type { Occupied } from './site.ts';
 
@@ -74,7 +74,8 @@ function stationWide(view: PartView, solution: Occupied): readonly { readonly ac
   return [{ action: 'sightUnused', because: view.lines.of(solution.record.id).goodRepeat ? 'ONLY_REPEATS' : 'NEVER_PROVEN' }];
 }
 
-function ofSolution(views: Readonly<Record<Part, PartView>>, solution: Occupied, marks: readonly JudgedMark[]): Proposal[] {
+/** What one solution asks for. `marks` were set with it, in order of setting. */
+export function proposalsOf(views: Readonly<Record<Part, PartView>>, solution: Occupied, marks: readonly JudgedMark[]): Proposal[] {
   const { id, occupation } = solution.record;
   const wide = PARTS.flatMap((part) => stationWide(views[part], solution));
   const disturbed = (part: Part) => marks.filter(({ standing }) => standing[part].because[0] === 'MARK_DISTURBED').map(({ standing }) => standing.id);
@@ -99,11 +100,4 @@ function ofSolution(views: Readonly<Record<Part, PartView>>, solution: Occupied,
     }),
     ...wanted.map(({ action, because, mark }) => ({ action, occupation, solution: id, because, mark: mark.id })),
   ];
-}
-
-/** `marksOf`: the marks that were set with each solution, in order of setting. */
-export function proposalsOf(views: Readonly<Record<Part, PartView>>, marksOf: ReadonlyMap<string, readonly JudgedMark[]>): Proposal[] {
-  return [...views.plan.site.solutions.values()]
-    .sort((a, b) => codeUnits(a.record.id, b.record.id))
-    .flatMap((solution) => ofSolution(views, solution, marksOf.get(solution.record.id) ?? []));
 }

@@ -121,9 +121,9 @@ export interface Ranked<T> {
 
 /** Records by the site's order, each id once. */
 export function ordered(records: readonly TrustRecord[]): Ranked<TrustRecord>[] {
+  // Most sites arrive in the order in which they were made, each record once; those need no sorting.
+  const isSorted = records.every((record, i) => i === 0 || inOrder(records[i - 1]!, record) < 0);
   const seen = new Set<string>();
-  const unique = records.filter(({ id }) => seen.size < seen.add(id).size);
-  // Most sites arrive in the order in which they were made; those need no sorting.
-  const sorted = unique.every((record, i) => i === 0 || inOrder(unique[i - 1]!, record) <= 0) ? unique : unique.sort(inOrder);
+  const sorted = isSorted ? records : records.filter(({ id }) => seen.size < seen.add(id).size).sort(inOrder);
   return sorted.map((record, rank) => ({ record, rank }));
 }

@@ -1,6 +1,8 @@
 /** The records of a site, read once: ranks in the one order, what was withdrawn, replaced or ended. */
+import { isBeginning } from './beginning.ts';
 import { grouped } from './grouped.ts';
 import {
+  inOrder,
   ordered,
   type CloseRecord,
   type EventRecord,
@@ -56,10 +58,34 @@ export interface TrustSite {
 
 type ByType = <T extends TrustRecord['type']>(type: T) => readonly Ranked<Extract<TrustRecord, { type: T }>>[];
 
-const byType = (records: readonly Ranked<TrustRecord>[]): ByType => {
-  const groups = grouped(records, ({ record }) => record.type);
-  return (type) => (groups.get(type) ?? []) as never;
-};
+/** Records in their order and by type, to be gone on from where more of them come behind. */
+export interface ReadRecords {
+  readonly records: readonly TrustRecord[];
+  readonly ranked: readonly Ranked<TrustRecord>[];
+  readonly groups: ReadonlyMap<TrustRecord['type'], readonly Ranked<TrustRecord>[]>;
+}
+export const NOTHING_READ: ReadRecords = { records: [], ranked: [], groups: new Map() };
+
+/** Where records begin with those that were read before, in order, and all others come after these, only the others are read. */
+export function readRecords(records: readonly TrustRecord[], before: ReadRecords): ReadRecords {
+  const count = before.records.length;
+  const goesOn = count > 0 && before.ranked.length === count && isBeginning(before.records, records);
+  const rest = goesOn ? records.slice(count) : records;
+  const isBehind = goesOn && rest.every((record, i) => inOrder(rest[i - 1] ?? before.ranked[count - 1]!.record, record) < 0);
+  if (!isBehind) {
+    const ranked = ordered(records);
+    return { records, ranked, groups: grouped(ranked, ({ record }) => record.type) };
+  }
+  const fresh = rest.map((record, i) => ({ record, rank: count + i }));
+  const groups = new Map(before.groups);
+  for (const [type, some] of grouped(fresh, ({ record }) => record.type)) groups.set(type, [...(groups.get(type) ?? []), ...some]);
+  return { records, ranked: [...before.ranked, ...fresh], groups };
+}
+
+const byType =
+  (groups: ReadRecords['groups']): ByType =>
+  (type) =>
+    (groups.get(type) ?? []) as never;
 
 function withdrawals(all: ByType): Map<string, WithdrawalRecord> {
   const by = new Map<string, WithdrawalRecord>();
@@ -122,11 +148,10 @@ function resightsTaken(
   return taken;
 }
 
-export function readSite(input: TrustInput): TrustSite {
-  const ranked = ordered(input.records);
-  const all = byType(ranked);
+export function readSite(input: TrustInput, { ranked, groups }: ReadRecords): TrustSite {
+  const all = byType(groups);
   const withdrawnBy = withdrawals(all);
-  const of = withdrawnBy.size === 0 ? all : byType(ranked.filter(({ record }) => !withdrawnBy.has(record.id)));
+  const of: ByType = (type) => (withdrawnBy.size === 0 ? all(type) : all(type).filter(({ record }) => !withdrawnBy.has(record.id)));
   const ends = occupationEnds(of);
   const lastOf = new Map(of('solution').map(({ record }) => [record.occupation, record.id]));
   const marks = of('mark');

@@ -1,4 +1,5 @@
 /** Standing of every mark and solution, from the lines of evidence. */
+import { grouped } from './grouped.ts';
 import { PARTS, type FindingRecord, type MarkRecord, type Part, type Ranked } from './records.ts';
 import { vouching, witnessedLines, type Line, type Lines } from './lines.ts';
 import { sightingsOf, type MarkSighting, type Sightings } from './sightings.ts';
@@ -62,6 +63,8 @@ export interface PartView {
   readonly site: TrustSite;
   readonly sightings: Sightings;
   readonly lines: Lines;
+  /** Re-sights by the solution that their mark was set with. */
+  readonly resightsAbout: ReadonlyMap<string, readonly MarkSighting[]>;
   /** Ids of re-sights from another solution that count. */
   readonly witnessed: ReadonlyMap<string, { readonly firm: boolean }>;
   /** Findings by the marks that they give a difference for. */
@@ -89,6 +92,7 @@ export function partView(site: TrustSite, part: Part): PartView {
     site,
     sightings,
     lines,
+    resightsAbout: grouped(sightings.resights, ({ about }) => about),
     effects,
     witnessed: counted,
     lastBadRepeatOf: badRepeats(sightings, counted),

@@ -5,11 +5,13 @@
  * from set marks sighted again from elsewhere. An instrument that has moved does not move back: the first bad evidence that
  * stands puts in doubt everything set after the last good evidence before it.
  */
-import { grouped } from './grouped.ts';
+import { marksById, newTrustMemory, recalled, setWith, siteFrom, solutionFrom, type JudgedSolution, type TrustMemory } from './memory.ts';
 import { codeUnits, PARTS, type Part, type TrustInput } from './records.ts';
 import { proposalsOf, type Proposal } from './proposals.ts';
-import { readSite } from './site.ts';
-import { partView, solutionStanding, standingsAt, type MarkStanding, type SolutionStanding } from './standing.ts';
+import { readRecords, readSite, type TrustSite } from './site.ts';
+import { partView, solutionStanding, standingsAt, type MarkStanding, type PartView, type SolutionStanding } from './standing.ts';
+
+type Views = Readonly<Record<Part, PartView>>;
 
 /** A target that better evidence spoke against and that nothing has cleared since. */
 export interface SuspectTarget {
@@ -27,21 +29,49 @@ export interface TrustResult {
   readonly propose: readonly Proposal[];
 }
 
-/** Judges all marks and solutions of a site. The order and repetition of `records` do not matter. */
-export function judgeTrust(input: TrustInput): TrustResult {
-  const site = readSite(input);
-  const views: Readonly<Record<Part, ReturnType<typeof partView>>> = { plan: partView(site, 'plan'), height: partView(site, 'height') };
-  const marksOf = new Map([...grouped(site.listed, ({ record }) => record.solution)].map(([solution, set]) => [solution, standingsAt(views, solution, set)]));
+const NONE: readonly never[] = [];
+
+function judgeSolutions(site: TrustSite, views: Views, memory: TrustMemory): ReadonlyMap<string, JudgedSolution> {
+  const sets = setWith(memory, site.listed);
+  const shared = siteFrom(site);
+  const kept = new Map<string, NonNullable<ReturnType<typeof recalled>>>();
+  for (const id of new Set([...site.solutions.keys(), ...sets.keys()])) {
+    const solution = site.solutions.get(id);
+    const set = sets.get(id) ?? NONE;
+    const from = shared + solutionFrom(views, id, solution);
+    const before = recalled(memory, id, from, solution?.record, set);
+    if (before) kept.set(id, before);
+    else {
+      const marks = standingsAt(views, id, set);
+      const standing = solution ? solutionStanding(views, solution) : null;
+      kept.set(id, { from, solution: solution?.record, set, judged: { marks, standing, propose: solution ? proposalsOf(views, solution, marks) : NONE } });
+    }
+  }
+  memory.marks = marksById(memory, kept);
+  memory.solutions = kept;
+  return new Map([...kept].map(([id, { judged }]) => [id, judged]));
+}
+
+/**
+ * Judges all marks and solutions of a site. The order and repetition of `records` do not matter.
+ * @param memory of the judgement before, which makes this one quicker and never another
+ */
+export function judgeTrust(input: TrustInput, memory: TrustMemory = newTrustMemory()): TrustResult {
+  memory.read = readRecords(input.records, memory.read);
+  const site = readSite(input, memory.read);
+  const views: Views = { plan: partView(site, 'plan'), height: partView(site, 'height') };
+  const judged = judgeSolutions(site, views, memory);
   const suspects = Object.fromEntries(PARTS.map((part) => [part, new Set(views[part].lines.suspects.map((review) => review.target))])) as Record<
     Part,
     Set<string>
   >;
+  const bySolution = [...site.solutions.keys()].sort(codeUnits).map((id) => judged.get(id)!);
   return {
-    marks: [...marksOf.values()].flatMap((set) => set.map(({ standing }) => standing)).sort((a, b) => codeUnits(a.id, b.id)),
-    solutions: [...site.solutions.values()].map((solution) => solutionStanding(views, solution)).sort((a, b) => codeUnits(a.id, b.id)),
+    marks: memory.marks,
+    solutions: bySolution.flatMap(({ standing }) => standing ?? []),
     targetsSuspect: [...new Set([...suspects.plan, ...suspects.height])]
       .sort(codeUnits)
       .map((target) => ({ target, plan: suspects.plan.has(target), height: suspects.height.has(target) })),
-    propose: proposalsOf(views, marksOf),
+    propose: bySolution.flatMap(({ propose }) => propose),
   };
 }
