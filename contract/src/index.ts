@@ -5,7 +5,15 @@ export { stationOf } from './compute/toCore.ts';
 export { invalidAgainst, type Invalid } from './validation.ts';
 export { NullableNumber, NullableString, Type, Words, type Static, type TSchema } from './schema.ts';
 export { canonicalJson, digestOf, digestOfBytes } from './canonical.ts';
-export { LARGEST_BODY_BYTES, LARGEST_DRAWING_BYTES, LARGEST_IMAGE_BYTES, LARGEST_UPLOAD_BYTES, PROBLEM_TYPE, type Problem } from './problem.ts';
+export {
+  LARGEST_BODY_BYTES,
+  LARGEST_DRAWING_BYTES,
+  LARGEST_IMAGE_BYTES,
+  LARGEST_UPLOAD_BYTES,
+  MOST_FACTS_AT_ONCE,
+  PROBLEM_TYPE,
+  type Problem,
+} from './problem.ts';
 export { FACT_BODIES, FACT_TYPES, IMAGE_TYPES, type FactBody, type FactType, type SolutionResult } from './facts/bodies.ts';
 export { allReferences, referencesOf, type Reference } from './facts/references.ts';
 export { CLOCKS_AGREE_MS, FactEnvelope, instantOf, invalidFact, type AnyFact, type Fact, type StoredFact } from './facts/fact.ts';

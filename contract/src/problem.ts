@@ -12,6 +12,8 @@ export interface Problem {
 export const PROBLEM_TYPE = 'application/problem+json';
 /** Largest JSON body that the API takes. */
 export const LARGEST_BODY_BYTES = 2 * 1024 * 1024;
+/** Facts that are sent together at most. */
+export const MOST_FACTS_AT_ONCE = 200;
 /** Largest file that an import takes. */
 export const LARGEST_UPLOAD_BYTES = 32 * 1024 * 1024;
 /** Largest drawing: a ground of a million triangles is a hundred megabytes of text. */

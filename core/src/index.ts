@@ -200,7 +200,7 @@ export {
 } from './proof/trust/standing.ts';
 export { isBeginning } from './proof/trust/beginning.ts';
 export { newTrustMemory, type TrustMemory } from './proof/trust/memory.ts';
-export { judgeTrust, type SuspectTarget, type TrustResult } from './proof/trust/trust.ts';
+export { judgeTrust, trustSteps, type SuspectTarget, type TrustResult } from './proof/trust/trust.ts';
 export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { linePairs } from './layout/linePairs.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';

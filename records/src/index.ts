@@ -1,7 +1,7 @@
 export { foldSite, NoSiteError, siteState, type SiteFold } from './fold/fold.ts';
 export { packageRoots } from './fold/things.ts';
 export { compareNames, decidedSolution, markKey, type AcceptedSolution, type ControlMark, type PairedSolution, type SiteState, isPerson } from './state.ts';
-export { newSiteTrustMemory, trustOf, trustRecords, type SiteTrustMemory } from './trust.ts';
+export { newSiteTrustMemory, siteTrustSteps, trustOf, trustRecords, type SiteTrustMemory } from './trust.ts';
 export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';
 export {
   controlPointOf,

@@ -1,5 +1,6 @@
 /** Revisions of what people edit: whether one says anything that the one before it did not. */
 import { canonicalJson, type AnyFact } from '@idle-marker/contract';
+import type { SiteState } from './state.ts';
 
 export const REVISED = ['control', 'package', 'grid', 'area', 'alignment', 'drawing', 'equipment', 'convention'] as const;
 export type RevisedKind = (typeof REVISED)[number];
@@ -28,14 +29,15 @@ interface Editing {
 }
 
 /** What would be replaced: a revision by what it says of itself, the settings of the site by the next ones. */
-function replacedBy(timeline: readonly AnyFact[], { type, body }: Editing): AnyFact | undefined {
-  if (type === 'site') return timeline.findLast((fact) => fact.type === 'site');
-  const replaced = 'supersedes' in body ? timeline.find(({ id }) => id === body.supersedes) : undefined;
+function replacedBy({ ofType, byId }: SiteState, { type, body }: Editing): AnyFact | undefined {
+  if (type === 'site') return ofType.site.at(-1);
+  const { supersedes } = body as { readonly supersedes?: string | null };
+  const replaced = supersedes ? byId.get(supersedes) : undefined;
   return replaced && replaced.type === type && isRevision(replaced) ? replaced : undefined;
 }
 
 /** The entry that would be replaced by one that says the very same, null where something is new. */
-export function sameAsBefore(timeline: readonly AnyFact[], editing: Editing): AnyFact | null {
-  const replaced = replacedBy(timeline, editing);
+export function sameAsBefore(state: SiteState, editing: Editing): AnyFact | null {
+  const replaced = replacedBy(state, editing);
   return replaced && saidIn(replaced.body, ['supersedes']) === saidIn(editing.body, ['supersedes']) ? replaced : null;
 }

@@ -3,9 +3,10 @@ import {
   isBeginning,
   judgeTrust,
   newTrustMemory,
+  trustSteps,
   type ProofTarget,
-  type TrustMemory,
   type TrustInput,
+  type TrustMemory,
   type TrustRecord,
   type TrustResult,
 } from '@idle-marker/core';
@@ -183,8 +184,18 @@ function roughMarks({ ofType }: SiteState, memory: SiteTrustMemory): ReadonlySet
  * Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it.
  * @param memory of the judgement before, where one follows upon another
  */
-export function trustOf(state: SiteState, now: string, memory?: SiteTrustMemory): TrustResult {
-  const result = judgeTrust(trustInput(state, now, memory), memory?.judged);
-  const rough = roughMarks(state, memory ?? newSiteTrustMemory());
+export function trustOf(state: SiteState, now: string, memory: SiteTrustMemory = newSiteTrustMemory()): TrustResult {
+  return withoutRough(state, memory, judgeTrust(trustInput(state, now, memory), memory.judged));
+}
+
+/** The same in steps, between which something else may be done. */
+export function* siteTrustSteps(state: SiteState, now: string, memory: SiteTrustMemory): Generator<void, TrustResult> {
+  const input = trustInput(state, now, memory);
+  yield;
+  return withoutRough(state, memory, yield* trustSteps(input, memory.judged));
+}
+
+function withoutRough(state: SiteState, memory: SiteTrustMemory, result: TrustResult): TrustResult {
+  const rough = roughMarks(state, memory);
   return rough.size === 0 ? result : { ...result, marks: result.marks.filter((mark) => !rough.has(mark.id)) };
 }

@@ -68,7 +68,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
   const clock = () => new Date(now ?? Date.now());
   api.use(
     siteRoutes(orm),
-    factRoutes(orm, arrival),
+    factRoutes(orm, arrival, log),
     sheetRoutes(orm, clock, arrival),
     asBuiltRoutes(orm),
     paperRoutes(orm),

@@ -39,6 +39,67 @@ describe('the ledger', () => {
     await put(id(), note).expect(409);
   });
 
+  it('takes many together, each once, and tells what came of each', async () => {
+    const { site, make } = await newSite();
+    const post = (facts: readonly unknown[]) => request(harness.app).post(`/api/v1/sites/${site}/facts`).send({ facts });
+    const notes = Array.from({ length: 200 }, (_, i) => make('note', { text: `${i}` }));
+    expect((await post(notes).expect(200)).body.results).toEqual(notes.map((note) => ({ id: note.id, written: true })));
+    expect((await post(notes.slice(0, 2)).expect(200)).body.results).toEqual(notes.slice(0, 2).map((note) => ({ id: note.id, written: false })));
+    // One that is wrong keeps back what refers to it, and nothing else.
+    const [before, occupation, close, after] = [
+      make('note', { text: 'before' }),
+      { ...make('note', { text: '' }) },
+      make('close', { occupation: id(), note: '' }),
+      make('note', { text: 'after' }),
+    ];
+    const odd = [
+      before,
+      occupation,
+      close,
+      { id: 7 },
+      make('handover', { sheet: id(), number: 1, revision: 1, package: id(), marks: [], withheld: [] }),
+      after,
+    ];
+    const { results } = (await post(odd).expect(200)).body as {
+      results: { id: string | null; written?: boolean; problem?: { code: string; field?: string } }[];
+    };
+    expect(results).toMatchObject([
+      { id: before.id, written: true },
+      { id: occupation.id, problem: { code: 'INVALID_INPUT', field: '/body/text', status: 422 } },
+      { id: close.id, problem: { code: 'MISSING_REFERENCE' } },
+      { id: null, problem: { status: 422 } },
+      { problem: { status: 422, field: '/type' } },
+      { id: after.id, written: true },
+    ]);
+    const kept = (await request(harness.app).get(`/api/v1/sites/${site}/facts?after=0`).expect(200)).body as { facts: AnyFact[]; more: boolean };
+    expect(kept.facts.slice(2).map((fact) => fact.id)).toEqual([...notes, before, after].map((fact) => fact.id));
+    for (const facts of [[], Array.from({ length: 201 }, () => notes[0])]) expect((await post(facts).expect(422)).body).toMatchObject({ field: '/facts' });
+    await request(harness.app).post(`/api/v1/sites/${site}/facts`).send([notes[0]]).expect(422);
+  });
+
+  it('is read page by page, in the order of arrival', async () => {
+    const { site, make } = await newSite();
+    const notes = Array.from({ length: 1100 }, (_, i) => make('note', { text: `${i}` }));
+    for (let i = 0; i < notes.length; i += 200)
+      await request(harness.app)
+        .post(`/api/v1/sites/${site}/facts`)
+        .send({ facts: notes.slice(i, i + 200) })
+        .expect(200);
+    const read: string[] = [];
+    let [after, more, pages] = [0, true, 0];
+    for (; more; pages++) {
+      const page = (await request(harness.app).get(`/api/v1/sites/${site}/facts?after=${after}`).expect(200)).body as {
+        facts: AnyFact[];
+        cursor: number;
+        more: boolean;
+      };
+      read.push(...page.facts.map((fact) => fact.id));
+      [after, more] = [page.cursor, page.more];
+    }
+    expect(read.slice(2)).toEqual(notes.map((note) => note.id));
+    expect(pages).toBe(2);
+  });
+
   it('refuses what refers to something that has not arrived, and takes it once it has', async () => {
     const { site, make } = await newSite();
     const occupation = make('occupation', {

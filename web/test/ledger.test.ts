@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
 import { clockBehindServer, stampAfter, now, readClock } from '../src/ledger/clock.ts';
 import { dismissRefused, openSite, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
-import { forgetFacts, keptCursor, keptFacts, waiting } from '../src/ledger/storage.ts';
+import { forgetFacts, keepFacts, keptCursor, keptFacts, waiting } from '../src/ledger/storage.ts';
 import { begin, server, SITE_ID } from './page.tsx';
 
 const note = (text: string) => ({ type: 'note' as const, body: { text } });
@@ -148,6 +148,24 @@ describe('the outbox', () => {
     expect(server.stored).toHaveLength(2);
   });
 
+  it('sends what waits together, in its order, and tells what came of each', async () => {
+    server.away = true;
+    await say(
+      SITE_ID,
+      MARA,
+      Array.from({ length: 450 }, (_, i) => note(`${i}`)),
+    );
+    server.refused.set('dayEnd', { status: 422, body: { code: 'INVALID_INPUT', detail: 'no day' } });
+    await say(SITE_ID, MARA, [{ type: 'dayEnd', body: { note: '' } }]);
+    await say(SITE_ID, MARA, [note('the last')]);
+    server.away = false;
+    tryNow();
+    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, trouble: null, refused: [{ reason: 'no day' }] }));
+    expect(server.stored.map(({ body }) => (body as { text: string }).text)).toEqual([...Array.from({ length: 450 }, (_, i) => `${i}`), 'the last']);
+    expect(server.batches).toEqual([200, 200, 52]);
+    await dismissRefused(snapshot().refused[0]!.key);
+  });
+
   it('says that the server’s disk is full, and still reads', async () => {
     server.refused.set('note', { status: 507, body: { code: 'STORAGE_FULL', detail: 'No room.' } });
     const [own] = await say(SITE_ID, MARA, [note('no room')]);
@@ -195,6 +213,43 @@ describe('what the browser keeps', () => {
     tryNow();
     await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, unkept: null }));
     expect(server.stored.map(({ body }) => (body as { text: string }).text)).toEqual(['stored before', 'one', 'two']);
+  });
+
+  it('was kept fact by fact once, and is read as it is now', async () => {
+    const [first] = await say(SITE_ID, MARA, [note('of before')]);
+    await waitFor(() => expect(snapshot().waiting).toBe(0));
+    await clear();
+    const older = (): Promise<IDBDatabase> =>
+      new Promise((resolve, reject) => {
+        const open = indexedDB.open('idle-marker', 1);
+        open.onupgradeneeded = () => {
+          const facts = open.result.createObjectStore('facts', { keyPath: 'id' });
+          facts.createIndex('site', 'site');
+          facts.add({ id: first!.id, site: SITE_ID, fact: { ...first!, receivedAt: first!.at } });
+          open.result.createObjectStore('outbox', { autoIncrement: true });
+          open.result.createObjectStore('settings').add(7, `cursor ${SITE_ID}`);
+        };
+        open.onsuccess = () => resolve(open.result);
+        open.onerror = () => reject(new Error('not opened'));
+      });
+    (await older()).close();
+    expect(await keptFacts(SITE_ID)).toMatchObject([{ id: first!.id }]);
+    expect(await keptCursor(SITE_ID)).toBe(7);
+  });
+
+  it('comes in small pages while work goes on, and is put together', async () => {
+    const [fact] = await say(SITE_ID, MARA, [note('x')]);
+    await waitFor(() => expect(snapshot().waiting).toBe(0));
+    const other = 'aaaaaaaa-0000-4000-8000-000000000000';
+    const stored = (i: number) => ({ ...fact!, id: `aaaaaaaa-0000-4000-8000-${String(i).padStart(12, '0')}`, receivedAt: fact!.at });
+    for (let i = 1; i <= 210; i++) await keepFacts(other, [stored(i)], i);
+    const before = await keptFacts(other);
+    expect(before.map(({ id }) => id)).toEqual(Array.from({ length: 210 }, (_, i) => stored(i + 1).id));
+    await keepFacts(other, [stored(211)], 211);
+    expect((await keptFacts(other)).map(({ id }) => id)).toEqual([...before.map(({ id }) => id), stored(211).id]);
+    expect(await keptFacts(SITE_ID)).not.toContainEqual(expect.objectContaining({ id: stored(1).id }));
+    await forgetFacts(other);
+    expect(await keptFacts(other)).toEqual([]);
   });
 
   it('may come to an end of its room: what it refuses shows, is told, and goes out from the page', async () => {

@@ -12,6 +12,7 @@ import { newId, Story } from '../../records/test/story.ts';
 import { keepBeside } from '../src/ledger/beside.ts';
 import { openSite } from '../src/ledger/ledger.ts';
 import { SiteProvider } from '../src/site/SiteContext.tsx';
+import { judgedSite } from '../src/site/siteStore.ts';
 
 // A busy machine takes longer than a second to draw a page; nothing here measures time.
 configure({ asyncUtilTimeout: 10_000 });
@@ -30,8 +31,17 @@ export class Server {
   /** Other sites of the same server, with their records. */
   readonly elsewhere: { readonly id: string; readonly name: string; readonly facts: readonly AnyFact[] }[] = [];
   away = false;
+  /** How many facts came together, each time. */
+  readonly batches: number[] = [];
   /** Answers in its place. */
   stranger: Response | null = null;
+
+  private keep(fact: AnyFact): object {
+    const refusal = this.refused.get(fact.type);
+    if (refusal) return { id: fact.id, problem: { status: refusal.status, ...refusal.body } };
+    if (!this.stored.some((each) => each.id === fact.id)) this.stored.push(fact);
+    return { id: fact.id, written: true };
+  }
 
   readonly fetch = (input: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const url = typeof input === 'string' ? input : input instanceof URL ? input.href : input.url;
@@ -49,12 +59,12 @@ export class Server {
       return Promise.resolve(refusal ? refused(refusal) : answer({ rows: [], number: 1 }, 201));
     }
     if (init?.method === 'PUT' && /\/(images|sources)\//.test(url)) return Promise.resolve(answer({ id: url.split('/').at(-1) }, 201));
-    if (init?.method === 'PUT') {
-      const fact = JSON.parse(init.body as string) as AnyFact;
-      const refusal = this.refused.get(fact.type);
-      if (refusal) return Promise.resolve(refused(refusal));
-      if (!this.stored.some((each) => each.id === fact.id)) this.stored.push(fact);
-      return Promise.resolve(answer({ id: fact.id, written: true }, 201));
+    if (init?.method === 'POST' && url.endsWith('/facts')) {
+      const { facts } = JSON.parse(init.body as string) as { facts: AnyFact[] };
+      this.batches.push(facts.length);
+      const down = facts.map(({ type }) => this.refused.get(type)).find((each) => each && [503, 507].includes(each.status));
+      if (down) return Promise.resolve(refused(down));
+      return Promise.resolve(answer({ results: facts.map((fact) => this.keep(fact)) }));
     }
     const after = Number(/after=(\d+)/.exec(url)?.[1] ?? 0);
     return Promise.resolve(
@@ -87,7 +97,7 @@ export function show(story: Story, children: ReactNode): Shown {
   const page = (node: ReactNode) => (
     <QueryClientProvider client={queries}>
       <MemoryRouter>
-        <SiteProvider id={SITE_ID} state={story.state} who={story.who}>
+        <SiteProvider id={SITE_ID} judged={judgedSite(story.state)} who={story.who}>
           {node}
         </SiteProvider>
       </MemoryRouter>
@@ -133,6 +143,7 @@ export async function begin(): Promise<void> {
   server.quarantined.length = 0;
   server.orders.length = 0;
   server.away = false;
+  server.batches.length = 0;
   server.stranger = null;
   await openSite(SITE_ID);
 }

@@ -5,7 +5,8 @@ import { crewView, siteState, trustOf, type CrewView } from '@idle-marker/record
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
-import { uuidOf, validFact } from '../facts/routes.ts';
+import { uuidOf } from '../facts/routes.ts';
+import { validFact } from '../facts/sendable.ts';
 import { linksOf, makeLink, openLink, revokeLink, type CrewLink, type LinkAsked } from './links.ts';
 
 export const CrewLinkSchema = closed({

@@ -12,7 +12,7 @@ import { v5 } from '../control/nameUuid.ts';
 import { controlRevisions } from '../control/controlImport.ts';
 import { playMorning, type MorningStep } from './morning.ts';
 import { appendFacts, orderedOnArrival } from '../facts/ledger.ts';
-import { validFact } from '../facts/routes.ts';
+import { validFact } from '../facts/sendable.ts';
 import { keepSource } from '../sources/routes.ts';
 
 interface DemoSite {

@@ -9,6 +9,7 @@ const contentOf = ({ type, at, device, seq, by, body }: AnyFact) => ({ type, at:
 export interface Appended {
   /** Facts written now; the others were there already, with the same content. */
   readonly written: number;
+  readonly ids: ReadonlySet<string>;
 }
 
 /** Several rows a statement: unnest is the quickest way that needs no temporary table. */
@@ -57,7 +58,7 @@ export async function appendFacts(
     await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 0))', [site]);
     const digests = new Map(facts.map((fact) => [fact.id, digestOf(contentOf(fact))]));
     const fresh = await freshFacts(transaction, site, facts, digests);
-    if (fresh.length === 0) return { written: 0 };
+    if (fresh.length === 0) return { written: 0, ids: new Set() };
     const nowhere = await pointingNowhere(transaction, site, fresh, keptBefore !== null);
     await refuseTaken(transaction, site, fresh);
     await query(transaction, 'insert into site (id) values (?) on conflict do nothing', [site]);
@@ -75,7 +76,7 @@ export async function appendFacts(
     ]);
     const references = fresh.flatMap((fact) => referencesOf(fact).flatMap((to) => (nowhere.has(to) ? [] : [{ from: fact.id, to }])));
     if (references.length > 0) await query(transaction, INSERT_REFERENCES, [references.map(({ from }) => from), references.map(({ to }) => to)]);
-    return { written: fresh.length };
+    return { written: fresh.length, ids: new Set(fresh.map(({ id }) => id)) };
   });
 }
 

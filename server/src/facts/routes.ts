@@ -1,11 +1,15 @@
 import { Router, type Request } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { invalidFact, quarantinedAmong, type AnyFact } from '@idle-marker/contract';
+import type { Logger } from 'pino';
+import { invalidAgainst, quarantinedAmong } from '@idle-marker/contract';
 import { ProblemError } from '../http/problems.ts';
+import { FactsSchema, keepFacts } from './batch.ts';
 import { appendFacts, orderedOnArrival, readAllFacts, readFacts } from './ledger.ts';
+import { sendable } from './sendable.ts';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
-const MOST_FACTS_A_PAGE = 5000;
+/** Read by a page between two frames. */
+const MOST_FACTS_A_PAGE = 1000;
 
 export function uuidOf(request: Request, name: string): string {
   const value = request.params[name];
@@ -13,13 +17,7 @@ export function uuidOf(request: Request, name: string): string {
   return value;
 }
 
-export function validFact(document: unknown): AnyFact {
-  const invalid = invalidFact(document);
-  if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, invalid.path);
-  return document as AnyFact;
-}
-
-export function factRoutes(orm: MikroORM, arrival: () => Date | null): Router {
+export function factRoutes(orm: MikroORM, arrival: () => Date | null, log: Logger): Router {
   const router = Router();
   router.get('/sites/:site/facts', async (request, response) => {
     const site = uuidOf(request, 'site');
@@ -34,11 +32,17 @@ export function factRoutes(orm: MikroORM, arrival: () => Date | null): Router {
   router.put('/sites/:site/facts/:id', async (request, response) => {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
-    const fact = validFact(request.body);
+    const fact = sendable(request.body);
     if (fact.id !== id) throw new ProblemError('INVALID_INPUT', 'id in the body differs from the one in the address. Nothing was written.', '/id');
-    if (fact.type === 'handover') throw new ProblemError('INVALID_INPUT', 'Sheets are issued under /sheets, where they get their number.', '/type');
     const { written } = await appendFacts(orm.em.fork(), site, [fact], orderedOnArrival(arrival()));
     response.status(written > 0 ? 201 : 200).json({ id, written: written > 0 });
+  });
+  router.post('/sites/:site/facts', async (request, response) => {
+    const site = uuidOf(request, 'site');
+    const invalid = invalidAgainst(FactsSchema, request.body);
+    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, invalid.path);
+    const { facts } = request.body as { readonly facts: readonly unknown[] };
+    response.json({ results: await keepFacts(orm, site, facts, orderedOnArrival(arrival()), log) });
   });
   return router;
 }

@@ -42,10 +42,14 @@ export class ProblemError extends Error {
   }
 }
 
-export function sendProblem(response: Response, { code, message, field }: ProblemError): void {
+export function problemDocument({ code, message, field }: ProblemError): Problem {
   const [status, title] = TITLES[code];
-  const problem: Problem = { type: 'about:blank', title, status, code, detail: message, ...(field === undefined ? {} : { field }) };
-  response.status(status).type(PROBLEM_TYPE).send(JSON.stringify(problem));
+  return { type: 'about:blank', title, status, code, detail: message, ...(field === undefined ? {} : { field }) };
+}
+
+export function sendProblem(response: Response, error: ProblemError): void {
+  const problem = problemDocument(error);
+  response.status(problem.status).type(PROBLEM_TYPE).send(JSON.stringify(problem));
 }
 
 const mebibytes = (bytes: number): string => `${bytes / 1024 / 1024} MB`;
@@ -85,7 +89,8 @@ export const isUnwritable = (error: unknown): boolean => /^2[23]...$/.test(sqlSt
 const NO_ROOM = /^(53[12]00|58030|25006|ENOSPC|EDQUOT|EROFS|EIO)$/;
 export const isOutOfRoom = (error: unknown): boolean => NO_ROOM.test(sqlStateOf(error));
 
-function problemOf(error: unknown): ProblemError {
+/** What is said of anything that went wrong. */
+export function problemOf(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') {

@@ -1,7 +1,19 @@
 /** The API's description, made from the schemas that the bodies are checked by. */
-import { closed, FACT_BODIES, FactEnvelope, LARGEST_BODY_BYTES, LARGEST_UPLOAD_BYTES, Type, Uuid, type FactType, type TSchema } from '@idle-marker/contract';
+import {
+  closed,
+  FACT_BODIES,
+  FactEnvelope,
+  LARGEST_BODY_BYTES,
+  LARGEST_UPLOAD_BYTES,
+  MOST_FACTS_AT_ONCE,
+  Type,
+  Uuid,
+  type FactType,
+  type TSchema,
+} from '@idle-marker/contract';
 import { ControlImportSchema } from '../control/routes.ts';
 import { CrewLinkSchema, CrewReportSchema } from '../crew/routes.ts';
+import { FactsSchema } from '../facts/batch.ts';
 import { PaperSchemas } from '../papers/routes.ts';
 import { ReportOptionsSchema } from '../http/reportOptions.ts';
 import { IssueSchema } from '../sheets/routes.ts';
@@ -80,6 +92,33 @@ export function openApiDocument(): Json {
                 cursor: { type: 'integer' },
                 more: { type: 'boolean' },
                 ledger: { type: ['string', 'null'] },
+              },
+            }),
+            ...refusals,
+          },
+        },
+        post: {
+          operationId: 'appendFacts',
+          parameters: [site],
+          requestBody: {
+            required: true,
+            content: {
+              'application/json': {
+                schema: { ...plain(FactsSchema), properties: { facts: { type: 'array', minItems: 1, maxItems: MOST_FACTS_AT_ONCE, items: fact } } },
+              },
+            },
+          },
+          responses: {
+            '200': json('What came of each, in the order in which they were sent: written or not, or what is wrong with it', {
+              type: 'object',
+              properties: {
+                results: {
+                  type: 'array',
+                  items: {
+                    type: 'object',
+                    properties: { id: { type: ['string', 'null'] }, written: { type: 'boolean' }, problem: { $ref: '#/components/schemas/Problem' } },
+                  },
+                },
               },
             }),
             ...refusals,

@@ -2,9 +2,9 @@
  * The facts of the open site in memory, and their traffic with the server. Facts made here show at once and go out
  * in the order they were made; the server may be away as long as it likes.
  */
-import { instantOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import { instantOf, LARGEST_BODY_BYTES, MOST_FACTS_AT_ONCE, type AnyFact, type Problem, type StoredFact } from '@idle-marker/contract';
 import { stampAfter, now } from './clock.ts';
-import { about, ask, AwayError, RefusedError, sending, type IsAnswer } from './server.ts';
+import { ask, AwayError, RefusedError, sending, type IsAnswer } from './server.ts';
 import * as storage from './storage.ts';
 import { newId } from './uuid.ts';
 
@@ -24,6 +24,8 @@ export interface LedgerState {
   readonly unkept: { readonly count: number; readonly why: storage.StorageFault } | null;
   /** Whether the browser said that it won’t take away by itself what is kept; null while it was not asked. */
   readonly persistent: boolean | null;
+  /** Facts that were read so far of a site that is opened for the first time. */
+  readonly read: number;
   /** Facts were read at least once, from the browser or the server. */
   readonly loaded: boolean;
 }
@@ -37,6 +39,7 @@ const EMPTY: LedgerState = {
   trouble: null,
   unkept: null,
   persistent: null,
+  read: 0,
   loaded: false,
 };
 const RETRY_MS = 2000;
@@ -73,12 +76,22 @@ const isStored = (fact: AnyFact): fact is StoredFact => 'receivedAt' in fact;
 /** The server has put another instant beside the stamp since this page made the entry. */
 const isReordered = (fact: AnyFact): boolean => instantOf(fact) !== instantOf(known.get(fact.id)!);
 
+/** Facts that are being read and not shown yet: a site is shown when it is there, not page by page. */
+let readingOn = false;
+
 function take(facts: readonly AnyFact[]): void {
   const fresh = facts.filter((fact) => !known.has(fact.id) || isReordered(fact));
+  const isLatest = fresh.every((fact) => !known.has(fact.id));
   for (const fact of facts) if (!known.has(fact.id) || isStored(fact)) known.set(fact.id, fact);
   if (fresh.length === 0) return;
-  latest = null;
-  for (const fact of known.values()) if (latest === null || Date.parse(instantOf(fact)) > Date.parse(latest)) latest = instantOf(fact);
+  if (!isLatest) latest = null;
+  for (const fact of isLatest ? fresh : known.values()) if (latest === null || Date.parse(instantOf(fact)) > Date.parse(latest)) latest = instantOf(fact);
+  show();
+}
+
+function show(): void {
+  if (readingOn) return;
+  performance.mark('facts taken');
   change({ facts: [...known.values()] });
 }
 
@@ -87,6 +100,7 @@ export async function openSite(site: string): Promise<void> {
   if (state.site === site) return;
   clearTimeout(timer);
   known.clear();
+  readingOn = false;
   latest = null;
   cursor = 0;
   state = { ...EMPTY, site, trouble: state.trouble, persistent: state.persistent };
@@ -188,44 +202,84 @@ const FOR_GOOD: ReadonlySet<string> = new Set([
   'BODY_TOO_LARGE',
 ]);
 
-type Stored = { readonly id: string; readonly written: boolean };
-const stored =
-  (id: string): IsAnswer<Stored> =>
-  (document) =>
-    about<Stored>(id)(document) && typeof document['written'] === 'boolean' ? (document as unknown as Stored) : null;
+type Outcome = { readonly id: string; readonly written: boolean } | { readonly id: string | null; readonly problem: Problem };
+const isOutcome = (value: unknown, id: string): value is Outcome => {
+  const { id: of, written, problem } = value as { readonly id?: unknown; readonly written?: unknown; readonly problem?: Partial<Problem> };
+  return of === id && (typeof written === 'boolean' || (typeof problem?.code === 'string' && typeof problem.detail === 'string'));
+};
+/** What came of each of the facts, and of no others. */
+const outcomesOf =
+  (facts: readonly AnyFact[]): IsAnswer<readonly Outcome[]> =>
+  ({ results }) =>
+    Array.isArray(results) && results.length === facts.length && results.every((each, i) => isOutcome(each, facts[i]!.id)) ? (results as Outcome[]) : null;
 
-/** Sends what waits, each entry by itself: one that the server fails on keeps back only what refers to it. True where there is no room. */
+type Entry = Awaited<ReturnType<typeof queue>>[number];
+
+/** Letters of the facts that are sent together: well within what the server takes at once. */
+const LETTERS_AT_ONCE = LARGEST_BODY_BYTES / 4;
+
+/** What waits, in its order, in pieces that are sent at once: each of one site. */
+function inBatches(entries: readonly Entry[]): Entry[][] {
+  const batches: Entry[][] = [];
+  let letters = 0;
+  for (const entry of entries) {
+    const size = JSON.stringify(entry.fact).length;
+    const last = batches.at(-1);
+    if (last && last[0]!.site === entry.site && last.length < MOST_FACTS_AT_ONCE && letters + size <= LETTERS_AT_ONCE) {
+      last.push(entry);
+      letters += size;
+    } else {
+      batches.push([entry]);
+      letters = size;
+    }
+  }
+  return batches;
+}
+
+/** Sends what waits: an entry that the server fails on keeps back only what refers to it. True where there is no room. */
 async function sendWaiting(): Promise<boolean> {
-  for (const entry of await queue()) {
-    if (entry.refused !== null) continue;
-    const { site, fact, key } = entry;
+  const open = (await queue()).filter((entry) => entry.refused === null);
+  for (const batch of inBatches(open)) {
+    const facts = batch.map(({ fact }) => bare(fact));
     try {
-      await ask(`/api/v1/sites/${site}/facts/${fact.id}`, stored(fact.id), sending('PUT', bare(fact)));
-      stuck.delete(fact.id);
-      await settle(key, fact.id);
+      const outcomes = await ask(`/api/v1/sites/${batch[0]!.site}/facts`, outcomesOf(facts), sending('POST', { facts }));
+      const taken = batch.filter((_, i) => !('problem' in outcomes[i]!));
+      for (const { fact } of taken) stuck.delete(fact.id);
+      await settle(taken);
+      performance.mark('facts sent');
+      for (const [i, entry] of batch.entries()) {
+        const outcome = outcomes[i]!;
+        if ('problem' in outcome) await failed(entry, outcome.problem);
+      }
     } catch (error) {
       if (!(error instanceof RefusedError)) throw error;
-      const { code, detail } = error.problem;
+      const { code } = error.problem;
       if (code === 'DATABASE_AWAY') throw error;
       if (code === 'STORAGE_FULL') return true;
-      if (FOR_GOOD.has(code)) await refuse(entry, detail);
-      // What it refers to may still be under way from another device: it stays in the queue and is tried again.
-      else if (code !== 'MISSING_REFERENCE') stuck.set(fact.id, { fact, reason: detail });
+      // Nobody knows what is the matter with which of them.
+      for (const entry of batch) await failed(entry, error.problem);
     }
     await countWaiting();
   }
   return false;
 }
 
-/** As it was made: what the server has put beside it is not sent back. */
-const bare = ({ id, type, at, device, seq, by, body }: AnyFact) => ({ id, type, at, device, seq, by, body });
-
-async function settle(key: number | null, id: string): Promise<void> {
-  held.delete(id);
-  if (key !== null) await storage.settle(key).catch(() => undefined);
+async function failed(entry: Entry, { code, detail }: Problem): Promise<void> {
+  if (FOR_GOOD.has(code)) await refuse(entry, detail);
+  // What it refers to may still be under way from another device: it stays in the queue and is tried again.
+  else if (code !== 'MISSING_REFERENCE') stuck.set(entry.fact.id, { fact: entry.fact, reason: detail });
 }
 
-async function refuse({ key, site, fact }: Awaited<ReturnType<typeof queue>>[number], reason: string): Promise<void> {
+/** As it was made: what the server has put beside it is not sent back. */
+const bare = ({ id, type, at, device, seq, by, body }: AnyFact): AnyFact => ({ id, type, at, device, seq, by, body }) as AnyFact;
+
+async function settle(entries: readonly Entry[]): Promise<void> {
+  for (const { fact } of entries) held.delete(fact.id);
+  const keys = entries.flatMap(({ key }) => (key === null ? [] : [key]));
+  if (keys.length > 0) await storage.settle(keys).catch(() => undefined);
+}
+
+async function refuse({ key, site, fact }: Entry, reason: string): Promise<void> {
   try {
     if (key === null) await storage.repost([{ site, fact, refused: reason }]);
     else await storage.markRefused({ key, site, fact, refused: reason }, reason);
@@ -248,6 +302,19 @@ const isPage: IsAnswer<Page> = (document) => (Array.isArray(document['facts']) &
 const NOTHING: Page = { facts: [], cursor: 0, more: false, ledger: null };
 
 async function readNew(site: string): Promise<void> {
+  readingOn = !state.loaded;
+  try {
+    await readPages(site);
+  } finally {
+    if (readingOn && state.site === site) {
+      readingOn = false;
+      if (known.size > state.facts.length) show();
+    }
+  }
+  if (state.site === site && !state.loaded) change({ loaded: true });
+}
+
+async function readPages(site: string): Promise<void> {
   for (let more = true; more;) {
     if (state.site !== site) return;
     const page = await ask(`/api/v1/sites/${site}/facts?after=${cursor}`, isPage).catch((error: unknown) => {
@@ -264,9 +331,9 @@ async function readNew(site: string): Promise<void> {
     if (state.site !== site) return;
     cursor = page.cursor;
     take(page.facts);
+    if (readingOn) change({ read: known.size });
     more = page.more;
   }
-  if (!state.loaded) change({ loaded: true });
 }
 
 /** The server's data was exchanged: what the browser kept of it is worth nothing, what waits in the outbox is. */
@@ -322,6 +389,6 @@ export function untilSent(): Promise<void> {
 
 /** A refused fact that a person has seen is taken off the list. */
 export async function dismissRefused(key: number): Promise<void> {
-  await storage.settle(key);
+  await storage.settle([key]);
   await countWaiting();
 }

@@ -2,7 +2,7 @@
  * What the browser keeps: facts as the server gave them (append-only, so never stale), and the outbox of facts made
  * here that the server has not confirmed. Both outlive a reload and a closed tab.
  */
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import type { AnyFact, StoredFact } from '@idle-marker/contract';
 
 export interface Waiting {
@@ -14,7 +14,8 @@ export interface Waiting {
 }
 
 interface Schema extends DBSchema {
-  facts: { key: string; value: { id: string; site: string; fact: StoredFact }; indexes: { site: string } };
+  /** Some facts of a site, as JSON: by the site, the cursor that they were read up to, and which part of them. */
+  pages: { key: [site: string, cursor: number, part: number]; value: string };
   outbox: { key: number; value: Omit<Waiting, 'key'> };
   settings: { key: string; value: unknown };
 }
@@ -32,12 +33,14 @@ export type StorageFault = 'full' | 'closed';
 export const storageFault = (): StorageFault | null => fault;
 
 function database(): Promise<Database> {
-  opened ??= openDB<Schema>('idle-marker', 1, {
-    upgrade(db) {
+  opened ??= openDB<Schema>('idle-marker', 2, {
+    async upgrade(db, before, _, transaction) {
       emptied ||= wasOpen;
-      db.createObjectStore('facts', { keyPath: 'id' }).createIndex('site', 'site');
-      db.createObjectStore('outbox', { autoIncrement: true });
-      db.createObjectStore('settings');
+      db.createObjectStore('pages');
+      if (before === 0) {
+        db.createObjectStore('outbox', { autoIncrement: true });
+        db.createObjectStore('settings');
+      } else await fromSingleFacts(db as unknown as IDBPDatabase, transaction as unknown as Upgrade);
     },
     // Cleared by the person or the browser: the next use opens it anew.
     terminated: () => (opened = null),
@@ -52,6 +55,33 @@ function database(): Promise<Database> {
   opened.catch(() => (opened = null));
   return opened;
 }
+
+type Upgrade = IDBPTransaction<unknown, string[], 'versionchange'>;
+
+/** The first form kept each fact by itself. */
+async function fromSingleFacts(db: IDBPDatabase, transaction: Upgrade): Promise<void> {
+  const bySite = new Map<string, StoredFact[]>();
+  for (const { site, fact } of (await transaction.objectStore('facts').getAll()) as { site: string; fact: StoredFact }[]) {
+    const facts = bySite.get(site) ?? [];
+    facts.push(fact);
+    bySite.set(site, facts);
+  }
+  for (const [site, facts] of bySite) {
+    const cursor = ((await transaction.objectStore('settings').get(`cursor ${site}`)) as number | undefined) ?? 0;
+    for (const [key, page] of pagesOf(site, facts, cursor)) await transaction.objectStore('pages').put(page, key);
+  }
+  db.deleteObjectStore('facts');
+}
+
+/** Taken apart again between two frames. */
+const FACTS_A_PAGE = 1000;
+
+function pagesOf(site: string, facts: readonly StoredFact[], cursor: number): [key: [string, number, number], page: string][] {
+  const count = Math.ceil(facts.length / FACTS_A_PAGE);
+  return Array.from({ length: count }, (_, i) => [[site, cursor, i], JSON.stringify(facts.slice(i * FACTS_A_PAGE, (i + 1) * FACTS_A_PAGE))]);
+}
+
+const pagesOfSite = (site: string): IDBKeyRange => IDBKeyRange.bound([site], [site, []]);
 
 /** Uses what the browser keeps; a connection that was closed under it is opened once more. */
 async function using<T>(act: (db: Database) => Promise<T>): Promise<T> {
@@ -102,18 +132,37 @@ export async function askToKeep(): Promise<boolean | null> {
   return navigator.storage.persist().catch(() => null);
 }
 
+/** Small pages, as they come while work goes on, are put together when there are more of them than this. */
+const MOST_PAGES = 200;
+
+/** Page by page: each is taken apart in a turn of its own. */
 export async function keptFacts(site: string): Promise<StoredFact[]> {
-  const rows = await reading((db) => db.getAllFromIndex('facts', 'site', site), []);
-  return rows.map((row) => row.fact);
+  const facts: StoredFact[] = [];
+  const keys = await reading((db) => db.getAllKeys('pages', pagesOfSite(site)), []);
+  for (const key of keys) {
+    const page = await reading((db) => db.get('pages', key), undefined);
+    if (page !== undefined) for (const fact of JSON.parse(page) as StoredFact[]) facts.push(fact);
+  }
+  if (keys.length > MOST_PAGES) await putTogether(site, facts, keys).catch(() => undefined);
+  return facts;
+}
+
+async function putTogether(site: string, facts: readonly StoredFact[], keys: readonly [string, number, number][]): Promise<void> {
+  const unique = [...new Map(facts.map((fact) => [fact.id, fact])).values()];
+  const last = Math.max(...keys.map(([, cursor]) => cursor));
+  await writing((db) => {
+    const transaction = db.transaction('pages', 'readwrite');
+    const requests = keys.map((key) => transaction.store.delete(key));
+    return Promise.all([...requests, ...pagesOf(site, unique, last).map(([key, page]) => transaction.store.put(page, key)), transaction.done]);
+  });
 }
 
 /** Keeps facts from the server with the cursor to read on from. */
 export async function keepFacts(site: string, facts: readonly StoredFact[], cursor: number): Promise<void> {
   await writing((db) => {
-    const transaction = db.transaction(['facts', 'settings'], 'readwrite');
-    const store = transaction.objectStore('facts');
-    const requests = [...facts.map((fact) => store.put({ id: fact.id, site, fact })), transaction.objectStore('settings').put(cursor, `cursor ${site}`)];
-    return Promise.all([...requests, transaction.done]);
+    const transaction = db.transaction(['pages', 'settings'], 'readwrite');
+    const pages = pagesOf(site, facts, cursor).map(([key, page]) => transaction.objectStore('pages').put(page, key));
+    return Promise.all([...pages, transaction.objectStore('settings').put(cursor, `cursor ${site}`), transaction.done]);
   });
 }
 
@@ -123,10 +172,9 @@ export const keptCursor = async (site: string): Promise<number> =>
 /** Forgets what came from the server; the outbox stays. For a server whose data folder was exchanged. */
 export async function forgetFacts(site: string): Promise<void> {
   await writing(async (db) => {
-    const transaction = db.transaction(['facts', 'settings'], 'readwrite');
-    const keys = await transaction.objectStore('facts').index('site').getAllKeys(site);
+    const transaction = db.transaction(['pages', 'settings'], 'readwrite');
     await Promise.all([
-      ...keys.map((key) => transaction.objectStore('facts').delete(key)),
+      transaction.objectStore('pages').delete(pagesOfSite(site)),
       transaction.objectStore('settings').delete(`cursor ${site}`),
       transaction.done,
     ]);
@@ -226,8 +274,11 @@ export const waiting = (): Promise<Waiting[]> =>
     return keys.map((key, i) => ({ key, ...values[i]! }));
   }, []);
 
-export async function settle(key: number): Promise<void> {
-  await writing((db) => db.delete('outbox', key));
+export async function settle(keys: readonly number[]): Promise<void> {
+  await writing((db) => {
+    const transaction = db.transaction('outbox', 'readwrite');
+    return Promise.all([...keys.map((key) => transaction.store.delete(key)), transaction.done]);
+  });
 }
 
 export async function markRefused(entry: Waiting, reason: string): Promise<void> {

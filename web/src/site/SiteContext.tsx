@@ -1,22 +1,20 @@
-import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { TrustResult } from '@idle-marker/core';
 import { CLOCKS_AGREE_MS, type AnyFact, type Fact } from '@idle-marker/contract';
 import {
   currentOccupation,
   pairedInForce,
   sameAsBefore,
-  siteState,
   solutionInForce,
-  trustOf,
   type AcceptedSolution,
   type PairedSolution,
   type SiteState,
 } from '@idle-marker/records';
-import { now } from '../ledger/clock.ts';
 import { openSite, say, type Said } from '../ledger/ledger.ts';
 import { sendBeside } from '../ledger/beside.ts';
 import { useLedger } from '../ledger/useLedger.ts';
 import { readSetting, writeSetting } from '../ledger/storage.ts';
+import { siteSnapshot, subscribeToSite, untilShown, type JudgedSite } from './siteStore.ts';
 
 export interface OpenSite {
   readonly id: string;
@@ -44,39 +42,26 @@ export function useSite(): OpenSite {
   return site;
 }
 
-const JUDGE_EVERY_MS = 30_000;
-
-function useNow(): Date {
-  const [instant, setInstant] = useState(now);
-  useEffect(() => {
-    const timer = setInterval(() => setInstant(now()), JUDGE_EVERY_MS);
-    return () => clearInterval(timer);
-  }, []);
-  return instant;
-}
-
-/** State of the site that the ledger holds, folded and judged. Null until facts are there. */
-export function useSiteState(id: string): { state: SiteState | null; loaded: boolean } {
+/** The site that the ledger holds, folded and judged. Null until facts are there. */
+export function useJudgedSite(id: string): { judged: JudgedSite | null; loaded: boolean } {
   const ledger = useLedger();
+  const open = useSyncExternalStore(subscribeToSite, siteSnapshot);
   useEffect(() => {
     void openSite(id);
   }, [id]);
-  const facts = ledger.site === id ? ledger.facts : null;
-  const state = useMemo(() => (facts?.some((fact) => fact.type === 'site') ? siteState(facts) : null), [facts]);
-  return { state, loaded: ledger.site === id && ledger.loaded };
+  const isLoaded = ledger.site === id && ledger.loaded;
+  const judged = open.id === id ? open.site : null;
+  // What was read is shown once it is judged.
+  return { judged, loaded: isLoaded && (judged !== null || !ledger.facts.some((fact) => fact.type === 'site')) };
 }
 
-export function SiteProvider({ id, state, who, children }: { id: string; state: SiteState; who: string; children: ReactNode }) {
-  const instant = useNow();
+export function SiteProvider({ id, judged, who, children }: { id: string; judged: JudgedSite; who: string; children: ReactNode }) {
+  const { state, trust, instant, at } = judged;
   useEffect(() => {
     void sendBeside(id, 'images');
     void sendBeside(id, 'sources');
   }, [id, instant]);
   const value = useMemo((): OpenSite => {
-    // A fact made since the clock was last read must not lie in the future of the judgement.
-    const last = state.timeline.at(-1)!.at;
-    const latest = new Date(Math.max(instant.getTime(), Date.parse(last)));
-    const trust = trustOf(state, latest.toISOString());
     const occupation = currentOccupation(state);
     return {
       id,
@@ -86,22 +71,18 @@ export function SiteProvider({ id, state, who, children }: { id: string; state: 
       occupation,
       paired: pairedInForce(state, occupation),
       who,
-      now: latest,
-      clockBehind: latest.getTime() - instant.getTime() > CLOCKS_AGREE_MS ? last : null,
+      now: at,
+      clockBehind: at.getTime() - instant.getTime() > CLOCKS_AGREE_MS ? state.timeline.at(-1)!.at : null,
       say: async (...facts) => {
         // A dialog that was opened and kept as it was tells nothing.
-        const same = facts.map((fact) => sameAsBefore(state.timeline, fact));
-        const said = facts.some((_, i) => same[i] === null)
-          ? await say(
-              id,
-              who,
-              facts.filter((_, i) => same[i] === null),
-            )
-          : [];
+        const same = facts.map((fact) => sameAsBefore(state, fact));
+        const fresh = facts.filter((_, i) => same[i] === null);
+        const said = fresh.length > 0 ? await say(id, who, fresh) : [];
+        await untilShown(said.map((fact) => fact.id));
         return facts.map((_, i) => same[i] ?? said.shift()!);
       },
     };
-  }, [id, state, who, instant]);
+  }, [id, state, trust, instant, at, who]);
   return <Context value={value}>{children}</Context>;
 }
 

@@ -9,18 +9,24 @@ import { Frame, Logo } from '../frame/Frame.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
 import { Empty } from '../ui/Slip.tsx';
-import { SiteProvider, useSiteState, useWho } from './SiteContext.tsx';
+import { SiteProvider, useJudgedSite, useWho } from './SiteContext.tsx';
 import { LINK } from '../ui/link.ts';
 
 /** Opens a site: waits for its facts, and asks who works before anything is said. */
 export function SiteDoor() {
   const { site } = useParams();
   const id = site!;
-  const { state, loaded } = useSiteState(id);
+  const { judged, loaded } = useJudgedSite(id);
+  const state = judged?.state ?? null;
   const ledger = useLedger();
   const [who, setWho] = useWho(id);
-  if (!state) {
-    if (!loaded && ledger.trouble === null) return <Empty title="Opening the site">Reading what was said so far…</Empty>;
+  if (!judged || !state) {
+    if (!loaded && ledger.trouble === null)
+      return (
+        <Empty title="Opening the site">
+          {ledger.read > 0 ? `Reading what was said so far: ${ledger.read.toLocaleString('en')} entries…` : 'Reading what was said so far…'}
+        </Empty>
+      );
     return (
       <Empty
         title={loaded ? 'There is no such site' : 'The site can’t be read just now'}
@@ -39,7 +45,7 @@ export function SiteDoor() {
   if (who === undefined) return null;
   if (who === null || !state.members.some((member) => member.id === who)) return <WhoWorks id={id} state={state} choose={setWho} />;
   return (
-    <SiteProvider id={id} state={state} who={who}>
+    <SiteProvider id={id} judged={judged} who={who}>
       <Frame />
     </SiteProvider>
   );

@@ -31,9 +31,13 @@ export interface TrustResult {
 
 const NONE: readonly never[] = [];
 
-function judgeSolutions(site: TrustSite, views: Views, memory: TrustMemory): ReadonlyMap<string, JudgedSolution> {
+/** Solutions that are judged before whoever judges may look about. */
+const SOLUTIONS_A_STEP = 10;
+
+function* judgeSolutions(site: TrustSite, views: Views, memory: TrustMemory): Generator<void, ReadonlyMap<string, JudgedSolution>> {
   const sets = setWith(memory, site.listed);
   const shared = siteFrom(site);
+  let judged = 0;
   const kept = new Map<string, NonNullable<ReturnType<typeof recalled>>>();
   for (const id of new Set([...site.solutions.keys(), ...sets.keys()])) {
     const solution = site.solutions.get(id);
@@ -42,6 +46,7 @@ function judgeSolutions(site: TrustSite, views: Views, memory: TrustMemory): Rea
     const before = recalled(memory, id, from, solution?.record, set);
     if (before) kept.set(id, before);
     else {
+      if (++judged % SOLUTIONS_A_STEP === 0) yield;
       const marks = standingsAt(views, id, set);
       const standing = solution ? solutionStanding(views, solution) : null;
       kept.set(id, { from, solution: solution?.record, set, judged: { marks, standing, propose: solution ? proposalsOf(views, solution, marks) : NONE } });
@@ -57,10 +62,22 @@ function judgeSolutions(site: TrustSite, views: Views, memory: TrustMemory): Rea
  * @param memory of the judgement before, which makes this one quicker and never another
  */
 export function judgeTrust(input: TrustInput, memory: TrustMemory = newTrustMemory()): TrustResult {
+  const steps = trustSteps(input, memory);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same in steps, between which something else may be done. */
+export function* trustSteps(input: TrustInput, memory: TrustMemory): Generator<void, TrustResult> {
   memory.read = readRecords(input.records, memory.read);
+  yield;
   const site = readSite(input, memory.read);
+  yield;
   const views: Views = { plan: partView(site, 'plan'), height: partView(site, 'height') };
-  const judged = judgeSolutions(site, views, memory);
+  yield;
+  const judged = yield* judgeSolutions(site, views, memory);
   const suspects = Object.fromEntries(PARTS.map((part) => [part, new Set(views[part].lines.suspects.map((review) => review.target))])) as Record<
     Part,
     Set<string>

@@ -153,7 +153,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
       supersedes: mark?.revision.id ?? null,
     };
     // Nothing was changed: there is no source to be asked for.
-    const asBefore = before && source.trim() === '' ? sameAsBefore(state.timeline, { type: 'control', body: { ...body, source: before.source } }) : null;
+    const asBefore = before && source.trim() === '' ? sameAsBefore(state, { type: 'control', body: { ...body, source: before.source } }) : null;
     if (asBefore) {
       onClose();
       return;

@@ -64,7 +64,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
       supersedes: grid?.id ?? null,
     };
     // Whole or not at all: a grid without the packages that hang on it is neither the old design nor the new one.
-    const id = sameAsBefore(state.timeline, { type: 'grid', body })?.id ?? newId();
+    const id = sameAsBefore(state, { type: 'grid', body })?.id ?? newId();
     const packages = (retired ? [] : affected).flatMap(({ work, next }): Said[] => {
       if (!bring.has(work.id) || !next.ok) return [];
       const items = next.value.items.map((item) => (item.grid === grid!.id ? { ...item, grid: id } : item));

@@ -98,8 +98,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const ground = surfaces.find(({ id }) => id === heightsFrom) ?? null;
   // Cross sections and surfaces are asked for the same: a height under each corner.
   const surface = useMemo(
-    () =>
-      ground ? { name: ground.name, drawing: ground.revision } : sectionLine !== null ? { name: sectionLine, alignment: fact.id } : null,
+    () => (ground ? { name: ground.name, drawing: ground.revision } : sectionLine !== null ? { name: sectionLine, alignment: fact.id } : null),
     [ground, sectionLine, fact],
   );
   const [useSurface, setUseSurface] = useState(false);

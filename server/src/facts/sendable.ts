@@ -1,0 +1,15 @@
+import { invalidFact, type AnyFact } from '@idle-marker/contract';
+import { ProblemError } from '../http/problems.ts';
+
+export function validFact(document: unknown): AnyFact {
+  const invalid = invalidFact(document);
+  if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, invalid.path);
+  return document as AnyFact;
+}
+
+/** A fact that a client may send as it is. */
+export function sendable(document: unknown): AnyFact {
+  const fact = validFact(document);
+  if (fact.type === 'handover') throw new ProblemError('INVALID_INPUT', 'Sheets are issued under /sheets, where they get their number.', '/type');
+  return fact;
+}
