@@ -23,8 +23,19 @@ function lineIn(book: Book, fact: AnyFact): BookLine {
   return { topic, text: `${text} [stamped ${ahead} ahead by a wrong clock; it stands where the server received it]` };
 }
 
-/** What an entry says, and whether a clock that was ahead has stamped it. */
-export function bookLine(state: SiteState, fact: AnyFact): BookLine {
-  const book: Book = bookOf(state, (other) => lineIn(book, other).text);
-  return lineIn(book, fact);
+/** What entries of a site say, and whether a clock that was ahead has stamped them; each is written when it is first asked for. */
+export function bookReader(state: SiteState): (fact: AnyFact) => BookLine {
+  const book: Book = bookOf(state, (other) => lineOf(other).text);
+  const lines = new Map<string, BookLine>();
+  const lineOf = (fact: AnyFact): BookLine => {
+    let line = lines.get(fact.id);
+    if (!line) lines.set(fact.id, (line = lineIn(book, fact)));
+    return line;
+  };
+  return lineOf;
 }
+
+/** What one entry says. */
+export const bookLine = (state: SiteState, fact: AnyFact): BookLine => bookReader(state)(fact);
+
+export const bookTopic = (fact: AnyFact): BookTopic => toldOf(kindOf(fact).topic, fact);

@@ -2,6 +2,7 @@
 import { traverse, type HeightFrom, type Metres, type ResectionResult, type SolvedStation } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { controlPointOf, groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution, type SightGroup } from './observations.ts';
+import { sightsOf } from './indexes.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 const SAME_PLACE: Metres = 0.002;
@@ -18,13 +19,8 @@ export function broughtFrom(state: SiteState, { body }: Fact<'occupation'>): For
   const revision = over && state.control.find((mark) => mark.id === over.mark)?.revisions.find((each) => each.id === over.revision);
   const from = revision && state.accepted.find((each) => each.fact.id === revision.body.parent && !each.withdrawn);
   if (!from) return null;
-  const sights = [...state.sights.values()].filter(
-    (sight) =>
-      sight.body.purpose === 'control' &&
-      sight.body.occupation === from.occupation.id &&
-      sight.body.target.kind === 'control' &&
-      sight.body.target.mark === over.mark &&
-      !state.withdrawn.has(sight.id),
+  const sights = sightsOf(state, from.occupation.id).filter(
+    ({ body: { purpose, target } }) => purpose === 'control' && target.kind === 'control' && target.mark === over.mark,
   );
   const foresight = groupSights(sights, () => ({ plan: true, height: true }))[0];
   return foresight && foresight.observation.slope !== null ? { from, foresight } : null;

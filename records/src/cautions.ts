@@ -4,6 +4,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { twiceAt } from './setTwice.ts';
 import { compareNames, decidedSolution, markKey, type AcceptedSolution, type SiteState } from './state.ts';
 import { classOf } from './toleranceClass.ts';
+import { marksOfWork } from './indexes.ts';
 
 export type CautionCode = 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended';
 
@@ -91,17 +92,8 @@ export function isIndependentlyChecked(state: SiteState, mark: Fact<'mark'>): bo
 }
 
 /** Marks of a package that stand and wait for a check by somebody or something else. */
-export const uncheckedMarks = (state: SiteState, work: Fact<'package'>): Fact<'mark'>[] => {
-  const roots = state.packageRoots;
-  const root = roots.get(work.id);
-  return [...state.marks.values()].filter(
-    (mark) =>
-      roots.get(mark.body.package) === root &&
-      mark.body.state !== 'rough' &&
-      independentCheckFor(state, work, mark.body.place) !== null &&
-      !isIndependentlyChecked(state, mark),
-  );
-};
+export const uncheckedMarks = (state: SiteState, work: Fact<'package'>): Fact<'mark'>[] =>
+  marksOfWork(state, work).filter((mark) => independentCheckFor(state, work, mark.body.place) !== null && !isIndependentlyChecked(state, mark));
 
 export interface OpenCaution {
   readonly code: CautionCode | 'independent' | 'setTwice';

@@ -1,10 +1,20 @@
 /** What the own sights of accepted stations check: as it was shown when they were decided on, and by the rules of now. */
-import { largestEffect, type AskedOfStation, type Checkability, type Judgement, type Metres, type TrustResult, type Unnoticed } from '@idle-marker/core';
+import {
+  isBeginning,
+  largestEffect,
+  type AskedOfStation,
+  type Checkability,
+  type Judgement,
+  type Metres,
+  type TrustResult,
+  type Unnoticed,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { CHECKABILITY_WORDS, fallenWords, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 import { askedOf } from './asked.ts';
 import { namingOf } from './naming.ts';
-import { reliabilityOf } from './stationDraft.ts';
+import { marksFrom } from './indexes.ts';
+import { reliabilityOf, stationSights } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 type Judged = NonNullable<FactBody<'decision'>['judged']>;
@@ -81,9 +91,6 @@ function askedWithSet(state: SiteState, { fact }: Decided): AskedOfStation {
   return set.length === 0 ? asked : { ...asked, work: set };
 }
 
-const marksFrom = (state: SiteState, solution: string): Fact<'mark'>[] =>
-  [...state.marks.values()].filter((mark) => (state.rehung.get(mark.id) ?? mark.body.solution) === solution && mark.body.state !== 'rough');
-
 /** A state of a site is never changed, so what follows from it is computed once. */
 const known = new WeakMap<SiteState, Map<string, StationCheck>>();
 
@@ -111,8 +118,31 @@ function asKept({ checkability, unnoticed: [worst] }: Judged): StationCheck {
   };
 }
 
+interface Anew {
+  readonly from: readonly unknown[];
+  readonly check: StationCheck;
+}
+/** What was judged anew, by the decision; found again where it would be judged from the very same. */
+const anew = new WeakMap<Fact<'decision'>, Anew>();
+
+/** Everything that a free station is judged from; null for the others, which more of the site has a say in. */
+function judgedFrom(state: SiteState, { fact, occupation }: Decided, asked: AskedOfStation): readonly unknown[] | null {
+  if (fact.body.method !== 'resection') return null;
+  return [state.settings, state.control, occupation, asked.plan, asked.height, ...stationSights(state, occupation.id), ...asked.work];
+}
+
 function judgedAnew(state: SiteState, solution: Decided): StationCheck {
-  const reliability = reliabilityOf(state, solution, askedWithSet(state, solution));
+  const asked = askedWithSet(state, solution);
+  const from = judgedFrom(state, solution, asked);
+  const before = from && anew.get(solution.decision);
+  if (before && before.from.length === from.length && isBeginning(before.from, from)) return before.check;
+  const check = checkAnew(state, solution, asked);
+  if (from) anew.set(solution.decision, { from, check });
+  return check;
+}
+
+function checkAnew(state: SiteState, solution: Decided, asked: AskedOfStation): StationCheck {
+  const reliability = reliabilityOf(state, solution, asked);
   const then = byRedundancy(solution.fact.body);
   const now = reliability?.state ?? 'unchecked';
   return { then, byRulesOfThen: true, now, worst: reliability?.unnoticed[0] ?? null, fell: then !== 'unchecked' && now === 'unchecked' };

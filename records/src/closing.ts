@@ -8,6 +8,7 @@ import { restakeList } from './restake.ts';
 import { sheetNotices } from './sheetNotices.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
 import { failedParts } from './stationClaim.ts';
+import { setMarks } from './indexes.ts';
 
 export type ClosingItem =
   /** Marks, or what was measured, came after the last good proof of a station that still stands: one sight would hold them. */
@@ -44,7 +45,7 @@ export interface Closing {
  */
 export function closingOf(state: SiteState, trust: TrustResult, waiting: number): Closing {
   const standings = new Map<string, MarkParts>(trust.marks.map((mark) => [mark.id, mark]));
-  const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough' && !state.reports.has(mark.id));
+  const marks = setMarks(state).filter((mark) => !state.reports.has(mark.id));
   const names = (chosen: readonly Fact<'mark'>[]) => chosen.map((mark) => mark.body.name).sort(compareNames);
   const withStanding = (...wanted: readonly Standing[]) => marks.filter((mark) => wanted.includes(standings.get(mark.id)?.standing ?? 'unproven'));
   const closed = new Set(state.timeline.flatMap((fact) => (fact.type === 'close' && !state.withdrawn.has(fact.id) ? [fact.body.occupation] : [])));

@@ -11,9 +11,7 @@ export function solutionInForce(state: SiteState, trust: TrustResult): AcceptedS
 
 /** The occupation that is being worked on: the last one that is neither closed nor followed by another. */
 export function currentOccupation(state: SiteState): Fact<'occupation'> | null {
-  const closed = new Set(
-    state.timeline.filter((fact) => fact.type === 'close' && !state.withdrawn.has(fact.id)).map((fact) => (fact as Fact<'close'>).body.occupation),
-  );
+  const closed = new Set(state.ofType.close.filter((fact) => !state.withdrawn.has(fact.id)).map((fact) => fact.body.occupation));
   const last = state.occupations.at(-1);
   return last && !closed.has(last.id) ? last : null;
 }

@@ -1,6 +1,7 @@
 export { foldSite, NoSiteError, siteState, type SiteFold } from './fold/fold.ts';
 export { packageRoots } from './fold/things.ts';
 export { compareNames, decidedSolution, markKey, type AcceptedSolution, type ControlMark, type PairedSolution, type SiteState, isPerson } from './state.ts';
+export { markInForce, marksFrom, setMarks, sightsOf } from './indexes.ts';
 export { newSiteTrustMemory, siteTrustSteps, trustOf, trustRecords, type SiteTrustMemory } from './trust.ts';
 export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';
 export {
@@ -86,7 +87,7 @@ export { coarserClass, type CoarserClass } from './coarserClass.ts';
 export { namingOf } from './naming.ts';
 export { judgeProof, proofCandidates, usedBy, type ProofCandidate, type ProofJudgement } from './proving.ts';
 export { placeAtGround, stakeAt } from './setting.ts';
-export { BOOK_TOPICS, bookLine, type BookLine, type BookTopic } from './bookLine.ts';
+export { BOOK_TOPICS, bookLine, bookReader, bookTopic, type BookLine, type BookTopic } from './bookLine.ts';
 export { leftOut } from './leftOut.ts';
 export {
   heightRevision,

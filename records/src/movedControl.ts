@@ -6,6 +6,7 @@ import { groupSights, pointsOf, precisionOf, readingOf, reductionFrom, reduction
 import { pairedEffects } from './paired.ts';
 import { controlAsUsed } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { setMarks } from './indexes.ts';
 
 type Effect = FactBody<'finding'>['effects'][number];
 export interface Parts {
@@ -59,7 +60,7 @@ export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts
       !each.withdrawn &&
       supportingUses(each.fact, each.occupation).some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height))),
   );
-  const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough');
+  const marks = setMarks(state);
   const paired = state.paired.filter(
     (each) => parts.height && !each.withdrawn && each.solution.body.uses.some((use) => use.revision === revision.id && use.height),
   );

@@ -3,6 +3,7 @@ import { angleToRadians, carriedAlong, planDistance, wrapHalfTurn, type Metres, 
 import { supportingUses } from './heldUses.ts';
 import { draftAsUsed } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { marksFrom } from './indexes.ts';
 
 /** A mark as the station used it, and by how much it is listed elsewhere now; null for a part that was not used. */
 export interface RevisedMark {
@@ -53,7 +54,7 @@ export function olderControl(state: SiteState, solution: AcceptedSolution): Olde
   const { outcome } = draftAsUsed(state, today, fact.body);
   const now = outcome?.ok ? outcome.value.result : null;
   const then = fact.body.result;
-  const set = [...state.marks.values()].filter((mark) => mark.body.solution === fact.id && mark.body.state !== 'rough');
+  const set = marksFrom(state, fact.id);
   if (!now) return { solution, marks, change: null, set: set.length, most: null };
   const turn = wrapHalfTurn(now.orientation - angleToRadians(then.orientationDeg, 'degree'));
   const height = now.height && then.z !== null ? Math.abs(now.height.z - then.z) : null;
@@ -71,7 +72,7 @@ export function olderControl(state: SiteState, solution: AcceptedSolution): Olde
 export function stationsOnOlderControl(state: SiteState): OlderControl[] {
   return state.accepted.flatMap((solution, i) => {
     const isLast = i === state.accepted.length - 1;
-    const found = isLast || [...state.marks.values()].some((mark) => mark.body.solution === solution.fact.id) ? olderControl(state, solution) : null;
+    const found = isLast || marksFrom(state, solution.fact.id).length > 0 ? olderControl(state, solution) : null;
     return found ? [found] : [];
   });
 }

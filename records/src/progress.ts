@@ -1,7 +1,8 @@
 /** How far the work packages are: what is set, held and in doubt. */
 import type { Standing, TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { markKey, type SiteState } from './state.ts';
+import { planKeys } from './indexes.ts';
+import type { SiteState } from './state.ts';
 
 export interface PackageProgress {
   readonly work: Fact<'package'>;
@@ -15,9 +16,8 @@ export interface PackageProgress {
 
 export function progressOf(state: SiteState, trust: TrustResult): PackageProgress[] {
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
-  const roots = state.packageRoots;
   return state.packages.map((work) => {
-    const keys = work.body.plans.map((plan) => markKey(roots.get(work.id)!, plan.key));
+    const keys = planKeys(state, work);
     // A mark that is said to be gone has to be set again; one that was hit is in doubt, whatever the station says.
     const marks = keys
       .flatMap((key) => state.marks.get(key) ?? [])

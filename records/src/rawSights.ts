@@ -15,6 +15,7 @@ import type { ControlMark, SiteState } from './state.ts';
 import { isFixedKind } from './fixedTarget.ts';
 import type { UseFlags } from './observations.ts';
 import { stationDraft } from './stationDraft.ts';
+import { sightsOf } from './indexes.ts';
 
 const memberOf = ({ members }: SiteState, id: string): string => members.find((member) => member.id === id)?.body.name ?? 'unknown';
 /** Files name people, and a name is never empty. */
@@ -57,7 +58,7 @@ export function rawSightsOf(state: SiteState, occupation: Fact<'occupation'>): R
   const decided = [...state.accepted, ...state.refused].filter((each) => each.occupation.id === occupation.id).at(-1) ?? null;
   const solution = decided?.fact ?? null;
   const uses = new Map(solution?.body.uses.toReversed().map((use) => [use.sight, use]));
-  const sights = [...state.sights.values()].filter((sight) => sight.body.occupation === occupation.id && !state.withdrawn.has(sight.id));
+  const sights = sightsOf(state, occupation.id);
   const marks = new Set([...(over ? [over.mark] : []), ...sights.flatMap(({ body }) => (body.target.kind === 'control' ? [body.target.mark] : []))]);
   const control = revisionsUsed(state, solution, marks);
   const { name, lengthUnit, angleUnit, combinedScaleFactor } = state.settings;

@@ -1,7 +1,9 @@
 /** Marks that have to be set again, or looked at again, before anybody builds from them. */
+import { isBeginning } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { isForPlan } from './packagePlans.ts';
-import { compareNames, markKey, type SiteState } from './state.ts';
+import { planKeys } from './indexes.ts';
+import { compareNames, type SiteState } from './state.ts';
 
 export interface Restake {
   readonly mark: Fact<'mark'>;
@@ -12,17 +14,34 @@ export interface Restake {
 }
 
 /** In the order of packages and names. */
-export function restakeList(state: SiteState): Restake[] {
-  return state.packages.flatMap((work) => {
-    const root = state.packageRoots.get(work.id)!;
-    return work.body.plans
-      .flatMap((plan): Restake[] => {
-        const mark = state.marks.get(markKey(root, plan.key));
-        if (!mark || mark.body.state === 'rough') return [];
-        const report = state.reports.get(mark.id) ?? null;
-        if (report) return [{ mark, work, why: report.body.kind, report }];
-        return isForPlan(mark.body, plan) ? [] : [{ mark, work, why: 'planChanged', report: null }];
-      })
-      .sort((a, b) => compareNames(a.mark.body.name, b.mark.body.name));
+export const restakeList = (state: SiteState): readonly Restake[] =>
+  state.packages.flatMap((work) =>
+    changedIn(state, work)
+      .map(({ mark, report }): Restake => ({ mark, work, report, why: report ? report.body.kind : 'planChanged' }))
+      .sort((a, b) => compareNames(a.mark.body.name, b.mark.body.name)),
+  );
+
+interface Changed {
+  readonly mark: Fact<'mark'>;
+  readonly report: Fact<'report'> | null;
+}
+
+/** What a package’s plans were looked through with: it is asked for at every fact, and most of them change none of it. */
+const looked = new WeakMap<
+  Fact<'package'>,
+  { readonly marks: readonly (Fact<'mark'> | undefined)[]; readonly reports: SiteState['reports']; readonly changed: readonly Changed[] }
+>();
+
+function changedIn(state: SiteState, work: Fact<'package'>): readonly Changed[] {
+  const marks = planKeys(state, work).map((key) => state.marks.get(key));
+  const before = looked.get(work);
+  if (before && before.reports === state.reports && isBeginning(before.marks, marks)) return before.changed;
+  const changed = work.body.plans.flatMap((plan, i): Changed[] => {
+    const mark = marks[i];
+    if (!mark || mark.body.state === 'rough') return [];
+    const report = state.reports.get(mark.id) ?? null;
+    return report || !isForPlan(mark.body, plan) ? [{ mark, report }] : [];
   });
+  looked.set(work, { marks, reports: state.reports, changed });
+  return changed;
 }

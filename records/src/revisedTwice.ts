@@ -4,7 +4,7 @@
  * decides which revision stands.
  */
 import { withdrawBranches, notSuperseded, type Withdrawn } from './branches.ts';
-import { isRevision, saidIn, type Revision, type RevisedKind } from './revision.ts';
+import { REVISED, saidIn, type Revision, type RevisedKind } from './revision.ts';
 import { compareNames, type SiteState } from './state.ts';
 
 export interface RevisedTwice {
@@ -47,12 +47,12 @@ const saidBy = ({ body }: Revision): string => saidIn(body, ['supersedes', 'sour
 /** By name. Two that say the same are no trouble. */
 export function revisedTwice(state: SiteState): RevisedTwice[] {
   const tips = new Map<string, Revision[]>();
-  for (const fact of notSuperseded(state.timeline.filter(isRevision).filter(({ id }) => !state.withdrawn.has(id)))) {
+  for (const fact of notSuperseded(REVISED.flatMap((type): readonly Revision[] => state.ofType[type]).filter(({ id }) => !state.withdrawn.has(id)))) {
     const key = `${fact.type} ${identityOf(state, fact)}`;
     tips.set(key, [...(tips.get(key) ?? []), fact]);
   }
   return [...tips.values()]
-    .filter((revisions) => new Set(revisions.map(saidBy)).size > 1)
+    .filter((revisions) => revisions.length > 1 && new Set(revisions.map(saidBy)).size > 1)
     .map((revisions) => ({ kind: revisions.at(-1)!.type, name: revisedName(revisions.at(-1)!), revisions }))
     .sort((one, other) => compareNames(one.name, other.name));
 }

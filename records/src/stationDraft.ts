@@ -32,6 +32,7 @@ import {
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { controlPointOf, groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
 import { withForward } from './carriedForward.ts';
+import { sightsOf } from './indexes.ts';
 import { lineName, siteLines } from './siteLines.ts';
 import { isProvenControl } from './markHistory.ts';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
@@ -89,7 +90,7 @@ export function defaultUse(state: SiteState, sight: Fact<'sight'>): UseFlags {
 }
 
 export const stationSights = (state: SiteState, occupation: string): Fact<'sight'>[] =>
-  [...state.sights.values()].filter((sight) => sight.body.occupation === occupation && sight.body.purpose === 'station' && !state.withdrawn.has(sight.id));
+  sightsOf(state, occupation).filter(({ body }) => body.purpose === 'station');
 
 type Sighted = Pick<StationDraft, 'groups' | 'input'> & { readonly sights: readonly Fact<'sight'>[] };
 
@@ -239,17 +240,17 @@ function useIn({ uses }: FactBody<'solution'>): (sight: Fact<'sight'>) => UseFla
 }
 const UNUSED: UseFlags = { plan: false, height: false };
 
-/** The same for all sights of the site at once. */
-function flagsAsUsed(state: SiteState, body: FactBody<'solution'>): Readonly<Record<string, UseFlags>> {
+/** The same for all sights of a placing. */
+function flagsAsUsed(state: SiteState, occupation: string, body: FactBody<'solution'>): Readonly<Record<string, UseFlags>> {
   const useOf = useIn(body);
-  return Object.fromEntries([...state.sights.values()].map((sight) => [sight.id, useOf(sight)]));
+  return Object.fromEntries(stationSights(state, occupation).map((sight) => [sight.id, useOf(sight)]));
 }
 
 /** The station of a solution from the same sights with the same uses, and nothing else. */
 export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, body: FactBody<'solution'>, asked?: AskedOfStation): StationDraft {
   const { e, n, z, scale } = body.result;
   const heightFrom = z === null ? null : (body.heightFrom ?? 'mark');
-  return stationDraft(state, occupation, flagsAsUsed(state, body), {
+  return stationDraft(state, occupation, flagsAsUsed(state, occupation.id, body), {
     freeScale: (scale ?? null) !== null,
     near: { e, n },
     heightFrom,

@@ -5,6 +5,7 @@ import { deserialize, serialize } from 'node:v8';
 globalThis.TextEncoder ??= TextEncoder;
 globalThis.TextDecoder ??= TextDecoder;
 globalThis.structuredClone ??= (value) => deserialize(serialize(value));
+globalThis.performance.mark ??= () => undefined;
 globalThis.MessageChannel ??= class {
   port1 = { onmessage: null };
   port2 = { postMessage: (data) => setTimeout(() => this.port1.onmessage?.({ data }), 0) };

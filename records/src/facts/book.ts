@@ -22,13 +22,14 @@ export interface Book {
 export function bookOf(state: SiteState, says: Book['says']): Book {
   const unit = state.settings.lengthUnit;
   const mark = (id: string) => factOf(state, 'mark', id)?.body.name ?? 'an unknown mark';
-  const control = (id: string) => state.control.find((each) => each.id === id)?.revision.body.name ?? 'an unknown mark';
+  const names = new Map(state.control.map((each) => [each.id, each.revision.body.name]));
+  const control = (id: string) => names.get(id) ?? 'an unknown mark';
   const plan = (work: string, key: string) => factOf(state, 'package', work)?.body.plans.find((each) => each.key === key)?.name ?? key;
   return {
     state,
     stationStyle: { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) },
     length: (metres) => (metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${UNIT_ABBREVIATION[unit]}`),
-    occupation: (id) => state.occupations.find((each) => each.id === id)?.body.name ?? 'an unknown station',
+    occupation: (id) => factOf(state, 'occupation', id)?.body.name ?? 'an unknown station',
     control,
     solution: (id) => factOf(state, 'solution', id)?.body.name ?? 'an unknown station',
     mark,

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Dialog as Radix } from 'radix-ui';
 import { useNavigate } from 'react-router';
-import { bookLine } from '@idle-marker/records';
+import { bookReader, type SiteState } from '@idle-marker/records';
 import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -15,6 +15,19 @@ interface Entry {
 }
 
 const MOST = 12;
+const MOST_RECORDS = 4;
+
+/** The last entries of the book that say something, in their order: looked for from the end. */
+function lastEntries(state: SiteState, wanted: string): string[] {
+  const lineOf = bookReader(state);
+  const found: string[] = [];
+  for (let i = state.timeline.length - 1; i >= 0 && found.length < MOST_RECORDS; i--) {
+    const { text } = lineOf(state.timeline[i]!);
+    if (text.toLowerCase().includes(wanted)) found.unshift(text);
+  }
+  return found;
+}
+
 /** Other words that people look for a place by. */
 const SYNONYMS: Readonly<Record<string, string>> = {
   'mark/line': 'place: chainage, station, offset',
@@ -31,11 +44,7 @@ const SYNONYMS: Readonly<Record<string, string>> = {
 
 /** Jump to a place, a mark or a record, or run an action, from anywhere. */
 export function FindOrDo() {
-  const { id, state, say, occupation } = useSite();
-  const navigate = useNavigate();
   const [open, setOpen] = useState(false);
-  const [text, setText] = useState('');
-  const [at, setAt] = useState(0);
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return;
@@ -45,11 +54,33 @@ export function FindOrDo() {
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
   }, []);
-  useEffect(() => {
-    setText('');
-    setAt(0);
-  }, [open]);
+  return (
+    <>
+      <button type="button" onClick={() => setOpen(true)} className="flex min-h-11 items-center gap-2 px-2 text-ink2 max-md:hidden">
+        Find or do… <kbd className="rounded-sm border border-ink2 px-1.5 font-sans text-xs">Ctrl K</kbd>
+      </button>
+      <Radix.Root open={open} onOpenChange={setOpen}>
+        <Radix.Portal>
+          <Radix.Overlay className="fixed inset-0 z-40 bg-[#16262a66]" />
+          <Radix.Content
+            aria-describedby={undefined}
+            className="fixed top-[12%] left-1/2 z-50 w-[calc(100vw-24px)] max-w-xl -translate-x-1/2 rounded-sm border-[1.5px] border-ink bg-sheet shadow-xl"
+          >
+            <Radix.Title className="sr-only">Find or do</Radix.Title>
+            <Finding onClose={() => setOpen(false)} />
+          </Radix.Content>
+        </Radix.Portal>
+      </Radix.Root>
+    </>
+  );
+}
 
+/** What is found, while it is looked for. */
+function Finding({ onClose }: { onClose(): void }) {
+  const { id, state, say, occupation } = useSite();
+  const navigate = useNavigate();
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
     const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER, ...HAND_OVER, ...BOOK].map(({ name, path }): Entry => ({
@@ -97,72 +128,58 @@ export function FindOrDo() {
   const found = useMemo(() => {
     if (wanted === '') return entries.slice(0, MOST);
     const hits = entries.filter((entry) => `${entry.words} ${entry.what}`.toLowerCase().includes(wanted));
-    const records = state.timeline
-      .map((fact) => bookLine(state, fact).text)
-      .filter((line) => line.toLowerCase().includes(wanted))
-      .slice(-4)
-      .map((line): Entry => ({ words: line, what: 'record', act: () => void navigate(`/sites/${id}/field-book?find=${encodeURIComponent(text.trim())}`) }));
+    const records = lastEntries(state, wanted).map((line): Entry => ({
+      words: line,
+      what: 'record',
+      act: () => void navigate(`/sites/${id}/field-book?find=${encodeURIComponent(text.trim())}`),
+    }));
     return [...hits, ...records].slice(0, MOST);
   }, [entries, wanted, state, text, id, navigate]);
   const run = (entry: Entry | undefined) => {
     if (!entry) return;
-    setOpen(false);
+    onClose();
     entry.act();
   };
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} className="flex min-h-11 items-center gap-2 px-2 text-ink2 max-md:hidden">
-        Find or do… <kbd className="rounded-sm border border-ink2 px-1.5 font-sans text-xs">Ctrl K</kbd>
-      </button>
-      <Radix.Root open={open} onOpenChange={setOpen}>
-        <Radix.Portal>
-          <Radix.Overlay className="fixed inset-0 z-40 bg-[#16262a66]" />
-          <Radix.Content
-            aria-describedby={undefined}
-            className="fixed top-[12%] left-1/2 z-50 w-[calc(100vw-24px)] max-w-xl -translate-x-1/2 rounded-sm border-[1.5px] border-ink bg-sheet shadow-xl"
+      <input
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="found"
+        aria-activedescendant={found[at] ? `found-${at}` : undefined}
+        aria-label="Find a mark, a station or a record, or an action"
+        placeholder="A mark, a place, a station, a record, an action"
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          setAt(0);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
+          else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
+          else if (event.key === 'Enter') run(found[at]);
+          else return;
+          event.preventDefault();
+        }}
+        className="min-h-13 w-full border-b border-ink bg-transparent px-4 text-lg"
+      />
+      <ul id="found" role="listbox" aria-label="Found" className="max-h-[60vh] overflow-y-auto">
+        {found.map((entry, i) => (
+          <li
+            key={`${entry.what} ${entry.words} ${i}`}
+            id={`found-${i}`}
+            role="option"
+            aria-selected={i === at}
+            onPointerMove={() => setAt(i)}
+            onClick={() => run(entry)}
+            className={`flex min-h-11 cursor-pointer items-center justify-between gap-4 px-4 ${i === at ? 'bg-paper' : ''}`}
           >
-            <Radix.Title className="sr-only">Find or do</Radix.Title>
-            <input
-              role="combobox"
-              aria-expanded="true"
-              aria-controls="found"
-              aria-activedescendant={found[at] ? `found-${at}` : undefined}
-              aria-label="Find a mark, a station or a record, or an action"
-              placeholder="A mark, a place, a station, a record, an action"
-              value={text}
-              onChange={(event) => {
-                setText(event.target.value);
-                setAt(0);
-              }}
-              onKeyDown={(event) => {
-                if (event.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
-                else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
-                else if (event.key === 'Enter') run(found[at]);
-                else return;
-                event.preventDefault();
-              }}
-              className="min-h-13 w-full border-b border-ink bg-transparent px-4 text-lg"
-            />
-            <ul id="found" role="listbox" aria-label="Found" className="max-h-[60vh] overflow-y-auto">
-              {found.map((entry, i) => (
-                <li
-                  key={`${entry.what} ${entry.words} ${i}`}
-                  id={`found-${i}`}
-                  role="option"
-                  aria-selected={i === at}
-                  onPointerMove={() => setAt(i)}
-                  onClick={() => run(entry)}
-                  className={`flex min-h-11 cursor-pointer items-center justify-between gap-4 px-4 ${i === at ? 'bg-paper' : ''}`}
-                >
-                  <span className="truncate font-medium">{entry.words}</span>
-                  <span className="shrink-0 text-[13px] text-ink2">{entry.what}</span>
-                </li>
-              ))}
-            </ul>
-            {found.length === 0 && <p className="p-4 text-ink2">Nothing of that name here.</p>}
-          </Radix.Content>
-        </Radix.Portal>
-      </Radix.Root>
+            <span className="truncate font-medium">{entry.words}</span>
+            <span className="shrink-0 text-[13px] text-ink2">{entry.what}</span>
+          </li>
+        ))}
+      </ul>
+      {found.length === 0 && <p className="p-4 text-ink2">Nothing of that name here.</p>}
     </>
   );
 }

@@ -1,5 +1,4 @@
-import type { Fact } from '@idle-marker/contract';
-import { proofAge, restakeList, type ProofAge } from '@idle-marker/records';
+import { proofAge, restakeList, setMarks, type ProofAge } from '@idle-marker/records';
 import { unprovenShort } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
@@ -20,9 +19,9 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
   const { state, trust, inForce, paired, occupation, now } = useSite();
   const proof = useProofAge();
   const planned = state.packages.reduce((sum, each) => sum + each.body.plans.length, 0);
-  const set = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough').length;
+  const set = setMarks(state).length;
   const doubtful = trust.marks.some((mark) => mark.standing === 'inDoubt') || restakeList(state).length > 0;
-  const sheets = new Set(state.timeline.filter((fact): fact is Fact<'handover'> => fact.type === 'handover').map((fact) => fact.body.number)).size;
+  const sheets = new Set(state.ofType.handover.map((fact) => fact.body.number)).size;
   return {
     today: { text: clockTime(now) },
     control: { text: `${state.control.length} marks` },

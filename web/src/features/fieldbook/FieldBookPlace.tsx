@@ -1,6 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { BOOK_TOPICS, bookLine, factsOfOccupation, memberName, type BookTopic } from '@idle-marker/records';
+import type { AnyFact } from '@idle-marker/contract';
+import { BOOK_TOPICS, bookReader, bookTopic, factsOfOccupation, memberName, type BookTopic } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -33,16 +34,19 @@ export function Place() {
   const [shown, setShown] = useState(PAGE);
   const [setUp, setSetUp] = useState(ALL);
   const occupation = state.occupations.find((each) => each.id === setUp) ?? null;
-  const lines = useMemo(
+  const facts = useMemo(() => (occupation ? factsOfOccupation(state, occupation.id) : state.timeline).toReversed(), [state, occupation]);
+  // A season has thousands of entries: what one says is written when it is looked at, or looked through.
+  const lineOf = useMemo(() => bookReader(state), [state]);
+  const whoOf = (fact: AnyFact) => memberName(state, fact.type === 'member' ? fact.id : fact.by);
+  const wanted = useDeferredValue(search.trim().toLowerCase());
+  const found = useMemo(
     () =>
-      [...(occupation ? factsOfOccupation(state, occupation.id) : state.timeline)]
-        .reverse()
-        .map((fact) => ({ fact, line: bookLine(state, fact), who: memberName(state, fact.type === 'member' ? fact.id : fact.by) })),
-    [state, occupation],
-  );
-  const wanted = search.trim().toLowerCase();
-  const found = lines.filter(
-    ({ line, who }) => (topics.size === 0 || topics.has(line.topic)) && (wanted === '' || `${line.text} ${who}`.toLowerCase().includes(wanted)),
+      facts.filter(
+        (fact) =>
+          (topics.size === 0 || topics.has(bookTopic(fact))) &&
+          (wanted === '' || `${lineOf(fact).text} ${memberName(state, fact.type === 'member' ? fact.id : fact.by)}`.toLowerCase().includes(wanted)),
+      ),
+    [facts, topics, wanted, lineOf, state],
   );
   const note = async () => {
     if (text.trim() === '') return;
@@ -57,7 +61,7 @@ export function Place() {
           <div>
             <h1 className="text-2xl">Field book</h1>
             <p className="text-ink2">
-              {found.length === lines.length ? `${lines.length} entries` : `${found.length} of ${lines.length} entries`}, newest first. Nothing here can be
+              {found.length === facts.length ? `${facts.length} entries` : `${found.length} of ${facts.length} entries`}, newest first. Nothing here can be
               changed or taken away; a correction is a new entry.
             </p>
           </div>
@@ -115,7 +119,8 @@ export function Place() {
               </tr>
             </thead>
             <tbody>
-              {found.slice(0, shown).map(({ fact, line, who }) => {
+              {found.slice(0, shown).map((fact) => {
+                const [line, who] = [lineOf(fact), whoOf(fact)];
                 const withdrawn = state.withdrawn.has(fact.id);
                 return (
                   <tr key={fact.id} className={withdrawn ? 'text-ink2 line-through' : ''}>

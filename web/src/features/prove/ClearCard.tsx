@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Proposal } from '@idle-marker/core';
-import { claimOf, decidedSolution } from '@idle-marker/records';
+import { claimOf, decidedSolution, markInForce } from '@idle-marker/records';
 import { clearWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
@@ -12,7 +12,7 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
   const { id, state, trust } = useSite();
   const { propose } = trust;
   if (propose.length === 0) return null;
-  const markOf = (each: Proposal) => [...state.marks.values()].find((mark) => mark.id === each.mark);
+  const markOf = (each: Proposal) => (each.mark === undefined ? null : markInForce(state, each.mark));
   const stationOf = (each: Proposal) => decidedSolution(state, each.solution)?.fact.body.name ?? 'a station';
   const unprovenOf = (each: Proposal) => {
     const solution = decidedSolution(state, each.solution);

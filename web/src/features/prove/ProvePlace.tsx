@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui';
 import { Link } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { claimOf, type ControlMark } from '@idle-marker/records';
+import { claimOf, markInForce, type ControlMark } from '@idle-marker/records';
 import { PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict, unprovenShort } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useFacing } from '../../link/linkStore.ts';
@@ -95,7 +95,7 @@ export function Place() {
     state.directions.find((each) => each.id === proof.body.direction)?.body.name ??
     '?';
   const suspects = trust.targetsSuspect.flatMap((each) => state.control.find((mark) => mark.id === each.target) ?? []);
-  const setMark = (mark: string) => [...state.marks.values()].find((each) => each.id === mark);
+  const setMark = (mark: string) => markInForce(state, mark);
   return (
     <>
       <Workspace

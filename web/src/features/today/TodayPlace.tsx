@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { bookLine, progressOf } from '@idle-marker/records';
+import { bookLine, progressOf, setMarks } from '@idle-marker/records';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -25,6 +25,8 @@ import { WorkCard } from './WorkCard.tsx';
 
 const BAR = { spruce: 'bg-spruce', ochre: 'bg-ochre', brick: 'bg-brick' } as const;
 const LATELY = 7;
+/** Among so many of the last entries; most are sights. */
+const LOOKED_BACK = 500;
 
 /** The site at a glance, and what to do next. */
 export function Place() {
@@ -34,12 +36,13 @@ export function Place() {
   const navigate = useNavigate();
   const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
   const progress = useMemo(() => progressOf(state, trust), [state, trust]);
-  const doubtful = [...state.marks.values()].filter((mark) => standings.get(mark.id)?.standing === 'inDoubt');
+  const doubtful = setMarks(state).filter((mark) => standings.get(mark.id)?.standing === 'inDoubt');
   const toSet = progress.reduce((sum, each) => sum + each.marks - each.set, 0);
   const step = nextStep(site, proof, doubtful, toSet);
   const go = () => void navigate(`/sites/${id}/${step.to}`);
   useKey('Enter', go);
   const lately = state.timeline
+    .slice(-LOOKED_BACK)
     .filter((fact) => fact.type !== 'sight' && fact.type !== 'solution')
     .slice(-LATELY)
     .reverse();
