@@ -236,7 +236,7 @@ export {
   type OffsetHub,
   type OffsetProposal,
 } from './layout/survivingOffsets.ts';
-export { walkingOrder, walkLength } from './layout/round.ts';
+export { walkingOrder, walkingSteps, walkLength } from './layout/round.ts';
 export {
   graduation,
   moveFor,

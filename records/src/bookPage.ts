@@ -5,6 +5,7 @@
 import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import { stationNotices, STANDING, type ProofFigures } from '@idle-marker/words';
+import { factOf } from './facts/book.ts';
 import { bookLine } from './bookLine.ts';
 import { checkSentences, goodToOf } from './checked.ts';
 import { judgedThen, type JudgedThen } from './judgedThen.ts';
@@ -133,8 +134,7 @@ export interface SetupBook {
 const orNull = (metres: Metres | null): number | null => (metres === null ? null : metres * 1000);
 
 /** The first fact of an id as it was kept, whatever came later. */
-const asKept = <T extends AnyFact['type']>(state: SiteState, type: T, id: string) =>
-  state.timeline.find((fact): fact is Extract<AnyFact, { type: T }> => fact.type === type && fact.id === id) ?? null;
+const asKept = <T extends AnyFact['type']>(state: SiteState, type: T, id: string) => factOf(state, type, id);
 
 export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact<'occupation'>): SetupBook {
   const page = setupPage(state, occupation);

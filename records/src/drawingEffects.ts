@@ -1,6 +1,7 @@
 /** What a newer revision of a drawing does to the packages that were taken from it. */
 import type { Metres, PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { factOf } from './facts/book.ts';
 import { affectedPackage, type AffectedPackage } from './affected.ts';
 import { surfacePlaces } from './packagePlans.ts';
 import type { SiteState } from './state.ts';
@@ -9,13 +10,11 @@ type Package = FactBody<'package'>;
 
 /** The drawing that a revision is one of; null when there is no such revision. */
 export function drawingOfRevision(state: SiteState, revision: string): string | null {
-  const fact = state.timeline.find((each) => each.id === revision);
-  return fact?.type === 'drawing' ? fact.body.drawing : null;
+  return factOf(state, 'drawing', revision)?.body.drawing ?? null;
 }
 
 /** Revisions of one drawing, all of them. */
-export const revisionsOf = (state: SiteState, drawing: string): Fact<'drawing'>[] =>
-  state.timeline.filter((fact): fact is Fact<'drawing'> => fact.type === 'drawing' && fact.body.drawing === drawing);
+export const revisionsOf = (state: SiteState, drawing: string): Fact<'drawing'>[] => state.ofType.drawing.filter((fact) => fact.body.drawing === drawing);
 
 type Item = Package['items'][number];
 
@@ -34,9 +33,8 @@ export function packagesFrom(state: SiteState, drawing: string): Fact<'package'>
 
 /** Packages that were taken from a drawing that is not in use any more. */
 export function fromRetired(state: SiteState, work: Fact<'package'>): Fact<'drawing'>[] {
-  const drawings = state.timeline.filter((fact): fact is Fact<'drawing'> => fact.type === 'drawing');
   return [...new Set(work.body.items.flatMap((item) => [item.drawing ?? [], item.surface?.drawing ?? []].flat()))].flatMap((id) => {
-    const used = drawings.find((fact) => fact.id === id);
+    const used = factOf(state, 'drawing', id);
     return used && !state.drawings.some((fact) => fact.body.drawing === used.body.drawing) ? [used] : [];
   });
 }

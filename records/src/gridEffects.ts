@@ -7,7 +7,7 @@ import type { SiteState } from './state.ts';
 
 /** Revisions of one grid, all of them. */
 const revisionsOf = (state: SiteState, grid: string): ReadonlySet<string> =>
-  new Set(state.timeline.flatMap((fact) => (fact.type === 'grid' && fact.body.grid === grid ? [fact.id] : [])));
+  new Set(state.ofType.grid.flatMap((fact) => (fact.body.grid === grid ? [fact.id] : [])));
 
 /** @param revision id of the new revision, which the packages then name */
 export function affectedByGrid(

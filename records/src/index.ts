@@ -106,7 +106,7 @@ export {
 } from './recording.ts';
 export { paceOf, type Pace } from './pace.ts';
 export { isOverdue, proofAge, type ProofAge } from './proofAge.ts';
-export { isOpen, nextOpen, roundOf, roundRows, type RoundStop } from './round.ts';
+export { isOpen, isOrdered, nextOpen, walkSteps, roundOf, roundRows, type RoundStop } from './round.ts';
 export { likelierMark, nextSights } from './nextSight.ts';
 export { askedBy, askedOf, toBeSet } from './asked.ts';
 export { claimOf, type Basis, type StationClaim } from './stationClaim.ts';

@@ -1,5 +1,5 @@
 /** The round of a work package: its marks in walking order, with what became of each. */
-import { walkingOrder, planDistance, type PlanPoint, type Standing, type TrustResult } from '@idle-marker/core';
+import { walkingSteps, planDistance, type PlanPoint, type Standing, type TrustResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { isForPlan } from './packagePlans.ts';
 import { markKey, type SiteState } from './state.ts';
@@ -21,10 +21,23 @@ export interface RoundStop {
 /** Hundreds of marks take a while to put in order, and the order changes only with the plans and with where one starts. */
 const orders = new WeakMap<readonly Plan[], { readonly start: PlanPoint; readonly order: readonly number[] }>();
 
+const keptOrder = (plans: readonly Plan[], start: PlanPoint): readonly number[] | null => {
+  const kept = orders.get(plans);
+  return kept && kept.start.e === start.e && kept.start.n === start.n ? kept.order : null;
+};
+
 function orderOf(plans: readonly Plan[], start: PlanPoint): readonly number[] {
-  const known = orders.get(plans);
-  if (known && known.start.e === start.e && known.start.n === start.n) return known.order;
-  const order = walkingOrder(
+  const steps = orderSteps(plans, start);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+function* orderSteps(plans: readonly Plan[], start: PlanPoint): Generator<void, readonly number[]> {
+  const kept = keptOrder(plans, start);
+  if (kept) return kept;
+  const order = yield* walkingSteps(
     start,
     plans.map((plan) => plan.place),
   );
@@ -32,10 +45,28 @@ function orderOf(plans: readonly Plan[], start: PlanPoint): readonly number[] {
   return order;
 }
 
+/** So many marks are put in order before anybody notices. */
+const AT_ONCE = 60;
+
+const startOf = ({ body: { plans } }: Fact<'package'>, at: PlanPoint | null): PlanPoint | null => at ?? plans[0]?.place ?? null;
+
+/** Whether the walking order of a package from a place is known, or found in no time. */
+export function isOrdered(work: Fact<'package'>, at: PlanPoint | null): boolean {
+  const { plans } = work.body;
+  const start = startOf(work, at);
+  return start === null || plans.length <= AT_ONCE || keptOrder(plans, start) !== null;
+}
+
+/** Finds it in steps, between which something else may be done. */
+export function* walkSteps(work: Fact<'package'>, at: PlanPoint | null): Generator<void, void> {
+  const start = startOf(work, at);
+  if (start !== null) yield* orderSteps(work.body.plans, start);
+}
+
 /** Stops in walking order from `start`; in the package's own order when that is null. */
 export function roundOf(state: SiteState, trust: TrustResult, work: Fact<'package'>, start: PlanPoint | null): RoundStop[] {
   const { plans } = work.body;
-  const order = start ?? plans[0]?.place ?? null;
+  const order = startOf(work, start);
   if (order === null) return [];
   const root = state.packageRoots.get(work.id)!;
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));

@@ -279,7 +279,7 @@ describe('while a proof is overdue', () => {
       <MarkSlip
         work={work}
         stop={stop}
-        round={{ work, stop, stops, choose: nothing, chooseWork: nothing, next: nothing, putFirst: nothing }}
+        round={{ work, ordering: false, stop, stops, choose: nothing, chooseWork: nothing, next: nothing, putFirst: nothing }}
         way="follow"
         onWay={nothing}
         staking={staking as never}

@@ -18,9 +18,18 @@ const GAIN: Metres = 1e-9;
 
 /** Indices into `places`, in walking order: the shortest for few places, a short one for many. Equal ones keep the given order. */
 export function walkingOrder(start: PlanPoint, places: readonly PlanPoint[]): number[] {
+  const steps = walkingSteps(start, places);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same in steps, between which something else may be done: of some hundreds of places it takes a while. */
+export function* walkingSteps(start: PlanPoint, places: readonly PlanPoint[]): Generator<void, number[]> {
   if (places.length <= MOST_EXACT) return shortestOrder(start, places);
   const order = nearestFirst(start, places);
-  return places.length <= MOST_IMPROVED ? improved(start, places, order) : order;
+  return places.length <= MOST_IMPROVED ? yield* improved(start, places, order) : order;
 }
 
 /** Length of a walk from `start`, metres. */
@@ -110,18 +119,23 @@ const lengthOf = (walk: Walk): Metres => walk.order.reduce((sum, here, i) => sum
  * The best of what stretches turned round give by either rule, the first gain found or the largest, with short runs moved
  * elsewhere; then shaken and put right again a fixed number of times. Without chance, so that the same marks give the same walk.
  */
-function improved(start: PlanPoint, places: readonly PlanPoint[], order: readonly number[]): number[] {
+function* improved(start: PlanPoint, places: readonly PlanPoint[], order: readonly number[]): Generator<void, number[]> {
   const all = [start, ...places];
   const distances = all.map((a) => Float64Array.from([...all.map((b) => planDistance(a, b)), 0]));
   const walkOf = (indices: readonly number[]): Walk => ({ distances, order: [...indices] });
   const first = walkOf([0, ...order.map((i) => i + 1)]);
-  const starts = [untangled(walkOf(first.order), firstTurn), untangled(walkOf(first.order), largestTurn)];
-  let best = starts.map(settled).reduce((a, b) => (lengthOf(b) < lengthOf(a) - GAIN ? b : a));
-  for (let shake = 1; shake <= Math.max(LEAST_SHAKES, Math.round(SHAKEN_PLACES / all.length)); shake++) {
-    const tried = settled(walkOf(shaken(best.order, shake)));
-    if (lengthOf(tried) < lengthOf(best) - GAIN) best = tried;
+  let best: Walk | null = null;
+  for (const find of [firstTurn, largestTurn]) {
+    yield;
+    const tried = settled(untangled(walkOf(first.order), find));
+    if (!best || lengthOf(tried) < lengthOf(best) - GAIN) best = tried;
   }
-  return best.order.slice(1).map((i) => i - 1);
+  for (let shake = 1; shake <= Math.max(LEAST_SHAKES, Math.round(SHAKEN_PLACES / all.length)); shake++) {
+    yield;
+    const tried = settled(walkOf(shaken(best!.order, shake)));
+    if (lengthOf(tried) < lengthOf(best!) - GAIN) best = tried;
+  }
+  return best!.order.slice(1).map((i) => i - 1);
 }
 
 /** How often a walk is shaken: the fewer places the oftener. */

@@ -4,7 +4,7 @@ import type { Logger } from 'pino';
 import { invalidAgainst, quarantinedAmong } from '@idle-marker/contract';
 import { ProblemError } from '../http/problems.ts';
 import { FactsSchema, keepFacts } from './batch.ts';
-import { appendFacts, orderedOnArrival, readAllFacts, readFacts } from './ledger.ts';
+import { appendFacts, orderedOnArrival, readAllFacts, readFactsAsJson } from './ledger.ts';
 import { sendable } from './sendable.ts';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
@@ -23,7 +23,10 @@ export function factRoutes(orm: MikroORM, arrival: () => Date | null, log: Logge
     const site = uuidOf(request, 'site');
     const after = Number(request.query['after'] ?? 0);
     if (!Number.isSafeInteger(after) || after < 0) throw new ProblemError('INVALID_INPUT', 'after must be a whole number from an earlier answer.', '/after');
-    response.json(await readFacts(orm.em.fork(), site, after, MOST_FACTS_A_PAGE));
+    const { cursor, more, json } = await readFactsAsJson(orm.em.fork(), site, after, MOST_FACTS_A_PAGE);
+    // Known before the page is read: the next one can be asked for at once.
+    if (more) response.set('Next-After', String(cursor));
+    response.type('json').send(json);
   });
   router.get('/sites/:site/quarantine', async (request, response) => {
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));

@@ -4,7 +4,8 @@
  */
 import { instantOf, LARGEST_BODY_BYTES, MOST_FACTS_AT_ONCE, type AnyFact, type Problem, type StoredFact } from '@idle-marker/contract';
 import { stampAfter, now } from './clock.ts';
-import { ask, AwayError, RefusedError, sending, type IsAnswer } from './server.ts';
+import { answered, ask, AwayError, readAs, RefusedError, sending, type IsAnswer } from './server.ts';
+import { nextTurn } from '../ui/turns.ts';
 import * as storage from './storage.ts';
 import { newId } from './uuid.ts';
 
@@ -71,6 +72,8 @@ export const subscribe = (listener: () => void): (() => void) => {
   return () => listeners.delete(listener);
 };
 export const snapshot = (): LedgerState => state;
+/** What was read so far of the open site, also while it is not shown yet. */
+export const readSoFar = (): readonly AnyFact[] => (readingOn ? [...known.values()] : state.facts);
 
 const isStored = (fact: AnyFact): fact is StoredFact => 'receivedAt' in fact;
 /** The server has put another instant beside the stamp since this page made the entry. */
@@ -301,8 +304,23 @@ const isPage: IsAnswer<Page> = (document) => (Array.isArray(document['facts']) &
 
 const NOTHING: Page = { facts: [], cursor: 0, more: false, ledger: null };
 
+/** Pages of a site that is opened for the first time: it is shown first, and kept then. */
+let toKeep: Page[] = [];
+
+/** Page by page, as long as they are of the site that is open. */
+async function keepRead(site: string): Promise<void> {
+  const pages = toKeep;
+  toKeep = [];
+  for (const { facts, cursor: upTo } of pages) {
+    await nextTurn();
+    if (state.site !== site || cursor < upTo) return;
+    await storage.keepFacts(site, facts, upTo).catch(() => undefined);
+  }
+}
+
 async function readNew(site: string): Promise<void> {
   readingOn = !state.loaded;
+  toKeep = [];
   try {
     await readPages(site);
   } finally {
@@ -312,27 +330,50 @@ async function readNew(site: string): Promise<void> {
     }
   }
   if (state.site === site && !state.loaded) change({ loaded: true });
+  void keepRead(site);
+}
+
+const pageAfter = (site: string, after: number): Promise<Response> => {
+  const answer = answered(`/api/v1/sites/${site}/facts?after=${after}`);
+  // It is waited for later; what goes wrong is told then.
+  answer.catch(() => undefined);
+  return answer;
+};
+
+async function pageIn(answer: Promise<Response>): Promise<Page> {
+  try {
+    return await readAs(await answer, isPage);
+  } catch (error) {
+    // An address that is none has no records; anything else is for whoever asked.
+    if (error instanceof RefusedError && error.problem.code === 'INVALID_ID') return NOTHING;
+    throw error;
+  }
 }
 
 async function readPages(site: string): Promise<void> {
-  for (let more = true; more;) {
-    if (state.site !== site) return;
-    const page = await ask(`/api/v1/sites/${site}/facts?after=${cursor}`, isPage).catch((error: unknown) => {
-      // An address that is none has no records; anything else is for whoever asked.
-      if (error instanceof RefusedError && error.problem.code === 'INVALID_ID') return NOTHING;
-      throw error;
-    });
+  let coming: Promise<Response> | null = pageAfter(site, cursor);
+  while (coming) {
+    const answer: Promise<Response> = coming;
+    // The next page is on its way before this one is read.
+    const next = await answer.then(
+      ({ headers }) => headers?.get('Next-After') ?? null,
+      () => null,
+    );
+    coming = next === null ? null : pageAfter(site, Number(next));
+    const page = await pageIn(answer);
     if (state.site !== site) return;
     if (page.ledger !== null && (await storage.isOtherLedger(site, page.ledger))) {
       await startOver(site, page.ledger);
+      coming = pageAfter(site, cursor);
       continue;
     }
-    if (page.facts.length > 0) await storage.keepFacts(site, page.facts, page.cursor).catch(() => undefined);
+    if (page.facts.length > 0 && readingOn) toKeep.push(page);
+    else if (page.facts.length > 0) await storage.keepFacts(site, page.facts, page.cursor).catch(() => undefined);
     if (state.site !== site) return;
     cursor = page.cursor;
     take(page.facts);
     if (readingOn) change({ read: known.size });
-    more = page.more;
+    coming ??= page.more ? pageAfter(site, cursor) : null;
   }
 }
 

@@ -32,7 +32,11 @@ const isProblem = (value: Document): boolean => typeof value['code'] === 'string
 
 /** Asks, and gives the answer as `read` makes it out. Throws `RefusedError` for a refusal of the server, `AwayError` for no answer of its own. */
 export async function ask<T>(address: string, read: IsAnswer<T>, init?: RequestInit): Promise<T> {
-  const response = await answered(address, init);
+  return readAs(await answered(address, init), read);
+}
+
+/** What an answer says, if it is one. */
+export async function readAs<T>(response: Response, read: IsAnswer<T>): Promise<T> {
   const answer = read(await documentOf(response));
   if (answer === null) throw new AwayError('stranger');
   return answer;

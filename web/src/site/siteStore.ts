@@ -3,9 +3,10 @@
  * drawn or touched waits for more than one of them; what is shown is always a state with the judgement of that very state.
  */
 import type { TrustResult } from '@idle-marker/core';
-import { foldSite, newSiteTrustMemory, siteTrustSteps, trustOf, type SiteFold, type SiteState, type SiteTrustMemory } from '@idle-marker/records';
+import { checkOf, foldSite, newSiteTrustMemory, siteTrustSteps, trustOf, type SiteFold, type SiteState, type SiteTrustMemory } from '@idle-marker/records';
 import { now } from '../ledger/clock.ts';
 import * as ledger from '../ledger/ledger.ts';
+import { inTurns, nextTurn } from '../ui/turns.ts';
 
 export interface JudgedSite {
   readonly state: SiteState;
@@ -23,8 +24,6 @@ interface Open {
 
 /** Renewed twice a minute. */
 const JUDGE_EVERY_MS = 30_000;
-/** A turn is given back after this. */
-const TURN_MS = 8;
 
 let open: Open = { id: null, site: null };
 let fold: SiteFold | null = null;
@@ -44,15 +43,6 @@ function show(next: Open): void {
   for (const listener of listeners) listener();
 }
 
-const channel = new MessageChannel();
-const turns: (() => void)[] = [];
-channel.port1.onmessage = () => turns.shift()?.();
-const nextTurn = (): Promise<void> =>
-  new Promise((resolve) => {
-    turns.push(resolve);
-    channel.port2.postMessage(null);
-  });
-
 const instantFor = (state: SiteState, instant: Date): Date => new Date(Math.max(instant.getTime(), Date.parse(state.timeline.at(-1)!.at)));
 
 /** A state with its judgement, all at once. */
@@ -64,13 +54,14 @@ export function judgedSite(state: SiteState, instant: Date = now()): JudgedSite 
 async function judge(state: SiteState): Promise<JudgedSite> {
   const instant = now();
   const at = instantFor(state, instant);
-  const steps = siteTrustSteps(state, at.toISOString(), trustMemory);
-  for (let began = performance.now(); ;) {
-    const step = steps.next();
-    if (step.done) return { state, trust: step.value, instant, at };
-    if (performance.now() - began < TURN_MS) continue;
-    await nextTurn();
-    began = performance.now();
+  return { state, trust: await inTurns(siteTrustSteps(state, at.toISOString(), trustMemory)), instant, at };
+}
+
+/** What every place asks of each station, so that none of them has to wait for it. */
+function* checkStations(state: SiteState): Generator<void, void> {
+  for (const station of state.accepted) {
+    checkOf(state, station);
+    yield;
   }
 }
 
@@ -82,7 +73,10 @@ async function renew(): Promise<void> {
   try {
     while (again) {
       again = false;
-      const { site, facts } = ledger.snapshot();
+      const { site } = ledger.snapshot();
+      const facts = ledger.readSoFar();
+      // While pages come they are gone on with; what is shown is all of them.
+      const isWhole = facts === ledger.snapshot().facts;
       if (site !== open.id) {
         [fold, trustMemory] = [null, newSiteTrustMemory()];
         show({ id: site, site: null });
@@ -93,18 +87,21 @@ async function renew(): Promise<void> {
       await nextTurn();
       const judged = await judge(fold.state);
       await nextTurn();
-      if (ledger.snapshot().site === site) show({ id: site, site: judged });
+      await inTurns(checkStations(fold.state));
+      if (isWhole && ledger.snapshot().site === site) show({ id: site, site: judged });
     }
   } finally {
     working = false;
   }
 }
 
-let seen: Pick<ledger.LedgerState, 'site' | 'facts'> = { site: null, facts: [] };
+let seen: Pick<ledger.LedgerState, 'site' | 'facts' | 'read'> = { site: null, facts: [], read: 0 };
 ledger.subscribe(() => {
-  const { site, facts } = ledger.snapshot();
-  if (site === seen.site && facts === seen.facts) return;
-  seen = { site, facts };
+  const { site, facts, read } = ledger.snapshot();
+  // While pages come: when there are twice as many as the last time.
+  if (site === seen.site && facts === seen.facts && read < 2 * seen.read) return;
+  if (site === seen.site && facts === seen.facts && read === seen.read) return;
+  seen = { site, facts, read };
   void renew();
 });
 setInterval(() => void renew(), JUDGE_EVERY_MS);

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Fact, FactBody } from '@idle-marker/contract';
-import { fromRetired, gridOf, markKey, olderGrids, olderRoads, outwardOf, classOf } from '@idle-marker/records';
-import { AREA_KIND, gradeWords, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
+import type { Fact } from '@idle-marker/contract';
+import { gridOf, markKey } from '@idle-marker/records';
+import { AREA_KIND } from '@idle-marker/words';
 import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { sourceBytes } from '../../ledger/beside.ts';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -16,7 +16,6 @@ import { useRoads, useStationStyle, roadAt, TOUCH, workAlong } from '../../site/
 import { useUnits } from '../../site/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card, Empty } from '../../ui/Slip.tsx';
-import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { DrawingDialog } from './DrawingDialog.tsx';
 import { DrawingRow } from './DrawingRow.tsx';
 import { EditArea } from './EditArea.tsx';
@@ -24,9 +23,13 @@ import { EditGrid } from './EditGrid.tsx';
 import { EditPackage } from './EditPackage.tsx';
 import { EditRoad } from './EditRoad.tsx';
 import { OffsetsDialog } from './OffsetsDialog.tsx';
+import { PackageArticle } from './PackageArticle.tsx';
 import { ReturnPackage } from '../road/ReturnPackage.tsx';
 import { RoadPackage } from '../road/RoadPackage.tsx';
 import { RoadRow } from './RoadRow.tsx';
+
+/** Rows of marks that are drawn by themselves; of more the packages are opened one by one. */
+const MOST_ROWS = 400;
 
 /** What is to be marked, for whom, and how good it has to be. */
 export function Place() {
@@ -64,6 +67,7 @@ export function Place() {
       ),
     [state, standings, roads, style],
   );
+  const isShort = state.packages.reduce((sum, work) => sum + work.body.plans.length, 0) <= MOST_ROWS;
   const marked = useMemo(() => state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place)), [state.packages]);
   const goTo = (key: string) => {
     const found = state.packages.flatMap((work) => {
@@ -189,89 +193,14 @@ export function Place() {
             </p>
           ))}
           {state.packages.map((work) => (
-            <article key={work.id} className="mb-6">
-              <div className="flex items-baseline justify-between gap-3">
-                <h2 className="text-[17px]">{work.body.name}</h2>
-                <span className="flex gap-3">
-                  <Button look="quiet" onClick={() => setClearing(work)}>
-                    Keep clear…
-                  </Button>
-                  <Button look="quiet" onClick={() => setEditing(work)}>
-                    Change…
-                  </Button>
-                </span>
-              </div>
-              <p className="text-ink2">
-                For {work.body.crew} · {classOf(state, work.body.class).name} · hubs {units.length(work.body.offset)} {units.unit} off · cut and fill to{' '}
-                {HEIGHT_REFERENCE[work.body.heightReference]}
-                {work.body.markKind && ` · ${MARK_KIND[work.body.markKind]}`}
-                {work.body.use && `, for ${work.body.use}`}
-              </p>
-              {fromRetired(state, work).map((fact) => (
-                <p key={fact.id} className="font-medium text-ochre">
-                  It was taken from {fact.body.name}, which is no longer used: is there a newer one?
-                </p>
-              ))}
-              {olderRoads(state, work).map((fact) => (
-                <p key={fact.id} className="font-medium text-ochre">
-                  {fact.body.name} was changed since: these places are the older one’s.{' '}
-                  <Button look="quiet" aria-label={`Bring ${work.body.name} along`} onClick={() => setEditing(work)}>
-                    Bring along…
-                  </Button>
-                </p>
-              ))}
-              {olderGrids(state, work).map((fact) => (
-                <p key={fact.id} className="font-medium text-ochre">
-                  Grid {fact.body.name} was changed since: these places are the older one’s.{' '}
-                  <Button look="quiet" aria-label={`Bring ${work.body.name} along`} onClick={() => setGrid(fact)}>
-                    Bring along…
-                  </Button>
-                </p>
-              ))}
-              {work.body.items.map((item) => (
-                <p key={item.name} className="mt-1">
-                  {item.name}: {sizeOf(item)}
-                  {!item.road && `, ${MEANING[item.meaning]}`}
-                  {outwardOf(item) !== 0 &&
-                    `, marked ${units.length(Math.abs(outwardOf(item)))} ${units.unit} ${outwardOf(item) > 0 ? 'outside' : 'inside'} of it`}
-                  {item.road
-                    ? `, ${item.road.side === 'on' ? 'on it' : `hubs on its ${item.road.side}`}, cut and fill to ${gradeWords(item.road.gradeString)}`
-                    : `, height ${units.length(item.designZ)} ${units.unit}`}
-                  . <span className="text-ink2">Source: {item.source}</span>
-                </p>
-              ))}
-              <table className={`${TABLE} mt-2`}>
-                <thead>
-                  <tr>
-                    <th className={TH_WORD}>Mark</th>
-                    {units.axes.map((axis) => (
-                      <th key={axis} className={TH}>
-                        {axis === 'e' ? 'East' : 'North'}
-                      </th>
-                    ))}
-                    <th className={TH_WORD}>Off</th>
-                    <th className={TH_WORD}>On the line</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {work.body.plans.map((plan) => (
-                    <tr key={plan.key}>
-                      <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
-                      {units.axes.map((axis) => (
-                        <td key={axis} className={TD}>
-                          {units.length(plan.place[axis])}
-                        </td>
-                      ))}
-                      <td className={TD_WORD}>
-                        {plan.offset === 0 ? 'on the point' : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
-                        {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : ''}
-                      </td>
-                      <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </article>
+            <PackageArticle
+              key={work.id}
+              work={work}
+              isShort={isShort}
+              onClear={() => setClearing(work)}
+              onChange={() => setEditing(work)}
+              onGrid={(fact) => setGrid(fact)}
+            />
           ))}
         </div>
       </section>
@@ -301,25 +230,4 @@ export function Place() {
         ))}
     </div>
   );
-}
-
-function sizeOf({ rule, corners, rake }: FactBody<'package'>['items'][number]): string {
-  switch (rule) {
-    case 'outline':
-    case 'linePairs':
-      return `${corners.length} corners`;
-    case 'lineEnds':
-      return `${corners.length / 2} lines`;
-    case 'along':
-      return `along a line of ${corners.length} corners`;
-    case 'road':
-      return `${corners.length} stations`;
-    case 'bolts':
-      return `${corners.length} ${corners.length === 1 ? 'group' : 'groups'} of bolts`;
-    case 'rakedPiles':
-      return `${corners.length} piles leaning 1 in ${rake?.ratio ?? '?'}`;
-    case 'points':
-    case 'recoveries':
-      return `${corners.length} points`;
-  }
 }

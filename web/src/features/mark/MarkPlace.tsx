@@ -9,6 +9,7 @@ import { useUnits } from '../../site/useUnits.ts';
 import { MarkWays } from '../structure/MarkWays.tsx';
 import { GuidanceBoard } from './GuidanceBoard.tsx';
 import { MarkSlip } from './MarkSlip.tsx';
+import { Empty } from '../../ui/Slip.tsx';
 import { MoveHead } from './MoveHead.tsx';
 import { PolePad } from './PolePad.tsx';
 import { WayBoard } from './WayBoard.tsx';
@@ -41,6 +42,7 @@ export function Place() {
   const move = shown ? moveFor(viewpoint, shown, lineAzimuth) : null;
   const trail = useTrail(live ? move : null, `${plan?.key} ${viewpoint}`);
 
+  if (round.ordering) return <Empty title="One moment">The marks of {work!.body.name} are put in walking order…</Empty>;
   if (!work || !stop || !plan) {
     return (
       <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package" ways={<MarkWays className="bg-sheet" />}>

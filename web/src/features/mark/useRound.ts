@@ -1,11 +1,15 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { isOpen, nextOpen, roundOf, type RoundStop } from '@idle-marker/records';
+import { isOpen, isOrdered, nextOpen, roundOf, walkSteps, type RoundStop } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
+import { inTurns } from '../../ui/turns.ts';
 
 export interface Round {
   readonly work: Fact<'package'> | null;
+  /** Its walking order is being found. */
+  readonly ordering: boolean;
   /** In walking order from the instrument. */
   readonly stops: readonly RoundStop[];
   readonly stop: RoundStop | null;
@@ -19,6 +23,23 @@ export interface Round {
 
 /** Package that was worked at last, by site: whoever comes back from a proof goes on where he was. */
 const lastWork = new Map<string, string>();
+
+/** Some hundreds of marks are put in order turn by turn. */
+function useOrdering(work: Fact<'package'> | null, at: PlanPoint | null): boolean {
+  const [, setFound] = useState(0);
+  const ordering = work !== null && !isOrdered(work, at);
+  useEffect(() => {
+    if (!ordering || !work) return;
+    let left = false;
+    void inTurns(walkSteps(work, at)).then(() => {
+      if (!left) setFound((count) => count + 1);
+    });
+    return () => {
+      left = true;
+    };
+  }, [ordering, work, at]);
+  return ordering;
+}
 
 /** Which package is being marked, and at which of its marks one is. A link can name both. */
 export function useRound(): Round {
@@ -39,13 +60,14 @@ export function useRound(): Round {
     if (work) lastWork.set(id, work.id);
   }, [id, work]);
   const [first, setFirst] = useState<readonly string[]>([]);
+  const at = useMemo(() => (inForce ? { e: inForce.fact.body.result.e, n: inForce.fact.body.result.n } : null), [inForce]);
+  const ordering = useOrdering(work, at);
   const stops = useMemo(() => {
-    if (!work) return [];
-    const at = inForce ? { e: inForce.fact.body.result.e, n: inForce.fact.body.result.n } : null;
+    if (!work || ordering) return [];
     const walked = roundOf(state, trust, work, at);
     const chosen = first.flatMap((each) => walked.find(({ plan }) => plan.key === each) ?? []);
     return [...chosen, ...walked.filter(({ plan }) => !first.includes(plan.key))];
-  }, [state, trust, work, inForce, first]);
+  }, [state, trust, work, at, ordering, first]);
   const stop = stops.find((each) => each.plan.key === key) ?? stops.find(isOpen) ?? stops[0] ?? null;
   const current = stop?.plan.key ?? null;
   // A mark that is being worked at stays up when setting it makes another the first open one.
@@ -62,5 +84,5 @@ export function useRound(): Round {
     setKey(null);
   }, []);
   const putFirst = useCallback((wanted: string) => setFirst((before) => [...before.filter((each) => each !== wanted), wanted]), []);
-  return { work, stops, stop, choose: setKey, chooseWork, next, putFirst };
+  return { work, ordering, stops, stop, choose: setKey, chooseWork, next, putFirst };
 }
