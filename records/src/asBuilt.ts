@@ -169,7 +169,7 @@ export function designDifferences(state: SiteState): DesignDifference[] {
     const dZ = place.z === null || plan.designZ === null ? null : place.z - plan.designZ;
     const tolerance = classOf(state, work.body.class);
     const off = Math.hypot(dE, dN);
-    const within = off <= tolerance.planMm / 1000 && (dZ === null || Math.abs(dZ) <= tolerance.heightMm / 1000);
+    const within = off <= tolerance.plan && (dZ === null || Math.abs(dZ) <= tolerance.height);
     return [{ fact, work, plan, dE, dN, off, dZ, within }];
   });
 }
@@ -209,7 +209,7 @@ export function boltGroups(state: SiteState): BoltGroup[] {
             name: centre.name,
             bolts,
             fit: fit.ok ? fit.value : null,
-            tolerance: classOf(state, work.body.class).planMm / 1000,
+            tolerance: classOf(state, work.body.class).plan,
           };
         }),
       ),

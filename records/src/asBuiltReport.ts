@@ -122,7 +122,7 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
     rows: rows.sort((a, b) => compareNames(a.name, b.name)),
     groups: boltGroups(state).filter(({ bolts }) => bolts.some(({ difference }) => difference !== null)),
     columns,
-    columnTolerance: usualClass(state, 'steel').planMm / 1000,
+    columnTolerance: usualClass(state, 'steel').plan,
     laid: state.drawings.flatMap(({ body: { name, placing } }) =>
       placing?.misfits ? [{ drawing: name, scale: placing.scale, misfits: placing.misfits }] : [],
     ),

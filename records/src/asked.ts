@@ -40,6 +40,6 @@ export const askedBy = (state: SiteState, work: Fact<'package'>): AskedOfStation
 });
 
 function toleranceAsked(state: SiteState, classId: string): { readonly plan: Metres; readonly height: Metres } {
-  const { planMm, heightMm } = classOf(state, classId);
-  return { plan: planMm / 1000, height: heightMm / 1000 };
+  const { plan, height } = classOf(state, classId);
+  return { plan, height };
 }

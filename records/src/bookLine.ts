@@ -1,6 +1,6 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
 import { durationWords } from '@idle-marker/words';
-import type { AnyFact, Fact } from '@idle-marker/contract';
+import type { AnyFact } from '@idle-marker/contract';
 import { bookOf, type Book } from './facts/book.ts';
 import type { BookTopic } from './facts/kind.ts';
 import { kindOf, toldOf } from './facts/registry.ts';
@@ -16,7 +16,7 @@ export interface BookLine {
 
 function lineIn(book: Book, fact: AnyFact): BookLine {
   const kind = kindOf(fact);
-  const [topic, text] = [toldOf(kind.topic, fact), kind.line(fact as Fact, book)];
+  const [topic, text] = [toldOf(kind.topic, fact), kind.line(fact, book)];
   const stamp = stampOf(fact);
   if (stamp === null) return { topic, text };
   const ahead = durationWords(Date.parse(stamp) - Date.parse(fact.at));

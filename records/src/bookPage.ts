@@ -16,6 +16,7 @@ import { rawSightsOf } from './rawSights.ts';
 import { factsOfOccupation, setupPage, type UsedMark } from './setupPage.ts';
 import type { SiteState } from './state.ts';
 import { stationsOnPaper } from './stationsOnPaper.ts';
+import { inMmOrNull } from './stored.ts';
 
 export interface BookSight {
   readonly at: string;
@@ -131,8 +132,6 @@ export interface SetupBook {
   readonly photos: readonly { readonly at: string; readonly of: string; readonly image: string; readonly caption: string }[];
 }
 
-const orNull = (metres: Metres | null): number | null => (metres === null ? null : metres * 1000);
-
 /** The first fact of an id as it was kept, whatever came later. */
 const asKept = <T extends AnyFact['type']>(state: SiteState, type: T, id: string) => factOf(state, type, id);
 
@@ -172,7 +171,7 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
         z: result.z,
         orientationDeg: result.orientationDeg,
         ellipse95Mm: result.ellipse95.aMm,
-        goodToMm: orNull(goodToOf(page.solution)),
+        goodToMm: inMmOrNull(goodToOf(page.solution)),
         sdZMm: result.sdZMm,
         method: page.solution.fact.body.method,
       },

@@ -4,6 +4,7 @@ import type { Fact } from '@idle-marker/contract';
 import { controlPointOf, groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution, type SightGroup } from './observations.ts';
 import { sightsOf } from './indexes.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { centringOf } from './stored.ts';
 
 const SAME_PLACE: Metres = 0.002;
 
@@ -55,7 +56,7 @@ export function withForward(
     reduction: reductionFrom(state, from),
     points: own ? [] : state.control.filter((mark) => mark.id === backsight.mark).map((mark) => controlPointOf(mark.revision.body)),
     foresight: { ...foresight.observation, point: foresight.mark },
-    nextSetup: { ...setupOf(occupation.body), instrumentCentringSd: (occupation.body.over?.centringSdMm ?? 0) / 1000 },
+    nextSetup: { ...setupOf(occupation.body), instrumentCentringSd: centringOf(occupation) },
     backsight: { ...backsight.observation, point: backsight.mark },
   });
   if (!carried.ok) return solved;

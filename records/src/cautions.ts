@@ -68,14 +68,14 @@ export function cautionsFor(state: SiteState, work: Fact<'package'>, place: Plan
 }
 
 /** Classes this fine are for things that are bolted together: a wrong mark shows when the crane hangs there. */
-const FINE_MM = 5;
+const FINE: Metres = 0.005;
 
 /** What is set this near to a building that stands has to fit it: a misplaced mark is found when the wall is built. */
 const BESIDE: Metres = 3;
 
 /** Why a mark wants somebody else's check: things are bolted together there, or it stands beside a building. Null when neither is so. */
 export function independentCheckFor(state: SiteState, work: Fact<'package'>, place: PlanPoint): 'fine' | 'building' | null {
-  if (classOf(state, work.body.class).planMm <= FINE_MM) return 'fine';
+  if (classOf(state, work.body.class).plan <= FINE) return 'fine';
   const beside = ({ body }: Fact<'area'>) =>
     body.kind === 'building' && (insidePolygon(place, body.corners) || distanceToPolygon(place, body.corners) <= BESIDE);
   return state.areas.some(beside) ? 'building' : null;

@@ -16,6 +16,7 @@ import { namingOf } from './naming.ts';
 import { marksFrom } from './indexes.ts';
 import { reliabilityOf, stationSights } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { figuresOf, inMm, metresOrNull } from './stored.ts';
 
 type Judged = NonNullable<FactBody<'decision'>['judged']>;
 type Decided = Omit<AcceptedSolution, 'withdrawn'>;
@@ -29,7 +30,7 @@ export const judgedBody = (judgement: Judgement, asked: AskedOfStation): Judged 
   verdict: judgement.verdict,
   checkability: judgement.checkability,
   goodToMm: mm(judgement.goodTo),
-  askedMm: { plan: asked.plan * 1000, height: asked.height * 1000 },
+  askedMm: { plan: inMm(asked.plan), height: inMm(asked.height) },
   unnoticed: (judgement.reliability?.unnoticed ?? [])
     .slice(0, KEPT)
     .map(({ fault, names, noticed, effect, at }) => ({ fault, names: [...names], noticedMm: mm(noticed), effectMm: mm(effect), at })),
@@ -68,8 +69,8 @@ function byRedundancy({ method, result }: FactBody<'solution'>): Checkability {
 
 /** What an accepted station is good to in plan, 95 %: as it was shown when it was decided on. Metres; null where nothing bounds it. */
 export const goodToOf = ({ fact, decision }: Pick<Decided, 'fact' | 'decision'>): Metres | null => {
-  const goodToMm = decision.body.judged ? decision.body.judged.goodToMm : fact.body.result.ellipse95.aMm;
-  return goodToMm === null ? null : goodToMm / 1000;
+  const { judged } = decision.body;
+  return judged ? metresOrNull(judged.goodToMm) : figuresOf(fact).radius95;
 };
 
 export interface StationCheck {
@@ -106,13 +107,12 @@ export function checkOf(state: SiteState, solution: Decided): StationCheck | nul
 }
 
 function asKept({ checkability, unnoticed: [worst] }: Judged): StationCheck {
-  const metres = (value: number | null) => (value === null ? null : value / 1000);
   return {
     then: checkability,
     byRulesOfThen: false,
     now: checkability,
     worst: worst
-      ? { fault: worst.fault, names: worst.names, noticed: metres(worst.noticedMm), effect: metres(worst.effectMm), at: worst.at, blind: null }
+      ? { fault: worst.fault, names: worst.names, noticed: metresOrNull(worst.noticedMm), effect: metresOrNull(worst.effectMm), at: worst.at, blind: null }
       : null,
     fell: false,
   };

@@ -1,9 +1,8 @@
 /** A station that is used for finer work than it was accepted for: nobody asked of it then what this work asks. */
-import type { Fact, FactBody } from '@idle-marker/contract';
-import type { SiteState } from './state.ts';
+import type { Fact } from '@idle-marker/contract';
+import type { SiteState, ToleranceClass } from './state.ts';
+import { inMm } from './stored.ts';
 import { classOf } from './toleranceClass.ts';
-
-type ToleranceClass = FactBody<'site'>['classes'][number];
 
 export interface CoarserClass {
   /** For which the station was accepted. */
@@ -16,8 +15,10 @@ export interface CoarserClass {
 }
 
 const inPart = (accepted: ToleranceClass, asked: ToleranceClass, part: CoarserClass['part']): CoarserClass | null => {
-  const [acceptedMm, askedMm] = part === 'plan' ? [accepted.planMm, asked.planMm] : [accepted.heightMm, asked.heightMm];
-  return acceptedMm > askedMm ? { accepted: accepted.name, asked: asked.name, part, acceptedMm, askedMm } : null;
+  // Sheets keep it in millimetres.
+  return accepted[part] > asked[part]
+    ? { accepted: accepted.name, asked: asked.name, part, acceptedMm: inMm(accepted[part]), askedMm: inMm(asked[part]) }
+    : null;
 };
 
 /**
@@ -27,8 +28,8 @@ const inPart = (accepted: ToleranceClass, asked: ToleranceClass, part: CoarserCl
  */
 export function coarserClass(state: SiteState, { body }: Fact<'solution'>, works: readonly string[]): CoarserClass | null {
   const accepted = classOf(state, body.class);
-  const asked = [...new Set(works)].map((id) => classOf(state, id)).sort((a, b) => a.planMm - b.planMm || a.heightMm - b.heightMm);
+  const asked = [...new Set(works)].map((id) => classOf(state, id)).sort((a, b) => a.plan - b.plan || a.height - b.height);
   const plan = body.method === 'heightOnly' ? undefined : asked[0];
-  const [height] = body.result.z === null ? [] : [...asked].sort((a, b) => a.heightMm - b.heightMm);
+  const [height] = body.result.z === null ? [] : [...asked].sort((a, b) => a.height - b.height);
   return (plan && inPart(accepted, plan, 'plan')) ?? (height && inPart(accepted, height, 'height')) ?? null;
 }

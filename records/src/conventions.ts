@@ -79,7 +79,7 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
     road: plan.road ?? null,
     package: work.name,
     point: pointOf(work),
-    tolerance: { plan: tolerance.planMm / 1000, height: tolerance.heightMm / 1000 },
+    tolerance: { plan: tolerance.plan, height: tolerance.height },
     set: set && { day: set.day, by: set.by },
   };
 }

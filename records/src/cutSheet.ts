@@ -20,6 +20,7 @@ import { isForPlan, shapesOf } from './packagePlans.ts';
 import { openCautions, type OpenCaution } from './cautions.ts';
 import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from './state.ts';
+import { inMm } from './stored.ts';
 import { classOf } from './toleranceClass.ts';
 
 export interface CutSheetRow {
@@ -158,8 +159,8 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     package: body.name,
     crew: body.crew,
     className: tolerance.name,
-    planMm: tolerance.planMm,
-    heightMm: tolerance.heightMm,
+    planMm: inMm(tolerance.plan),
+    heightMm: inMm(tolerance.height),
     heightReference: body.heightReference,
     ...(body.rounding ? { rounding: body.rounding } : {}),
     ...(body.markKind ? { markKind: body.markKind } : {}),

@@ -23,6 +23,6 @@ export function judgeTurn(state: SiteState, solution: AcceptedSolution, turn: Ra
   const shift = Math.abs(turn) * reach;
   const asked = classOf(state, solution.fact.body.class);
   const chance = CRITICAL_FACTOR * solution.occupation.body.instrument.angleSdSec * RADIANS_PER_SECOND;
-  const outcome = shift * 1000 > asked.planMm ? 'outside' : Math.abs(turn) > chance ? 'moreThanChance' : 'good';
+  const outcome = shift > asked.plan ? 'outside' : Math.abs(turn) > chance ? 'moreThanChance' : 'good';
   return { outcome, shift, reach };
 }

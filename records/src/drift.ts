@@ -1,6 +1,7 @@
 /** What the proofs of a station say about its height and its direction over the day. */
 import { driftOf, planDistance, RADIANS_PER_SECOND, type Drift, type Metres, type Sample } from '@idle-marker/core';
 import type { AcceptedSolution, SiteState } from './state.ts';
+import { MM } from './stored.ts';
 
 export interface DayDrift {
   readonly of: 'height' | 'turn';
@@ -9,7 +10,6 @@ export interface DayDrift {
   readonly samples: readonly Sample[];
 }
 
-const MM = 1e-3;
 /** Turns are told as what they do at this distance. */
 const AT: Metres = 100;
 /** Nearer than this a small slip of the pole turns everything. */

@@ -141,7 +141,8 @@ export {
   withProposals,
   type AreaKind,
 } from './keepClear.ts';
-export { classOf, missingClasses, usualClass, type MissingClass, type ToleranceClass } from './toleranceClass.ts';
+export type { ToleranceClass } from './state.ts';
+export { classOf, missingClasses, usualClass, type MissingClass } from './toleranceClass.ts';
 export { pairTolerance, setPairs, type SetPair } from './setPairs.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
 export { canBeRehung, effectsOfCorrection, isUntold, measuredWith, partsOfCorrections, recomputed, recomputedBefore, type Correction } from './correcting.ts';
@@ -217,3 +218,4 @@ export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltRep
 export { openCautions, type OpenCaution } from './cautions.ts';
 export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution, type CautionCode } from './cautions.ts';
 export { hindranceFrom, withProofDue, type RoundEntry } from './roundPlan.ts';
+export { effectOf, figuresOf, offOf, spreadOf } from './stored.ts';

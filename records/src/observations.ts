@@ -14,6 +14,7 @@ import {
 } from '@idle-marker/core';
 import { stationOf, type Fact, type FactBody, type SolutionResult } from '@idle-marker/contract';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
+import { metresOf, metresOrNull } from './stored.ts';
 
 /** Coefficient of refraction and earth radius in use; the usual figures for short sights by day. */
 export const REFRACTION = 0.13;
@@ -21,13 +22,13 @@ export const EARTH_RADIUS_M = 6_371_000;
 
 export const precisionOf = ({ instrument }: Pick<FactBody<'occupation'>, 'instrument'>): InstrumentPrecision => ({
   angleSd: instrument.angleSdSec * RADIANS_PER_SECOND,
-  distanceSd: instrument.distSdMm / 1000,
+  distanceSd: metresOf(instrument.distSdMm),
   distanceSdRatio: instrument.distSdPpm * 1e-6,
 });
 
 export const setupOf = (occupation: FactBody<'occupation'>): Setup => ({
   instrumentHeight: occupation.instrumentHeight,
-  instrumentHeightSd: occupation.instrumentHeightSdMm / 1000,
+  instrumentHeightSd: metresOf(occupation.instrumentHeightSdMm),
 });
 
 /** Prism constant and weather are kept with each sight and applied to its slope here, so the reduction itself adds nothing. */
@@ -51,10 +52,10 @@ export function readingOf({ read, ...sight }: FactBody<'sight'>): Reading {
     face: sight.face,
     circle: angleToRadians(read.circle, read.angleUnit),
     zenith: angleToRadians(read.zenith, read.angleUnit),
-    slope: raw === null ? null : (raw + sight.prismConstantMm / 1000) * (1 + sight.ppm * 1e-6),
+    slope: raw === null ? null : (raw + metresOf(sight.prismConstantMm)) * (1 + sight.ppm * 1e-6),
     targetHeight: sight.targetHeight,
-    targetHeightSd: sight.targetHeightSdMm / 1000,
-    targetCentringSd: sight.targetCentringSdMm / 1000,
+    targetHeightSd: metresOf(sight.targetHeightSdMm),
+    targetCentringSd: metresOf(sight.targetCentringSdMm),
     ...(sight.tracking ? { errorFactor: TRACKING_ERROR_FACTOR } : {}),
   };
 }
@@ -65,8 +66,8 @@ export const controlPointOf = (body: FactBody<'control'>): ControlPoint => ({
   e: body.e,
   n: body.n,
   z: body.z,
-  sdPlan: body.sdHMm === null ? null : body.sdHMm / 1000,
-  sdHeight: body.sdZMm === null ? null : body.sdZMm / 1000,
+  sdPlan: metresOrNull(body.sdHMm),
+  sdHeight: metresOrNull(body.sdZMm),
 });
 
 /** The station that an accepted solution gives to later sights. */

@@ -25,7 +25,8 @@ import { controlPointOf, precisionOf, readingOf, reductionOf } from './observati
 import { outcomesOf, type ProofJudgement } from './proving.ts';
 import type { ShotPlace } from './recording.ts';
 import { placeAtGround } from './setting.ts';
-import type { ControlMark, PairedSolution, SiteState } from './state.ts';
+import type { ControlMark, PairedSolution, SiteState, ToleranceClass } from './state.ts';
+import { figuresOf, metresOf, MM } from './stored.ts';
 
 type Position = FactBody<'position'>;
 
@@ -37,20 +38,18 @@ export const pairingOf = (state: SiteState, occupation: Fact<'occupation'>): Fac
 export const pairedInForce = (state: SiteState, occupation: Fact<'occupation'> | null): PairedSolution | null =>
   state.paired.findLast((each) => !each.withdrawn && each.occupation.id === occupation?.id) ?? null;
 
-const MM = 1e-3;
-
-export const fitOf = ({ body }: Fact<'pairing'>): SiteFit => ({ sdPlan: body.fit.sdPlanMm * MM, sdHeight: body.fit.sdHeightMm * MM });
+export const fitOf = ({ body }: Fact<'pairing'>): SiteFit => ({ sdPlan: metresOf(body.fit.sdPlanMm), sdHeight: metresOf(body.fit.sdHeightMm) });
 
 /** The tilting axis as it was accepted. */
 export function axisOf({ solution, occupation }: PairedSolution): TiltingAxis {
-  const { z, sdTrunnionZMm } = solution.body.result;
-  return { z: z! + occupation.body.instrumentHeight, sd: (sdTrunnionZMm ?? 0) * MM };
+  const { z } = solution.body.result;
+  return { z: z! + occupation.body.instrumentHeight, sd: figuresOf(solution).sdAxis ?? 0 };
 }
 
 export const receiverReadingOf = ({ sdPlanMm, sdHeightMm, leanDeg, ...read }: Position['read']): ReceiverReading => ({
   ...read,
-  sdPlan: sdPlanMm * MM,
-  sdHeight: sdHeightMm * MM,
+  sdPlan: metresOf(sdPlanMm),
+  sdHeight: metresOf(sdHeightMm),
   lean: leanDeg === null ? null : leanDeg * RADIANS_PER_DEGREE,
 });
 
@@ -155,7 +154,7 @@ export function judgePairedProof(
   mark: ControlMark,
   position: Fact<'position'>,
   sight: Fact<'sight'>,
-  asked: FactBody<'site'>['classes'][number],
+  asked: ToleranceClass,
 ): ProofJudgement {
   const { body } = mark.revision;
   const { plan, height } = keptPlace(state, paired, position, sight);
@@ -164,7 +163,7 @@ export function judgePairedProof(
   const { e, n, covariance } = plan!;
   // No line of sight has to do with the plan: along is north and across is east.
   const measured = { e, n, z: height?.z ?? null, azimuth: 0, gridDistance: 0, plan: covariance, varZ: height?.variance ?? null };
-  return outcomesOf(comparePlace(measured, usable, { plan: asked.planMm * MM, height: body.useHeight ? asked.heightMm * MM : null }));
+  return outcomesOf(comparePlace(measured, usable, { plan: asked.plan, height: body.useHeight ? asked.height : null }));
 }
 
 /** What is still asked for, the most important first. */

@@ -17,6 +17,7 @@ import { reliabilityOf } from './stationDraft.ts';
 import { precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 import { classOf } from './toleranceClass.ts';
+import { figuresOf } from './stored.ts';
 
 export interface Promised {
   /** Largest semi-major axis of the 95 % ellipses at its marks, with what is in doubt about the station; null where nothing bounds it. */
@@ -51,8 +52,7 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
   const station = stationOfSolution(solution.fact.body.result);
   const asked = classOf(state, work.body.class);
   // Accepted while it could not be told what was wrong, it is promised with that doubt.
-  const { ellipse95 } = solution.fact.body.result;
-  const doubt = Math.max(0, (goodToOf(solution) ?? Infinity) - ellipse95.aMm / 1000);
+  const doubt = Math.max(0, (goodToOf(solution) ?? Infinity) - (figuresOf(solution.fact).radius95 ?? 0));
   const predict = (with_: PoleSet) =>
     work.body.plans.map((plan) => ({
       plan,
@@ -60,7 +60,7 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
     }));
   const predictions = predict(pole);
   const ratioOf = ({ radius95, sdZ }: (typeof predictions)[number]) =>
-    Math.max(((radius95 + doubt) * 1000) / asked.planMm, ((sdZ ?? 0) * 1000 * NORMAL_95_FACTOR) / asked.heightMm);
+    Math.max((radius95 + doubt) / asked.plan, ((sdZ ?? 0) * NORMAL_95_FACTOR) / asked.height);
   const meets = (prediction: (typeof predictions)[number]) => ratioOf(prediction) <= 1;
   const good = predictions.filter(meets);
   const worst = predictions.reduce<(typeof predictions)[number] | null>((a, b) => (a === null || b.radius95 > a.radius95 ? b : a), null);

@@ -15,12 +15,12 @@ import {
   type Result,
   type StationError,
 } from '@idle-marker/core';
-import type { Fact, FactBody } from '@idle-marker/contract';
+import type { Fact } from '@idle-marker/contract';
 import { heldUses } from './heldUses.ts';
 import { askedOf } from './asked.ts';
 import { extensibleOfSolution } from './stationDraft.ts';
 import { controlPointOf, precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
-import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
+import type { AcceptedSolution, ControlMark, SiteState, ToleranceClass } from './state.ts';
 
 export interface ProofJudgement {
   readonly check: CheckResult;
@@ -64,13 +64,13 @@ export function judgeProof(
   solution: AcceptedSolution,
   mark: ControlMark,
   sight: Fact<'sight'>,
-  asked: FactBody<'site'>['classes'][number],
+  asked: ToleranceClass,
 ): Result<ProofJudgement, StationError> {
   const { body } = mark.revision;
   const point = { ...controlPointOf(body), name: body.name };
   return compareSight(state, solution, sight, body.usePlan ? point : { ...point, e: null, n: null }, {
-    plan: asked.planMm / 1000,
-    height: body.useHeight ? asked.heightMm / 1000 : null,
+    plan: asked.plan,
+    height: body.useHeight ? asked.height : null,
   });
 }
 

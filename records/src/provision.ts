@@ -26,7 +26,6 @@ export function provisionToLift(state: SiteState, solution: AcceptedSolution): L
   const { outcome, alsoHeld } = draftAsUsed(then, occupation, body, asked);
   if (!outcome?.ok) return null;
   const unproven = new Set(state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.id));
-  const terms = { plan: given.planMm / 1000, height: given.heightMm / 1000, leastMarks: given.leastMarks };
-  if (obstaclesTo(outcome.value, terms, body.result.z !== null, alsoHeld, unproven).length > 0) return null;
+  if (obstaclesTo(outcome.value, given, body.result.z !== null, alsoHeld, unproven).length > 0) return null;
   return { judgement: outcome.value.judgement, asked, marks: own.map((mark) => mark.revision.body.name) };
 }

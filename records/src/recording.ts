@@ -224,7 +224,7 @@ export interface MarkSetting {
 }
 
 /** Largest plan misfit that the package's class allows, metres. */
-export const toleranceOf = (state: SiteState, work: Fact<'package'>): number => classOf(state, work.body.class).planMm / 1000;
+export const toleranceOf = (state: SiteState, work: Fact<'package'>): number => classOf(state, work.body.class).plan;
 
 /** What is kept of the text of a stake. */
 function textOf(state: SiteState, work: Fact<'package'>, { faces }: WrittenStake): Pick<FactBody<'writing'>, 'stakeText' | 'written'> {

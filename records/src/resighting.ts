@@ -13,5 +13,5 @@ export function judgeResight(state: SiteState, solution: AcceptedSolution, mark:
   const asked = classOf(state, mark.body.class);
   const { e, n } = mark.body.place;
   const point = { name: mark.body.name, e, n, z: mark.body.hubZ, sdPlan: null, sdHeight: null };
-  return compareSight(state, solution, sight, point, { plan: asked.planMm / 1000, height: mark.body.hubZ === null ? null : asked.heightMm / 1000 });
+  return compareSight(state, solution, sight, point, { plan: asked.plan, height: mark.body.hubZ === null ? null : asked.height });
 }

@@ -16,8 +16,8 @@ export interface SetPair {
 }
 
 /** How far the distance of two marks may be off: each may be off by its class, in any direction. */
-export const pairTolerance = (state: Pick<SiteState, 'settings'>, ...asked: readonly string[]): Metres =>
-  (Math.SQRT2 * Math.max(...asked.map((id) => classOf(state, id).planMm))) / 1000;
+export const pairTolerance = (state: Pick<SiteState, 'classes'>, ...asked: readonly string[]): Metres =>
+  Math.SQRT2 * Math.max(...asked.map((id) => classOf(state, id).plan));
 
 /** Nearer marks than this tell nothing about the shape of the work. */
 const LEAST: Metres = 1;

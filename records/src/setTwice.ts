@@ -48,7 +48,7 @@ export function twiceAt(state: SiteState, work: Fact<'package'>, key: string): S
   };
 }
 
-const heightToleranceOf = (state: SiteState, work: Fact<'package'>): Metres => classOf(state, work.body.class).heightMm / 1000;
+const heightToleranceOf = (state: SiteState, work: Fact<'package'>): Metres => classOf(state, work.body.class).height;
 
 /** What is said when one of them stands: the others are withdrawn, and stay in the book as what they were. */
 export const thisOneStands = (state: SiteState, { name, marks }: SetTwice, stands: Fact<'mark'>, by: string): Withdrawn[] =>

@@ -1,5 +1,17 @@
 /** What the facts of a site amount to. Nothing here is stored: `fold` makes it, the same in the browser and on the server. */
+import type { Metres } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody, FactType } from '@idle-marker/contract';
+
+/** How good work, marks and stations of a kind have to be. */
+export interface ToleranceClass {
+  readonly id: string;
+  readonly name: string;
+  readonly plan: Metres;
+  readonly height: Metres;
+  readonly leastMarks: number;
+  /** How far off hubs of such work stand as a rule; null where nothing is said. */
+  readonly offset: Metres | null;
+}
 
 export interface ControlMark {
   /** Identity over all revisions. */
@@ -27,6 +39,8 @@ export interface PairedSolution {
 
 export interface SiteState {
   readonly settings: FactBody<'site'>;
+  /** Tolerance classes of the settings, in metres. */
+  readonly classes: readonly ToleranceClass[];
   readonly members: readonly Fact<'member'>[];
   /** By name, natural order. */
   readonly control: readonly ControlMark[];

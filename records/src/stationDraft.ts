@@ -36,6 +36,7 @@ import { sightsOf } from './indexes.ts';
 import { lineName, siteLines } from './siteLines.ts';
 import { isProvenControl } from './markHistory.ts';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
+import { centringOf, metresOf, metresOrNull } from './stored.ts';
 
 export interface StationDraft {
   readonly groups: readonly SightGroup[];
@@ -209,7 +210,8 @@ function draftOnLines(
 }
 
 /** The mark under the instrument and how it is centred; null for a free station. */
-export function overOf(state: SiteState, { body }: Fact<'occupation'>): Pick<KnownStationInput, 'station' | 'setup'> | null {
+export function overOf(state: SiteState, occupation: Fact<'occupation'>): Pick<KnownStationInput, 'station' | 'setup'> | null {
+  const { body } = occupation;
   const { over } = body;
   const revision = over && state.control.find((mark) => mark.id === over.mark)?.revisions.find((each) => each.id === over.revision)?.body;
   if (!over || !revision || revision.e === null || revision.n === null) return null;
@@ -219,10 +221,10 @@ export function overOf(state: SiteState, { body }: Fact<'occupation'>): Pick<Kno
       e: revision.e,
       n: revision.n,
       z: revision.useHeight ? revision.z : null,
-      sdPlan: (revision.sdHMm ?? 0) / 1000,
-      sdZ: revision.sdZMm === null ? null : revision.sdZMm / 1000,
+      sdPlan: metresOf(revision.sdHMm ?? 0),
+      sdZ: metresOrNull(revision.sdZMm),
     },
-    setup: { ...setupOf(body), instrumentCentringSd: over.centringSdMm / 1000 },
+    setup: { ...setupOf(body), instrumentCentringSd: centringOf(occupation) },
   };
 }
 

@@ -2,13 +2,14 @@
  * The stations that a paper hangs on, with everything that has to go along: how they were found, why they were accepted all the
  * same, what their own sights check, and what has proved them. Every product that leaves takes it from here.
  */
-import type { Checkability, Metres, Part, TrustResult } from '@idle-marker/core';
+import type { Checkability, Part, TrustResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { coarserClass, type CoarserClass } from './coarserClass.ts';
 import { checkOf, goodToOf } from './checked.ts';
 import { claimOf, type Basis } from './stationClaim.ts';
 import { compareNames, type AcceptedSolution, type SiteState } from './state.ts';
 import { classOf } from './toleranceClass.ts';
+import { inMmOrNull } from './stored.ts';
 
 export interface StationOnPaper {
   readonly name: string;
@@ -47,7 +48,6 @@ export interface EvidenceOnPaper {
 }
 
 type Decided = Omit<AcceptedSolution, 'withdrawn'>;
-const orNull = (metres: Metres | null): number | null => (metres === null ? null : metres * 1000);
 
 function checkOnPaper(state: SiteState, solution: Decided): CheckOnPaper | null {
   const checked = checkOf(state, solution);
@@ -93,7 +93,7 @@ export function stationsOnPaper(state: SiteState, trust: TrustResult, solutions:
         ]),
       ].sort(compareNames),
       // Where the plan came from a receiver the placing has none of its own.
-      radius95Mm: fact.body.method === 'paired' ? null : orNull(goodToOf({ fact, decision })),
+      radius95Mm: fact.body.method === 'paired' ? null : inMmOrNull(goodToOf({ fact, decision })),
       sdZMm: fact.body.result.sdTrunnionZMm,
       provisionalBecause: decision.body.verdict === 'provisional' ? decision.body.reason : null,
     }));

@@ -1,29 +1,27 @@
 /** Tolerance classes of the site: how good work, marks and stations have to be. One look-up for all of them. */
-import type { FactBody } from '@idle-marker/contract';
-import type { SiteState } from './state.ts';
+import type { SiteState, ToleranceClass } from './state.ts';
 
-export type ToleranceClass = FactBody<'site'>['classes'][number];
-
-const isMissing = ({ settings }: Pick<SiteState, 'settings'>, id: string): boolean => !settings.classes.some((each) => each.id === id);
+const isMissing = ({ classes }: Pick<SiteState, 'classes'>, id: string): boolean => !classes.some((each) => each.id === id);
 
 /**
  * The class that is asked for. One that the site has no more, since two people changed settings and work at once, is judged by the
  * finest figures of the site: nobody is told that something is good enough by a figure that nobody gave. `missingClasses` tells it.
  */
-export function classOf({ settings: { classes } }: Pick<SiteState, 'settings'>, id: string): ToleranceClass {
+export function classOf({ classes }: Pick<SiteState, 'classes'>, id: string): ToleranceClass {
   const found = classes.find((each) => each.id === id);
   if (found) return found;
   return {
     id,
     name: id,
-    planMm: Math.min(...classes.map((each) => each.planMm)),
-    heightMm: Math.min(...classes.map((each) => each.heightMm)),
+    plan: Math.min(...classes.map((each) => each.plan)),
+    height: Math.min(...classes.map((each) => each.height)),
     leastMarks: Math.max(...classes.map((each) => each.leastMarks)),
+    offset: null,
   };
 }
 
 /** The site's class of this kind of work, or its first: what a choice begins with. */
-export const usualClass = ({ settings: { classes } }: Pick<SiteState, 'settings'>, kind: 'grid' | 'steel' | 'kerb'): ToleranceClass =>
+export const usualClass = ({ classes }: Pick<SiteState, 'classes'>, kind: 'grid' | 'steel' | 'kerb'): ToleranceClass =>
   classes.find(({ id }) => id === kind) ?? classes[0]!;
 
 export interface MissingClass {

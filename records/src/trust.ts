@@ -14,6 +14,7 @@ import type { AnyFact, Fact, FactType } from '@idle-marker/contract';
 import { supportingUses } from './heldUses.ts';
 import { proofInterval } from './proofInterval.ts';
 import type { SiteState } from './state.ts';
+import { effectOf } from './stored.ts';
 
 /** Types that trust is judged from. */
 const JUDGED: ReadonlySet<FactType> = new Set(['control', 'solution', 'close', 'event', 'proof', 'resight', 'finding', 'mark', 'withdrawal']);
@@ -98,7 +99,6 @@ interface Context {
   readonly firstAccepted: ReadonlyMap<string, Fact<'decision'>>;
 }
 
-const MM = 1e-3;
 const stamp = ({ id, at, device, seq }: AnyFact) => ({ id, at, device, seq });
 
 function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, firstAccepted }: Context): TrustRecord[] {
@@ -146,8 +146,7 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
     }
     case 'finding': {
       const { cause, revision, plan, height, effects, supersedes } = fact.body;
-      const inMetres = (mm: number | null) => (mm === null ? null : mm * MM);
-      const moves = effects.map(({ mark, planMm, heightMm }) => ({ mark, plan: inMetres(planMm), height: inMetres(heightMm) }));
+      const moves = effects.map((effect) => ({ mark: effect.mark, ...effectOf(effect) }));
       return [{ type: 'finding', ...stamp(fact), cause, revision, plan, height, effects: moves, supersedes }];
     }
     case 'mark': {
@@ -161,8 +160,7 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
   }
 }
 
-const classTolerances = (state: SiteState) =>
-  Object.fromEntries(state.settings.classes.map(({ id, planMm, heightMm }) => [id, { plan: planMm * MM, height: heightMm * MM }]));
+const classTolerances = (state: SiteState) => Object.fromEntries(state.classes.map(({ id, plan, height }) => [id, { plan, height }]));
 
 /** Everything that standing follows from, as it is judged at `now` (ISO 8601). */
 export const trustInput = (state: SiteState, now: string, memory?: SiteTrustMemory): TrustInput => ({

@@ -104,7 +104,7 @@ class PairedStory {
     const { state } = this.story;
     const mark = state.control.find(({ id }) => id === this.story.markId(name))!;
     const { paired } = this;
-    const asked = state.settings.classes.find(({ id }) => id === paired.solution.body.class)!;
+    const asked = state.classes.find(({ id }) => id === paired.solution.body.class)!;
     const { check, plan, height } = judgePairedProof(state, paired, mark, position, sight, asked);
     const body = { solution: paired.solution.id, sight: sight.id, position: position.id, control: mark.id, revision: mark.revision.id };
     return this.story.say('proof', { ...body, class: asked.id, plan, height, result: checkJson(check), supersedes: null }, 0);

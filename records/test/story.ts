@@ -261,7 +261,7 @@ export class Story {
     const sight = this.sight(solution.occupation, name, 'proof', off);
     const state = this.state;
     const mark = state.control.find((each) => each.id === this.markId(name))!;
-    const judged = judgeProof(state, solution, mark, sight, state.settings.classes[0]!);
+    const judged = judgeProof(state, solution, mark, sight, state.classes[0]!);
     if (!judged.ok) throw new Error(judged.error.code);
     const { plan, height, check } = judged.value;
     return this.say(

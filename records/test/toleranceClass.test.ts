@@ -24,7 +24,7 @@ describe('a class that the site does not have', () => {
     const { story, work } = told();
     const { state } = story;
     const { planMm, heightMm } = state.settings.classes.find(({ id }) => id === 'grid')!;
-    expect(classOf(state, 'steel')).toEqual({ id: 'steel', name: 'steel', planMm, heightMm, leastMarks: 3 });
+    expect(classOf(state, 'steel')).toEqual({ id: 'steel', name: 'steel', plan: planMm / 1000, height: heightMm / 1000, leastMarks: 3, offset: null });
     expect(askedOf(state, 'steel')).toMatchObject({ plan: planMm / 1000, height: heightMm / 1000 });
     expect(pairTolerance(state, 'steel')).toBeCloseTo((Math.SQRT2 * planMm) / 1000, 9);
     expect(stakeOf(state, work.body, work.body.plans[0]!, null).faces.front.length).toBeGreaterThan(0);
@@ -36,7 +36,8 @@ describe('a class that the site does not have', () => {
 
   it('leaves what is there as it is', () => {
     const { state } = new Story().control();
-    for (const each of state.settings.classes) expect(classOf(state, each.id)).toBe(each);
+    for (const each of state.settings.classes)
+      expect(classOf(state, each.id)).toMatchObject({ name: each.name, plan: each.planMm / 1000, height: each.heightMm / 1000, leastMarks: each.leastMarks });
     expect([usualClass(state, 'grid').id, usualClass(state, 'kerb').id]).toEqual(['grid', 'grid']);
   });
 });

@@ -118,7 +118,7 @@ describe('who may accept', () => {
     });
     const draft = stationDraft(story.state, solution.occupation, {});
     if (!draft.outcome?.ok) throw new Error('no station');
-    const asked = settings.classes[0]!;
+    const asked = story.state.classes[0]!;
     const obstacles = obstaclesTo(draft.outcome.value, { plan: 0.006, height: 0.005, leastMarks: 9 }, true);
     show(
       story,

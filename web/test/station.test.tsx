@@ -186,7 +186,7 @@ describe('accepting', () => {
         draft={draft}
         result={solved!.result}
         judgement={solved!.judgement}
-        asked={story.state.settings.classes[0]!}
+        asked={story.state.classes[0]!}
         wanted={USUALLY_ASKED}
         obstacles={obstacles}
         usageOf={(sight) => defaultUse(story.state, sight)}

@@ -342,7 +342,7 @@ describe('on the way', () => {
     const { story, solution } = day();
     const k1 = story.state.control.find((mark) => mark.revision.body.name === 'K1')!;
     const sight = story.sight(solution.occupation, 'K1', 'proof', { e: 0.004 });
-    const judged = judgeProof(story.state, solution, k1, sight, story.state.settings.classes[0]!);
+    const judged = judgeProof(story.state, solution, k1, sight, story.state.classes[0]!);
     if (!judged.ok) throw new Error('not judged');
     const last = { name: 'K1', judged: judged.value, sight, kind: 'repeat' as const, target: { control: k1 } };
     show(story, <Beside solution={solution} last={last} />);

@@ -29,7 +29,7 @@ export { ACTIVITY, closingWords } from './closing.ts';
 export { stakeNoticeWords } from './stakeNotices.ts';
 export { crewWords, filled, LANGUAGES, type CrewWords } from './languages/index.ts';
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
-export { smallLength, smallUnit, toleranceWords } from './small.ts';
+export { millimetres, smallLength, smallUnit, toleranceWords } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
 export {
   DIRECTION_WORDS,

@@ -43,13 +43,13 @@ describe('a receiver and an instrument in words', () => {
   });
 
   it('say when a class asks for more than the receiver can promise, and nothing when it does not', () => {
-    expect(pairedPromiseWords(0.028, { name: 'Building grid', planMm: 6 }, 'metre')).toMatchObject({
+    expect(pairedPromiseWords(0.028, { name: 'Building grid', plan: 0.006 }, 'metre')).toMatchObject({
       title: 'Building grid asks for more than the receiver can promise',
     });
-    expect(pairedPromiseWords(0.028, { name: 'Building grid', planMm: 6 }, 'metre')!.text).toContain(
+    expect(pairedPromiseWords(0.028, { name: 'Building grid', plan: 0.006 }, 'metre')!.text).toContain(
       'Within 6 mm is asked in plan; the receiver is good to 28 mm',
     );
-    expect(pairedPromiseWords(0.028, { name: 'Earthworks', planMm: 50 }, 'metre')).toBeNull();
+    expect(pairedPromiseWords(0.028, { name: 'Earthworks', plan: 0.05 }, 'metre')).toBeNull();
   });
 
   it('ask for what is due in long and in short', () => {

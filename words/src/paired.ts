@@ -98,13 +98,13 @@ export const PAIRED_DUE_SHORT = {
 /** What the receiver can promise against what the work asks for; null where that is enough. Both at 95 %. */
 export function pairedPromiseWords(
   promised: number,
-  asked: { readonly name: string; readonly planMm: number },
+  asked: { readonly name: string; readonly plan: number },
   unit: LengthUnit,
 ): { readonly title: string; readonly text: string } | null {
-  if (promised <= asked.planMm / 1000) return null;
+  if (promised <= asked.plan) return null;
   return {
     title: `${asked.name} asks for more than the receiver can promise`,
-    text: `Within ${smallLength(asked.planMm / 1000, unit)} is asked in plan; the receiver is good to ${smallLength(promised, unit)} (95 %). Use it for work that takes that, or station the instrument in plan for this.`,
+    text: `Within ${smallLength(asked.plan, unit)} is asked in plan; the receiver is good to ${smallLength(promised, unit)} (95 %). Use it for work that takes that, or station the instrument in plan for this.`,
   };
 }
 

@@ -138,15 +138,15 @@ export function resightVerdict(
 export function effectWords(
   effect: { readonly planMm: number | null; readonly heightMm: number | null },
   parts: { readonly plan: boolean; readonly height: boolean },
-  asked: { readonly planMm: number; readonly heightMm: number },
+  asked: { readonly plan: number; readonly height: number },
   unit: LengthUnit,
 ): { readonly text: string; readonly out: boolean } {
   const told = [
-    ...(parts.plan ? [{ mm: effect.planMm, limit: asked.planMm, word: 'in plan' }] : []),
-    ...(parts.height ? [{ mm: effect.heightMm, limit: asked.heightMm, word: 'in height' }] : []),
+    ...(parts.plan ? [{ mm: effect.planMm, limit: asked.plan, word: 'in plan' }] : []),
+    ...(parts.height ? [{ mm: effect.heightMm, limit: asked.height, word: 'in height' }] : []),
   ];
   if (told.some((each) => each.mm === null)) return { text: 'can’t be computed without it: in doubt', out: true };
-  const out = told.some((each) => Math.abs(each.mm!) > each.limit);
+  const out = told.some((each) => Math.abs(each.mm!) / 1000 > each.limit);
   const sizes = told.map((each) => `${smallLength(each.mm! / 1000, unit)} ${each.word}`).join(', ');
   return { text: `${sizes}: ${out ? 'out' : 'inside its tolerance, stands'}`, out };
 }

@@ -14,9 +14,12 @@ export function smallLength(metres: number, unit: LengthUnit): string {
 export const smallUnit = (unit: LengthUnit): { readonly name: string; readonly perMetre: number; readonly decimals: number } =>
   unit === 'metre' ? { name: 'mm', perMetre: 1000, decimals: 0 } : { name: 'ft', perMetre: lengthFromMetres(1, unit), decimals: 3 };
 
+/** As it was typed, with as many decimals as it has. */
+export const millimetres = (metres: number): number => Math.round(metres * 1e9) / 1e6;
+
 /** What a class allows, plan and height: "6 / 5 mm", "0.020 / 0.016 ft". */
-export function toleranceWords({ planMm, heightMm }: { readonly planMm: number; readonly heightMm: number }, unit: LengthUnit): string {
-  if (unit === 'metre') return `${planMm} / ${heightMm} mm`;
-  const feet = (mm: number) => lengthFromMetres(mm / 1000, unit).toFixed(3);
-  return `${feet(planMm)} / ${feet(heightMm)} ft`;
+export function toleranceWords({ plan, height }: { readonly plan: number; readonly height: number }, unit: LengthUnit): string {
+  if (unit === 'metre') return `${millimetres(plan)} / ${millimetres(height)} mm`;
+  const feet = (metres: number) => lengthFromMetres(metres, unit).toFixed(3);
+  return `${feet(plan)} / ${feet(height)} ft`;
 }

@@ -157,8 +157,8 @@ describe('figures for a crew', () => {
     expect(ROUNDING('metre').map(([rounding]) => rounding)).toEqual(['finest', 'hundredth']);
     expect(cutFillWords(-0.0208 * FOOT, 'foot', 'sixteenth')).toBe('FILL 0′ 0 1/4″');
     expect(cutFillWords(0.002 * FOOT, 'foot', 'hundredth')).toBe('ON GRADE');
-    expect(toleranceWords({ planMm: 6, heightMm: 5 }, 'metre')).toBe('6 / 5 mm');
-    expect(toleranceWords({ planMm: 6.096, heightMm: 3.048 }, 'foot')).toBe('0.020 / 0.010 ft');
+    expect(toleranceWords({ plan: 0.006, height: 0.005 }, 'metre')).toBe('6 / 5 mm');
+    expect(toleranceWords({ plan: 0.006096, height: 0.003048 }, 'foot')).toBe('0.020 / 0.010 ft');
   });
 });
 

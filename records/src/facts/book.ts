@@ -1,7 +1,7 @@
 /** How lines of the field book call things and write figures. */
 import { formatLength, type Metres, type StationFormat } from '@idle-marker/core';
 import { UNIT_ABBREVIATION, usualStationFormat } from '@idle-marker/words';
-import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
+import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from '../state.ts';
 
 export interface Book {

@@ -5,6 +5,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { goodToOf } from '../checked.ts';
 import type { Book } from './book.ts';
 import type { Activity, BookTopic, Kinds } from './kind.ts';
+import { figuresOf } from '../stored.ts';
 
 type Purpose = FactBody<'sight'>['purpose'];
 
@@ -44,12 +45,13 @@ function positionSaid({ body }: Fact<'position'>, { occupation, target, length }
   return `${occupation(body.occupation)}: receiver at ${target(body.target)}, E ${length(read.e)}, N ${length(read.n)}, height ${length(read.z)}, ${FIX_WORD[read.fix]}, ${old}, antenna ${length(body.antennaHeight)}`;
 }
 
-function solutionSaid({ id, body }: Fact<'solution'>, { state, control, length }: Book): string {
+function solutionSaid(fact: Fact<'solution'>, { state, control, length }: Book): string {
+  const { id, body } = fact;
   const { name, result, uses, method } = body;
   const decided = [...state.accepted, ...state.refused].find((each) => each.fact.id === id);
   const used = [...new Set(uses.filter((use) => use.plan || use.height).map((use) => control(use.control)))].join(', ');
   if (method === 'paired') return `${name}: heights from ${used}, plan from the receiver; height ${length(result.z)}`;
-  const goodTo = goodToWords(decided ? goodToOf(decided) : result.ellipse95.aMm / 1000, state.settings.lengthUnit);
+  const goodTo = goodToWords(decided ? goodToOf(decided) : figuresOf(fact).radius95, state.settings.lengthUnit);
   return `${name} solved from ${used}: E ${length(result.e)}, N ${length(result.n)}, height ${length(result.z)}, 95 % ${goodTo}`;
 }
 

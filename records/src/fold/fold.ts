@@ -11,7 +11,7 @@ import type { SiteState } from '../state.ts';
 import { GrownMap } from './grownMap.ts';
 import { marksInForce, marksAsWritten, withMarks, obstructionsInForce, reportsInForce } from './marks.ts';
 import { correctedOccupations, correctedSights, withSights, decided, stationsCorrected } from './stations.ts';
-import { byMark, controlMarks, inForceByName, latestPackages, packageRoots } from './things.ts';
+import { byMark, classesOf, controlMarks, inForceByName, latestPackages, packageRoots } from './things.ts';
 
 export class NoSiteError extends Error {}
 
@@ -120,7 +120,7 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
   const standing = <T extends FactType>(type: T): readonly Of<T>[] =>
     memory.grow<Of<T>, readonly Of<T>[]>(
       `standing ${type}`,
-      ofType[type] as readonly Of<T>[],
+      ofType[type],
       [withdrawn],
       () => (ofType[type] as readonly Of<T>[]).filter((fact) => !withdrawn.has(fact.id)),
       (standing, fresh) => [...standing, ...fresh.filter((fact) => !withdrawn.has(fact.id))],
@@ -148,6 +148,7 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
   const written = from('written', [standing('mark'), writings, rehung], marksAsWritten);
   return {
     settings,
+    classes: from('classes', [settings], classesOf),
     members: standing('member'),
     control: from('control', [ofType.control, withdrawn], controlMarks),
     occupations,
@@ -207,9 +208,9 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
 /** Folds all facts; where `before` is given, what was made of those that are in it is gone on from. Throws `NoSiteError` when no fact tells what site it is. */
 export function foldSite(facts: readonly AnyFact[], before: SiteFold | null = null): SiteFold {
   const fresh = before && since(before, facts);
+  if (before && fresh?.length === 0) return { ...before, facts };
   const memory = (fresh && before?.memory) ?? new Memory();
-  if (fresh?.length === 0) return { ...before!, facts };
-  const all = fresh ? withFresh(before!.ordered, fresh) : ordered(facts);
+  const all = before && fresh ? withFresh(before.ordered, fresh) : ordered(facts);
   return { state: stateOf(all, memory), facts, ordered: all, memory };
 }
 

@@ -1,6 +1,6 @@
 /** Things that are revised, named or looked at: what is in force of each. */
-import type { Fact } from '@idle-marker/contract';
-import { compareNames, type ControlMark } from '../state.ts';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { compareNames, type ControlMark, type ToleranceClass } from '../state.ts';
 
 export function byMark<T extends { readonly body: { readonly mark: string } }>(facts: readonly T[]): Map<string, T[]> {
   const found = new Map<string, T[]>();
@@ -11,6 +11,17 @@ export function byMark<T extends { readonly body: { readonly mark: string } }>(f
   }
   return found;
 }
+
+/** Tolerance classes as they are worked with. */
+export const classesOf = ({ classes }: FactBody<'site'>): ToleranceClass[] =>
+  classes.map(({ id, name, planMm, heightMm, leastMarks, offset }) => ({
+    id,
+    name,
+    plan: planMm / 1000,
+    height: heightMm / 1000,
+    leastMarks,
+    offset: offset ?? null,
+  }));
 
 /** The latest revision of each thing that is not retired, by name. */
 export function inForceByName<T extends { readonly body: { readonly retired: boolean } }>(

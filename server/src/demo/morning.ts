@@ -180,7 +180,7 @@ class Player {
     const sight = this.#sight(solution.occupation, name, 'proof');
     const state = this.#state;
     const mark = this.#mark(name);
-    const asked = state.settings.classes.find((each) => each.id === 'grid')!;
+    const asked = state.classes.find((each) => each.id === 'grid')!;
     const judged = judgeProof(state, solution, mark, sight, asked);
     if (!judged.ok) throw new Error(judged.error.code);
     const { plan, height, check } = judged.value;

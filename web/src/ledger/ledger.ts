@@ -214,7 +214,7 @@ const isOutcome = (value: unknown, id: string): value is Outcome => {
 const outcomesOf =
   (facts: readonly AnyFact[]): IsAnswer<readonly Outcome[]> =>
   ({ results }) =>
-    Array.isArray(results) && results.length === facts.length && results.every((each, i) => isOutcome(each, facts[i]!.id)) ? (results as Outcome[]) : null;
+    Array.isArray(results) && results.length === facts.length && results.every((each, i) => isOutcome(each, facts[i]!.id)) ? results : null;
 
 type Entry = Awaited<ReturnType<typeof queue>>[number];
 

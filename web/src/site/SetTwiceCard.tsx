@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { decidedSolution, memberName, thisOneStands, type SetTwice } from '@idle-marker/records';
+import { decidedSolution, memberName, thisOneStands, type SetTwice, offOf } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -51,7 +51,7 @@ function WhichStands({ twice, onClose }: { readonly twice: SetTwice; onClose(): 
             </p>
             <p className="figures">
               {units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(body.place[axis])}`).join(', ')}
-              {body.hubZ === null ? '' : ` · hub ${units.length(body.hubZ)}`} · off {smallLength(Math.hypot(body.dEMm, body.dNMm) / 1000, units.lengthUnit)} ·{' '}
+              {body.hubZ === null ? '' : ` · hub ${units.length(body.hubZ)}`} · off {smallLength(Math.hypot(offOf(mark).e, offOf(mark).n), units.lengthUnit)} ·{' '}
               {body.state === 'confirmed' ? 'confirmed' : 'not shot again after driving'} · from{' '}
               {decidedSolution(state, body.solution)?.fact.body.name ?? 'an unknown station'}
             </p>

@@ -67,7 +67,10 @@ export function PackageHeadFields({ head, tried }: { readonly head: PackageHead;
 
 /** The class that its marks have to meet. */
 export function ClassChoice({ value, onChange }: { readonly value: string; onChange(id: string): void }) {
-  const { classes, lengthUnit } = useSite().state.settings;
+  const {
+    classes,
+    settings: { lengthUnit },
+  } = useSite().state;
   return (
     <Choice
       label="Tolerance class"

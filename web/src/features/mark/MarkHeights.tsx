@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { recomputed, type RoundStop } from '@idle-marker/records';
+import { recomputed, type RoundStop, effectOf } from '@idle-marker/records';
 import { gradeWords, HEIGHT_REFERENCE, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../site/useUnits.ts';
@@ -26,7 +26,8 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
   const { settings } = state;
   const units = useUnits();
   const { plan, mark } = stop;
-  const since = stands && mark ? recomputed(state, mark.id) : null;
+  const found = stands && mark ? recomputed(state, mark.id) : null;
+  const since = found && effectOf(found);
   const hubZ = stands ? (mark?.body.hubZ ?? null) : null;
   const from = hubZ ?? groundZ;
   const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
@@ -37,16 +38,14 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
           <dt className="text-[13px] text-ink2">{hubZ === null ? 'Ground here' : 'Hub'}</dt>
           <dd>
             <Figure metres={from} className="figures text-[22px] font-medium" />
-            {hubZ !== null && since && since.heightMm !== null && since.heightMm !== 0 && (
+            {hubZ !== null && since?.height ? (
+              <span className="block text-[13px] text-ochre">recomputed: {units.length(hubZ + since.height)}; the stake says what was found first</span>
+            ) : null}
+            {since?.plan ? (
               <span className="block text-[13px] text-ochre">
-                recomputed: {units.length(hubZ + since.heightMm / 1000)}; the stake says what was found first
+                recomputed: {smallLength(since.plan, units.lengthUnit)} from where it was found when it was set
               </span>
-            )}
-            {since && since.planMm !== null && since.planMm !== 0 && (
-              <span className="block text-[13px] text-ochre">
-                recomputed: {smallLength(since.planMm / 1000, units.lengthUnit)} from where it was found when it was set
-              </span>
-            )}
+            ) : null}
           </dd>
         </div>
         <div>

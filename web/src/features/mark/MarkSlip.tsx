@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { compassWord, moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { isOverdue, markKey, paceOf, roundRows, twiceAt, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
+import { isOverdue, markKey, paceOf, roundRows, twiceAt, type AcceptedSolution, type RoundStop, offOf } from '@idle-marker/records';
 import { hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING, thisUnproven } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { SetTwiceCard } from '../../site/SetTwiceCard.tsx';
@@ -143,8 +143,8 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         {due !== 'next' && <TurnLine solution={solution} plan={plan} />}
         {stands && mark && (
           <p className="mt-2 text-[13px] text-ink2">
-            {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(mark.body.dEMm / 1000, units.lengthUnit)}{' '}
-            {mark.body.dEMm >= 0 ? 'east' : 'west'}, {smallLength(mark.body.dNMm / 1000, units.lengthUnit)} {mark.body.dNMm >= 0 ? 'north' : 'south'} ·{' '}
+            {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(offOf(mark).e, units.lengthUnit)}{' '}
+            {mark.body.dEMm >= 0 ? 'east' : 'west'}, {smallLength(offOf(mark).n, units.lengthUnit)} {mark.body.dNMm >= 0 ? 'north' : 'south'} ·{' '}
             {stop.standing ? STANDING[stop.standing] : ''} · {mark.body.shots} {mark.body.shots === 1 ? 'shot' : 'shots'}
             {mark.body.firm !== undefined && ` · ${mark.body.firm ? 'firm' : 'loose'}`}
             <Driven mark={mark} />

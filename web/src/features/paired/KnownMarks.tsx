@@ -31,7 +31,7 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
   const prove = async (mark: ControlMark) => {
     setLast(null);
     const { name } = mark.revision.body;
-    const shot = await shoot('proof', { kind: 'control', mark: mark.id }, { name }, asked.planMm / 1000);
+    const shot = await shoot('proof', { kind: 'control', mark: mark.id }, { name }, asked.plan);
     if (!shot) return;
     const { check, plan, height } = judgePairedProof(state, paired, mark, shot.position, shot.sight, asked);
     const earlier = proofs.findLast((proof) => proof.body.control === mark.id);

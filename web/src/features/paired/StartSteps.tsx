@@ -32,8 +32,8 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
   const [chosen, choose] = useState<string | null>(null);
   const promised = now ? planPromise(now.place) : null;
   // The finest that the receiver can promise; the widest while that is not known.
-  const byPlan = [...state.settings.classes].sort((a, b) => a.planMm - b.planMm);
-  const classId = chosen ?? (byPlan.find(({ planMm }) => promised !== null && promised <= planMm / 1000) ?? byPlan.at(-1)!).id;
+  const byPlan = [...state.classes].sort((a, b) => a.plan - b.plan);
+  const classId = chosen ?? (byPlan.find(({ plan }) => promised !== null && promised <= plan) ?? byPlan.at(-1)!).id;
   const steps = [
     { done: on && !has('NOT_FIXED', 'CORRECTIONS_OLD'), what: 'Begin with the receiver: on, corrections coming in, fixed' },
     { done: on && !has('COMPENSATING'), what: 'Its tilt compensation is off' },
@@ -104,12 +104,8 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
         className="mt-3"
         label="It is proved for work of class"
         value={classId}
-        options={state.settings.classes.map(
-          (each) =>
-            [
-              each.id,
-              `${each.name}: ${smallLength(each.planMm / 1000, units.lengthUnit)} plan, ${smallLength(each.heightMm / 1000, units.lengthUnit)} height`,
-            ] as const,
+        options={state.classes.map(
+          (each) => [each.id, `${each.name}: ${smallLength(each.plan, units.lengthUnit)} plan, ${smallLength(each.height, units.lengthUnit)} height`] as const,
         )}
         onChange={choose}
         help={promised === null ? undefined : `The receiver promises ${smallLength(promised, units.lengthUnit)} in plan (95 %).`}

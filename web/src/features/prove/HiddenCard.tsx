@@ -19,7 +19,7 @@ export function HiddenCard({ solution, proven }: { readonly solution: AcceptedSo
       </Card>
     ) : null;
   }
-  if ((worst.effect ?? Infinity) <= asked.planMm / 1000) return null;
+  if ((worst.effect ?? Infinity) <= asked.plan) return null;
   return (
     <Card tone="ochre" title={(now === 'unchecked' ? hardlyChecked : partlyChecked)(worst, naming)}>
       {unnoticedWords(worst, naming)} A proof on a mark that the station did not use would show it: prove it before the first stake.

@@ -137,8 +137,8 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
     };
   }, [made, surface, useSurface, under]);
   const plans = whole && offsetRead !== null && offsetRead > 0 ? hubPlans([whole], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
-  const heightMm = classOf(state, classId).heightMm;
-  const differing = made && surface && under ? crossCheck(made, under, heightMm / 1000) : [];
+  const { height: allowed } = classOf(state, classId);
+  const differing = made && surface && under ? crossCheck(made, under, allowed) : [];
   const errors = {
     ...head.errors,
     offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? `Give the offset, such as ${units.edit(1)}.` : null,
@@ -223,15 +223,13 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           {useSurface && <Tick label="at the place of each hub, not on the string" checked={atHub} onChange={setAtHub} />}
           {differing.length > 0 && !atHub && (
             <p className="font-medium text-ochre">
-              At {differing.length} of {made?.corners.length} stations strings and surface differ by more than {smallLength(heightMm / 1000, units.lengthUnit)},
-              most at {differing[0]!.name}: {units.length(differing[0]!.fromRoad)} by the strings, {units.length(differing[0]!.fromSurface)} {units.unit} on the
+              At {differing.length} of {made?.corners.length} stations strings and surface differ by more than {smallLength(allowed, units.lengthUnit)}, most at{' '}
+              {differing[0]!.name}: {units.length(differing[0]!.fromRoad)} by the strings, {units.length(differing[0]!.fromSurface)} {units.unit} on the
               surface. Ask which holds before anything is set.
             </p>
           )}
           {under && differing.length === 0 && !atHub && (
-            <p className="text-[14px] text-ink2">
-              Strings and surface agree within {smallLength(heightMm / 1000, units.lengthUnit)} wherever both have a height.
-            </p>
+            <p className="text-[14px] text-ink2">Strings and surface agree within {smallLength(allowed, units.lengthUnit)} wherever both have a height.</p>
           )}
         </div>
       )}

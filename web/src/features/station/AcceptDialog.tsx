@@ -1,7 +1,16 @@
 import { useState } from 'react';
 import type { AskedOfStation, Judgement, Obstacle, ResectionResult } from '@idle-marker/core';
-import type { Fact, FactBody } from '@idle-marker/contract';
-import { judgedBody, mayDecide, solutionBody, stationMark, type ControlMark, type StationDraft, type UseFlags } from '@idle-marker/records';
+import type { Fact } from '@idle-marker/contract';
+import {
+  judgedBody,
+  mayDecide,
+  solutionBody,
+  stationMark,
+  type ControlMark,
+  type StationDraft,
+  type UseFlags,
+  type ToleranceClass,
+} from '@idle-marker/records';
 import { ACCEPT_WORDS, allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
 import type { Said } from '../../ledger/ledger.ts';
 import { newId } from '../../ledger/uuid.ts';
@@ -18,7 +27,7 @@ interface AcceptDialogProps {
   readonly draft: StationDraft;
   readonly result: ResectionResult;
   readonly judgement: Judgement;
-  readonly asked: FactBody<'site'>['classes'][number];
+  readonly asked: ToleranceClass;
   /** The same as the computation takes it, with the marks that are still to be set. */
   readonly wanted: AskedOfStation;
   readonly obstacles: readonly Obstacle[];

@@ -16,6 +16,7 @@ import {
   stationMark,
   type AcceptedSolution,
   olderControl,
+  figuresOf,
 } from '@idle-marker/records';
 import {
   CHECKABILITY_WORDS,
@@ -222,12 +223,12 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               <dt className="text-ink2">Station</dt>
               <dd>{METHOD_SAID[solution.fact.body.method](stoodOver ?? '?', marks)}</dd>
               <dt className="text-ink2">Orientation</dt>
-              <dd className="figures">{units.angle(result.orientationDeg * RADIANS_PER_DEGREE)} at circle zero</dd>
+              <dd className="figures">{units.angle(figuresOf(solution.fact).orientation)} at circle zero</dd>
               <dt className="text-ink2">Height</dt>
               <dd>
-                {result.sdTrunnionZMm === null
+                {figuresOf(solution.fact).sdAxis === null
                   ? 'none: plan only'
-                  : `tilting axis good to ${smallLength((1.96 * result.sdTrunnionZMm) / 1000, units.lengthUnit)} (95 %)${heightFrom}`}
+                  : `tilting axis good to ${smallLength(1.96 * (figuresOf(solution.fact).sdAxis ?? 0), units.lengthUnit)} (95 %)${heightFrom}`}
               </dd>
               {check && (
                 <>

@@ -43,8 +43,8 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
   const road = roads.find((each) => each.id === wanted)?.road ?? null;
   const benchmarks = useMemo(() => sitedBenchmarks(state), [state]);
   // What the height of the work may be off by, at 95 %; the widest of the site along a road.
-  const heightMm = (work ? classOf(state, work.body.class) : state.settings.classes[0]!).heightMm;
-  const reach = Math.min(FOLLOWED, heightReach(heightMm / 1000 / NORMAL_95_FACTOR, { precision, axisSd: USUAL_AXIS_SD, targetHeightSd: TARGET_HEIGHT_SD }));
+  const { height: allowed } = work ? classOf(state, work.body.class) : state.classes[0]!;
+  const reach = Math.min(FOLLOWED, heightReach(allowed / NORMAL_95_FACTOR, { precision, axisSd: USUAL_AXIS_SD, targetHeightSd: TARGET_HEIGHT_SD }));
   const targets = useMemo(
     () => fewOf(work ? waitingPlaces(state, trust, work) : road ? placesAlong(road, road.alignment.startStation, road.alignment.endStation) : []),
     [state, trust, work, road],
@@ -101,8 +101,8 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
       </ol>
       {stands.length > 0 && (
         <p className="mt-1 text-[13px] text-ink2">
-          Heights stay within {smallLength(heightMm / 1000, units.lengthUnit)} (95 %) up to {units.length(reach, 0)} {units.unit}. Areas drawn in Work that
-          nobody sees through are taken into account; look yourself for what is not drawn.
+          Heights stay within {smallLength(allowed, units.lengthUnit)} (95 %) up to {units.length(reach, 0)} {units.unit}. Areas drawn in Work that nobody sees
+          through are taken into account; look yourself for what is not drawn.
         </p>
       )}
     </section>

@@ -1,5 +1,5 @@
 import { promiseFor, type AcceptedSolution, classOf } from '@idle-marker/records';
-import { aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords } from '@idle-marker/words';
+import { aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords, millimetres } from '@idle-marker/words';
 import { usePoleSet } from '../../link/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
@@ -44,7 +44,7 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
                   )}
                   {cure && <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>}
                 </td>
-                <td className={TD}>{asked ? `${asked.planMm} mm` : '–'}</td>
+                <td className={TD}>{millimetres(asked.plan)} mm</td>
                 <td className={`${TD} ${tone}`}>{goodToWords(worst, units.lengthUnit)}</td>
                 <td className={`${TD} ${reliability?.state === 'unchecked' ? 'font-semibold text-brick' : ''}`}>
                   {!hidden || hidden.effect === null ? 'any' : aboutLength(hidden.effect, units.lengthUnit)}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { formatSigned, obstaclesTo, planDistance } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { stationErrorSentence } from '@idle-marker/words';
+import { stationErrorSentence, millimetres } from '@idle-marker/words';
 import { MisnamedCard } from '../../link/MisnamedCard.tsx';
 import { useFacing, useLinkKind } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../link/usePoleSet.ts';
@@ -51,7 +51,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const units = useUnits();
   const pole = usePoleSet();
   const kind = useLinkKind();
-  const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.settings.classes[0]!.id);
+  const [classId, setClassId] = useState(state.packages[0]?.body.class ?? state.classes[0]!.id);
   const asked = classOf(state, classId);
   const wanted = useMemo(() => askedOf(state, asked.id), [state, asked.id]);
   const draft = useDraft(occupation, wanted, pole);
@@ -68,9 +68,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     readings === 'quick' ? 'tracking' : readings === 'faces' ? 'faces' : 'careful',
   );
   const unproven = useMemo(() => new Set(state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.id)), [state]);
-  const obstacles = solved
-    ? obstaclesTo(solved, { plan: asked.planMm / 1000, height: asked.heightMm / 1000, leastMarks: asked.leastMarks }, !draft.planOnly, draft.alsoHeld, unproven)
-    : [];
+  const obstacles = solved ? obstaclesTo(solved, asked, !draft.planOnly, draft.alsoHeld, unproven) : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0 && solved.judgement.checkability !== 'unchecked';
   const overMark = state.control.find((mark) => mark.id === occupation.body.over?.mark) ?? null;
@@ -266,7 +264,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
               className="mt-3"
               label="Judge it for"
               value={classId}
-              options={state.settings.classes.map((each) => [each.id, `${each.name}: plan ${each.planMm} mm, height ${each.heightMm} mm`] as const)}
+              options={state.classes.map(
+                (each) => [each.id, `${each.name}: plan ${millimetres(each.plan)} mm, height ${millimetres(each.height)} mm`] as const,
+              )}
               onChange={setClassId}
             />
             <Tick label="Plan only: heights are not used" checked={draft.planOnly} onChange={draft.setPlanOnly} />

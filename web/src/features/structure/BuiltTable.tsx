@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { alikeName, clearanceOf, controlFromBuilt, heightOverSurface, type DesignDifference } from '@idle-marker/records';
+import { alikeName, clearanceOf, controlFromBuilt, heightOverSurface, type DesignDifference, spreadOf } from '@idle-marker/records';
 import { heightOffWords, offWords, overSurfaceWords, smallLength } from '@idle-marker/words';
 import { newId } from '../../ledger/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -83,13 +83,14 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
         <tbody>
           {facts.map((fact) => {
             const difference = byFact.get(fact.id);
-            const { name, code: own, place, spread, against } = fact.body;
+            const { name, code: own, place, against } = fact.body;
+            const spread = spreadOf(fact);
             return (
               <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
                 <td className={TD_WORD}>
                   <strong>{name}</strong> <span className="text-ink2">{own || 'no code'}</span>
                   {fact.body.note !== '' && <span className="block max-w-[150px] text-[13px] whitespace-normal">{fact.body.note}</span>}
-                  {spread.planMm !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.planMm / 1000, units.lengthUnit)}</span>}
+                  {spread.plan !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.plan, units.lengthUnit)}</span>}
                 </td>
                 <td className={TD_WORD}>
                   {difference ? (

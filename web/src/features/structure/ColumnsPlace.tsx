@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { compassWord, polar, type Metres } from '@idle-marker/core';
-import { columnsAlong, gridOf, type ColumnRow, classOf, usualClass } from '@idle-marker/records';
+import { columnsAlong, gridOf, type ColumnRow, classOf, usualClass, spreadOf } from '@idle-marker/records';
 import { faceWords, smallLength, type FACE_EDGE } from '@idle-marker/words';
 import { TypedReading } from '../../link/TypedReading.tsx';
 import { Board } from '../../plan/LazyBoard.tsx';
@@ -68,7 +68,7 @@ export function Place() {
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const busy = shooting.doing !== null;
-  const tolerance = classOf(state, classId).planMm / 1000;
+  const tolerance = classOf(state, classId).plan;
   const widthText = row ? (widths[row.name] ?? units.edit(row.width)) : '';
   const width = widthText.trim() === '' ? null : units.readLength(widthText);
   const targetOffset = units.readLength(target);
@@ -285,10 +285,10 @@ export function Place() {
                     <li key={fact.id} className="flex flex-wrap items-baseline justify-between gap-2 border-b border-rule">
                       <span>
                         {face && edgeWord(face.edge)}, {face?.level}
-                        {fact.body.spread.planMm !== null && (
+                        {spreadOf(fact).plan !== null && (
                           <span className="text-ink2">
                             {' '}
-                            · {fact.body.sights.length} shots within {smallLength(fact.body.spread.planMm / 1000, units.lengthUnit)}
+                            · {fact.body.sights.length} shots within {smallLength(spreadOf(fact).plan ?? 0, units.lengthUnit)}
                           </span>
                         )}
                       </span>

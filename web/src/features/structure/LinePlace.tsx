@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { bulgeOf, compassWord, measuredAgainstSide, moveGrade, planDistance, type ReferenceSide } from '@idle-marker/core';
-import { gridOf, lineDifferences, nextNumbered } from '@idle-marker/records';
+import { gridOf, lineDifferences, nextNumbered, spreadOf } from '@idle-marker/records';
 import { ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { TypedReading } from '../../link/TypedReading.tsx';
@@ -348,7 +348,7 @@ export function Place() {
               </thead>
               <tbody>
                 {rows.map((row) => {
-                  const { spread } = row.fact.body;
+                  const spread = spreadOf(row.fact);
                   return (
                     <tr key={row.fact.id}>
                       <td className={TD_WORD}>
@@ -358,9 +358,7 @@ export function Place() {
                       <td className={TD}>{units.length(row.chainage)}</td>
                       <td className={TD_WORD}>
                         {units.length(Math.abs(row.offset))} {compassWord(row.azimuth + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
-                        {spread.planMm !== null && (
-                          <span className="block text-[13px] text-ink2">spread {smallLength(spread.planMm / 1000, units.lengthUnit)}</span>
-                        )}
+                        {spread.plan !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.plan, units.lengthUnit)}</span>}
                       </td>
                       <td className={TD}>{row.heightDifference === null ? '–' : heightOffWords(row.heightDifference, units.lengthUnit)}</td>
                       <td className={TD}>

@@ -10,6 +10,9 @@ interface Point {
   readonly height: number | null;
 }
 
+/** Proofs keep millimetres, and so does the axis. */
+const PER_METRE = 1000;
+
 const round = (value: unknown): number | null => (typeof value === 'number' ? Number(value.toFixed(1)) : null);
 
 /** Plan and height misfit of each proof over the day, against what the class allows. */
@@ -21,9 +24,9 @@ export function ProofChart({ proofs, classId }: { proofs: readonly Fact<'proof'>
   if (points.length === 0) return null;
   return (
     <>
-      <Plot points={points} part="plan" limit={asked.planMm} words="Proofs off in plan, mm; the dashed line is what the class allows." />
+      <Plot points={points} part="plan" limit={asked.plan * PER_METRE} words="Proofs off in plan, mm; the dashed line is what the class allows." />
       {points.some((point) => point.height !== null) && (
-        <Plot points={points} part="height" limit={asked.heightMm} words="Proofs off in height, mm: plus is above the list." />
+        <Plot points={points} part="height" limit={asked.height * PER_METRE} words="Proofs off in height, mm: plus is above the list." />
       )}
     </>
   );

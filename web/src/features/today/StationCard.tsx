@@ -1,5 +1,5 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
-import { checkOf, goodToOf, leftOut } from '@idle-marker/records';
+import { checkOf, goodToOf, leftOut, figuresOf } from '@idle-marker/records';
 import { CHECKABILITY_WORDS, goodToWords, smallLength } from '@idle-marker/words';
 import { useProofAge } from '../../frame/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -18,7 +18,7 @@ export function StationCard() {
       </section>
     );
   }
-  const { result, name } = inForce.fact.body;
+  const { name } = inForce.fact.body;
   const { lengthUnit } = state.settings;
   const out = leftOut(state, inForce);
   const check = checkOf(state, inForce);
@@ -31,7 +31,9 @@ export function StationCard() {
         <dt className="text-ink2">Good to (95 %)</dt>
         <dd className="font-semibold">
           {goodToWords(goodToOf(inForce), lengthUnit)} plan
-          {result.sdTrunnionZMm === null ? ', no height' : `, ${smallLength((NORMAL_95_FACTOR * result.sdTrunnionZMm) / 1000, lengthUnit)} height`}
+          {figuresOf(inForce.fact).sdAxis === null
+            ? ', no height'
+            : `, ${smallLength(NORMAL_95_FACTOR * (figuresOf(inForce.fact).sdAxis ?? 0), lengthUnit)} height`}
         </dd>
         {check && (
           <>

@@ -11,7 +11,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
   const sum = (pick: (each: PackageProgress) => number) => progress.reduce((total, each) => total + pick(each), 0);
   const small = smallUnit(state.settings.lengthUnit);
   const within = (classId: string) => {
-    return ((classOf(state, classId).planMm / 1000) * small.perMetre).toFixed(small.decimals);
+    return (classOf(state, classId).plan * small.perMetre).toFixed(small.decimals);
   };
   const blocked = sum((each) => each.blocked);
   return (
