@@ -27,27 +27,48 @@ const CORE_LAYERS = [
 /** The few uses of a sibling that are wanted. */
 const CORE_SIBLINGS = { lath: ['layout'], plane: ['quantity'] };
 
+/** What no file of a room may import. */
+const roomPatterns = (room) => [
+  {
+    group: ROOMS.filter((other) => other !== room && !MAY_USE[room].includes(other)).map((other) => `@idle-marker/${other}`),
+    message: `${room} does not use this room: see ARCHITECTURE.md.`,
+  },
+  { group: ['@idle-marker/*/**'], message: 'Import from the room’s index.' },
+  { group: ROOMS.filter((other) => other !== room).map((other) => `**/../${other}/**`), message: 'Import other rooms by their name.' },
+  ...(room === 'core'
+    ? [{ group: ['node:*', 'react', 'express', '@mikro-orm/*', 'pino', 'ajv', 'typebox'], message: 'core computes; it knows no platform.' }]
+    : []),
+];
+
 const boundaries = ROOMS.map((room) => ({
   files: [`${room}/**/*.{ts,tsx}`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          {
-            group: ROOMS.filter((other) => other !== room && !MAY_USE[room].includes(other)).map((other) => `@idle-marker/${other}`),
-            message: `${room} does not use this room: see ARCHITECTURE.md.`,
-          },
-          { group: ['@idle-marker/*/**'], message: 'Import from the room’s index.' },
-          { group: ROOMS.filter((other) => other !== room).map((other) => `**/../${other}/**`), message: 'Import other rooms by their name.' },
-          ...(room === 'core'
-            ? [{ group: ['node:*', 'react', 'express', '@mikro-orm/*', 'pino', 'ajv', 'typebox'], message: 'core computes; it knows no platform.' }]
-            : []),
-        ],
-      },
-    ],
-  },
+  rules: { 'no-restricted-imports': ['error', { patterns: roomPatterns(room) }] },
 }));
+
+/** Folders inside web, lowest first: a folder may use those of lower layers and itself. No feature uses another. */
+const WEB_LAYERS = [
+  ['ui'],
+  ['field'],
+  ['board', 'data', 'print', 'reading'],
+  ['link', 'site'],
+  ['drawings', 'evidence'],
+  ['pole', 'stakes', 'packages'],
+  ['settings'],
+  ['features'],
+  ['frame'],
+];
+
+const webLayers = WEB_LAYERS.flatMap((layer, level) =>
+  layer.map((folder) => {
+    const refused = [...layer.filter((other) => other !== folder), ...WEB_LAYERS.slice(level + 1).flat()];
+    const above = refused.length > 0 ? [{ regex: `^(\\.\\./)+(${refused.join('|')})/`, message: `web/${folder} does not use this: see ARCHITECTURE.md.` }] : [];
+    const beside = folder === 'features' ? [{ regex: '^\\.\\./[a-z]', message: 'Features do not know one another: what two of them need stands below.' }] : [];
+    return {
+      files: [`web/src/${folder}/**/*.{ts,tsx}`],
+      rules: { 'no-restricted-imports': ['error', { patterns: [...roomPatterns('web'), ...above, ...beside] }] },
+    };
+  }),
+);
 
 const coreLayers = CORE_LAYERS.flatMap((layer, level) =>
   layer.map((folder) => {
@@ -147,6 +168,7 @@ export default {
     { files: ['server/src/database/migrations/**'], rules: { 'typescript/require-await': 'off' } },
     { files: ['web/**/*.{ts,tsx}'], rules: { 'react/rules-of-hooks': 'error' } },
     ...boundaries,
+    ...webLayers,
     // Tests of papers and of the interface tell their sites with the story of the records' tests.
     { files: ['web/test/**', 'paper/test/**', 'core/test/**'], rules: { 'no-restricted-imports': 'off' } },
     ...coreLayers,

@@ -2,7 +2,7 @@ import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { keepClock } from './ledger/clock.ts';
+import { keepClock } from './data/clock.ts';
 import { wakeDrawings } from './drawings/drawings.ts';
 import { wakeLists } from './reading/lists.ts';
 import { RouteError } from './frame/RouteError.tsx';
@@ -25,7 +25,7 @@ const router = createBrowserRouter([
   place(CREW, 'The crew’s page', () => import('./features/crew/CrewPlace.tsx')),
   {
     path: '/sites/:site',
-    Component: fetchedPart('The site', async (elsewhere) => (await moduleFrom(() => import('./site/SiteDoor.tsx'), elsewhere)).SiteDoor, opening),
+    Component: fetchedPart('The site', async (elsewhere) => (await moduleFrom(() => import('./frame/SiteDoor.tsx'), elsewhere)).SiteDoor, opening),
     errorElement: <RouteError />,
     children: [
       { index: true, element: <Navigate to="today" replace /> },

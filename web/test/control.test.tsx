@@ -3,12 +3,12 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { FactBody } from '@idle-marker/contract';
 import { ownStation, GRID, PLACES } from '../../records/test/story.ts';
-import { EditControl } from '../src/features/control/EditControl.tsx';
+import { EditControl } from '../src/evidence/EditControl.tsx';
 import { FromDesign } from '../src/features/control/FromDesign.tsx';
 import { Place as ControlList } from '../src/features/control/ControlPlace.tsx';
 import { AcceptedStation } from '../src/features/station/AcceptedStation.tsx';
 import { OlderCard } from '../src/features/today/OlderCard.tsx';
-import { LiftProvision } from '../src/site/LiftProvision.tsx';
+import { LiftProvision } from '../src/evidence/LiftProvision.tsx';
 import { begin, said, show, Story } from './page.tsx';
 
 beforeEach(begin);

@@ -6,7 +6,7 @@ import { OffsetsDialog } from '../src/features/design/OffsetsDialog.tsx';
 import { EditGrid } from '../src/features/design/EditGrid.tsx';
 import { EditPackage } from '../src/features/design/EditPackage.tsx';
 import { readLabels, readSpacings } from '../src/features/design/gridDraft.ts';
-import { unitsOf } from '../src/site/useUnits.ts';
+import { unitsOf } from '../src/field/useUnits.ts';
 import { newId } from '../../records/test/story.ts';
 import { begin, keptDrawing, said, show, Story } from './page.tsx';
 

@@ -2,11 +2,11 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { useState } from 'react';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { LibraryDialog } from '../src/features/equipment/LibraryDialog.tsx';
-import { PoleFields, poleDraft } from '../src/features/equipment/PoleFields.tsx';
+import { PoleFields, poleDraft } from '../src/pole/PoleFields.tsx';
 import { carriedOver, newSetup, occupationOf, readSetup, type SetupDraft } from '../src/features/station/stationSetup.ts';
 import { changePole, currentLink, openTyped } from '../src/link/linkStore.ts';
-import { TypedReading } from '../src/link/TypedReading.tsx';
-import { unitsOf } from '../src/site/useUnits.ts';
+import { TypedReading } from '../src/pole/TypedReading.tsx';
+import { unitsOf } from '../src/field/useUnits.ts';
 import { newId } from '../../records/test/story.ts';
 import { begin, said, show, SITE_ID, Story } from './page.tsx';
 
@@ -164,7 +164,7 @@ describe('a new placing', () => {
 
 describe('the settings', () => {
   it('say what people are and who may accept', async () => {
-    const { EditSite } = await import('../src/features/sites/EditSite.tsx');
+    const { EditSite } = await import('../src/settings/EditSite.tsx');
     const story = new Story().control();
     const { user } = show(story, <EditSite onClose={nothing} />);
     await user.selectOptions(screen.getByLabelText('Mara Lindqvist'), 'lead');

@@ -1,10 +1,10 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { stationDraft } from '@idle-marker/records';
-import { FoundMovedDialog } from '../src/features/control/FoundMovedDialog.tsx';
+import { FoundMovedDialog } from '../src/evidence/FoundMovedDialog.tsx';
 import { MarkPage } from '../src/features/control/MarkPage.tsx';
 import { PairTable } from '../src/features/control/PairTable.tsx';
-import { ClearCard } from '../src/features/prove/ClearCard.tsx';
+import { ClearCard } from '../src/evidence/ClearCard.tsx';
 import { FarDirections } from '../src/features/prove/FarDirections.tsx';
 import { HappenedRow } from '../src/features/prove/HappenedRow.tsx';
 import { SetMarks } from '../src/features/prove/SetMarks.tsx';

@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
-import { clockBehindServer, stampAfter, now, readClock } from '../src/ledger/clock.ts';
-import { dismissRefused, openSite, say, snapshot, tryNow } from '../src/ledger/ledger.ts';
-import { forgetFacts, keepFacts, keptCursor, keptFacts, waiting } from '../src/ledger/storage.ts';
+import { clockBehindServer, stampAfter, now, readClock } from '../src/data/clock.ts';
+import { dismissRefused, openSite, say, snapshot, tryNow } from '../src/data/ledger.ts';
+import { forgetFacts, keepFacts, keptCursor, keptFacts, waiting } from '../src/data/storage.ts';
 import { begin, server, SITE_ID } from './page.tsx';
 
 const note = (text: string) => ({ type: 'note' as const, body: { text } });

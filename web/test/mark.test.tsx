@@ -1,15 +1,15 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { roundOf, roundRows } from '@idle-marker/records';
-import { BlockedDialog } from '../src/features/mark/BlockedDialog.tsx';
-import { CautionCards } from '../src/features/mark/CautionCards.tsx';
-import { CallingDialog } from '../src/features/mark/CallingDialog.tsx';
-import { CutFill } from '../src/features/mark/CutFill.tsx';
-import { GuidanceBoard } from '../src/features/mark/GuidanceBoard.tsx';
-import { MarkHeights } from '../src/features/mark/MarkHeights.tsx';
-import { RoundTable } from '../src/features/mark/RoundTable.tsx';
-import { StakePicture } from '../src/features/mark/StakePicture.tsx';
-import { MarkSlip } from '../src/features/mark/MarkSlip.tsx';
+import { BlockedDialog } from '../src/pole/BlockedDialog.tsx';
+import { CautionCards } from '../src/pole/CautionCards.tsx';
+import { CallingDialog } from '../src/pole/CallingDialog.tsx';
+import { CutFill } from '../src/pole/CutFill.tsx';
+import { GuidanceBoard } from '../src/pole/GuidanceBoard.tsx';
+import { MarkHeights } from '../src/pole/MarkHeights.tsx';
+import { RoundTable } from '../src/pole/RoundTable.tsx';
+import { StakePicture } from '../src/pole/StakePicture.tsx';
+import { MarkSlip } from '../src/pole/MarkSlip.tsx';
 import { newId, SITE } from '../../records/test/story.ts';
 import { begin, jest, said, show, Story } from './page.tsx';
 

@@ -9,8 +9,8 @@ import { MemoryRouter } from 'react-router';
 import { digestOfBytes, readRawSights, type AnyFact, type Fact } from '@idle-marker/contract';
 import { rawSightsFaultWords } from '@idle-marker/words';
 import { newId, Story } from '../../records/test/story.ts';
-import { keepBeside } from '../src/ledger/beside.ts';
-import { openSite } from '../src/ledger/ledger.ts';
+import { keepBeside } from '../src/data/beside.ts';
+import { openSite } from '../src/data/ledger.ts';
 import { SiteProvider } from '../src/site/SiteContext.tsx';
 import { judgedSite } from '../src/site/siteStore.ts';
 

@@ -9,7 +9,7 @@ import { Place as Prove } from '../src/features/prove/ProvePlace.tsx';
 import { useLocation } from 'react-router';
 import { FindOrDo } from '../src/frame/FindOrDo.tsx';
 import { Saved } from '../src/frame/Saved.tsx';
-import { say } from '../src/ledger/ledger.ts';
+import { say } from '../src/data/ledger.ts';
 import { begin, jest, said, server, show, SITE_ID, Story } from './page.tsx';
 
 beforeEach(begin);

@@ -11,8 +11,8 @@ import {
   writeProfile,
   writeStrings,
 } from '../src/features/design/roadText.ts';
-import { ruleDraft } from '../src/features/road/RuleFields.tsx';
-import { unitsOf } from '../src/site/useUnits.ts';
+import { ruleDraft } from '../src/packages/RuleFields.tsx';
+import { unitsOf } from '../src/field/useUnits.ts';
 
 const metric = { units: unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' }), style: { unit: 'metre', format: 'thousand' } } as const;
 const feet = { units: unitsOf({ lengthUnit: 'usSurveyFoot', angleUnit: 'dms', axisOrder: 'NE' }), style: { unit: 'usSurveyFoot', format: 'hundred' } } as const;

@@ -9,9 +9,9 @@ import { NextMark } from '../src/features/station/NextMark.tsx';
 import { instrumentOf, precisionDraft, precisionError } from '../src/features/station/PrecisionFields.tsx';
 import { Promise95 } from '../src/features/station/Promise95.tsx';
 import { SightTable } from '../src/features/station/SightTable.tsx';
-import { useDraft } from '../src/features/station/useDraft.ts';
+import { useDraft } from '../src/pole/useDraft.ts';
 import { EXAGGERATION, stationScene } from '../src/features/station/stationScene.ts';
-import { MisnamedCard } from '../src/link/MisnamedCard.tsx';
+import { MisnamedCard } from '../src/pole/MisnamedCard.tsx';
 import { begin, said, show, Story } from './page.tsx';
 import type { ControlName } from '../../records/test/story.ts';
 

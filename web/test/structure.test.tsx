@@ -5,11 +5,11 @@ import { Place as AsBuilt } from '../src/features/structure/AsBuiltPlace.tsx';
 import { Place as Columns } from '../src/features/structure/ColumnsPlace.tsx';
 import { Place as Marking } from '../src/features/mark/MarkPlace.tsx';
 import { Place as HandOver } from '../src/features/handover/HandOverPlace.tsx';
-import { CodeField } from '../src/features/structure/CodeField.tsx';
+import { CodeField } from '../src/pole/CodeField.tsx';
 import { lineAt, lineBetween, lineChoices } from '../src/features/structure/lineChoices.ts';
 import { Place as OnLine } from '../src/features/structure/LinePlace.tsx';
-import { CareDialog } from '../src/features/mark/CareDialog.tsx';
-import { CallingDialog } from '../src/features/mark/CallingDialog.tsx';
+import { CareDialog } from '../src/pole/CareDialog.tsx';
+import { CallingDialog } from '../src/pole/CallingDialog.tsx';
 import { GRID, HALL, newId } from '../../records/test/story.ts';
 import { begin, said, show, Story } from './page.tsx';
 

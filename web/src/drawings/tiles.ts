@@ -1,4 +1,4 @@
-import { underlayTile, type UnderlayTile } from '../plan/underlay.ts';
+import { underlayTile, type UnderlayTile } from '../board/underlay.ts';
 import type { LayerLines } from './openDrawing.ts';
 
 /** A page without a canvas paints nothing. */

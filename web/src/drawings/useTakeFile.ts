@@ -5,8 +5,8 @@ import { LARGEST_DRAWING_BYTES, type Fact, type FactBody } from '@idle-marker/co
 import { alikeName } from '@idle-marker/records';
 import { drawingWords } from '@idle-marker/words';
 import type { DrawingUnit } from '@idle-marker/formats';
-import { keepBeside } from '../ledger/beside.ts';
-import { newId } from '../ledger/uuid.ts';
+import { keepBeside } from '../data/beside.ts';
+import { newId } from '../data/uuid.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { askDrawing, cancelDrawings } from './drawings.ts';
 import type { DrawingSummary } from './openDrawing.ts';

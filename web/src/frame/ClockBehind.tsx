@@ -1,5 +1,5 @@
 import { useSite } from '../site/SiteContext.tsx';
-import { now } from '../ledger/clock.ts';
+import { now } from '../data/clock.ts';
 import { dayAndTime } from '../ui/time.ts';
 
 /** The order of entries decides what stands: a device whose clock is behind the last one would write into the past. */

@@ -6,7 +6,7 @@ import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { workAlong } from '../site/useRoads.ts';
-import { AT_THE_POLE, BOOK, HAND_OVER, RAIL, WITH_RECEIVER } from './places.ts';
+import { AT_THE_POLE, BOOK, HAND_OVER, RAIL, WITH_RECEIVER } from '../site/places.ts';
 
 interface Entry {
   readonly words: string;

@@ -4,11 +4,11 @@ import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import { useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useActiveRoad, useRoads } from '../site/useRoads.ts';
-import { useUnits } from '../site/useUnits.ts';
+import { useUnits } from '../field/useUnits.ts';
 import { goodToOf, pairedDue, type PairedSolution } from '@idle-marker/records';
 import { goodToWords, PAIRED_DUE_SHORT, unprovenShort } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
-import { useProofAge } from './railFacts.ts';
+import { useProofAge } from '../site/railFacts.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
 
 function Cell({ name, children, className = '' }: { name?: string; children: ReactNode; className?: string }) {

@@ -3,6 +3,7 @@ import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { controlSources } from '@idle-marker/records';
 import { UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
+import { Logo } from '../ui/Logo.tsx';
 import { useKey } from '../ui/useKey.ts';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import { openUsualLink, resumeStation } from '../link/linkStore.ts';
@@ -10,8 +11,8 @@ import { ClockBehind } from './ClockBehind.tsx';
 import { FindOrDo } from './FindOrDo.tsx';
 import { Footing } from './Footing.tsx';
 import { Saved } from './Saved.tsx';
-import { RAIL, type Place } from './places.ts';
-import { useRailFacts, type RailFact } from './railFacts.ts';
+import { RAIL, type Place } from '../site/places.ts';
+import { useRailFacts, type RailFact } from '../site/railFacts.ts';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
 
 const ANGLES = { dms: 'degrees', degree: 'decimal degrees', gon: 'gon' } as const;
@@ -127,11 +128,3 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
   );
 }
 
-export function Logo() {
-  return (
-    <svg width="22" height="24" viewBox="0 0 22 24" aria-hidden="true">
-      <path d="M6 2h2v20H6zM2 21h11v2H2z" fill="var(--ink)" />
-      <path d="M8 2.5h12L16.5 6 20 9.5H8z" fill="var(--spruce)" />
-    </svg>
-  );
-}

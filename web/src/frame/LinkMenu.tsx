@@ -1,14 +1,14 @@
 import { memo, useState } from 'react';
 import { BUSY_CHANNELS, CHANNELS } from '@idle-marker/core';
 import { LibraryDialog } from '../features/equipment/LibraryDialog.tsx';
-import { heightOf, PoleFields, poleDraft } from '../features/equipment/PoleFields.tsx';
+import { heightOf, PoleFields, poleDraft } from '../pole/PoleFields.tsx';
 import { isPoleless } from '@idle-marker/records';
-import { writeSetting } from '../ledger/storage.ts';
+import { writeSetting } from '../data/storage.ts';
 import { changePole, currentLink, openSimulator, openTyped, PACES, useLinked, useLinkKind } from '../link/linkStore.ts';
 import { useSearchWindow, WINDOW_WORDS } from '../link/searchWindow.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
 import { useSite } from '../site/SiteContext.tsx';
-import { useUnits } from '../site/useUnits.ts';
+import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Choice } from '../ui/Field.tsx';

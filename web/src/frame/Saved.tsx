@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { dismissRefused, tryNow, type LedgerState } from '../ledger/ledger.ts';
+import { dismissRefused, tryNow, type LedgerState } from '../data/ledger.ts';
 import { CLOCKS_AGREE_MS } from '@idle-marker/contract';
-import { clockBehindServer } from '../ledger/clock.ts';
-import { useLedger } from '../ledger/useLedger.ts';
-import { TROUBLE } from './trouble.ts';
+import { clockBehindServer } from '../data/clock.ts';
+import { useLedger } from '../data/useLedger.ts';
+import { TROUBLE } from '../data/trouble.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { useMissingParts } from '../ui/fetchedPart.tsx';

@@ -1,7 +1,7 @@
 /** The one link of this page, and what its state is. It outlives the screens that use it. */
 import { useSyncExternalStore } from 'react';
 import { RADIANS_PER_DEGREE, type PlanPoint, type Radians, type SimulatorState } from '@idle-marker/core';
-import { readSetting, writeSetting } from '../ledger/storage.ts';
+import { readSetting, writeSetting } from '../data/storage.ts';
 import type { InstrumentLink, LinkState, PoleChange } from './instrumentLink.ts';
 import { SimulatorLink } from './simulatorLink.ts';
 import { TypedLink } from './typedLink.ts';

@@ -10,10 +10,11 @@ import {
   type PairedSolution,
   type SiteState,
 } from '@idle-marker/records';
-import { openSite, say, type Said } from '../ledger/ledger.ts';
-import { sendBeside } from '../ledger/beside.ts';
-import { useLedger } from '../ledger/useLedger.ts';
-import { readSetting, writeSetting } from '../ledger/storage.ts';
+import { openSite, say, type Said } from '../data/ledger.ts';
+import { UnitsContext, unitsOf } from '../field/useUnits.ts';
+import { sendBeside } from '../data/beside.ts';
+import { useLedger } from '../data/useLedger.ts';
+import { readSetting, writeSetting } from '../data/storage.ts';
 import { siteSnapshot, subscribeToSite, untilShown, type JudgedSite } from './siteStore.ts';
 
 export interface OpenSite {
@@ -83,7 +84,12 @@ export function SiteProvider({ id, judged, who, children }: { id: string; judged
       },
     };
   }, [id, state, trust, instant, at, who]);
-  return <Context value={value}>{children}</Context>;
+  const units = useMemo(() => unitsOf(state.settings), [state.settings]);
+  return (
+    <Context value={value}>
+      <UnitsContext value={units}>{children}</UnitsContext>
+    </Context>
+  );
 }
 
 /** Who works on this site at this device; remembered. */

@@ -4,8 +4,8 @@
  */
 import type { TrustResult } from '@idle-marker/core';
 import { checkOf, foldSite, newSiteTrustMemory, siteTrustSteps, trustOf, type SiteFold, type SiteState, type SiteTrustMemory } from '@idle-marker/records';
-import { now } from '../ledger/clock.ts';
-import * as ledger from '../ledger/ledger.ts';
+import { now } from '../data/clock.ts';
+import * as ledger from '../data/ledger.ts';
 import { inTurns, nextTurn } from '../ui/turns.ts';
 
 export interface JudgedSite {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { severalRevised, type ControlMark, type SeveralChange } from '@idle-marker/records';
 import { controlChangeWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';

@@ -2,7 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import { controlCsv, controlLandXml, type WrittenMark } from '@idle-marker/formats';
 import { fileWord } from '@idle-marker/paper';
 import { controlListVersion } from '@idle-marker/records';
-import { now } from '../../ledger/clock.ts';
+import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';

@@ -2,14 +2,14 @@ import { useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { BUILT_SD_MM, compareNames, controlCandidates, controlOfCandidates, pickedCandidate, type ControlCandidate } from '@idle-marker/records';
 import { CANDIDATE_OF } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { PickDialog } from '../design/PickDialog.tsx';
+import { PickDialog } from '../../drawings/PickDialog.tsx';
 
 /** Rows shown at a time: what is wanted is found by its name. */
 const SHOWN = 60;

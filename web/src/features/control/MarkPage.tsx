@@ -4,14 +4,14 @@ import { CONTROL_KIND, firmnessOf, FIRMNESS, TREND_PROPOSAL, VISIT } from '@idle
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { dayAndTime, TIME_ZONE } from '../../ui/time.ts';
 import { TagLife } from './TagLife.tsx';
-import { MarkPhotos } from './MarkPhotos.tsx';
+import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 import { useVisit, type VisitOutcome } from './useVisit.ts';
 import { MarkChart } from './LazyMarkChart.tsx';
 

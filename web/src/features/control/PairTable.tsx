@@ -3,7 +3,7 @@ import { formatSigned, type ControlPair } from '@idle-marker/core';
 import { pairsOf, stationSights } from '@idle-marker/records';
 import { smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Choice } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 

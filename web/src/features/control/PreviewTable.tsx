@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ControlRow } from '@idle-marker/formats';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ControlMark } from '@idle-marker/records';
-import { now } from '../../ledger/clock.ts';
+import { now } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';

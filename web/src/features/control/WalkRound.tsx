@@ -4,7 +4,7 @@ import type { ControlMark } from '@idle-marker/records';
 import { coarseAngle, VISIT } from '@idle-marker/words';
 import { useFacing } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 import { useVisit, type VisitOutcome } from './useVisit.ts';

@@ -2,7 +2,7 @@
 import { formatSigned, type ControlPair, type LengthUnit } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
 import { smallUnit } from '@idle-marker/words';
-import type { Scene, SceneLine, SceneText } from '../../plan/scene.ts';
+import type { Scene, SceneLine, SceneText } from '../../board/scene.ts';
 
 /** So many misfits get their figure written: more would only cover each other. */
 const WRITTEN = 8;

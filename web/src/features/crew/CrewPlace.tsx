@@ -3,13 +3,13 @@ import { useNavigate, useParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { pointOfMark, type CrewMark, type CrewView } from '@idle-marker/records';
 import { crewWords, filled, LANGUAGES, type CrewWords } from '@idle-marker/words';
-import { about, ask, RefusedError, sending, type IsAnswer } from '../../ledger/server.ts';
-import { newId } from '../../ledger/uuid.ts';
+import { about, ask, RefusedError, sending, type IsAnswer } from '../../data/server.ts';
+import { newId } from '../../data/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
-import { ReadingCard } from '../handover/ReadingCard.tsx';
-import { TapeBack } from '../handover/TapeBack.tsx';
+import { ReadingCard } from '../../stakes/ReadingCard.tsx';
+import { TapeBack } from '../../stakes/TapeBack.tsx';
 
 const LANGUAGE_KEY = 'idle-marker crew language';
 const RENEW_MS = 60_000;

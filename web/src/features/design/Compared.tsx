@@ -2,7 +2,7 @@ import { compassWord } from '@idle-marker/core';
 import type { AffectedMark, AffectedPackage } from '@idle-marker/records';
 import { outlineErrorWords, smallLength } from '@idle-marker/words';
 import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Tick } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import type { PathCorner } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
@@ -7,18 +6,10 @@ import type { DrawingSummary } from '../../drawings/openDrawing.ts';
 import { useDrawings, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { Button } from '../../ui/Button.tsx';
 import { FileInput } from './FileInput.tsx';
-import { PickDialog } from './PickDialog.tsx';
+import type { FoundOutline } from '../../drawings/foundOutline.ts';
+import { PickDialog } from '../../drawings/PickDialog.tsx';
 
 type Rule = FactBody<'package'>['items'][number]['rule'];
-
-export interface FoundOutline {
-  readonly name: string;
-  readonly corners: readonly PathCorner[];
-  readonly rule: Rule;
-  readonly isGrid: boolean;
-  /** The revision of the drawing that they were taken from. */
-  readonly drawing?: string;
-}
 
 interface CornerSourceProps {
   /** What the corners are for. */

@@ -1,7 +1,7 @@
 import { readAgain, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { cancelDrawings } from '../../drawings/drawings.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { besideAddress } from '../../ledger/beside.ts';
+import { besideAddress } from '../../data/beside.ts';
 import { offWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';

@@ -1,7 +1,7 @@
 import type { DrawnGrid } from '@idle-marker/formats';
 import { smallLength } from '@idle-marker/words';
 import { useDrawings } from '../../drawings/useDrawings.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { FileInput } from './FileInput.tsx';
 

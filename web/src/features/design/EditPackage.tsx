@@ -5,14 +5,14 @@ import { HEIGHT_REFERENCE, MARK_TOOLS, outlineErrorWords } from '@idle-marker/wo
 import { DraftField } from '../../field/DraftField.tsx';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
 import { NextTradeButtons } from './NextTradeButtons.tsx';
-import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from './PackageHead.tsx';
-import { PackageWritingFields, usePackageWriting } from './PackageWriting.tsx';
+import { ClassChoice, PackageFoot, PackageHeadFields, usePackageHead } from '../../packages/PackageHead.tsx';
+import { PackageWritingFields, usePackageWriting } from '../../packages/PackageWriting.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
 import { useWithHeights } from './useWithHeights.ts';
 import { EMPTY_ITEM, itemDraftOf, readItem, stepsOf, type DraftItem, type Item } from './itemDraft.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { DRAWING_UNITS, type DrawingUnit } from '@idle-marker/formats';
 import type { Fact } from '@idle-marker/contract';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { ReadingOn } from '../../ui/ReadingOn.tsx';

@@ -3,7 +3,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { classOf, fromRetired, olderGrids, olderRoads, outwardOf } from '@idle-marker/records';
 import { gradeWords, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 

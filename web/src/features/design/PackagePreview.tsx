@@ -2,9 +2,9 @@ import { useMemo } from 'react';
 import type { FactBody } from '@idle-marker/contract';
 import { shapesOf } from '@idle-marker/records';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
-import { areaScene } from '../../plan/areaScene.ts';
-import { Board } from '../../plan/LazyBoard.tsx';
-import { joinScenes, type SceneSymbol } from '../../plan/scene.ts';
+import { areaScene } from '../../board/areaScene.ts';
+import { Board } from '../../board/LazyBoard.tsx';
+import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 
 interface PackagePreviewProps {

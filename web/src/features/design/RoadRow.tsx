@@ -3,7 +3,7 @@ import { ALIGNMENT_KIND, offsetWords, stationText } from '@idle-marker/words';
 import { displayedStation } from '@idle-marker/core';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, workAlong, type SiteRoad } from '../../site/useRoads.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** One line with stations on the page of the work: what it is, and the way to it. */

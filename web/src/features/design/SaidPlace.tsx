@@ -17,12 +17,12 @@ import {
 } from '@idle-marker/core';
 import { crossingsOf, gridOf, placeDoubt } from '@idle-marker/records';
 import { placeDoubtWords } from '@idle-marker/words';
-import { gridScene } from '../../plan/gridScene.ts';
-import { Board } from '../../plan/LazyBoard.tsx';
-import { joinScenes, type Scene } from '../../plan/scene.ts';
-import { outlineScene } from '../../plan/siteScene.ts';
+import { gridScene } from '../../board/gridScene.ts';
+import { Board } from '../../board/LazyBoard.tsx';
+import { joinScenes, type Scene } from '../../board/scene.ts';
+import { outlineScene } from '../../board/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 

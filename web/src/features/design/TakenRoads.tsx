@@ -3,10 +3,10 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import type { ReadAlignment } from '@idle-marker/formats';
 import { alignmentPart, alikeName, keepsSections, roadOf, roadRemarks, toolFor, type Road } from '@idle-marker/records';
 import { roadFaultWords, roadRemarkWords, shortStation } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle } from '../../site/useRoads.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Choice, Tick } from '../../ui/Field.tsx';
 
 /** A line with stations of a file, as it would be taken. */

@@ -4,8 +4,8 @@
  * be told from its rounded radius.
  */
 import { fail, ok, planDistance, type Metres, type PathCorner, type Result } from '@idle-marker/core';
-import { afterSentence, withBothReadings } from '../../site/doubtfulLength.ts';
-import type { Units } from '../../site/useUnits.ts';
+import { afterSentence, withBothReadings } from '../../field/doubtfulLength.ts';
+import type { Units } from '../../field/useUnits.ts';
 
 /** Radius of the arc that a side with a bulge is. */
 function radiusOf(chord: Metres, bulge: number): Metres {

@@ -2,9 +2,9 @@
 import { apartByBlanks, azimuth, fail, ok, RADIANS_PER_DEGREE, type PlanPoint, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { gridGeometry } from '@idle-marker/records';
-import { withBothReadings } from '../../site/doubtfulLength.ts';
+import { withBothReadings } from '../../field/doubtfulLength.ts';
 import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
-import type { Units } from '../../site/useUnits.ts';
+import type { Units } from '../../field/useUnits.ts';
 
 type Grid = FactBody<'grid'>;
 

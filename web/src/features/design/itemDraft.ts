@@ -2,7 +2,7 @@
 import { RADIANS_PER_DEGREE, type PathCorner, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import type { SurfaceChoice } from '../../drawings/useSurfaces.ts';
-import type { Units } from '../../site/useUnits.ts';
+import type { Units } from '../../field/useUnits.ts';
 import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
 import { cornersDraft, NO_CORNERS, readCorners, type CornersDraft } from './cornerText.ts';
 

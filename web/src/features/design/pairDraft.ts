@@ -1,6 +1,6 @@
 /** Pairs of one place in a drawing and on the site, as they are put together. */
 import type { PlanPoint, PointPair } from '@idle-marker/core';
-import type { Units } from '../../site/useUnits.ts';
+import type { Units } from '../../field/useUnits.ts';
 
 export interface PairDraft {
   /** In the drawing, metres, nothing turned or shifted. */

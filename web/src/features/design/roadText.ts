@@ -21,8 +21,8 @@ import {
 } from '@idle-marker/core';
 import type { AlignmentFactBody } from '@idle-marker/records';
 import { readStation, roadFaultWords, shortStation, type StationStyle } from '@idle-marker/words';
-import { afterSentence, withBothReadings } from '../../site/doubtfulLength.ts';
-import type { Units } from '../../site/useUnits.ts';
+import { afterSentence, withBothReadings } from '../../field/doubtfulLength.ts';
+import type { Units } from '../../field/useUnits.ts';
 
 type Equations = AlignmentFactBody['equations'];
 type Profile = NonNullable<AlignmentFactBody['profile']>['points'];

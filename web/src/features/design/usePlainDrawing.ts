@@ -3,7 +3,7 @@ import { askDrawing } from '../../drawings/drawings.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
 import type { ReadFile } from '../../drawings/useTakeFile.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import type { Extent, UnderlayTile } from '../../plan/underlay.ts';
+import type { Extent, UnderlayTile } from '../../board/underlay.ts';
 
 interface PlainDrawing {
   readonly key: string;

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Metres } from '@idle-marker/core';
 import { surfacePlaces } from '@idle-marker/records';
 import { heightsOf, surfaceId, useSurfaces, type SurfaceChoice } from '../../drawings/useSurfaces.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import type { Item } from './itemDraft.ts';
 
 const placeOf = ({ at }: ReturnType<typeof surfacePlaces>[number]) => at;

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import { DraftField } from '../../field/DraftField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { draftOf, itemErrors, itemOf, type Item, type ItemDraft, type Kind } from './itemDraft.ts';

@@ -4,7 +4,7 @@ import type { Fact } from '@idle-marker/contract';
 import { confirmedItem, lastTest } from '@idle-marker/records';
 import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits, type Units } from '../../site/useUnits.ts';
+import { useUnits, type Units } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { EditItem } from './EditItem.tsx';

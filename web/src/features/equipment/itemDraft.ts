@@ -2,7 +2,7 @@
 import type { FactBody } from '@idle-marker/contract';
 import { SIMULATED_REFERENCE } from '@idle-marker/core';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
-import type { Units } from '../../site/useUnits.ts';
+import type { Units } from '../../field/useUnits.ts';
 
 export type Item = FactBody<'equipment'>['what'];
 export type Kind = Item['kind'];

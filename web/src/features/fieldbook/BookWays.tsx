@@ -1,5 +1,5 @@
-import { BOOK } from '../../frame/places.ts';
-import { Ways } from '../../frame/Ways.tsx';
+import { BOOK } from '../../site/places.ts';
+import { Ways } from '../../site/Ways.tsx';
 
 /** The book entry by entry, by days and set-ups, and the end of the day. */
 export const BookWays = () => <Ways label="Parts of the book" ways={BOOK} />;

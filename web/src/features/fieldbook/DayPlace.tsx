@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { fileWord } from '@idle-marker/paper';
 import { dayBook, daysOf, setupBook } from '@idle-marker/records';
 import { ACTIVITY } from '@idle-marker/words';
-import { now } from '../../ledger/clock.ts';
+import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';

@@ -4,11 +4,11 @@ import type { Fact } from '@idle-marker/contract';
 import { bookLine, checkSentences, goodToOf, memberName, noticesOf, proofFigures, SETUP_CHECKED, setupPage } from '@idle-marker/records';
 import { goodToWords, PROOF_OUTCOME, proofFigureWords, SETUP_STEPS, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
-import { MarkPhotos } from '../control/MarkPhotos.tsx';
+import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
 const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
 

@@ -2,14 +2,14 @@ import { useState, type ReactNode } from 'react';
 import { STAKE_MARK_KINDS, STAKE_TERMS, type StakeTerm } from '@idle-marker/core';
 import type { NamedConvention } from '@idle-marker/records';
 import { CARRIER, conventionFaultWords, crewWords, FACING, LANGUAGES, otherReadings, ROUNDING, STAKE_MARK_KIND, STAKE_PART } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { ConventionPreview } from './ConventionPreview.tsx';
-import { FacingPicture } from './FacingPicture.tsx';
+import { FacingPicture } from '../../stakes/FacingPicture.tsx';
 import { WithSigns } from './Signs.tsx';
 import { conventionOfDraft, draftOfConvention, faultsOf, hasSizes, movePart, sizeError, type ConventionDraft, type PartPlace } from './conventionDraft.ts';
 

@@ -1,7 +1,7 @@
 import { roomOn, type StakeConvention } from '@idle-marker/core';
 import { CARRIER, crewWords, FACING, stakeNoticeWords, STAKE_MARK_KIND, writtenStake } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { FacingPicture } from './FacingPicture.tsx';
+import { FacingPicture } from '../../stakes/FacingPicture.tsx';
 import { LathPicture } from './LathPicture.tsx';
 import { SAMPLES } from './conventionDraft.ts';
 

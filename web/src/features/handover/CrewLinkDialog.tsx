@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { memberName } from '@idle-marker/records';
-import { about, ask, sending, troubleOf } from '../../ledger/server.ts';
-import { newId } from '../../ledger/uuid.ts';
+import { about, ask, sending, troubleOf } from '../../data/server.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { memberName, restakeList } from '@idle-marker/records';
-import { about, ask, troubleOf } from '../../ledger/server.ts';
+import { about, ask, troubleOf } from '../../data/server.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';

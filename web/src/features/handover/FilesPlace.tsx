@@ -3,7 +3,7 @@ import { fileWord } from '@idle-marker/paper';
 import { rawSightsText } from '@idle-marker/contract';
 import { columnTitle, pointsCsv, POINT_COLUMNS, siteDxf, siteGeoJson, siteLandXml, type PointColumn, type PointGroup } from '@idle-marker/formats';
 import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
-import { now as clock } from '../../ledger/clock.ts';
+import { now as clock } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';

@@ -14,18 +14,18 @@ import {
   writtenLength,
 } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
-import { ask, listIn } from '../../ledger/server.ts';
-import { useLedger } from '../../ledger/useLedger.ts';
+import { ask, listIn } from '../../data/server.ts';
+import { useLedger } from '../../data/useLedger.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, TIME_ZONE } from '../../ui/time.ts';
 import { useLongList } from '../../ui/LongList.tsx';
-import { CutFill } from '../mark/CutFill.tsx';
+import { CutFill } from '../../pole/CutFill.tsx';
 import { LINK } from '../../ui/link.ts';
 import { HandOverWays } from './HandOverWays.tsx';
 import { IssueDialog } from './IssueDialog.tsx';

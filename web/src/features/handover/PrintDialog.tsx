@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { conventionFor } from '@idle-marker/records';
 import { LANGUAGES } from '@idle-marker/words';
-import { now } from '../../ledger/clock.ts';
+import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';

@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import { fileWord, sketchDxf, sceneSvg, SKETCH_OPTIONS, sketchSteps, type SketchOptions } from '@idle-marker/paper';
 import { cutSheet, memberName } from '@idle-marker/records';
-import { now } from '../../ledger/clock.ts';
+import { now } from '../../data/clock.ts';
 import { PAPER_NAMES, pngOf, svgStyle } from '../../print/files.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { measureOnScreen, SceneView } from '../../print/SceneView.tsx';

@@ -9,9 +9,9 @@ import { Choice } from '../../ui/Field.tsx';
 import { LINK } from '../../ui/link.ts';
 import { Card } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
-import { MarkPhotos } from '../control/MarkPhotos.tsx';
+import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 import { LathPicture } from './LathPicture.tsx';
-import { ReadingCard } from './ReadingCard.tsx';
+import { ReadingCard } from '../../stakes/ReadingCard.tsx';
 import { ReportDialog } from './ReportDialog.tsx';
 import { WriteDialog } from './WriteDialog.tsx';
 

@@ -14,11 +14,11 @@ import {
   usesOfRaw,
 } from '@idle-marker/records';
 import { landXmlFaultWords, smallLength } from '@idle-marker/words';
-import { keepUses } from '../station/useDraft.ts';
-import { ask, RefusedError, troubleOf } from '../../ledger/server.ts';
-import { newId } from '../../ledger/uuid.ts';
+import { keepUses } from '../../pole/useDraft.ts';
+import { ask, RefusedError, troubleOf } from '../../data/server.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';

@@ -5,7 +5,7 @@ import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
-import { TapeBack } from './TapeBack.tsx';
+import { TapeBack } from '../../stakes/TapeBack.tsx';
 import { useWork } from './useWork.ts';
 
 /** Points that a crew finds again by itself: with two tapes from the marks that are left. */

@@ -4,7 +4,7 @@ import type { FactBody } from '@idle-marker/contract';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { MarkPhotos } from '../control/MarkPhotos.tsx';
+import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
 const SIDE = { front: 'Front', back: 'Back', left: 'Left side', right: 'Right side' } as const;
 const FACING = {

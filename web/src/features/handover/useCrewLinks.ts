@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ask, listIn } from '../../ledger/server.ts';
+import { ask, listIn } from '../../data/server.ts';
 
 export interface CrewLink {
   readonly id: string;

@@ -3,7 +3,7 @@ import { checkJson, type Fact } from '@idle-marker/contract';
 import { judgePairedProof, type ControlMark, type PairedSolution, classOf } from '@idle-marker/records';
 import { PROOF_OUTCOME, pairedProofSentence, proofVerdict, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';

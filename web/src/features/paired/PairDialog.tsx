@@ -4,12 +4,12 @@ import type { FactBody } from '@idle-marker/contract';
 import { antennaMisfitWords } from '@idle-marker/words';
 import { useLinked } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
-import { usePoleSet } from '../../link/usePoleSet.ts';
-import type { PairedSet } from './usePaired.ts';
+import { usePoleSet } from '../../pole/usePoleSet.ts';
+import type { PairedSet } from '../../pole/usePaired.ts';
 
 const OTHER = 'other';
 /** What a calibration to a handful of marks usually leaves. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { currentLink, useLinked, useLinkKind } from '../../link/linkStore.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field, Tick } from '../../ui/Field.tsx';
 

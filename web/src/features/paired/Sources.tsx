@@ -1,7 +1,7 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
 import { FIX_WORD, heightsWords, smallLength } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
-import { planPromise, type PairedNow } from './usePaired.ts';
+import { useUnits } from '../../field/useUnits.ts';
+import { planPromise, type PairedNow } from '../../pole/usePaired.ts';
 import type { LinkState } from '../../link/instrumentLink.ts';
 
 const LOCK = { none: 'follows nothing', searching: 'searching…', locked: 'follows the prism', lost: 'LOCK LOST' } as const;

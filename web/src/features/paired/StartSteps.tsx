@@ -3,14 +3,14 @@ import { Link } from 'react-router';
 import { fitsByChance, partsLeft } from '@idle-marker/core';
 import { heightDraft, pairedBodies } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { LINK } from '../../ui/link.ts';
-import { planPromise, type PairedNow, type PairedSet } from './usePaired.ts';
+import { planPromise, type PairedNow, type PairedSet } from '../../pole/usePaired.ts';
 
 interface StartStepsProps {
   readonly set: PairedSet;

@@ -3,14 +3,14 @@ import type { Metres, SimulatedPlace } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { keptPlace, pairedStake, readingOf, type ShotPlace } from '@idle-marker/records';
 import { pairFaultWords } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import type { LiveReceiver } from '../../link/instrumentLink.ts';
 import { currentLink } from '../../link/linkStore.ts';
-import { useShooting, type Shooting, type SightTarget } from '../../link/takeSight.ts';
+import { useShooting, type Shooting, type SightTarget } from '../../pole/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
-import type { StakingSource } from '../mark/useStaking.ts';
-import { pairedAt, type PairedSet } from './usePaired.ts';
+import { useUnits } from '../../field/useUnits.ts';
+import type { StakingSource } from '../../pole/useStaking.ts';
+import { pairedAt, type PairedSet } from '../../pole/usePaired.ts';
 
 /** A position as it is kept: what the receiver showed, and the pole below it. */
 const positionRead = ({ linked: _linked, sdPlan, sdHeight, ...read }: LiveReceiver): FactBody<'position'>['read'] => ({

@@ -2,7 +2,7 @@ import { formatSigned } from '@idle-marker/core';
 import { againstFirst, besideLine, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { clockTime } from '../../ui/time.ts';
 import type { Proven } from './useProving.ts';
 

@@ -4,7 +4,7 @@ import type { Fact } from '@idle-marker/contract';
 import { judgeTurn, type AcceptedSolution } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useLinked, useLinkKind } from '../../link/linkStore.ts';
-import type { Shooting } from '../../link/takeSight.ts';
+import type { Shooting } from '../../pole/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';

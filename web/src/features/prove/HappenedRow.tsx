@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { AcceptedSolution } from '@idle-marker/records';
 import { EVENT_KINDS, EVENT_WORDS } from '@idle-marker/words';
-import { useProofAge } from '../../frame/railFacts.ts';
+import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { PutOffDialog } from './PutOffDialog.tsx';
+import { PutOffDialog } from '../../pole/PutOffDialog.tsx';
 
 /** What happens to an instrument, one tap each: a proof is due at once. A due proof may be put off, with a reason. */
 export function HappenedRow({ solution }: { readonly solution: AcceptedSolution }) {

@@ -3,7 +3,7 @@ import type { Metres } from '@idle-marker/core';
 import { pairTolerance, setPairs, type SetPair } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';

@@ -3,7 +3,7 @@ import { planDistance } from '@idle-marker/core';
 import { compareNames, pairTolerance } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';

@@ -12,8 +12,8 @@ import {
   classOf,
 } from '@idle-marker/records';
 import { stationErrorSentence } from '@idle-marker/words';
-import { useMisnamed, type Misnamed } from '../../link/useMisnamed.ts';
-import { useShooting, type Shooting } from '../../link/takeSight.ts';
+import { useMisnamed, type Misnamed } from '../../pole/useMisnamed.ts';
+import { useShooting, type Shooting } from '../../pole/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useProofCandidates } from '../../site/useProofCandidates.ts';
 

@@ -2,16 +2,16 @@ import { useState } from 'react';
 import { displayedStation } from '@idle-marker/core';
 import { heightOverRoad, measuredAlong, nextName, roadShot, usedCodes } from '@idle-marker/records';
 import { offsetWords, overSurfaceWords, stationText, stringWords } from '@idle-marker/words';
-import { CodeField } from '../structure/CodeField.tsx';
+import { CodeField } from '../../pole/CodeField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { ShotsChoice } from '../structure/ShotsChoice.tsx';
-import { TakeBack } from '../structure/TakeBack.tsx';
-import type { Measuring, Shots } from '../structure/useMeasuring.ts';
+import { ShotsChoice } from '../../pole/ShotsChoice.tsx';
+import { TakeBack } from '../../pole/TakeBack.tsx';
+import type { Measuring, Shots } from '../../pole/useMeasuring.ts';
 
 interface MeasureHereProps {
   readonly active: SiteRoad;

@@ -3,7 +3,7 @@ import { displayedStation, lengthFromMetres, METRES_PER_UNIT, profileAt, profile
 import type { Road } from '@idle-marker/records';
 import { gradeText, shortStation, stationText } from '@idle-marker/words';
 import { useStationStyle } from '../../site/useRoads.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 
 const TICK = { fontSize: 12, fill: 'var(--ink2)' };
 const SAMPLES = 240;

@@ -1,6 +1,6 @@
 import type { Fact } from '@idle-marker/contract';
 import { offsetWords } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 
 /** Says loudly that a line is not where it was designed. */
 export function ShiftBadge({ fact }: { readonly fact: Fact<'alignment'> }) {

@@ -6,11 +6,11 @@ import { heightsOf, type OpenSurface } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useRemembered } from '../../site/useRemembered.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
-import type { Measuring } from '../structure/useMeasuring.ts';
-import { StakePicture } from '../mark/StakePicture.tsx';
+import type { Measuring } from '../../pole/useMeasuring.ts';
+import { StakePicture } from '../../pole/StakePicture.tsx';
 
 interface SlopeCardProps {
   readonly active: SiteRoad;

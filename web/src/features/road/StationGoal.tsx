@@ -2,7 +2,7 @@ import { displayedStation } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
 import { gradeWords, stationText, stringWords } from '@idle-marker/words';
 import { useStationStyle, useStationWord } from '../../site/useRoads.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { useKey } from '../../ui/useKey.ts';

@@ -3,11 +3,11 @@ import { CENTRELINE, displayedStation, stationList, type Metres } from '@idle-ma
 import { placeOnRoad } from '@idle-marker/records';
 import { stationListFaultWords, stationReasonWords, stationText, stringWords } from '@idle-marker/words';
 import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { RuleFields, ruleDraft, useRule } from './RuleFields.tsx';
+import { RuleFields, ruleDraft, useRule } from '../../packages/RuleFields.tsx';
 
 /** Rows that are shown at once; the list itself is whole. */
 const SHOWN = 60;

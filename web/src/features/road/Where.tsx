@@ -3,7 +3,7 @@ import type { AgainstRoad, Road } from '@idle-marker/records';
 import { cutFillWords, offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
 import { roadRemarks } from '@idle-marker/records';
 import { useHeightUnder, type OpenSurface } from '../../drawings/useSurfaces.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { withUnit } from './useStationGoal.ts';
 import { Steady } from '../../ui/Steady.tsx';
 

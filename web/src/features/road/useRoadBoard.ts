@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import type { StationStyle } from '@idle-marker/words';
-import { roadScene } from '../../plan/roadScene.ts';
-import { joinScenes, type Scene } from '../../plan/scene.ts';
-import { controlScene } from '../../plan/siteScene.ts';
+import { roadScene } from '../../board/roadScene.ts';
+import { joinScenes, type Scene } from '../../board/scene.ts';
+import { controlScene } from '../../board/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import type { useRoads } from '../../site/useRoads.ts';
 

@@ -5,7 +5,7 @@ import { placeOnRoad, type AgainstRoad } from '@idle-marker/records';
 import { cutFillWords, GRADE_WORD, readStation, offsetWords, stationText, gradeWords } from '@idle-marker/words';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useRemembered } from '../../site/useRemembered.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 
 export interface StationGoal {
   readonly text: string;

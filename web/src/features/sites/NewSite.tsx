@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { startingLibrary } from '@idle-marker/records';
-import { say } from '../../ledger/ledger.ts';
-import { writeSetting } from '../../ledger/storage.ts';
-import { newId } from '../../ledger/uuid.ts';
+import { say } from '../../data/ledger.ts';
+import { writeSetting } from '../../data/storage.ts';
+import { newId } from '../../data/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { EMPTY_SITE, siteBody, siteErrors } from './siteDraft.ts';
-import { SiteFields } from './SiteFields.tsx';
+import { EMPTY_SITE, siteBody, siteErrors } from '../../settings/siteDraft.ts';
+import { SiteFields } from '../../settings/SiteFields.tsx';
 
 interface NewSiteProps {
   readonly open: boolean;

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { ask, troubleOf, type IsAnswer } from '../../ledger/server.ts';
+import { ask, troubleOf, type IsAnswer } from '../../data/server.ts';
 import { Button } from '../../ui/Button.tsx';
 
 interface Taken {

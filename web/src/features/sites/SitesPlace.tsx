@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
-import { Logo } from '../../frame/Frame.tsx';
+import { Logo } from '../../ui/Logo.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
-import { fetchSites } from '../../ledger/sites.ts';
+import { fetchSites } from '../../data/sites.ts';
 import { NewSite } from './NewSite.tsx';
 import { OpenArchive } from './OpenArchive.tsx';
 

@@ -12,8 +12,8 @@ import {
   type ToleranceClass,
 } from '@idle-marker/records';
 import { ACCEPT_WORDS, allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
-import type { Said } from '../../ledger/ledger.ts';
-import { newId } from '../../ledger/uuid.ts';
+import type { Said } from '../../data/ledger.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';

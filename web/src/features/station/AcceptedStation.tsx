@@ -32,24 +32,24 @@ import {
   type EventKind,
   HEIGHT_FROM,
 } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import { currentLink, useFacing } from '../../link/linkStore.ts';
-import { usePoleSet } from '../../link/usePoleSet.ts';
-import { Board } from '../../plan/LazyBoard.tsx';
-import { joinScenes } from '../../plan/scene.ts';
-import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { usePoleSet } from '../../pole/usePoleSet.ts';
+import { Board } from '../../board/LazyBoard.tsx';
+import { joinScenes } from '../../board/scene.ts';
+import { controlScene, outlineScene } from '../../board/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
-import { useProofAge } from '../../frame/railFacts.ts';
-import { LiftProvision } from '../../site/LiftProvision.tsx';
-import { OlderControlCard } from '../../site/OlderControlCard.tsx';
-import { FallenStationCard } from '../../site/FallenStationCard.tsx';
+import { useProofAge } from '../../site/railFacts.ts';
+import { LiftProvision } from '../../evidence/LiftProvision.tsx';
+import { OlderControlCard } from '../../evidence/OlderControlCard.tsx';
+import { FallenStationCard } from '../../evidence/FallenStationCard.tsx';
 import { CorrectEntries } from './CorrectEntries.tsx';
 import { OwnControl } from './OwnControl.tsx';
 import { Promise95 } from './Promise95.tsx';

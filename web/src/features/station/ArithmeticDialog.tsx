@@ -4,7 +4,7 @@ import { groupSights, stationSights, type SightGroup } from '@idle-marker/record
 import type { Fact } from '@idle-marker/contract';
 import { smallUnit, WHY } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice } from '../../ui/Field.tsx';

@@ -1,7 +1,7 @@
 import { facePairs, formatSigned, RADIANS_PER_SECOND, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { coarseAngle } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { useNaming } from '../../site/useNaming.ts';
 import { Card } from '../../ui/Slip.tsx';
 

@@ -4,7 +4,7 @@ import type { FactBody } from '@idle-marker/contract';
 import { precisionOf } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
 import { useLinked } from '../../link/linkStore.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 /** Round ones, in metres or in feet. */

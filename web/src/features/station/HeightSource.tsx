@@ -5,7 +5,7 @@ import { useNaming } from '../../site/useNaming.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
-import type { Draft } from './useDraft.ts';
+import type { Draft } from '../../pole/useDraft.ts';
 
 interface HeightSourceProps {
   readonly draft: Draft;

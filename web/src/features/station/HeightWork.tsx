@@ -4,21 +4,21 @@ import { fitsByChance, formatSigned, NORMAL_95_FACTOR } from '@idle-marker/core'
 import type { Fact } from '@idle-marker/contract';
 import { heightDraft } from '@idle-marker/records';
 import { heightCheckWords, smallLength, smallUnit, stationErrorSentence } from '@idle-marker/words';
-import { useShooting } from '../../link/takeSight.ts';
-import { TypedReading } from '../../link/TypedReading.tsx';
-import { Board } from '../../plan/LazyBoard.tsx';
-import { joinScenes } from '../../plan/scene.ts';
-import { controlScene, outlineScene } from '../../plan/siteScene.ts';
+import { useShooting } from '../../pole/takeSight.ts';
+import { TypedReading } from '../../pole/TypedReading.tsx';
+import { Board } from '../../board/LazyBoard.tsx';
+import { joinScenes } from '../../board/scene.ts';
+import { controlScene, outlineScene } from '../../board/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { LINK } from '../../ui/link.ts';
 import { HeightReach } from './HeightReach.tsx';
-import { EditControl } from '../control/EditControl.tsx';
+import { EditControl } from '../../evidence/EditControl.tsx';
 
 const misfitOf = (point: { readonly leaveOneOutHeight: { readonly w: number } | null } | null): number => Math.abs(point?.leaveOneOutHeight?.w ?? 0);
 

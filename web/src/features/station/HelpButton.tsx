@@ -3,7 +3,7 @@ import type { Judgement } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { helpPackage } from '@idle-marker/records';
 import { reasonWords, stepWords } from '@idle-marker/words';
-import { now } from '../../ledger/clock.ts';
+import { now } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -2,9 +2,9 @@ import { formatSigned } from '@idle-marker/core';
 import { lineName, siteLines, type DrawnLine, type LineSight } from '@idle-marker/records';
 import { smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { currentLink } from '../../link/linkStore.ts';
-import type { Shooting } from '../../link/takeSight.ts';
+import type { Shooting } from '../../pole/takeSight.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 

@@ -3,9 +3,9 @@ import { azimuth, NEAREST_SIGHT, walkingOrder, planDistance, type AddedSight, ty
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
 import { aboutLength, ADDS, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { EditControl } from '../control/EditControl.tsx';
+import { EditControl } from '../../evidence/EditControl.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 interface NextMarkProps {

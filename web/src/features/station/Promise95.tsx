@@ -1,9 +1,9 @@
 import { promiseFor, type AcceptedSolution, classOf } from '@idle-marker/records';
 import { aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords, millimetres } from '@idle-marker/words';
-import { usePoleSet } from '../../link/usePoleSet.ts';
+import { usePoleSet } from '../../pole/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 /** What the station can promise at the marks of each work package, pole included. */

@@ -1,5 +1,5 @@
 import { SETUP_STEPS } from '@idle-marker/words';
-import { now } from '../../ledger/clock.ts';
+import { now } from '../../data/clock.ts';
 import { Tick } from '../../ui/Field.tsx';
 
 export interface TickedStep {

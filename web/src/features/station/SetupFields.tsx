@@ -1,8 +1,8 @@
 import { formatSigned } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
 import { useSite } from '../../site/SiteContext.tsx';
-import { AngleField } from '../../site/AngleField.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { AngleField } from '../../field/AngleField.tsx';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { PrecisionFields } from './PrecisionFields.tsx';

@@ -2,7 +2,7 @@ import { formatSigned, largestRatio, lengthFromMetres, type ResectionResult } fr
 import type { Fact } from '@idle-marker/contract';
 import type { SightGroup, UseFlags } from '@idle-marker/records';
 import { firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 

@@ -1,6 +1,6 @@
 import type { SightGroup } from '@idle-marker/records';
 import { smallLength } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 
 /** Whether a misfit repeated when the mark was sighted again. */
 export function SpreadNote({ groups }: { groups: readonly SightGroup[] }) {

@@ -1,7 +1,7 @@
 import type { Reliability, Unnoticed } from '@idle-marker/core';
 import { aboutLength, eitherWay, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 /** How tight is one thing, how checkable another: what could be wrong without being noticed, and what it would do. */

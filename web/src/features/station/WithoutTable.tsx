@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { formatSigned, withoutEach, type AskedOfStation, type ResectionInput, type ResectionResult } from '@idle-marker/core';
 import { aboutLength, smallLength, smallUnit } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 const LEFT = { unchecked: 'nothing', checked: 'a mistake', traceable: 'which one' } as const;

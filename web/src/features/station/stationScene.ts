@@ -1,7 +1,7 @@
 /** Sight lines, residual arrows and the error ellipse of a station, exaggerated as said. */
 import type { Reliability, ResectionResult } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
-import type { Scene, SceneArrow, SceneLine } from '../../plan/scene.ts';
+import type { Scene, SceneArrow, SceneLine } from '../../board/scene.ts';
 
 export const EXAGGERATION = 2000;
 

@@ -3,7 +3,7 @@ import { angleFromRadians, atmosphericCorrection, SIMULATED_INSTRUMENT, SIMULATE
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, nextStationName, siteLines, type ControlMark, type SiteState } from '@idle-marker/records';
 import type { LinkState } from '../../link/instrumentLink.ts';
-import type { Units } from '../../site/useUnits.ts';
+import type { Units } from '../../field/useUnits.ts';
 import { instrumentOf, precisionDraft, precisionError, type PrecisionDraft } from './PrecisionFields.tsx';
 import type { TickedStep } from './SetupChecklist.tsx';
 

@@ -3,7 +3,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { restatedReason } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import type { Draft } from './useDraft.ts';
+import type { Draft } from '../../pole/useDraft.ts';
 
 type Sight = FactBody<'sight'>;
 

@@ -2,10 +2,10 @@ import { useRef, useState } from 'react';
 import { stationOfResection, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { groupSights } from '@idle-marker/records';
-import { useMisnamed, type Misnamed } from '../../link/useMisnamed.ts';
-import { useShooting, type Shooting } from '../../link/takeSight.ts';
+import { useMisnamed, type Misnamed } from '../../pole/useMisnamed.ts';
+import { useShooting, type Shooting } from '../../pole/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import type { Draft } from './useDraft.ts';
+import type { Draft } from '../../pole/useDraft.ts';
 
 const MM = 1e-3;
 /** The range of a few readings stays under this many standard deviations, 99 times out of 100. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { planDistance } from '@idle-marker/core';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Choice } from '../../ui/Field.tsx';
 
 /** Distance and height between two things that were measured. */

@@ -1,6 +1,6 @@
 import type { BoltGroup } from '@idle-marker/records';
 import { heightOffWords, offWords, patternWords, smallLength } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Card } from '../../ui/Slip.tsx';
 
 /** Bolts as cast: where the group lies as a whole, and what is left at each. */

@@ -1,7 +1,7 @@
 import { CartesianGrid, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
 import type { DesignDifference } from '@idle-marker/records';
 import { smallUnit } from '@idle-marker/words';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 
 /** Every thing that was measured, off its design: how far east and how far north. */
 export function BuiltChart({ differences }: { differences: readonly DesignDifference[] }) {

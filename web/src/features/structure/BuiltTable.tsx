@@ -3,12 +3,12 @@ import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { alikeName, clearanceOf, controlFromBuilt, heightOverSurface, type DesignDifference, spreadOf } from '@idle-marker/records';
 import { heightOffWords, offWords, overSurfaceWords, smallLength } from '@idle-marker/words';
-import { newId } from '../../ledger/uuid.ts';
+import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { TakeBack } from './TakeBack.tsx';
+import { TakeBack } from '../../pole/TakeBack.tsx';
 
 /** Beyond this nobody asks how much room is left. */
 const ASKED_CLEARANCE = 5;

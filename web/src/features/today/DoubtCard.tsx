@@ -4,7 +4,7 @@ import type { Fact } from '@idle-marker/contract';
 import { decidedSolution } from '@idle-marker/records';
 import { STANDING_REASON } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { ClearCard } from '../prove/ClearCard.tsx';
+import { ClearCard } from '../../evidence/ClearCard.tsx';
 import { LINK } from '../../ui/link.ts';
 
 const SHOWN = 12;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { fallenStations } from '@idle-marker/records';
-import { FallenStationCard } from '../../site/FallenStationCard.tsx';
+import { FallenStationCard } from '../../evidence/FallenStationCard.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 
 /** Stations of before that are not checked by the rules of now, those first from which something is not held. */

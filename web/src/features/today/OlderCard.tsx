@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { stationsOnOlderControl } from '@idle-marker/records';
-import { OlderControlCard } from '../../site/OlderControlCard.tsx';
+import { OlderControlCard } from '../../evidence/OlderControlCard.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 
 /** Stations whose control was revised after they were accepted. */

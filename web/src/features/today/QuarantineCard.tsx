@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { bookLine } from '@idle-marker/records';
-import { ask, listIn } from '../../ledger/server.ts';
+import { ask, listIn } from '../../data/server.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Card } from '../../ui/Slip.tsx';
 

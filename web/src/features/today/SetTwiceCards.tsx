@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { setTwice } from '@idle-marker/records';
-import { SetTwiceCard } from '../../site/SetTwiceCard.tsx';
+import { SetTwiceCard } from '../../evidence/SetTwiceCard.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 
 /** Marks that two tablets have set, until somebody says which stands. */

@@ -3,10 +3,10 @@ import { Link } from 'react-router';
 import { controlSources } from '@idle-marker/records';
 import { UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../site/useUnits.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { CustomsDialog } from '../sites/CustomsDialog.tsx';
-import { EditSite } from '../sites/EditSite.tsx';
+import { CustomsDialog } from '../../settings/CustomsDialog.tsx';
+import { EditSite } from '../../settings/EditSite.tsx';
 
 /** What everything here refers to: where control and work come from, what coordinates and heights mean. */
 export function SiteCard() {

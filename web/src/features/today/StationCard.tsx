@@ -1,10 +1,10 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
 import { checkOf, goodToOf, leftOut, figuresOf } from '@idle-marker/records';
 import { CHECKABILITY_WORDS, goodToWords, smallLength } from '@idle-marker/words';
-import { useProofAge } from '../../frame/railFacts.ts';
+import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
-import { ProofChart } from './LazyProofChart.tsx';
+import { ProofChart } from '../../evidence/LazyProofChart.tsx';
 
 /** Where the instrument stands, how good that is, and when it was last proved. */
 export function StationCard() {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { bookLine, progressOf, setMarks } from '@idle-marker/records';
-import { useProofAge } from '../../frame/railFacts.ts';
+import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD_WORD } from '../../ui/table.ts';

@@ -1,0 +1,147 @@
+/** Which stations of a road: fields for a rule, and what they come to. */
+import { useMemo } from 'react';
+import { stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
+import type { Road } from '@idle-marker/records';
+import { readStation, stationText, type StationStyle } from '@idle-marker/words';
+import { DraftField } from '../field/DraftField.tsx';
+import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../field/draft.ts';
+import { typedStation, useStationStyle } from '../site/useRoads.ts';
+import { useUnits, type Units } from '../field/useUnits.ts';
+import { Choice, Tick } from '../ui/Field.tsx';
+
+const CURVES = [
+  ['interval', 'at the same interval'],
+  ['parts', 'in equal parts'],
+  ['chord', 'in equal parts, none longer than'],
+  ['rise', 'so that an arc rises no more over its chord than'],
+] as const;
+type Curves = (typeof CURVES)[number][0];
+
+export interface RuleDraft {
+  readonly from: Draft<Metres>;
+  readonly to: Draft<Metres>;
+  readonly interval: Draft<Metres>;
+  readonly closer: Draft<Metres>;
+  readonly upTo: Draft<Metres>;
+  readonly curves: Curves;
+  readonly figure: Draft<Metres>;
+  readonly special: boolean;
+  readonly extra: Draft<readonly Metres[]>;
+  readonly direction: 'up' | 'down';
+}
+
+export function ruleDraft(rule: StationListRule | null, road: Road, units: Units, style: StationStyle): RuleDraft {
+  const station = (value: Metres | null): Draft<Metres> => (value === null ? typed('') : written(value, typedStation(road, value, style)));
+  const parts = rule?.equalParts ?? null;
+  return {
+    from: station(rule?.from ?? null),
+    to: station(rule?.to ?? null),
+    interval: rule ? lengthDraft(rule.interval, units) : typed(style.unit === 'metre' ? '10' : '25'),
+    closer: lengthDraft(rule?.byRadius[0]?.interval, units),
+    upTo: lengthDraft(rule?.byRadius[0]?.upTo, units),
+    curves: !parts ? 'interval' : 'parts' in parts ? 'parts' : 'chord' in parts ? 'chord' : 'rise',
+    figure: !parts ? typed('') : 'parts' in parts ? typed(String(parts.parts)) : lengthDraft('chord' in parts ? parts.chord : parts.rise, units),
+    special: rule?.special ?? true,
+    extra: written(rule?.extra ?? [], (rule?.extra ?? []).map((each) => typedStation(road, each, style)).join(', ')),
+    direction: rule?.direction ?? 'up',
+  };
+}
+
+type ReadRule = { readonly ok: true; readonly value: StationListRule } | { readonly ok: false; readonly error: string };
+
+/** Typed stations are those that are shown; of one that comes twice, the first begins a stretch and the last ends it. */
+export function useRule(draft: RuleDraft, road: Road): ReadRule {
+  const units = useUnits();
+  const style = useStationStyle();
+  return useMemo((): ReadRule => {
+    const shown = (text: string) => {
+      const read = readStation(text.trim(), style);
+      return read === null ? [] : stationsShown(road.alignment, read).map(({ station }) => station);
+    };
+    const isEmpty = ({ text }: Draft<unknown>) => text.trim() === '';
+    const from = isEmpty(draft.from) ? null : valueOf<Metres | undefined>(draft.from, (text) => shown(text)[0]);
+    const to = isEmpty(draft.to) ? null : valueOf<Metres | undefined>(draft.to, (text) => shown(text).at(-1));
+    if (from === undefined) return { ok: false, error: `The line has no station ${draft.from.text}.` };
+    if (to === undefined) return { ok: false, error: `The line has no station ${draft.to.text}.` };
+    const interval = isEmpty(draft.interval) ? null : lengthOf(draft.interval, units);
+    if (interval === null && !isEmpty(draft.interval)) return { ok: false, error: 'The interval is no length.' };
+    const [closer, upTo] = [lengthOf(draft.closer, units), lengthOf(draft.upTo, units)];
+    const figure = draft.curves === 'parts' ? Math.floor(Number(draft.figure.text)) : lengthOf(draft.figure, units);
+    const extra: Metres[] = 'exact' in draft.extra ? [...draft.extra.exact] : [];
+    for (const text of 'exact' in draft.extra ? [] : draft.extra.text.split(/[,;\n]/)) {
+      if (text.trim() === '') continue;
+      const found = shown(text);
+      if (found.length === 0) return { ok: false, error: `The line has no station ${text.trim()}.` };
+      extra.push(...found);
+    }
+    return {
+      ok: true,
+      value: {
+        from,
+        to,
+        interval,
+        byRadius: closer !== null && upTo !== null && closer > 0 && upTo > 0 ? [{ upTo, interval: closer }] : [],
+        equalParts:
+          draft.curves === 'interval' || figure === null || !(figure > 0)
+            ? null
+            : draft.curves === 'parts'
+              ? { parts: figure }
+              : draft.curves === 'chord'
+                ? { chord: figure }
+                : { rise: figure },
+        special: draft.special,
+        extra,
+        direction: draft.direction,
+      },
+    };
+  }, [draft, road, units, style]);
+}
+
+export function RuleFields({ draft, onChange, road }: { readonly draft: RuleDraft; onChange(next: RuleDraft): void; readonly road: Road }) {
+  const units = useUnits();
+  const style = useStationStyle();
+  const change = (next: Partial<RuleDraft>) => onChange({ ...draft, ...next });
+  const text = (key: 'from' | 'to' | 'interval' | 'closer' | 'upTo' | 'figure' | 'extra') => ({
+    draft: draft[key],
+    onDraft: (next: Draft<never>) => change({ [key]: next }),
+  });
+  return (
+    <fieldset className="mt-3 grid grid-cols-2 gap-3 border-t border-rule pt-2 sm:grid-cols-4">
+      <legend className="pr-2 text-[15px] font-semibold">Stations</legend>
+      <DraftField inputMode="text" label="From" placeholder={stationText(road.alignment.startStation, style, 0)} {...text('from')} />
+      <DraftField inputMode="text" label="To" placeholder="its end" {...text('to')} />
+      <DraftField label="Every" unit={units.unit} inputMode="decimal" {...text('interval')} help="Empty: only where something changes." />
+      <Choice
+        label="Order"
+        value={draft.direction}
+        options={[
+          ['up', 'up the stations'],
+          ['down', 'down the stations'],
+        ]}
+        onChange={(direction) => change({ direction })}
+      />
+      <DraftField label="On curves with a radius up to" unit={units.unit} inputMode="decimal" {...text('upTo')} />
+      <DraftField label="every" unit={units.unit} inputMode="decimal" {...text('closer')} />
+      <Choice label="Curves as well" value={draft.curves} options={CURVES} onChange={(curves) => change({ curves })} />
+      {draft.curves === 'interval' ? (
+        <span className="max-sm:hidden" />
+      ) : (
+        <DraftField
+          label={draft.curves === 'parts' ? 'How many' : 'Length'}
+          unit={draft.curves === 'parts' ? undefined : units.unit}
+          inputMode="decimal"
+          {...text('figure')}
+        />
+      )}
+      <div className="col-span-2">
+        <Tick label="And wherever something changes" checked={draft.special} onChange={(special) => change({ special })} />
+      </div>
+      <DraftField
+        className="col-span-2"
+        label="And at these stations"
+        placeholder={`${stationText(57.5, style, 1)}, ${stationText(88, style, 0)}`}
+        {...text('extra')}
+      />
+    </fieldset>
+  );
+}

@@ -1,0 +1,58 @@
+import { useEffect, useState } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { goodToOf, type AcceptedSolution } from '@idle-marker/records';
+import { goodToWords, unprovenShort } from '@idle-marker/words';
+import { useProofAge } from '../site/railFacts.ts';
+import { readSetting, writeSetting } from '../data/storage.ts';
+import { useLinked } from '../link/linkStore.ts';
+import { useSite } from '../site/SiteContext.tsx';
+import { useUnits } from '../field/useUnits.ts';
+import { Button } from '../ui/Button.tsx';
+import { Card } from '../ui/Slip.tsx';
+
+/** Before the first mark of a package from a station: what it will hang on, to be looked at once. */
+export function BeginCard({ solution, work }: { readonly solution: AcceptedSolution; readonly work: Fact<'package'> }) {
+  const { state } = useSite();
+  const units = useUnits();
+  const age = useProofAge();
+  const pole = useLinked((link) => link?.pole);
+  const key = `begun ${solution.fact.id} ${work.id}`;
+  const [begun, setBegun] = useState(true);
+  useEffect(() => {
+    void readSetting<boolean>(key).then((kept) => setBegun(kept === true));
+  }, [key]);
+  const started = [...state.marks.values()].some((mark) => mark.body.solution === solution.fact.id && mark.body.package === work.id);
+  if (begun || started) return null;
+  const { name, result, method } = solution.fact.body;
+  const lines = [
+    `Station ${name}, good to ${goodToWords(goodToOf(solution), units.lengthUnit)}${method === 'assumed' ? ', its direction assumed' : ''}; ${
+      age?.proven ? `proved ${age.minutes} min ago` : unprovenShort(age?.unproven ?? [], age?.unchecked)
+    }`,
+    result.z === null
+      ? 'No height: the stakes get none'
+      : `Heights from the station’s marks${state.settings.siteZero === null ? '' : `, site zero ${units.length(state.settings.siteZero)}`}`,
+    ...(pole ? [`${pole.target?.name ?? 'Prism, constant 0'} at ${units.length(pole.targetHeight)} ${units.unit}, ${pole.legs ? 'on legs' : 'by hand'}`] : []),
+  ];
+  return (
+    <Card
+      tone="ink"
+      title={`Before the first mark of ${work.body.name}`}
+      actions={
+        <Button
+          onClick={() => {
+            setBegun(true);
+            void writeSetting(key, true);
+          }}
+        >
+          All of it is so
+        </Button>
+      }
+    >
+      <ul className="list-disc pl-5">
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </Card>
+  );
+}

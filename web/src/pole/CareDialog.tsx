@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { CARE, CARE_LIST, CARE_OF_EQUIPMENT } from '@idle-marker/words';
+import { useSite } from '../site/SiteContext.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Dialog } from '../ui/Dialog.tsx';
+import { Choice, Field } from '../ui/Field.tsx';
+import { dayAndTime } from '../ui/time.ts';
+
+const SHOWN = 12;
+const WHOLE = 'the whole kit';
+
+/** What is known by heart and forgotten by evening; and the log of what was done for the equipment. */
+export function CareDialog({ onClose }: { onClose(): void }) {
+  const { state, say } = useSite();
+  const [what, setWhat] = useState<(typeof CARE_OF_EQUIPMENT)[number]>('adjustment');
+  const [about, setAbout] = useState(WHOLE);
+  const [text, setText] = useState('');
+  const nameOf = (id: string | null) => state.equipment.find(({ body }) => body.item === id)?.body.what.name;
+  const log = async () => {
+    await say({ type: 'care', body: { what, about: about === WHOLE ? null : about, text: text.trim() } });
+    setText('');
+  };
+  return (
+    <Dialog open onClose={onClose} wide title="Care and caution" foot={<Button onClick={onClose}>Done</Button>}>
+      <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
+        {CARE_LIST.map(({ title, lines }) => (
+          <section key={title}>
+            <h3 className="text-[17px]">{title}</h3>
+            <ul className="list-disc pl-5 text-[14px]">
+              {lines.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <h3 className="mt-4 border-t border-rule pt-3 text-[17px]">Log of care and adjustment</h3>
+      <div className="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_2fr_auto]">
+        <Choice label="What was done" value={what} options={CARE_OF_EQUIPMENT.map((each) => [each, CARE[each]] as const)} onChange={setWhat} />
+        <Choice
+          label="To what"
+          value={about}
+          options={[[WHOLE, WHOLE], ...state.equipment.map(({ body }) => [body.item, body.what.name] as const)]}
+          onChange={setAbout}
+        />
+        <Field label="How, and what was found" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
+        <Button onClick={() => void log()}>Note it</Button>
+      </div>
+      <ul className="mt-2 text-[14px]">
+        {state.care
+          .slice(-SHOWN)
+          .reverse()
+          .map((fact) => (
+            <li key={fact.id} className="border-b border-rule py-1">
+              <span className="text-ink2">{dayAndTime(fact.at)}</span> {CARE[fact.body.what]}
+              {nameOf(fact.body.about) && `, ${nameOf(fact.body.about)}`}
+              {fact.body.text && `: ${fact.body.text}`}
+            </li>
+          ))}
+      </ul>
+    </Dialog>
+  );
+}

@@ -1,0 +1,30 @@
+import { Link } from 'react-router';
+import { coarserClass, type AcceptedSolution } from '@idle-marker/records';
+import { coarserWords } from '@idle-marker/words';
+import type { Fact } from '@idle-marker/contract';
+import { useSite } from '../site/SiteContext.tsx';
+import { useUnits } from '../field/useUnits.ts';
+import { LINK } from '../ui/link.ts';
+import { Card } from '../ui/Slip.tsx';
+
+/** The station was accepted for coarser work than this: it stays to be read as long as that is so, and goes along to the sheet. */
+export function CoarserCard({ solution, work }: { readonly solution: AcceptedSolution; readonly work: Fact<'package'> }) {
+  const { id, state } = useSite();
+  const units = useUnits();
+  const coarser = coarserClass(state, solution.fact, [work.body.class]);
+  if (!coarser) return null;
+  return (
+    <Card
+      tone="ochre"
+      title={`Not accepted for ${coarser.asked.toLowerCase()}`}
+      actions={
+        <Link to={`/sites/${id}/station`} className={LINK}>
+          To the station
+        </Link>
+      }
+    >
+      {coarserWords(solution.fact.body.name, coarser, units.lengthUnit)} Sight more marks there, and accept it for this work. Until then this is printed on the
+      sheet.
+    </Card>
+  );
+}

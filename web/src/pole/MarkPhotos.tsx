@@ -1,0 +1,107 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Fact } from '@idle-marker/contract';
+import { keepPhoto, photoAddress, sendPhotos, shrink } from '../data/photos.ts';
+import { newId } from '../data/uuid.ts';
+import { useSite } from '../site/SiteContext.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Field } from '../ui/Field.tsx';
+import { dayAndTime } from '../ui/time.ts';
+
+interface MarkPhotosProps {
+  readonly mark: string;
+  readonly name: string;
+  /** They show what was really written on the stake. */
+  readonly written?: boolean;
+}
+
+/** Photos of a mark: what it looks like and where to look for it. */
+export function MarkPhotos({ mark, name, written = false }: MarkPhotosProps) {
+  const { id, state, say } = useSite();
+  const photos = (state.photos.get(mark) ?? []).filter((photo) => !written || photo.body.written);
+  const [caption, setCaption] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    // What waited for the server goes out when somebody looks.
+    void sendPhotos(id).then(setTrouble);
+  }, [id]);
+  const add = async (file: File) => {
+    try {
+      const photo = await shrink(file);
+      const image = newId();
+      setTrouble(await keepPhoto(id, image, photo));
+      await say({
+        type: 'photo',
+        body: { mark, image, mediaType: photo.mediaType, bytes: photo.bytes.byteLength, caption: caption.trim(), ...(written ? { written } : {}) },
+      });
+      setCaption('');
+    } catch {
+      setTrouble(`${file.name} is no picture that can be read: take a JPEG, PNG or WebP.`);
+    }
+  };
+  return (
+    <section className="mt-4" aria-label={`Photos of ${name}`}>
+      <h3 className="text-[15px]">{written ? 'What was really written' : 'Photos'}</h3>
+      {photos.length > 0 && (
+        <ul className="my-2 flex flex-wrap gap-3">
+          {photos.map((photo) => (
+            <li key={photo.id} className="w-40">
+              <Picture site={id} photo={photo} name={name} />
+              <span className="block text-[13px] text-ink2">
+                {dayAndTime(photo.at)}
+                {photo.body.caption && `: ${photo.body.caption}`}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap items-end gap-2">
+        <Field
+          className="min-w-48 flex-1"
+          label="What the next one shows"
+          value={caption}
+          maxLength={200}
+          placeholder={written ? 'front of the lath' : 'nail in the kerb, north of the gate'}
+          onChange={(event) => setCaption(event.target.value)}
+        />
+        <input
+          ref={input}
+          type="file"
+          accept="image/*"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label={`Photo of ${name}`}
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            if (file) void add(file);
+            event.target.value = '';
+          }}
+        />
+        <Button onClick={() => input.current?.click()}>Add a photo…</Button>
+      </div>
+      {trouble && <p className="mt-1 font-medium text-ochre">{trouble}</p>}
+    </section>
+  );
+}
+
+function Picture({ site, photo, name }: { readonly site: string; readonly photo: Fact<'photo'>; readonly name: string }) {
+  const [address, setAddress] = useState<string | null>(null);
+  const [gone, setGone] = useState(false);
+  useEffect(() => {
+    let shown: string | null = null;
+    void photoAddress(site, photo.body.image).then((found) => {
+      shown = found;
+      setAddress(found);
+    });
+    return () => {
+      if (shown?.startsWith('blob:')) URL.revokeObjectURL(shown);
+    };
+  }, [site, photo.body.image]);
+  if (gone) return <p className="border border-rule p-2 text-[13px] text-ink2">The photo has not arrived from the device that took it.</p>;
+  if (!address) return null;
+  return (
+    <a href={address} target="_blank" rel="noreferrer">
+      <img src={address} alt={photo.body.caption || `Photo of ${name}`} className="h-28 w-40 border border-ink object-cover" onError={() => setGone(true)} />
+    </a>
+  );
+}

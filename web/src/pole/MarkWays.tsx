@@ -1,0 +1,29 @@
+import { NavLink } from 'react-router';
+import { AT_THE_POLE, WITH_RECEIVER } from '../site/places.ts';
+import { useSite } from '../site/SiteContext.tsx';
+
+const WAYS = [{ path: 'mark', name: 'Marks' }, ...AT_THE_POLE];
+/** Without a place of the instrument only these two can be done. */
+const HEIGHTS_ALONE = [WITH_RECEIVER, ...AT_THE_POLE.filter(({ path }) => path === 'mark/road')];
+
+/** What is done at the pole: marks are set, lines are read, columns and other work are measured as they stand. */
+export function MarkWays({ className = '-mx-[18px] -mt-3 mb-2' }: { readonly className?: string }) {
+  const { id, occupation } = useSite();
+  const ways = occupation?.body.method === 'heightOnly' ? HEIGHTS_ALONE : WAYS;
+  return (
+    <nav aria-label="What is done at the pole" className={`flex border-b border-rule px-[10px] ${className}`}>
+      {ways.map(({ path, name }) => (
+        <NavLink
+          key={path}
+          end
+          to={`/sites/${id}/${path}`}
+          className={({ isActive }) =>
+            `flex min-h-11 items-center px-2 text-[15px] ${isActive ? 'border-b-4 border-spruce font-semibold' : 'border-b-4 border-transparent text-ink2'}`
+          }
+        >
+          {name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,7 @@
+import { Choice } from '../ui/Field.tsx';
+import { SHOTS, type Shots } from './useMeasuring.ts';
+
+/** How often a thing is shot for one mean. */
+export function ShotsChoice({ shots, onShots }: { shots: Shots; onShots(shots: Shots): void }) {
+  return <Choice label="Shots, averaged" value={shots} options={SHOTS.map((each) => [each, each] as const)} onChange={onShots} />;
+}

@@ -1,0 +1,163 @@
+import { useEffect, useState } from 'react';
+import type { StakeResult } from '@idle-marker/core';
+import type { Fact, FactBody } from '@idle-marker/contract';
+import { allSetAnew, markBody, markKey, readingOf, stakeAt, toleranceOf, type ShotPlace } from '@idle-marker/records';
+import { hubOutsideWords, stationErrorSentence } from '@idle-marker/words';
+import { currentLink, useLinkKind } from '../link/linkStore.ts';
+import { useShooting, type Shooting } from './takeSight.ts';
+import { useSite } from '../site/SiteContext.tsx';
+import { useUnits } from '../field/useUnits.ts';
+import type { Round } from './useRound.ts';
+import type { WayOfWorking } from './ways.ts';
+
+/** One shot at a planned place: what was kept, and what is left to go. */
+export interface Taken<S extends ShotPlace> {
+  readonly sight: Fact<'sight'>;
+  /** Where a receiver gave the plan. */
+  readonly position?: Fact<'position'>;
+  readonly stake: S;
+}
+
+export interface Shot<S extends ShotPlace> extends Taken<S> {
+  readonly shots: number;
+}
+
+/** By what marks are set: a station alone, or a receiver and an instrument together. */
+export interface StakingSource<S extends ShotPlace> {
+  /** What the marks hang on; null while nothing can be set. */
+  readonly solution: Fact<'solution'> | null;
+  readonly shooting: Shooting;
+  /** @param hub the mark that stands there, when it is its driven hub that is shot; null when the shot came to nothing */
+  take(work: Fact<'package'>, plan: Plan, hub: Fact<'mark'> | null): Promise<Taken<S> | { readonly fault: string } | null>;
+}
+
+type Plan = FactBody<'package'>['plans'][number];
+
+/** What comes next at this mark: shoot the pole, set the mark, shoot the driven hub, or go on. */
+export type Due = 'shoot' | 'rough' | 'set' | 'shootHub' | 'next';
+
+export interface Staking<S extends ShotPlace = StakeResult> {
+  readonly due: Due;
+  readonly tolerance: number;
+  readonly shot: Shot<S> | null;
+  /** Where the driven hub was shot, when that was outside of the tolerance. */
+  readonly out: S | null;
+  /** Whether the hub that was driven stands firm; kept with its shot. */
+  readonly firm: boolean | undefined;
+  setFirm(firm: boolean): void;
+  /** Why the last step came to nothing, or that the hub is out. */
+  readonly fault: { readonly title: string; readonly text: string } | null;
+  readonly shooting: Shooting;
+  clear(): void;
+  shoot(): Promise<void>;
+  set(as: 'rough' | 'set'): Promise<void>;
+  /** The hub that stands is pulled; its place is looked for again. */
+  pull(): void;
+  /** Does what is due. */
+  act(): void;
+}
+
+/** A station by itself: plan and height of one sight. */
+export function useStationSource(): StakingSource<StakeResult> {
+  const { state, inForce } = useSite();
+  const kind = useLinkKind();
+  const shooting = useShooting();
+  return {
+    solution: inForce?.fact ?? null,
+    shooting,
+    take: async (work, plan, hub) => {
+      if (!inForce) return null;
+      const target = { kind: 'plan', package: work.id, key: plan.key } as const;
+      const sight = await shooting.shoot(hub ? 'driven' : 'mark', target, hub && kind === 'simulator' ? { name: plan.name } : null);
+      if (!sight) return null;
+      const result = stakeAt(state, inForce, plan, readingOf(sight.body), hub?.body.groundZ ?? null);
+      return result.ok ? { sight, stake: result.value } : { fault: stationErrorSentence(result.error) };
+    },
+  };
+}
+
+/** A paint cross for the excavator need not be nearer. */
+const ROUGHLY = 0.3;
+
+/** The steps of one mark, from the first shot to the hub that was shot after driving. */
+export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Round, way: WayOfWorking, source: StakingSource<S>): Staking<S> {
+  const { state, say } = useSite();
+  const units = useUnits();
+  const { shooting, solution } = source;
+  const [shot, setShot] = useState<Shot<S> | null>(null);
+  const [fault, setFault] = useState<Staking<S>['fault']>(null);
+  const [pulled, setPulled] = useState(false);
+  const [out, setOut] = useState<S | null>(null);
+  const [firm, setFirm] = useState<boolean | undefined>(undefined);
+  const plan = stop?.plan ?? null;
+  const mark = stop?.mark ?? null;
+  useEffect(() => {
+    setShot(null);
+    setFault(null);
+    setPulled(false);
+    setOut(null);
+    setFirm(undefined);
+  }, [plan?.key, solution?.id]);
+  const tolerance = work ? toleranceOf(state, work) : 0;
+  const shotWithin = shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= tolerance;
+  // What nobody should build from is set again, not shot again.
+  const stands = mark !== null && mark.body.state !== 'rough' && !pulled && !stop!.outdated && stop!.report === null && stop!.standing !== 'inDoubt';
+  const roughly = way === 'rough' && mark === null && shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= ROUGHLY;
+  const due: Due = roughly ? 'rough' : shotWithin ? 'set' : shot || !stands ? 'shoot' : mark.body.state === 'confirmed' ? 'next' : 'shootHub';
+
+  const shoot = async () => {
+    if (!solution || !plan || !work) return;
+    setFault(null);
+    setOut(null);
+    // A hub that stands is shot as a hub, also when it was confirmed before: it may have been driven deeper since.
+    const hub = due === 'shootHub' || due === 'next' ? mark : null;
+    const taken = await source.take(work, plan, hub);
+    if (!taken) return;
+    if ('fault' in taken) setFault({ title: 'The shot gives no place', text: taken.fault });
+    else if (hub) await confirm(taken, hub);
+    else setShot({ ...taken, shots: (shot?.shots ?? 0) + 1 });
+  };
+  const set = async (as: 'rough' | 'set') => {
+    if (!shot || !plan || !work || !solution) return;
+    const current = currentLink();
+    if (as === 'set' && current?.kind === 'simulator') current.driveHub(plan.name);
+    const setting = { ...shot, solution, work, plan, hubZ: null, groundZ: shot.stake.measured.z };
+    // Set anew in the place of all that stand, where two tablets have set it before.
+    const others = allSetAnew(state, markKey(state.packageRoots.get(work.id)!, plan.key), plan.name);
+    await say({ type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) }, ...others);
+    choose(plan.key);
+    setShot(null);
+    setPulled(false);
+    if (as === 'rough') next();
+  };
+  const confirm = async (taken: Taken<S>, hub: Fact<'mark'>) => {
+    const { stake } = taken;
+    const off = Math.hypot(stake.deltaE, stake.deltaN);
+    const within = off <= tolerance;
+    choose(plan!.key);
+    const { groundZ, shots } = hub.body;
+    const setting = { ...taken, solution: solution!, work: work!, plan: plan!, hubZ: stake.measured.z, groundZ, shots: shots + 1, firm };
+    await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }) });
+    if (within) return;
+    setOut(stake);
+    setFault({ title: 'Outside the tolerance', text: hubOutsideWords(off, tolerance, units.lengthUnit) });
+  };
+  return {
+    due,
+    tolerance,
+    shot,
+    fault,
+    shooting,
+    out,
+    firm,
+    setFirm,
+    clear: () => setFault(null),
+    shoot,
+    set,
+    pull: () => {
+      setPulled(true);
+      setFault(null);
+    },
+    act: () => void (due === 'rough' ? set('rough') : due === 'set' ? set('set') : due === 'next' ? next() : shoot()),
+  };
+}
