@@ -1,8 +1,8 @@
 /** One reader, given mutant after mutant, in a thread that can be ended: a reader that never comes back takes nothing else along. */
 import { parentPort, workerData } from 'node:worker_threads';
-import { readControlList, readLandXmlSurvey, textOf } from '@idle-marker/formats';
+import { readControlList, readLandXmlSurvey, textOf, OpenDrawing } from '@idle-marker/formats';
 import { readRawSights } from '@idle-marker/contract';
-import { OpenDrawing } from '../web/src/drawings/openDrawing.ts';
+
 import { mutantOf } from './fuzzMutants.ts';
 
 export interface FuzzWork {

@@ -51,3 +51,4 @@ export { dxfText, layerName, siteDxf, type DxfEntity, type DxfLayer } from './ex
 export { siteGeoJson } from './export/siteGeoJson.ts';
 export { siteLandXml, type SurveySetup, type SurveySight } from './export/siteLandXml.ts';
 export { readLandXmlSurvey, type SurveyPointRead, type SurveyRead, type SurveySetupRead, type SurveySightRead } from './landXml/landXmlSurvey.ts';
+export { OpenDrawing, type ComparedDrawings, type DrawingSummary, type LayerLines, type SurfaceSummary, type Touched } from './design/openDrawing.ts';

@@ -1,8 +1,15 @@
 /** What is asked of open drawings and what comes back: the same in a worker and without one. */
 import type { LengthUnit, Metres, PlanPoint, Similarity, Snap, SnapKind } from '@idle-marker/core';
 import { digestOfBytes } from '@idle-marker/contract';
-import type { DrawingError, DrawingUnit } from '@idle-marker/formats';
-import { OpenDrawing, type ComparedDrawings, type DrawingSummary, type LayerLines, type Touched } from './openDrawing.ts';
+import {
+  type DrawingError,
+  type DrawingUnit,
+  OpenDrawing,
+  type ComparedDrawings,
+  type DrawingSummary,
+  type LayerLines,
+  type Touched,
+} from '@idle-marker/formats';
 
 interface Questions {
   /** Reads and places a drawing and keeps it open under `key`. */

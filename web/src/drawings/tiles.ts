@@ -1,5 +1,5 @@
+import type { LayerLines } from '@idle-marker/formats';
 import { underlayTile, type UnderlayTile } from '../board/underlay.ts';
-import type { LayerLines } from './openDrawing.ts';
 
 /** A page without a canvas paints nothing. */
 const hasPaths = typeof Path2D !== 'undefined';

@@ -3,11 +3,12 @@ import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { RADIANS_PER_DEGREE, type Similarity } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { drawingWords } from '@idle-marker/words';
+import type { DrawingSummary } from '@idle-marker/formats';
 import { sourceBytes } from '../data/beside.ts';
 import type { Underlay, UnderlayTile } from '../board/underlay.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { askDrawing, drawingWorkerAge } from './drawings.ts';
-import type { DrawingSummary } from './openDrawing.ts';
+
 import { tilesOf } from './tiles.ts';
 
 type DrawingFact = Fact<'drawing'>;

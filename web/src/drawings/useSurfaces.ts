@@ -1,8 +1,9 @@
 /** Surfaces of the site's drawings, and their heights. */
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Metres, PlanPoint } from '@idle-marker/core';
+import type { SurfaceSummary } from '@idle-marker/formats';
 import { askDrawing } from './drawings.ts';
-import type { SurfaceSummary } from './openDrawing.ts';
+
 import { useDrawings } from './useDrawings.ts';
 
 /** A surface by the drawing it is in, whatever its revision. */

@@ -4,12 +4,11 @@ import type { Similarity } from '@idle-marker/core';
 import { LARGEST_DRAWING_BYTES, type Fact, type FactBody } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';
 import { drawingWords } from '@idle-marker/words';
-import type { DrawingUnit } from '@idle-marker/formats';
+import type { DrawingUnit, DrawingSummary } from '@idle-marker/formats';
 import { keepBeside } from '../data/beside.ts';
 import { newId } from '../data/uuid.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { askDrawing, cancelDrawings } from './drawings.ts';
-import type { DrawingSummary } from './openDrawing.ts';
 
 /** A file that was read and is not kept yet. It is open under `key`. */
 export interface ReadFile {

@@ -1,7 +1,8 @@
 import { compassWord } from '@idle-marker/core';
 import type { AffectedMark, AffectedPackage } from '@idle-marker/records';
 import { outlineErrorWords, smallLength } from '@idle-marker/words';
-import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
+import type { ComparedDrawings } from '@idle-marker/formats';
+
 import { useUnits } from '../../field/useUnits.ts';
 import { Tick } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { leftOutWords } from '@idle-marker/words';
+import type { DrawingSummary } from '@idle-marker/formats';
 import { askDrawing } from '../../drawings/drawings.ts';
-import type { DrawingSummary } from '../../drawings/openDrawing.ts';
+
 import { useDrawings, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { Button } from '../../ui/Button.tsx';
 import { FileInput } from './FileInput.tsx';

@@ -2,10 +2,10 @@ import { useEffect, useMemo, useState } from 'react';
 import { extentOf, farOff, fitSimilarity, RADIANS_PER_DEGREE, type Metres, type SimilarityFit, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { affectedPackages, alikeName, heightsToAsk, packagesFrom, type AffectedPackage, type HeightOf, type SiteState } from '@idle-marker/records';
-import type { ReadAlignment } from '@idle-marker/formats';
+import type { ReadAlignment, ComparedDrawings } from '@idle-marker/formats';
 import { farOffWords, crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
-import type { ComparedDrawings } from '../../drawings/openDrawing.ts';
+
 import { tilesOf } from '../../drawings/tiles.ts';
 import { similarityOf, useDrawings } from '../../drawings/useDrawings.ts';
 import { nameFor, useTakeFile, type ReadFile } from '../../drawings/useTakeFile.ts';

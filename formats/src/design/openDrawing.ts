@@ -19,28 +19,25 @@ import {
   type SnapKind,
   type Surface,
 } from '@idle-marker/core';
+import type { ReadAlignment } from '../landXml/landXmlDesign.ts';
+import type { LandXmlWarning } from '../landXml/landXmlFault.ts';
+import { compareDrawings, type MovedCorner } from './compareDrawings.ts';
 import {
-  compareDrawings,
-  gridFromLines,
-  namedCorners,
   placeDrawing,
-  readRawDrawing,
   usualExtent,
   type Drawing,
   type DrawingError,
-  type DrawingFormat,
   type DrawingUnit,
   type DrawnCorner,
-  type DrawnGrid,
   type DrawnLayer,
   type DrawnSurface,
-  type LandXmlWarning,
   type LeftOut,
-  type MovedCorner,
-  type Progress,
   type RawDrawing,
-  type ReadAlignment,
-} from '@idle-marker/formats';
+} from './drawing.ts';
+import { gridFromLines, type DrawnGrid } from './drawnGrid.ts';
+import type { Progress } from './dxf.ts';
+import { namedCorners } from './namedCorners.ts';
+import { readRawDrawing, type DrawingFormat } from './readDrawing.ts';
 
 export interface PlacedAs {
   readonly unit: DrawingUnit;
