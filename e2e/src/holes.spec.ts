@@ -71,7 +71,7 @@ test('a page of another origin changes nothing', async ({ page, server, request 
 test('entries wait for the server itself: a page in its place, one that it fails on, a full disk', async ({ page }) => {
   await enter(page);
   await place(page, 'Field book').click();
-  const facts = '**/api/v1/sites/*/facts/*';
+  const facts = '**/api/v1/sites/*/facts';
   const portal = (route: Route) => route.fulfill({ status: 200, contentType: 'text/html', body: '<h1>Log in</h1>' });
   await page.route(facts, portal);
   await note(page, 'said behind a log-in page');
@@ -90,9 +90,14 @@ test('entries wait for the server itself: a page in its place, one that it fails
     body: JSON.stringify({ type: 'about:blank', title: '', status, code, detail }),
   });
   let failed: string | null = null;
-  const fails = (route: Route) => {
-    failed ??= route.request().url();
-    return route.request().url() === failed ? route.fulfill(problem(500, 'INTERNAL', 'Nothing was written.')) : route.fallback();
+  const fails = async (route: Route) => {
+    const sent = (route.request().postDataJSON() as { facts: { id: string }[] }).facts;
+    failed ??= sent[0]!.id;
+    const others = sent.filter(({ id }) => id !== failed);
+    const taken =
+      others.length === 0 ? [] : ((await (await route.fetch({ postData: JSON.stringify({ facts: others }) })).json()) as { results: { id: string }[] }).results;
+    const stumbled = { id: failed, problem: JSON.parse(problem(500, 'INTERNAL', 'Nothing was written.').body) as object };
+    await route.fulfill({ json: { results: sent.map(({ id }) => (id === failed ? stumbled : taken.find((each) => each.id === id))) } });
   };
   await page.route(facts, fails);
   await note(page, 'the server stumbles over this');
