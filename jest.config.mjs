@@ -1,8 +1,12 @@
+import { bundledRooms } from './scripts/bundledRooms.mjs';
+
 // ES modules through swc; one project a room. Server tests run on a real PostgreSQL (see ./test).
 const swc = [
   '@swc/jest',
   { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } },
 ];
+
+const rooms = bundledRooms();
 
 const project = (room, environment = 'node', extra = {}) => ({
   displayName: room,
@@ -11,7 +15,11 @@ const project = (room, environment = 'node', extra = {}) => ({
   testMatch: ['<rootDir>/{src,test}/**/*.test.{ts,tsx}'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
-  moduleNameMapper: { '\\.(css|woff2)(\\?url)?$': `${import.meta.dirname}/scripts/empty-module.mjs` },
+  moduleNameMapper: {
+    '\\.(css|woff2)(\\?url)?$': `${import.meta.dirname}/scripts/empty-module.mjs`,
+    // Another room is one module: putting its hundred files together anew for every file of tests took longer than the tests.
+    ...Object.fromEntries(Object.entries(rooms).map(([name, file]) => [`^@idle-marker/${name}$`, file])),
+  },
   ...extra,
 });
 

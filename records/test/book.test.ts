@@ -2,7 +2,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { FactBody } from '@idle-marker/contract';
 import { closingWords, proofFigureWords } from '@idle-marker/words';
-import { activityTimes, bookLine, closingOf, controlListVersion, dayBook, dayOf, daysOf, setupBook, shiftHandover } from '../src/index.ts';
+import { activityTimes, bookLine, closingOf, controlListVersion, dayBook, dayOf, daysOf, setupBook, shiftHandover } from '@idle-marker/records';
 import { Story } from './story.ts';
 
 const UTC = 'UTC';

@@ -16,7 +16,7 @@ import {
   sheetNotices,
   stationDraft,
   toBeSet,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { Story, type ControlName } from './story.ts';
 
 const POLE = { targetHeight: 1.5, targetHeightSd: 0.001, targetCentringSd: 0.001 };

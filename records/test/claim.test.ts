@@ -1,7 +1,7 @@
 /** What is said of a station is what its evidence shows: by parts, and by how it was decided on. */
 import { describe, expect, it } from '@jest/globals';
 import { clearWords, proofVerdict, stationNotices, unprovenShort, unprovenWords } from '@idle-marker/words';
-import { asBuiltReport, claimOf, coarserClass, cutSheet, exportedPoints, proofAge, proofCandidates, type AcceptedSolution } from '../src/index.ts';
+import { asBuiltReport, claimOf, coarserClass, cutSheet, exportedPoints, proofAge, proofCandidates, type AcceptedSolution } from '@idle-marker/records';
 import { PLACES, Story } from './story.ts';
 
 const names = (story: Story, solution: AcceptedSolution, wanted: Parameters<typeof proofCandidates>[2] = []) =>

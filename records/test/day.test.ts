@@ -33,7 +33,7 @@ import {
   trustOf,
   withOffset,
   type CutSheet,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { HALL, newId, Story } from './story.ts';
 
 const POLE = { targetHeight: 1.5, targetHeightSd: 0.001, targetCentringSd: 0.001 };

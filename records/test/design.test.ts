@@ -16,7 +16,7 @@ import {
   setInAreas,
   setPairs,
   withProposals,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import type { FactBody } from '@idle-marker/contract';
 import { newId, Story } from './story.ts';
 

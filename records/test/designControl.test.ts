@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { controlCandidates, controlOfCandidates, pickedCandidate, isProvenControl, nextSights, stationDraft } from '../src/index.ts';
+import { controlCandidates, controlOfCandidates, pickedCandidate, isProvenControl, nextSights, stationDraft } from '@idle-marker/records';
 import { GRID, newId, Story } from './story.ts';
 
 describe('control from the design', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { carriedTo, isFixed, sightBody, targetOnFixed } from '../src/index.ts';
+import { carriedTo, isFixed, sightBody, targetOnFixed } from '@idle-marker/records';
 import { newId, Story } from './story.ts';
 
 const pole = { targetHeight: 1.8, legs: true, target: { item: newId(), name: 'round', constantMm: -30, ownHeight: 0.1 } };

@@ -2,7 +2,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { AnyFact } from '@idle-marker/contract';
-import { foldSite, newSiteTrustMemory, siteState, trustOf, type SiteFold, type SiteState } from '../src/index.ts';
+import { foldSite, newSiteTrustMemory, siteState, trustOf, type SiteFold, type SiteState } from '@idle-marker/records';
 import { GRID, newId, Story } from './story.ts';
 
 /** Everything in a state, maps with their order. */

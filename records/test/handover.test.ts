@@ -20,7 +20,7 @@ import {
   stakeReading,
   writingBody,
   type CutSheet,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { HALL, Story } from './story.ts';
 
 /** A hall with all its hubs set and proven. */

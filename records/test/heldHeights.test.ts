@@ -11,7 +11,7 @@ import {
   stationDraft,
   trustRecords,
   usedBy,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { newId, PLACES, Story, type ControlName } from './story.ts';
 
 const outcomeOf = (draft: ReturnType<typeof stationDraft>) => {

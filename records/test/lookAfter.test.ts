@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { controlConcerns, controlReport, dayDrift, helpPackage, isOverdue, mayDecide, outsideWork, proofAge, roleOf, stationDraft } from '../src/index.ts';
+import { controlConcerns, controlReport, dayDrift, helpPackage, isOverdue, mayDecide, outsideWork, proofAge, roleOf, stationDraft } from '@idle-marker/records';
 import { HALL, newId, Story } from './story.ts';
 
 const NOW = new Date('2031-05-06T09:00:00Z');

@@ -21,7 +21,7 @@ import {
   stationDraft,
   stationMark,
   trustRecords,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { newId, PLACES, Story } from './story.ts';
 
 const outcomeOf = (draft: ReturnType<typeof stationDraft>) => {

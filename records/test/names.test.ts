@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { alikeName } from '../src/index.ts';
+import { alikeName } from '@idle-marker/records';
 import { alikePairs } from '../src/names.ts';
 
 describe('names that look alike', () => {

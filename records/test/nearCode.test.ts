@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { nearCode } from '../src/index.ts';
+import { nearCode } from '@idle-marker/records';
 
 describe('a code that is like one in use', () => {
   const used = ['road', 'kerb', 'top of wall', 'manhole'];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { olderControlWords } from '@idle-marker/words';
-import { olderControl, stationsOnOlderControl } from '../src/index.ts';
+import { olderControl, stationsOnOlderControl } from '@idle-marker/records';
 import { PLACES, Story } from './story.ts';
 
 describe('a station whose control was revised since', () => {

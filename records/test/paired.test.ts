@@ -22,7 +22,7 @@ import {
   fewOf,
   standsForHeights,
   type PairedSolution,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { newId, PLACES, Story, type ControlName } from './story.ts';
 
 const OFFSET = 0.12;

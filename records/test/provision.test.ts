@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { provisionToLift, revertedMarks, severalRevised, trustRecords } from '../src/index.ts';
+import { provisionToLift, revertedMarks, severalRevised, trustRecords } from '@idle-marker/records';
 import { ownStation, PLACES, Story } from './story.ts';
 
 describe('a fresh station on own marks', () => {

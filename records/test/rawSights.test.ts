@@ -18,7 +18,7 @@ import {
   stationOfRaw,
   targetHeightsThatCannotBe,
   usesOfRaw,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { newId, PLACES, Story } from './story.ts';
 
 const read = (text: string): RawSights => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { receiverWords } from '@idle-marker/words';
-import { markTrend, type MarkLook } from '../src/index.ts';
+import { markTrend, type MarkLook } from '@idle-marker/records';
 
 const look = (change: Partial<MarkLook>): MarkLook => ({
   at: '2026-05-04T07:00:00.000Z',

@@ -34,7 +34,7 @@ import {
   toolFor,
   type Road,
   type RoadWork,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { Story } from './story.ts';
 
 const LINE = '00000000-0000-4000-8000-00000000aa01';

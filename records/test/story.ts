@@ -23,7 +23,7 @@ import {
   type SiteState,
   type DraftOptions,
   type UseFlags,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 
 interface Place {
   readonly e: number;

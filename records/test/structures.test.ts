@@ -34,7 +34,7 @@ import {
   stakeAt,
   surfacePlaces,
   usedCodes,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { HALL, newId, Story } from './story.ts';
 
 type Item = FactBody<'package'>['items'][number];

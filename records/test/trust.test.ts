@@ -14,7 +14,7 @@ import {
   rivalSolutions,
   stationDraft,
   type UseFlags,
-} from '../src/index.ts';
+} from '@idle-marker/records';
 import { newId, PLACES, Story } from './story.ts';
 
 const standingOf = (story: Story, mark: string) => story.trust().marks.find((each) => each.id === mark)!;
