@@ -1,15 +1,6 @@
 export { CORE_VERSION } from './version.ts';
 export { fail, ok, type Result } from './result.ts';
-export {
-  METRES_PER_UNIT,
-  RADIANS_PER_DEGREE,
-  RADIANS_PER_GON,
-  RADIANS_PER_SECOND,
-  type AngleUnit,
-  type LengthUnit,
-  type Metres,
-  type Radians,
-} from './quantity/unit.ts';
+export { METRES_PER_UNIT, RADIANS_PER_DEGREE, RADIANS_PER_SECOND, type AngleUnit, type LengthUnit, type Metres, type Radians } from './quantity/unit.ts';
 export {
   angleFromRadians,
   angleToRadians,
@@ -31,18 +22,15 @@ export {
   steadyDigits,
   apartByBlanks,
   twoReadings,
-  type TwoReadings,
 } from './quantity/length.ts';
-export { azimuth, carriedAlong, compassWord, planDistance, polar, type CompassWord, type PlanPoint, type SitePoint } from './plane/point.ts';
+export { azimuth, carriedAlong, compassWord, planDistance, polar, type PlanPoint, type SitePoint } from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './plane/polygon.ts';
-export { heightReach, heightSdAt, type HeightReachAsked } from './station/heightReach.ts';
-export { heightOn, rimOf, surfaceOf, type Surface, type SurfaceError, type Triangles } from './surface/surface.ts';
+export { heightReach, heightSdAt } from './station/heightReach.ts';
+export { heightOn, rimOf, surfaceOf, type Surface, type Triangles } from './surface/surface.ts';
 export { alongOff, intersectLines, pointAlongOff } from './plane/line.ts';
-export { crossCircles, crossLineCircle, crossLines, type Circle, type Crossings, type CrossingStatus, type Segment } from './plane/crossing.ts';
-export { exactCount } from './quantity/exactCount.ts';
+export { crossCircles, crossLineCircle, crossLines, type Circle, type Segment } from './plane/crossing.ts';
 export {
   convertLength,
-  feetInchesParts,
   formatStation,
   parseDms,
   parseFeetInches,
@@ -52,17 +40,13 @@ export {
   plainDms,
   plainFeetInches,
   plainGon,
-  sexagesimalParts,
-  type CutFillFormat,
-  type FeetInchesParts,
-  type SexagesimalParts,
   type StationFormat,
 } from './quantity/fixedText.ts';
-export { fitSimilarity, transformed, type PointPair, type Similarity, type SimilarityError, type SimilarityFit } from './adjust/similarity.ts';
-export { faceAgainstLine, type FaceAsked, type FaceResult, type FaceShot, type FaceSide } from './asBuilt/face.ts';
-export { fitPattern, type BuiltPoint, type PatternFit } from './asBuilt/pattern.ts';
+export { fitSimilarity, transformed, type PointPair, type Similarity, type SimilarityFit } from './adjust/similarity.ts';
+export { faceAgainstLine, type FaceResult, type FaceShot } from './asBuilt/face.ts';
+export { fitPattern, type PatternFit } from './asBuilt/pattern.ts';
 export type { DesignFault } from './layout/designFault.ts';
-export { anglePoint, type AnglePoint } from './layout/anglePoint.ts';
+export { anglePoint } from './layout/anglePoint.ts';
 export {
   againstGridLine,
   columnGrid,
@@ -70,27 +54,17 @@ export {
   gridIntersections,
   gridLine,
   placeInGrid,
-  type AgainstGridLine,
   type ColumnGrid,
   type ColumnGridDefinition,
   type GridError,
-  type GridFamily,
   type GridLine,
 } from './layout/columnGrid.ts';
-export { beyondEnd, rectangleMarks, type RectangleCorner, type RectangleMarks } from './layout/recoveryMarks.ts';
-export {
-  measuredAgainstLine,
-  pointOnReferenceLine,
-  referenceLineFacts,
-  type AgainstLine,
-  type ReferenceLine,
-  type ReferenceLineFacts,
-} from './layout/referenceLine.ts';
-export { measuredAgainstArc, pointOnReferenceArc, referenceArc, type AgainstArc, type ArcDefinition, type ReferenceArc } from './layout/referenceArc.ts';
+export { beyondEnd, rectangleMarks } from './layout/recoveryMarks.ts';
+export { measuredAgainstLine, pointOnReferenceLine, referenceLineFacts } from './layout/referenceLine.ts';
+export { measuredAgainstArc, pointOnReferenceArc, referenceArc } from './layout/referenceArc.ts';
 export { CRITICAL_T, CRITICAL_W, NORMAL_95_FACTOR } from './adjust/criticalValues.ts';
-export { chiSquareProbability, chiSquareQuantile } from './adjust/chiSquare.ts';
-export { ELLIPSE_95_FACTOR, ellipseOf, scaleEllipse, type Ellipse } from './adjust/ellipse.ts';
-export { fitsByChance, type Fit, type GlobalTest } from './adjust/globalTest.ts';
+export { ELLIPSE_95_FACTOR, type Ellipse } from './adjust/ellipse.ts';
+export { fitsByChance, type Fit } from './adjust/globalTest.ts';
 export {
   NEAREST_SIGHT,
   TRACKING_ERROR_FACTOR,
@@ -101,62 +75,46 @@ export {
   type Reduction,
   type Setup,
 } from './sight/observation.ts';
-export { reduceObservations, reduceReading, type ReducedObservation, type ReducedReading } from './sight/reduce.ts';
-export { composedTargetHeight, noticeTargetHeight, type TargetHeightChange, type TargetHeightNotice } from './sight/targetHeight.ts';
-export { atmosphericCorrection, groupRefractivity, SIMULATED_REFERENCE, type Atmosphere, type ReferenceAtmosphere } from './sight/weather.ts';
-export type { PlanPrecision, Station, StationCovariance, StationError, StationErrorCode } from './station/model.ts';
+export { reduceObservations, reduceReading, type ReducedObservation } from './sight/reduce.ts';
+export { composedTargetHeight, noticeTargetHeight, type TargetHeightNotice } from './sight/targetHeight.ts';
+export { atmosphericCorrection, SIMULATED_REFERENCE, type ReferenceAtmosphere } from './sight/weather.ts';
+export type { PlanPrecision, Station, StationCovariance, StationError } from './station/model.ts';
 export type { HeightLeaveOneOut, HeightResidual, HeightSolution } from './station/heightAdjustment.ts';
 export {
   largestRatio,
   resection,
   resectionOf,
   stationOfResection,
-  type DirectionResidual,
-  type DistanceResidual,
-  type PlanLeaveOneOut,
   type ResectionInput,
   type ResectionObservation,
-  type ResectionPoint,
   type ResectionResult,
 } from './station/resection.ts';
 export { addedSight, extensibleOf, freeReliability, worthOf, type AddedSight, type Extensible } from './station/freeReliability.ts';
-export { freeStation, type FreeStation } from './station/freeStation.ts';
-export { spreadOf, type Spread } from './station/spread.ts';
+export { freeStation } from './station/freeStation.ts';
+export { type Spread } from './station/spread.ts';
 export {
-  heightReliability,
   largestEffect,
-  MOST_HIDDEN,
   placesOf,
-  USUAL_TOLERANCE,
   USUALLY_ASKED,
   type AskedOfStation,
   type Checkability,
   type HeightReliability,
   type Reliability,
   type Unnoticed,
-  type UnnoticedHeight,
 } from './station/reliability.ts';
-export { explainMisfit, shareOf, stillStanding, type Explained } from './station/explain/explain.ts';
-export type { Explanation, ExplanationCode, ExplanationFigures } from './station/explain/explanation.ts';
+export { explainMisfit, shareOf, type Explained } from './station/explain/explain.ts';
+export type { Explanation } from './station/explain/explanation.ts';
 export { likelierPoint, type LikelyPoint } from './station/likelyPoint.ts';
 export { heightStation, type HeightStationResult } from './station/heightStation.ts';
 export { type HeightFrom } from './station/heldHeight.ts';
 export { knownStation, type KnownStationInput, type KnownStationResult } from './station/knownStation.ts';
-export { facePairs, type FacePair } from './station/faces.ts';
-export { gradeAngle, spanOf, stationGeometry, workOutside, type GeometryGrade, type GeometryRemark, type StationGeometry } from './station/geometry.ts';
+export { facePairs } from './station/faces.ts';
+export { spanOf, stationGeometry, workOutside, type GeometryGrade, type GeometryRemark } from './station/geometry.ts';
 export { stationOverMark } from './station/overMark.ts';
-export { withoutEach, type WithoutEach, type WithoutMark } from './station/withoutEach.ts';
-export { comparedInPlan, stationOnAssumedDirection, typedDirectionFindings, type AssumedDirectionInput } from './station/assumedDirection.ts';
-export {
-  lineStation,
-  stationOnLines,
-  type LineObservation,
-  type LineResidual,
-  type LineStationInput,
-  type LineStationResult,
-  type SiteLine,
-} from './station/lineStation.ts';
-export { traverse, type TraverseInput, type TraverseResult } from './station/traverse.ts';
+export { withoutEach } from './station/withoutEach.ts';
+export { comparedInPlan, stationOnAssumedDirection, typedDirectionFindings } from './station/assumedDirection.ts';
+export { stationOnLines, type LineResidual, type SiteLine } from './station/lineStation.ts';
+export { traverse, type TraverseResult } from './station/traverse.ts';
 export {
   expectedPole,
   expectedReading,
@@ -170,38 +128,18 @@ export {
 export { controlPairs, type ControlPair } from './proof/pairs.ts';
 export { driftOf, type Drift, type Sample } from './proof/drift.ts';
 export { checkPoint, comparePlace, type CheckInput, type CheckResult } from './proof/check.ts';
-export { stake, type StakeInput, type StakeResult } from './guidance/stake.ts';
-export { marksUsedInPlan, obstaclesTo, type Obstacle, type ToleranceClass } from './station/acceptance.ts';
-export { hiddenIn, judgeStation, type JudgedStation, type JudgedWith, type Judgement, type SolvedStation } from './station/judgement.ts';
+export { stake, type StakeResult } from './guidance/stake.ts';
+export { obstaclesTo, type Obstacle } from './station/acceptance.ts';
+export { judgeStation, type JudgedStation, type Judgement, type SolvedStation } from './station/judgement.ts';
 export type { Reason, Step, TellApart, Verdict } from './station/findings.ts';
 export type { NoiseSource } from './station/noiseSource.ts';
-export type { HeightTrend } from './station/heightTrend.ts';
-export {
-  inOrder,
-  PARTS,
-  type Condition,
-  type FindingEffect,
-  type Part,
-  type ProofOutcome,
-  type ProofTarget,
-  type TrustInput,
-  type TrustRecord,
-} from './proof/trust/records.ts';
-export type { Proposal, ProposedAction } from './proof/trust/proposals.ts';
-export {
-  type MarkNote,
-  type MarkStanding,
-  type PartStanding,
-  type ProofDue,
-  type SolutionPartState,
-  type SolutionStanding,
-  type Standing,
-  type StandingReason,
-} from './proof/trust/standing.ts';
+export { inOrder, PARTS, type Part, type ProofOutcome, type ProofTarget, type TrustInput, type TrustRecord } from './proof/trust/records.ts';
+export type { Proposal } from './proof/trust/proposals.ts';
+export { type MarkStanding, type PartStanding, type SolutionStanding, type Standing, type StandingReason } from './proof/trust/standing.ts';
 export { isBeginning } from './proof/trust/beginning.ts';
 export { newTrustMemory, type TrustMemory } from './proof/trust/memory.ts';
-export { judgeTrust, trustSteps, type SuspectTarget, type TrustResult } from './proof/trust/trust.ts';
-export { offsetHubs, outlineError, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
+export { judgeTrust, trustSteps, type TrustResult } from './proof/trust/trust.ts';
+export { offsetHubs, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';
 export { linePairs } from './layout/linePairs.ts';
 export { lineEndHubs, type LineEndsError } from './layout/lineEnds.ts';
 export { markOn, pointMarks, pointsError, pointsWithRecoveries, type PointsError } from './layout/pointMarks.ts';
@@ -213,30 +151,19 @@ export {
   measuredAgainstSide,
   pathOf,
   pointOnPath,
-  type AgainstPath,
   type AgainstSide,
-  type AlongAsked,
-  type Path,
   type PathCorner,
   type PathError,
   type PathSide,
   type ReferenceSide,
 } from './layout/path.ts';
-export { snapAt, type NearThings, type Snap, type SnapKind, type SnapSide } from './layout/snap.ts';
+export { snapAt, type Snap, type SnapKind } from './layout/snap.ts';
 export { batterShift, movedOutline, type MovedOutlineError } from './layout/movedOutline.ts';
-export { boltMarks, boltsOf, type BoltPattern, type BoltsError } from './layout/boltPattern.ts';
-export { rakedAt, rakedLength, type Rake } from './layout/rakedPile.ts';
+export { boltMarks, boltsOf, type BoltsError } from './layout/boltPattern.ts';
+export { rakedAt, rakedLength } from './layout/rakedPile.ts';
 export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
-export {
-  hindrancesAt,
-  survivingOffsets,
-  type Hindrance,
-  type KeepClear,
-  type OffsetAsked,
-  type OffsetHub,
-  type OffsetProposal,
-} from './layout/survivingOffsets.ts';
-export { walkingOrder, walkingSteps, walkLength } from './layout/round.ts';
+export { hindrancesAt, survivingOffsets, type Hindrance, type KeepClear, type OffsetProposal } from './layout/survivingOffsets.ts';
+export { walkingOrder, walkingSteps } from './layout/round.ts';
 export {
   graduation,
   moveFor,
@@ -270,9 +197,7 @@ export {
   STAKE_SIDES,
   STAKE_TERMS,
   type ConventionFault,
-  type ConventionLine,
   type FigureRounding,
-  type LathSize,
   type StakeConvention,
   type StakeMarkKind,
   type StakePart,
@@ -280,19 +205,15 @@ export {
   type StakeTerm,
 } from './lath/convention.ts';
 export type { Reach, ReadHeight, StakeReading, WordOnStake } from './lath/reading.ts';
-export { FLATTEST, tapedPairs, tapesTo, type Recovery, type TapedPair, type Tapes } from './layout/tapeBack.ts';
-export { fitStake, type FittedLine, type StakeFaces, type StakeNotice, type WrittenLine } from './lath/fit.ts';
-export { isShipped, SHIPPED_CONVENTIONS, type ShippedConvention } from './lath/shipped.ts';
+export { tapedPairs, type Recovery, type TapedPair } from './layout/tapeBack.ts';
+export { fitStake, type StakeFaces, type StakeNotice, type WrittenLine } from './lath/fit.ts';
+export { SHIPPED_CONVENTIONS } from './lath/shipped.ts';
 export { normal, uniform, type Draw } from './simulator/random.ts';
-export { fixOf, newReceiver, skyHiddenBy, type SimulatedReceiver } from './simulator/receiver.ts';
 export {
   antennaHeightMisfit,
   antennaHeightOf,
   compareHeights,
   heightFromAxis,
-  LARGEST_LEAN,
-  OLD_CORRECTIONS_SECONDS,
-  OLD_HEIGHT_SECONDS,
   pairFaults,
   partsLeft,
   receiverFoot,
@@ -300,18 +221,16 @@ export {
   type Fix,
   type HeightsCompared,
   type PairFault,
-  type PairNow,
   type PairPole,
-  type ReceiverFoot,
   type ReceiverReading,
   type SiteFit,
   type TiltingAxis,
 } from './receiver/pair.ts';
-export { angleAlong, LEAST_ANGLE, type AngleAlong } from './alignment/angle.ts';
+export { angleAlong } from './alignment/angle.ts';
 export { crossingTriangles, type CrossingTriangles } from './surface/crossing.ts';
-export { orderedSections, sectionAt, sectionHeight, type DesignedSection, type SectionLine, type SectionPoint } from './alignment/sections.ts';
-export { extentOf, farOff, type Extent, type FarOff } from './plane/farOff.ts';
-export { heightStands, type HeightStand, type HeightStandsInput } from './layout/heightStands.ts';
+export { orderedSections, sectionAt, sectionHeight, type DesignedSection } from './alignment/sections.ts';
+export { extentOf, farOff, type FarOff } from './plane/farOff.ts';
+export { heightStands, type HeightStand } from './layout/heightStands.ts';
 export {
   BUSY_CHANNELS,
   CHANNELS,
@@ -324,10 +243,8 @@ export {
   putDown,
   selfLevel,
   turnScrew,
-  type SimulatedLevel,
-  type SimulatedStand,
 } from './simulator/stand.ts';
-export { groundHeight, hiddenBy, type GroundTruth, type TrueMark, type TrueObstruction } from './simulator/truth.ts';
+export { type GroundTruth } from './simulator/truth.ts';
 export {
   advance,
   aimFar,
@@ -345,7 +262,6 @@ export {
   setUpOver,
   startSimulator,
   switchReceiver,
-  trueReading,
   turnTo,
   walkNear,
   walkTo,
@@ -361,34 +277,18 @@ export { SIMULATED_INSTRUMENT, SIMULATED_PRECISION } from './simulator/kit.ts';
 export {
   alignmentNotes,
   alignmentOf,
-  elementAt,
   equationJumps,
-  junctionName,
   keyPoints,
   placeAlong,
   placeBeyond,
   type Alignment,
   type AlignmentDefinition,
-  type AlignmentElement,
   type AlignmentError,
-  type AlignmentNote,
   type JunctionName,
-  type KeyPoint,
   type PlaceAlong,
 } from './alignment/alignment.ts';
-export {
-  directionOn,
-  placeOn,
-  shapeOf,
-  type CurveElement,
-  type ElementFault,
-  type ElementShape,
-  type HorizontalElement,
-  type LineElement,
-  type Rotation,
-  type SpiralElement,
-} from './alignment/element.ts';
-export { displayedStation, stationBack, stationsShown, type DisplayedStation, type StationEquation } from './alignment/equations.ts';
+export { directionOn, placeOn, shapeOf, type ElementFault, type HorizontalElement } from './alignment/element.ts';
+export { displayedStation, stationBack, stationsShown, type StationEquation } from './alignment/equations.ts';
 export { againstAlignment, feetWithin, type AgainstAlignment, type Foot } from './alignment/foot.ts';
 export {
   elementsAlong,
@@ -398,31 +298,18 @@ export {
   type TypedElement,
   type TypedElementError,
 } from './alignment/intersectionPoints.ts';
-export {
-  profileAt,
-  profileExtremes,
-  profileOf,
-  type Extreme,
-  type GradePoint,
-  type Profile,
-  type ProfileError,
-  type VerticalCurve,
-  type VerticalRounding,
-} from './alignment/profile.ts';
+export { profileAt, profileExtremes, profileOf, type GradePoint, type Profile, type ProfileError, type VerticalRounding } from './alignment/profile.ts';
 export {
   CENTRELINE,
   placeOnString,
   templateOf,
-  valueAt,
-  type Across,
   type KerbDefinition,
   type PlaceOnString,
   type StationTable,
   type StringDefinition,
   type Template,
-  type TemplateDefinition,
   type TemplateError,
 } from './alignment/strings.ts';
-export { specialStations, stationList, type ListedStation, type StationListError, type StationListRule, type StationReason } from './alignment/stationList.ts';
-export { catchGuidance, catchPoint, type CatchGuidance, type CatchOutcome, type CatchPoint, type SlopeAsked } from './alignment/catchPoint.ts';
-export { besideReturn, kerbReturn, RETURN_POINTS, type KerbReturn, type ReturnPoint, type ReturnPointName } from './layout/kerbReturn.ts';
+export { stationList, type StationListError, type StationListRule, type StationReason } from './alignment/stationList.ts';
+export { catchGuidance, catchPoint, type CatchGuidance, type CatchOutcome, type SlopeAsked } from './alignment/catchPoint.ts';
+export { besideReturn, kerbReturn, type KerbReturn, type ReturnPointName } from './layout/kerbReturn.ts';

@@ -17,8 +17,8 @@ export {
   UNIT_NAME,
 } from './vocabulary.ts';
 export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
-export { otherReadings, stakeTextOf, wordsOnStake, writtenStake, type StakeStyle, type StakeTextNotice, type WrittenStake } from './stakeText.ts';
-export { heightThing, offsetThing, readingSentences, readLength, type ReadingAsked, type ReadingSentence } from './reading.ts';
+export { otherReadings, stakeTextOf, wordsOnStake, writtenStake, type StakeStyle, type WrittenStake } from './stakeText.ts';
+export { heightThing, offsetThing, readingSentences, readLength, type ReadingSentence } from './reading.ts';
 export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
 export { SITE_SETTING } from './siteSetting.ts';
 export { tapeBackWords } from './tapeBack.ts';
@@ -31,23 +31,12 @@ export { crewWords, filled, LANGUAGES, type CrewWords } from './languages/index.
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
 export { millimetres, smallLength, smallUnit, toleranceWords } from './small.ts';
 export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
-export {
-  DIRECTION_WORDS,
-  GRADE_WORD,
-  hubOutsideWords,
-  moveParts,
-  moveWords,
-  paceWords,
-  pushWords,
-  tapeWords,
-  VIEWPOINT_NAME,
-  type MovePart,
-} from './guidance.ts';
+export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, pushWords, tapeWords, VIEWPOINT_NAME } from './guidance.ts';
 export { troubleWords } from './link.ts';
 export { clearWords, effectWords, hangsWords, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
-export { landXmlFaultWords, landXmlWarningWords, profileFaultWords } from './landXml.ts';
+export { landXmlFaultWords, landXmlWarningWords } from './landXml.ts';
 export {
   ALIGNMENT_KIND,
   catchMoveWords,
@@ -78,7 +67,7 @@ export { placeDoubtWords } from './places.ts';
 export { missingClassWords } from './missingClass.ts';
 export { AREA_KIND, REVISED_KIND, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
-export { partsWords, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords, type BasisWord, type UnprovenStation } from './claim.ts';
+export { proveFirstTitle, thisUnproven, unprovenShort, unprovenWords } from './claim.ts';
 export { coarserWords, stationNotices } from './stationNotices.ts';
 export { twoReadingsWords } from './lengths.ts';
 export { misnamedReason, misnamedWords } from './naming.ts';
@@ -91,7 +80,6 @@ export {
   goodToWords,
   hardlyChecked,
   heightCheckWords,
-  ifWords,
   partlyChecked,
   ACCEPT_WORDS,
   sheetCheckWords,
@@ -124,35 +112,24 @@ export {
   TARGET_HEIGHT_HELP,
   targetHeightWords,
 } from './equipment.ts';
-export { allowedRoles, ROLE_NAME, type RoleName } from './roles.ts';
+export { allowedRoles, ROLE_NAME } from './roles.ts';
 export { concernWords, receiverWords, type ConcernFacts } from './concerns.ts';
-export { angleAsRead, angleText, coarseAngle, smallAngle, type AngleRead, type SiteUnits } from './angles.ts';
+export { angleAsRead, angleText, coarseAngle, smallAngle } from './angles.ts';
 export { proofFigureWords, type ProofFigures } from './proof.ts';
 export { openCautionWords } from './care.ts';
 export { liftWords } from './claim.ts';
-export { LEVEL_WAIT, levelOutWords, levelStepWords, type LevelStepFacts } from './level.ts';
+export { LEVEL_WAIT, levelOutWords, levelStepWords } from './level.ts';
 export { controlChangeWords } from './controlList.ts';
 export { heldBy } from './heldBy.ts';
-export { olderControlWords, type OlderControlFacts } from './olderControl.ts';
-export { driftWords, type DriftOf } from './drift.ts';
-export { SETUP_STEPS, type SetupStep } from './setupSteps.ts';
+export { olderControlWords } from './olderControl.ts';
+export { driftWords } from './drift.ts';
+export { SETUP_STEPS } from './setupSteps.ts';
 export { WHY } from './why.ts';
 export { EVENT_KINDS, EVENT_WORDS, type EventKind } from './events.ts';
-export {
-  alongWords,
-  FACE_EDGE,
-  faceWords,
-  offLineParts,
-  heightOffWords,
-  offWords,
-  overSurfaceWords,
-  patternWords,
-  sideWords,
-  type FaceJudgement,
-} from './asBuilt.ts';
+export { alongWords, FACE_EDGE, faceWords, offLineParts, heightOffWords, offWords, overSurfaceWords, patternWords, sideWords } from './asBuilt.ts';
 export { ROUNDING, writtenLength, type Rounding } from './rounding.ts';
 export { MARK_KIND, MARK_TOOLS } from './markKinds.ts';
 export { rakeWords } from './rakes.ts';
-export { CARE, CARE_LIST, CARE_OF_EQUIPMENT, cautionWords, type CautionSaid } from './care.ts';
+export { CARE, CARE_LIST, CARE_OF_EQUIPMENT, cautionWords } from './care.ts';
 export { NEXT_TRADES, type NextTrade } from './nextTrade.ts';
 export { withoutStop } from './withoutStop.ts';
