@@ -127,4 +127,3 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
     </NavLink>
   );
 }
-
