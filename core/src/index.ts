@@ -137,6 +137,7 @@ export { inOrder, PARTS, type Part, type ProofOutcome, type ProofTarget, type Tr
 export type { Proposal } from './proof/trust/proposals.ts';
 export { type MarkStanding, type PartStanding, type SolutionStanding, type Standing, type StandingReason } from './proof/trust/standing.ts';
 export { isBeginning } from './proof/trust/beginning.ts';
+export { grouped } from './proof/trust/grouped.ts';
 export { newTrustMemory, type TrustMemory } from './proof/trust/memory.ts';
 export { judgeTrust, trustSteps, type TrustResult } from './proof/trust/trust.ts';
 export { offsetHubs, type Corner, type HubPlan, type OutlineError } from './layout/outline.ts';

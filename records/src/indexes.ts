@@ -1,4 +1,5 @@
 /** The same records by what they belong to. Each index is made once of the part of a state that it is of, and found again by it. */
+import { grouped } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { markKey, type SiteState } from './state.ts';
 
@@ -12,17 +13,6 @@ export function once<A extends object, B extends object, R>(make: (first: A, sec
     if (!known) bySecond.set(second, (known = { value: make(first, second) }));
     return known.value;
   };
-}
-
-function grouped<T>(values: Iterable<T>, keyOf: (value: T) => string): ReadonlyMap<string, readonly T[]> {
-  const groups = new Map<string, T[]>();
-  for (const value of values) {
-    const key = keyOf(value);
-    const group = groups.get(key);
-    if (group) group.push(value);
-    else groups.set(key, [value]);
-  }
-  return groups;
 }
 
 const NONE: readonly never[] = [];

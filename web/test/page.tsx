@@ -31,6 +31,8 @@ export class Server {
   /** Other sites of the same server, with their records. */
   readonly elsewhere: { readonly id: string; readonly name: string; readonly facts: readonly AnyFact[] }[] = [];
   away = false;
+  /** Which of all ledgers it has. */
+  ledger = 'one';
   /** How many facts came together, each time. */
   readonly batches: number[] = [];
   /** Answers in its place. */
@@ -68,7 +70,12 @@ export class Server {
     }
     const after = Number(/after=(\d+)/.exec(url)?.[1] ?? 0);
     return Promise.resolve(
-      answer({ facts: this.stored.slice(after).map((fact) => ({ receivedAt: fact.at, ...fact })), cursor: this.stored.length, more: false, ledger: 'one' }),
+      answer({
+        facts: this.stored.slice(after).map((fact) => ({ receivedAt: fact.at, ...fact })),
+        cursor: this.stored.length,
+        more: false,
+        ledger: this.ledger,
+      }),
     );
   };
 }
@@ -143,6 +150,7 @@ export async function begin(): Promise<void> {
   server.quarantined.length = 0;
   server.orders.length = 0;
   server.away = false;
+  server.ledger = 'one';
   server.batches.length = 0;
   server.stranger = null;
   await openSite(SITE_ID);

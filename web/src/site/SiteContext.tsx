@@ -50,6 +50,8 @@ export function useJudgedSite(id: string): { judged: JudgedSite | null; loaded: 
   useEffect(() => {
     void openSite(id);
   }, [id]);
+  // The page says so, as of anything that goes wrong while it is drawn.
+  if (open.id === id && open.failure) throw open.failure;
   const isLoaded = ledger.site === id && ledger.loaded;
   const judged = open.id === id ? open.site : null;
   // What was read is shown once it is judged.

@@ -3,6 +3,7 @@
  * drawn or touched waits for more than one of them; what is shown is always a state with the judgement of that very state.
  */
 import type { TrustResult } from '@idle-marker/core';
+import type { AnyFact } from '@idle-marker/contract';
 import { checkOf, foldSite, newSiteTrustMemory, siteTrustSteps, trustOf, type SiteFold, type SiteState, type SiteTrustMemory } from '@idle-marker/records';
 import { now } from '../data/clock.ts';
 import * as ledger from '../data/ledger.ts';
@@ -20,12 +21,14 @@ export interface JudgedSite {
 interface Open {
   readonly id: string | null;
   readonly site: JudgedSite | null;
+  /** Why what the ledger holds can’t be shown; null while it can. */
+  readonly failure: Error | null;
 }
 
 /** Renewed twice a minute. */
 const JUDGE_EVERY_MS = 30_000;
 
-let open: Open = { id: null, site: null };
+let open: Open = { id: null, site: null, failure: null };
 let fold: SiteFold | null = null;
 let trustMemory: SiteTrustMemory = newSiteTrustMemory();
 let working = false;
@@ -65,6 +68,18 @@ function* checkStations(state: SiteState): Generator<void, void> {
   }
 }
 
+/** One turn after the other; null where no fact tells what site it is. */
+async function judged(facts: readonly AnyFact[]): Promise<JudgedSite | null> {
+  await nextTurn();
+  if (!facts.some((fact) => fact.type === 'site')) return null;
+  fold = foldSite(facts, fold);
+  await nextTurn();
+  const site = await judge(fold.state);
+  await nextTurn();
+  await inTurns(checkStations(fold.state));
+  return site;
+}
+
 /** Folds and judges what the ledger holds, and once more if it held something else meanwhile. */
 async function renew(): Promise<void> {
   again = true;
@@ -79,16 +94,17 @@ async function renew(): Promise<void> {
       const isWhole = facts === ledger.snapshot().facts;
       if (site !== open.id) {
         [fold, trustMemory] = [null, newSiteTrustMemory()];
-        show({ id: site, site: null });
+        show({ id: site, site: null, failure: null });
       }
-      await nextTurn();
-      if (!facts.some((fact) => fact.type === 'site')) continue;
-      fold = foldSite(facts, fold);
-      await nextTurn();
-      const judged = await judge(fold.state);
-      await nextTurn();
-      await inTurns(checkStations(fold.state));
-      if (isWhole && ledger.snapshot().site === site) show({ id: site, site: judged });
+      const next = await judged(facts).then(
+        (found): Open => ({ id: site, site: found, failure: null }),
+        (error: unknown): Open => {
+          // What was made so far may be half of something.
+          [fold, trustMemory] = [null, newSiteTrustMemory()];
+          return { id: site, site: null, failure: error instanceof Error ? error : new Error(String(error)) };
+        },
+      );
+      if (isWhole && ledger.snapshot().site === site) show(next);
     }
   } finally {
     working = false;
