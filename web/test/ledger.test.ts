@@ -246,7 +246,13 @@ describe('what the browser keeps', () => {
     const before = await keptFacts(other);
     expect(before.map(({ id }) => id)).toEqual(Array.from({ length: 210 }, (_, i) => stored(i + 1).id));
     await keepFacts(other, [stored(211)], 211);
-    expect((await keptFacts(other)).map(({ id }) => id)).toEqual([...before.map(({ id }) => id), stored(211).id]);
+    // Read by two pages at once, one of which puts them together.
+    for (let i = 212; i <= 420; i++) await keepFacts(other, [stored(i)], i);
+    const first = keptFacts(other);
+    for (let i = 0; i < 60; i++) await keptCursor(other);
+    const [one, two] = await Promise.all([first, keptFacts(other)]);
+    expect([one.length, two.length]).toEqual([420, 420]);
+    expect((await keptFacts(other)).map(({ id }) => id)).toEqual(Array.from({ length: 420 }, (_, i) => stored(i + 1).id));
     expect(await keptFacts(SITE_ID)).not.toContainEqual(expect.objectContaining({ id: stored(1).id }));
     await forgetFacts(other);
     expect(await keptFacts(other)).toEqual([]);

@@ -137,12 +137,17 @@ const MOST_PAGES = 200;
 
 /** Page by page: each is taken apart in a turn of its own. */
 export async function keptFacts(site: string): Promise<StoredFact[]> {
-  const facts: StoredFact[] = [];
-  const keys = await reading((db) => db.getAllKeys('pages', pagesOfSite(site)), []);
-  for (const key of keys) {
-    const page = await reading((db) => db.get('pages', key), undefined);
-    if (page !== undefined) for (const fact of JSON.parse(page) as StoredFact[]) facts.push(fact);
-  }
+  // In one transaction: another page of this browser may put small ones together meanwhile.
+  const { facts, keys } = await reading(
+    async (db) => {
+      const { store } = db.transaction('pages');
+      const here = await store.getAllKeys(pagesOfSite(site));
+      const found: StoredFact[] = [];
+      for (const key of here) for (const fact of JSON.parse((await store.get(key)) ?? '[]') as StoredFact[]) found.push(fact);
+      return { facts: found, keys: here };
+    },
+    { facts: [], keys: [] },
+  );
   if (keys.length > MOST_PAGES) await putTogether(site, facts, keys).catch(() => undefined);
   return facts;
 }
