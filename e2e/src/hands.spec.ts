@@ -30,9 +30,14 @@ const keys = (page: Page): Hand => ({
     await tabTo(page, target);
     await page.keyboard.press('Enter');
   },
-  choose: async (target, typed) => {
+  choose: async (target, typed, label) => {
     await tabTo(page, target);
-    await page.keyboard.type(typed);
+    const chosen = () => target.evaluate((element) => (element as HTMLSelectElement).selectedOptions[0]?.textContent ?? '');
+    // A list takes a letter that comes late as the first of another word: whoever sees that waits, and types again.
+    await expect(async () => {
+      await page.keyboard.type(typed);
+      expect(await chosen()).toBe(label);
+    }).toPass({ intervals: [1500] });
   },
   write: async (target, text) => {
     await tabTo(page, target);
