@@ -75,6 +75,7 @@ const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
 
 /** One after the other, beside the browser tests. */
 async function besideBrowser() {
+  countJest(await beside('unit and server tests', ...JEST)(), jestFile);
   for (const [name, program] of [
     ['types', TYPES],
     ['lint', LINT],
@@ -89,7 +90,7 @@ if (only === 'unit') {
   count(run('lint', ...LINT));
   count(run('format', ...FORMAT));
 }
-if (only !== 'e2e') countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
+if (only === 'unit') countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
 if (only !== 'unit') {
   const others = only === undefined ? besideBrowser() : Promise.resolve();
   const file = join(folder, 'e2e.json');
