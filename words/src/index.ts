@@ -1,3 +1,4 @@
+export { messageParts, msg, type MessageKey, type MessageValue } from './message.ts';
 export { stationErrorSentence } from './stationErrors.ts';
 export {
   CONTROL_KIND,

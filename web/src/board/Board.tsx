@@ -10,6 +10,7 @@ import { defaults as defaultInteractions } from 'ol/interaction/defaults.js';
 import type { FrameState } from 'ol/Map.js';
 import { apply } from 'ol/transform.js';
 import { METRES_PER_UNIT, type Metres, type PlanPoint } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { paintScene, SYMBOL_RADIUS_PX, type Palette } from './paint.ts';
 import { EMPTY_SCENE, sceneExtent, type Scene } from './scene.ts';
@@ -264,7 +265,7 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
           </span>
           <span className="mt-0.5 block h-2 border-x border-b border-ink2" style={{ width: (bar * unit) / resolution }} />
         </div>
-        <svg width="16" height="34" viewBox="0 0 16 34" aria-label="North is up" role="img">
+        <svg width="16" height="34" viewBox="0 0 16 34" aria-label={msg('board.northIsUp')} role="img">
           <path d="M8 22V3M3 9l5-7 5 7" fill="none" stroke="currentColor" strokeWidth="1.5" />
           <text x="8" y="33" textAnchor="middle" fontSize="11" fontWeight="600" fill="currentColor">
             N
@@ -274,9 +275,9 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
       <div className="absolute top-3 right-3 flex flex-col gap-1">
         {(
           [
-            ['Zoom in', '+', () => zoom(0.6)],
-            ['Zoom out', '−', () => zoom(1 / 0.6)],
-            ['Show everything', '⤢', () => parts.current && fit(parts.current.map, parts.current.layer.scene, parts.current.layer.underlay)],
+            [msg('board.zoomIn'), '+', () => zoom(0.6)],
+            [msg('board.zoomOut'), '−', () => zoom(1 / 0.6)],
+            [msg('board.showEverything'), '⤢', () => parts.current && fit(parts.current.map, parts.current.layer.scene, parts.current.layer.underlay)],
           ] as const
         ).map(([label, sign, act]) => (
           <button key={label} type="button" aria-label={label} title={label} onClick={act} className="h-11 w-11 rounded-sm border border-ink bg-sheet text-lg">

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import { sectionAt } from '@idle-marker/core';
 import { crossSection, type Road } from '@idle-marker/records';
-import { stringWords } from '@idle-marker/words';
+import { msg, stringWords } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useSize } from '../ui/useSize.ts';
 
@@ -71,11 +71,19 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
   return (
     <figure className="m-0 flex h-full min-h-0 flex-col p-3" aria-labelledby={id}>
       <figcaption id={id} className="text-[15px] text-ink2">
-        {title}, looking ahead{exaggeration > 1 ? `; heights ${exaggeration} times as large` : ''}
-        {grounds.length > 1 ? '; the ground is dashed' : ''}.
+        {msg('board.lookingAhead', {
+          title,
+          exaggeration: exaggeration > 1 ? msg('board.heightsTimesAsLarge', { exaggeration }) : '',
+          grounds: grounds.length > 1 ? msg('board.theGroundIsDashed') : '',
+        })}
       </figcaption>
       <div ref={frame} className="min-h-0 flex-1 overflow-hidden">
-        <svg width={width} height={height} role="img" aria-label={`Cross section: ${strings.map(({ name }) => stringWords(name)).join(', ')}`}>
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          aria-label={msg('board.crossSection', { strings: strings.map(({ name }) => stringWords(name)).join(', ') })}
+        >
           {marks.map((z) => (
             <g key={z}>
               <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(z)} y2={y(z)} stroke="var(--rule)" />
@@ -153,10 +161,10 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
             </g>
           )}
           <text x={2} y={height - 4} fontSize="13" fill="var(--ink2)">
-            left
+            {msg('board.left')}
           </text>
           <text x={width - 2} y={height - 4} textAnchor="end" fontSize="13" fill="var(--ink2)">
-            right
+            {msg('board.right')}
           </text>
         </svg>
       </div>

@@ -12,7 +12,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import { placeOnRoad, type Road } from '@idle-marker/records';
-import { JUNCTION, shortStation, stationText, type StationStyle } from '@idle-marker/words';
+import { msg, JUNCTION, shortStation, stationText, type StationStyle } from '@idle-marker/words';
 import type { Scene, SceneLine, SceneText } from './scene.ts';
 
 /** Places along a line so that arcs look round: by how much they turn, and no farther apart than this. */
@@ -81,7 +81,9 @@ export function roadScene(road: Road, style: StationStyle, look: 'active' | 'oth
     nameOf(road),
     ...equationJumps(alignment).flatMap(({ at: station, back, ahead }) => {
       const at = across(station, -2 * LABEL, -2 * LABEL)[0];
-      return at ? [{ at, text: `${stationText(back, style, 2)} back = ${stationText(ahead, style, 2)} ahead`, ink: 'ochre' as const }] : [];
+      return at
+        ? [{ at, text: msg('board.backAhead', { station: stationText(back, style, 2), station2: stationText(ahead, style, 2) }), ink: 'ochre' as const }]
+        : [];
     }),
     ...round
       .filter(({ displayed }) => Math.round(lengthFromMetres(displayed, style.unit)) % (style.unit === 'metre' ? 40 : 100) === 0)

@@ -3,6 +3,7 @@
  * if it has the form of the server’s own. Where it has not, nothing has been kept there.
  */
 import type { Problem } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 
 /** What kept an answer from coming; the same everywhere, with its words in one place. */
 export class AwayError extends Error {
@@ -92,8 +93,6 @@ export const sending = (method: 'POST' | 'PUT', body: unknown): RequestInit => (
 export function troubleOf(error: unknown, then: string): string {
   if (error instanceof RefusedError) return error.problem.detail;
   if (error instanceof AwayError)
-    return error.why === 'stranger'
-      ? `Something else than the server answers, such as the log-in page of a network. ${then}`
-      : `The server does not answer. ${then}`;
+    return error.why === 'stranger' ? msg('data.somethingElseThanTheServerAnswersSuch', { then }) : msg('data.theServerDoesNotAnswer', { then });
   throw error;
 }

@@ -1,17 +1,18 @@
+import { msg } from '@idle-marker/words';
 /** Why nothing goes out, in words: for the chip, and as a sentence. */
 import type { Trouble } from './ledger.ts';
 
 export const TROUBLE: Readonly<Record<Trouble, { readonly chip: string; readonly why: string; readonly until: string }>> = {
-  silent: { chip: 'Server away', why: 'The server does not answer.', until: 'when it answers again' },
+  silent: { chip: msg('data.serverAway'), why: msg('data.theServerDoesNotAnswer2'), until: msg('data.whenItAnswersAgain') },
   stranger: {
-    chip: 'Not the server',
-    why: 'Something else answers in the server’s place, such as the log-in page of a network, or a proxy: log in there, or leave that network.',
-    until: 'when the server itself answers',
+    chip: msg('data.notTheServer'),
+    why: msg('data.somethingElseAnswersInTheServersPlace'),
+    until: msg('data.whenTheServerItselfAnswers'),
   },
-  database: { chip: 'Database away', why: 'The server answers, but its database does not.', until: 'when it is back' },
+  database: { chip: msg('data.databaseAway'), why: msg('data.theServerAnswersButItsDatabaseDoes'), until: msg('data.whenItIsBack') },
   full: {
-    chip: 'Server’s disk full',
-    why: 'The server has no room to write: its disk is full, or takes nothing any more. Somebody has to make room there.',
-    until: 'when there is room',
+    chip: msg('data.serversDiskFull'),
+    why: msg('data.theServerHasNoRoomToWrite'),
+    until: msg('data.whenThereIsRoom'),
   },
 };

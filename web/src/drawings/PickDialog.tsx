@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { planDistance, type Metres, type PathCorner, type PlanPoint, type SnapKind } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { askDrawing } from './drawings.ts';
 import { useDrawings, useUnderlay } from './useDrawings.ts';
 import { Board } from '../board/LazyBoard.tsx';
@@ -42,7 +43,7 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
     const radius = TOUCH_PX * pixel;
     if (mode === 'whole') {
       const found = await askDrawing('touched', { key: drawing.id, point, radius, hidden });
-      if (!found) return setSaid('Nothing of the drawing is there: touch a line.');
+      if (!found) return setSaid(msg('drawings.nothingOfTheDrawingIsThereTouch'));
       setSaid(null);
       if (found.kind === 'path') {
         setWhole({ layer: found.layer, closed: found.closed });
@@ -55,8 +56,8 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
       return;
     }
     const snap = await askDrawing('snap', { key: drawing.id, point, radius, from: picked.at(-1) ?? null, wanted: [...snaps], hidden });
-    if (!snap) return setSaid('Nothing to snap to is there. Touch nearer, zoom in, or switch on another kind.');
-    if (picked.some((each) => planDistance(each, snap) < 0.0005)) return setSaid('That place is picked already.');
+    if (!snap) return setSaid(msg('drawings.nothingToSnapToIsThereTouch'));
+    if (picked.some((each) => planDistance(each, snap) < 0.0005)) return setSaid(msg('drawings.thatPlaceIsPickedAlready'));
     setSaid(null);
     setWhole(null);
     setPicked([...picked, { name: nameAfter(picked, stem), e: snap.e, n: snap.n, kind: SNAPPED[snap.kind] }]);
@@ -80,38 +81,46 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
       open
       onClose={onClose}
       wide
-      title={`Pick on ${drawing.body.name}`}
+      title={msg('drawings.pickOn', { name: drawing.body.name })}
       foot={
         <>
           <span className="mr-auto text-ink2">
-            {whole ? `${picked.length} corners of a ${whole.closed ? 'ring' : 'line'} on ${whole.layer}` : `${picked.length} points`}
+            {whole
+              ? msg('drawings.cornersOfAOn', { picked: picked.length, closed: whole.closed ? 'ring' : 'line', layer: whole.layer })
+              : msg('drawings.points', { picked: picked.length })}
           </span>
           <Button disabled={picked.length === 0} onClick={() => (whole ? (setPicked([]), setWhole(null)) : setPicked(picked.slice(0, -1)))}>
-            {whole ? 'Another one' : 'Take the last back'}
+            {whole ? msg('drawings.anotherOne') : msg('drawings.takeTheLastBack')}
           </Button>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={picked.length === 0} onClick={take}>
-            Take them
+            {msg('drawings.takeThem')}
           </Button>
         </>
       }
     >
       <div className="mb-2 flex flex-wrap items-end gap-x-4 gap-y-1">
         <Choice
-          label="A touch picks"
+          label={msg('drawings.aTouchPicks')}
           value={mode}
           options={[
-            ['points', 'one place'],
-            ['whole', 'the whole line or ring'],
+            ['points', msg('drawings.onePlace')],
+            ['whole', msg('drawings.theWholeLineOrRing')],
           ]}
           onChange={setMode}
         />
         {mode === 'points' && (
-          <Field label="Next name" value={nameAfter(picked, stem)} className="w-28" maxLength={40} onChange={(event) => setStem(event.target.value)} />
+          <Field
+            label={msg('drawings.nextName')}
+            value={nameAfter(picked, stem)}
+            className="w-28"
+            maxLength={40}
+            onChange={(event) => setStem(event.target.value)}
+          />
         )}
         {mode === 'points' && (
           <fieldset className="flex flex-wrap gap-x-3">
-            <legend className="text-[13px] text-ink2">Snap to</legend>
+            <legend className="text-[13px] text-ink2">{msg('drawings.snapTo')}</legend>
             {(Object.entries(SNAPS) as [SnapKind, string][]).map(([kind, words]) => (
               <Tick
                 key={kind}
@@ -127,7 +136,7 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
         <Board
           scene={scene}
           underlay={underlay}
-          description="The drawing on the plan. A touch picks what is there; names and places are listed below."
+          description={msg('drawings.theDrawingOnThePlanATouch')}
           onPlace={(point, pixel) => void touch(point, pixel)}
           fitTo={extent ? fitOf(extent) : []}
           fitKey={extent ? 'drawing' : 'none'}
@@ -136,7 +145,7 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
       <p aria-live="polite" className="mt-1 min-h-6 text-[14px] font-medium text-ochre">
         {said}
       </p>
-      <ol className="figures max-h-40 overflow-auto text-[14px]" tabIndex={0} aria-label="Picked places">
+      <ol className="figures max-h-40 overflow-auto text-[14px]" tabIndex={0} aria-label={msg('drawings.pickedPlaces')}>
         {picked.map((each) => (
           <li key={each.name}>
             <strong>{each.name}</strong> {units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(each[axis])}`).join('  ')}{' '}

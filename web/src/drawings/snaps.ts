@@ -1,4 +1,5 @@
 import type { SnapKind } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 
 /** What a touch is drawn to, in words. */
 export const SNAPS: Readonly<Record<SnapKind, string>> = {
@@ -7,9 +8,9 @@ export const SNAPS: Readonly<Record<SnapKind, string>> = {
   crossing: 'crossings',
   centre: 'centres',
   middle: 'middles',
-  perpendicular: 'square from the last',
-  extension: 'where lines would meet',
-  on: 'anywhere on a line',
+  perpendicular: msg('drawings.squareFromTheLast'),
+  extension: msg('drawings.whereLinesWouldMeet'),
+  on: msg('drawings.anywhereOnALine'),
 };
 
 /** What a picked place is. */
@@ -19,7 +20,7 @@ export const SNAPPED: Readonly<Record<SnapKind, string>> = {
   crossing: 'crossing',
   centre: 'centre',
   middle: 'middle',
-  perpendicular: 'square from the last',
-  extension: 'where lines would meet',
-  on: 'on a line',
+  perpendicular: msg('drawings.squareFromTheLast'),
+  extension: msg('drawings.whereLinesWouldMeet'),
+  on: msg('drawings.onALine'),
 };

@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { RADIANS_PER_DEGREE, type Similarity } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { drawingWords } from '@idle-marker/words';
+import { msg, drawingWords } from '@idle-marker/words';
 import type { DrawingSummary } from '@idle-marker/formats';
 import { sourceBytes } from '../data/beside.ts';
 import type { Underlay, UnderlayTile } from '../board/underlay.ts';
@@ -52,14 +52,14 @@ export async function openRevision(site: string, fact: DrawingFact, siteUnit: Fa
   tell(fact.id, { status: 'reading', share: 0 });
   const failed = (trouble: string) => tell(fact.id, { status: 'failed', trouble });
   const bytes = await sourceBytes(site, fact.body.file);
-  if (!bytes) return failed('Its file is neither in this browser nor at the server yet.');
+  if (!bytes) return failed(msg('drawings.itsFileIsNeitherInThisBrowser'));
   const { unit, placing } = fact.body;
   const opened = await askDrawing('open', { key: fact.id, bytes, siteUnit, unit, similarity: similarityOf(placing) }, (done, total) =>
     tell(fact.id, { status: 'reading', share: done / total }),
   );
   if (opened && !opened.ok) return failed(drawingWords(opened.error));
   const lines = opened && (await askDrawing('lines', { key: fact.id }));
-  if (!lines) return failed('Reading was cancelled.');
+  if (!lines) return failed(msg('drawings.readingWasCancelled'));
   tell(fact.id, { status: 'open', summary: opened.value, tiles: await tilesOf(lines) });
 }
 

@@ -2,6 +2,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Metres, PlanPoint } from '@idle-marker/core';
 import type { SurfaceSummary } from '@idle-marker/formats';
+import { msg } from '@idle-marker/words';
 import { askDrawing } from './drawings.ts';
 
 import { useDrawings } from './useDrawings.ts';
@@ -30,7 +31,7 @@ export function useSurfaces(): readonly OpenSurface[] {
           ? []
           : state.summary.surfaces.map((summary): OpenSurface => {
               const choice = { drawing: fact.body.drawing, name: summary.name };
-              return { ...choice, id: surfaceId(choice), revision: fact.id, label: `${summary.name}, of ${fact.body.name}`, summary };
+              return { ...choice, id: surfaceId(choice), revision: fact.id, label: msg('drawings.of', { name: summary.name, name2: fact.body.name }), summary };
             }),
       ),
     [drawings],

@@ -3,7 +3,7 @@ import { useCallback, useRef, useState } from 'react';
 import type { Similarity } from '@idle-marker/core';
 import { LARGEST_DRAWING_BYTES, type Fact, type FactBody } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';
-import { drawingWords } from '@idle-marker/words';
+import { msg, drawingWords } from '@idle-marker/words';
 import type { DrawingUnit, DrawingSummary } from '@idle-marker/formats';
 import { keepBeside } from '../data/beside.ts';
 import { newId } from '../data/uuid.ts';
@@ -77,7 +77,7 @@ export function useTakeFile(): TakeFile {
     async (file, unit = null, similarity = null) => {
       setFault(null);
       if (file.size > LARGEST_DRAWING_BYTES) {
-        setFault(`${file.name} is over ${LARGEST_DRAWING_BYTES / 1024 / 1024} MB: take out what is not needed.`);
+        setFault(msg('drawings.isOverMbTakeOutWhatIs', { name: file.name, largestDrawingBytes: LARGEST_DRAWING_BYTES / 1024 / 1024 }));
         return null;
       }
       const bytes = new Uint8Array(await file.arrayBuffer());

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Proposal } from '@idle-marker/core';
 import { claimOf, decidedSolution, markInForce } from '@idle-marker/records';
-import { clearWords } from '@idle-marker/words';
+import { msg, clearWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { LINK } from '../ui/link.ts';
 
@@ -20,7 +20,7 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
   };
   return (
     <section className={`my-3 rounded-sm border-2 px-3.5 py-3 ${tone === 'brick' ? 'border-brick' : 'border-ochre'}`}>
-      <h2 className="text-[17px]">What would clear it</h2>
+      <h2 className="text-[17px]">{msg('evidence.whatWouldClearIt')}</h2>
       <ol className="mt-1 flex flex-col">
         {propose.slice(0, SHOWN).map((each) => {
           const mark = markOf(each);
@@ -29,19 +29,19 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
               <span className="py-1.5">{clearWords(each, mark?.body.name ?? null, stationOf(each), unprovenOf(each))}</span>
               {each.action === 'setAgain' && mark && (
                 <Link className={LINK} to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}>
-                  Set it again
+                  {msg('common.setItAgain')}
                 </Link>
               )}
               {each.action === 'resight' && mark && onResight && (
                 <button type="button" className={LINK} onClick={() => onResight(mark.id)}>
-                  Sight it
+                  {msg('common.sightIt')}
                 </button>
               )}
             </li>
           );
         })}
       </ol>
-      {propose.length > SHOWN && <p className="text-ink2">And {propose.length - SHOWN} more after these.</p>}
+      {propose.length > SHOWN && <p className="text-ink2">{msg('evidence.andMoreAfterThese', { propose: propose.length - SHOWN })}</p>}
     </section>
   );
 }

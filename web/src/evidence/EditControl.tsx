@@ -3,6 +3,7 @@ import { formatSigned, planDistance } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { TWIN_DISTANCE } from '@idle-marker/formats';
 import { alikeName, freeName, sameAsBefore, type ControlMark } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { newId } from '../data/uuid.ts';
 import { DraftField } from '../field/DraftField.tsx';
 import { lengthDraft, lengthOf, type Draft } from '../field/draft.ts';
@@ -17,30 +18,30 @@ import { NameTaken, type GivenPlace } from './NameTaken.tsx';
 type Body = FactBody<'control'>;
 
 const KINDS: readonly (readonly [Body['kind'], string])[] = [
-  ['pin', 'Pin in concrete'],
-  ['plate', 'Cast plate'],
-  ['nail', 'Nail'],
-  ['screw', 'Screw'],
-  ['cross', 'Cross, cut or painted'],
-  ['stake', 'Stake with nail'],
-  ['target', 'Target on a wall'],
-  ['tag', 'Tag, reusable'],
-  ['benchmark', 'Benchmark'],
-  ['other', 'Other'],
+  ['pin', msg('common.pinInConcrete')],
+  ['plate', msg('evidence.castPlate')],
+  ['nail', msg('evidence.nail')],
+  ['screw', msg('common.screw')],
+  ['cross', msg('common.crossCutOrPainted')],
+  ['stake', msg('common.stakeWithNail')],
+  ['target', msg('common.targetOnAWall')],
+  ['tag', msg('evidence.tagReusable')],
+  ['benchmark', msg('common.benchmark')],
+  ['other', msg('evidence.other')],
 ];
 const CONDITIONS: readonly (readonly [Body['condition'], string])[] = [
-  ['secure', 'Secure'],
-  ['usable', 'Usable'],
-  ['doubtful', 'Doubtful'],
-  ['lost', 'Lost'],
+  ['secure', msg('evidence.secure')],
+  ['usable', msg('evidence.usable')],
+  ['doubtful', msg('evidence.doubtful')],
+  ['lost', msg('evidence.lost')],
 ];
 
 /** What has to be said of the spot, where it is not plain. */
 const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
-  cross: 'on the point, or at what offset',
-  target: 'how it is fastened: square to the wall, level',
-  benchmark: 'top of the nut, nail head, written line',
-  tag: 'which wall, which corner',
+  cross: msg('evidence.onThePointOrAtWhatOffset'),
+  target: msg('evidence.howItIsFastenedSquareToThe'),
+  benchmark: msg('evidence.topOfTheNutNailHeadWritten'),
+  tag: msg('evidence.whichWallWhichCorner'),
 };
 
 /** Adds a mark, or writes a new revision of one; the older ones stay readable. */
@@ -100,7 +101,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
         )
       : undefined;
   const notNumber = ({ text }: Draft<number>, value: number | null) =>
-    text.trim() !== '' && value === null ? `“${text}” is not a length in ${units.unit}.` : null;
+    text.trim() !== '' && value === null ? msg('evidence.isNotALengthIn', { text, unit: units.unit }) : null;
   const alike = alikeName(
     name,
     others.map((each) => each.revision.body.name),
@@ -109,17 +110,17 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
   const errors = {
     name:
       name.trim() === ''
-        ? 'Give the mark its name.'
+        ? msg('evidence.giveTheMarkItsName')
         : alike !== null
-          ? `${alike} is on the list already${alike === name.trim() ? '' : ': two names that look alike get mixed up'}.`
+          ? msg('evidence.isOnTheListAlready', { alike, alike2: alike === name.trim() ? '' : msg('evidence.twoNamesThatLookAlikeGetMixed') })
           : null,
-    e: notNumber(places.e, place.e) ?? (place.e === null && place.n !== null ? 'Give both coordinates, or neither.' : null),
-    n: notNumber(places.n, place.n) ?? (place.n === null && place.e !== null ? 'Give both coordinates, or neither.' : null),
-    z: notNumber(places.z, place.z) ?? (place.z === null && place.e === null ? 'Give a place, a height, or both.' : null),
-    source: mark && source.trim() === '' ? 'Say where the new figures come from, or what was changed.' : null,
-    rating: rating !== 'kind' && ratingReason.trim() === '' ? 'Say why it is rated otherwise than its kind.' : null,
-    sdH: place.e !== null && !(Number(sdH) >= 0 && Number(sdH) <= 10_000 && sdH.trim() !== '') ? 'Give millimetres, 0 or more.' : null,
-    sdZ: place.z !== null && !(Number(sdZ) >= 0 && Number(sdZ) <= 10_000 && sdZ.trim() !== '') ? 'Give millimetres, 0 or more.' : null,
+    e: notNumber(places.e, place.e) ?? (place.e === null && place.n !== null ? msg('evidence.giveBothCoordinatesOrNeither') : null),
+    n: notNumber(places.n, place.n) ?? (place.n === null && place.e !== null ? msg('evidence.giveBothCoordinatesOrNeither') : null),
+    z: notNumber(places.z, place.z) ?? (place.z === null && place.e === null ? msg('evidence.giveAPlaceAHeightOrBoth') : null),
+    source: mark && source.trim() === '' ? msg('evidence.sayWhereTheNewFiguresComeFrom') : null,
+    rating: rating !== 'kind' && ratingReason.trim() === '' ? msg('evidence.sayWhyItIsRatedOtherwiseThan') : null,
+    sdH: place.e !== null && !(Number(sdH) >= 0 && Number(sdH) <= 10_000 && sdH.trim() !== '') ? msg('common.giveMillimetres0OrMore') : null,
+    sdZ: place.z !== null && !(Number(sdZ) >= 0 && Number(sdZ) <= 10_000 && sdZ.trim() !== '') ? msg('common.giveMillimetres0OrMore') : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null);
   const shown = (error: string | null, touched: boolean) => (tried || touched ? error : null);
@@ -162,18 +163,18 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
     await say({ type: 'control', body });
     onClose();
   };
-  const axis = { e: 'Easting', n: 'Northing' } as const;
+  const axis = { e: msg('common.easting'), n: msg('common.northing') } as const;
   return (
     <Dialog
       open
       onClose={onClose}
       wide
-      title={mark ? `${mark.revision.body.name}: new revision` : 'New control mark'}
+      title={mark ? msg('common.newRevision', { name: mark.revision.body.name }) : msg('evidence.newControlMark')}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" type="submit" form="control-mark">
-            {mark ? 'Keep as new revision' : 'Add mark'}
+            {mark ? msg('common.keepAsNewRevision') : msg('evidence.addMark')}
           </Button>
         </>
       }
@@ -186,9 +187,16 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
           void save();
         }}
       >
-        <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name, false)} autoFocus />
-        <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
-        <Choice label="Condition" value={condition} options={CONDITIONS} onChange={setCondition} />
+        <Field
+          label={msg('common.name')}
+          value={name}
+          maxLength={80}
+          onChange={(event) => setName(event.target.value)}
+          error={shown(errors.name, false)}
+          autoFocus
+        />
+        <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />
+        <Choice label={msg('common.condition')} value={condition} options={CONDITIONS} onChange={setCondition} />
         {units.axes.map((which) => (
           <DraftField
             key={which}
@@ -200,19 +208,19 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
           />
         ))}
         <DraftField
-          label="Height"
+          label={msg('common.height')}
           unit={units.unit}
           draft={places.z}
           onDraft={(z) => setPlaces({ ...places, z })}
           error={shown(errors.z, places.z.text !== '')}
           help={
             before && before.z !== null && place.z !== null && Math.abs(place.z - before.z) > 5e-5
-              ? `${formatSigned((place.z - before.z) * 1000, 1)} mm against the revision before.`
+              ? msg('evidence.mmAgainstTheRevisionBefore', { signed: formatSigned((place.z - before.z) * 1000, 1) })
               : undefined
           }
         />
         <Field
-          label="Standard deviation in plan, per axis"
+          label={msg('evidence.standardDeviationInPlanPerAxis')}
           unit="mm"
           value={sdH}
           inputMode="decimal"
@@ -220,7 +228,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
           error={errors.sdH}
         />
         <Field
-          label="Standard deviation in height"
+          label={msg('evidence.standardDeviationInHeight')}
           unit="mm"
           value={sdZ}
           inputMode="decimal"
@@ -228,64 +236,66 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
           error={errors.sdZ}
         />
         <Field
-          label={mark ? 'Source, or what was changed (needed)' : 'Source'}
+          label={mark ? msg('evidence.sourceOrWhatWasChangedNeeded') : msg('evidence.source')}
           value={source}
           maxLength={200}
           onChange={(event) => setSource(event.target.value)}
           error={shown(errors.source, false)}
         />
-        <Tick label="Usable in plan" checked={usePlan} onChange={setUsePlan} />
-        <Tick label="Usable in height" checked={useHeight} onChange={setUseHeight} />
-        <Tick label="Kept for proofs" checked={forProof} onChange={setForProof} />
+        <Tick label={msg('evidence.usableInPlan')} checked={usePlan} onChange={setUsePlan} />
+        <Tick label={msg('evidence.usableInHeight')} checked={useHeight} onChange={setUseHeight} />
+        <Tick label={msg('common.keptForProofs')} checked={forProof} onChange={setForProof} />
         <details className="sm:col-span-3" open={mark !== null && Boolean(spot || setBy || useBefore || validFor || retired)}>
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold">More about the mark</summary>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">{msg('evidence.moreAboutTheMark')}</summary>
           <div className="grid gap-3 sm:grid-cols-3">
             <Field
-              label="Which spot is the point"
+              label={msg('common.whichSpotIsThePoint')}
               value={spot}
               maxLength={200}
-              placeholder={SPOT_HINT[kind] ?? 'centre of the nail head'}
+              placeholder={SPOT_HINT[kind] ?? msg('evidence.centreOfTheNailHead')}
               onChange={(event) => setSpot(event.target.value)}
             />
             <Field
-              label="Height from, if elsewhere"
+              label={msg('evidence.heightFromIfElsewhere')}
               value={heightSource}
               maxLength={200}
-              placeholder="label on the kerb"
+              placeholder={msg('evidence.labelOnTheKerb')}
               onChange={(event) => setHeightSource(event.target.value)}
             />
-            <Field label="Set by" value={setBy} maxLength={120} onChange={(event) => setSetBy(event.target.value)} />
-            <Field label="Set on" type="date" value={setOn} onChange={(event) => setSetOn(event.target.value)} />
+            <Field label={msg('common.setBy')} value={setBy} maxLength={120} onChange={(event) => setSetBy(event.target.value)} />
+            <Field label={msg('evidence.setOn')} type="date" value={setOn} onChange={(event) => setSetOn(event.target.value)} />
             <Choice
-              label="Firmness"
+              label={msg('common.firmness')}
               value={rating}
               options={[
-                ['kind', 'As its kind'],
-                ['firm', 'Firm'],
-                ['fair', 'Fair'],
-                ['soft', 'Soft'],
+                ['kind', msg('evidence.asItsKind')],
+                ['firm', msg('common.firm')],
+                ['fair', msg('evidence.fair')],
+                ['soft', msg('evidence.soft')],
               ]}
               onChange={setRating}
             />
             {rating !== 'kind' && (
               <Field
-                label="Why (needed)"
+                label={msg('evidence.whyNeeded')}
                 value={ratingReason}
                 maxLength={500}
                 onChange={(event) => setRatingReason(event.target.value)}
                 error={shown(errors.rating, false)}
               />
             )}
-            <Field label="Use before, if it will not last" type="date" value={useBefore} onChange={(event) => setUseBefore(event.target.value)} />
-            {kind === 'tag' && <Field label="Valid for which part" value={validFor} maxLength={200} onChange={(event) => setValidFor(event.target.value)} />}
+            <Field label={msg('evidence.useBeforeIfItWillNotLast')} type="date" value={useBefore} onChange={(event) => setUseBefore(event.target.value)} />
+            {kind === 'tag' && (
+              <Field label={msg('evidence.validForWhichPart')} value={validFor} maxLength={200} onChange={(event) => setValidFor(event.target.value)} />
+            )}
             <Field
-              label={kind === 'tag' ? 'Taken away: when, where to' : 'Retired because'}
+              label={kind === 'tag' ? msg('evidence.takenAwayWhenWhereTo') : msg('evidence.retiredBecause')}
               value={retired}
               maxLength={500}
               onChange={(event) => setRetired(event.target.value)}
-              help={retired.trim() === '' ? undefined : 'It stays in the book and in the stations that used it; nobody can choose it any more.'}
+              help={retired.trim() === '' ? undefined : msg('evidence.itStaysInTheBookAndIn')}
             />
-            <Field className="sm:col-span-3" label="Note" value={note} maxLength={2000} onChange={(event) => setNote(event.target.value)} />
+            <Field className="sm:col-span-3" label={msg('common.note')} value={note} maxLength={2000} onChange={(event) => setNote(event.target.value)} />
           </div>
         </details>
       </form>
@@ -302,13 +312,11 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
         />
       )}
       {twin && twin !== known && (
-        <p className="mt-3 border-l-4 border-ochre pl-3">
-          Less than 1 m from {twin.revision.body.name}: probably one mark listed twice. Keep it only if both really stand there.
-        </p>
+        <p className="mt-3 border-l-4 border-ochre pl-3">{msg('evidence.lessThan1MFromProbablyOne', { name: twin.revision.body.name })}</p>
       )}
       {mark && mark.revisions.length > 0 && (
         <section className="mt-4">
-          <h3 className="text-[15px]">Revisions</h3>
+          <h3 className="text-[15px]">{msg('common.revisions')}</h3>
           <ul className="figures text-[14px] text-ink2">
             {mark.revisions.map((revision, i) => (
               <li key={revision.id}>

@@ -1,5 +1,5 @@
 import type { FallenStation } from '@idle-marker/records';
-import { fallenWords } from '@idle-marker/words';
+import { msg, fallenWords } from '@idle-marker/words';
 import { Button } from '../ui/Button.tsx';
 import { Card } from '../ui/Slip.tsx';
 import { useSite } from '../site/SiteContext.tsx';
@@ -13,7 +13,7 @@ export function FallenStationCard({ fallen, onSightMore }: { readonly fallen: Fa
   const again = fallen.again.map((mark) => mark.body.name);
   const { title, text, todo } = fallenWords({ station: fallen.solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: stands }, naming);
   return (
-    <Card tone="ochre" title={title} actions={onSightMore && stands && <Button onClick={onSightMore}>Sight more marks</Button>}>
+    <Card tone="ochre" title={title} actions={onSightMore && stands && <Button onClick={onSightMore}>{msg('common.sightMoreMarks')}</Button>}>
       <p>{text}</p>
       <p className="mt-1 font-semibold">{todo}</p>
     </Card>

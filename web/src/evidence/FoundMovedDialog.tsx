@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { effectsOfMove, supportingUses, type ControlMark, classOf } from '@idle-marker/records';
-import { effectWords } from '@idle-marker/words';
+import { msg, effectWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
@@ -33,7 +33,15 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
     await say(
       {
         type: 'finding',
-        body: { cause: 'controlMoved', revision: mark.revision.id, plan, height, effects, reason: `${name} found moved: ${reason.trim()}`, supersedes: null },
+        body: {
+          cause: 'controlMoved',
+          revision: mark.revision.id,
+          plan,
+          height,
+          effects,
+          reason: msg('evidence.foundMoved', { name, reason: reason.trim() }),
+          supersedes: null,
+        },
       },
       {
         type: 'control',
@@ -46,28 +54,28 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
     <Dialog
       open
       onClose={onClose}
-      title={`${name} is found moved`}
+      title={msg('evidence.isFoundMoved', { name })}
       foot={
         <>
-          <Button onClick={onClose}>Not sure yet</Button>
+          <Button onClick={onClose}>{msg('evidence.notSureYet')}</Button>
           <Button look="danger" onClick={() => void keep()}>
-            Say so
+            {msg('evidence.saySo')}
           </Button>
         </>
       }
     >
       <p>
         {stations.length === 0
-          ? 'No accepted station used it. It is listed as doubtful from now on.'
-          : `${stations.map((each) => each.fact.body.name).join(', ')} used it. Each is computed again without it; nothing that was measured is lost.`}
+          ? msg('evidence.noAcceptedStationUsedItItIs')
+          : msg('evidence.usedItEachIsComputedAgainWithout', { stations: stations.map((each) => each.fact.body.name).join(', ') })}
       </p>
       <div className="mt-2 flex gap-6">
-        <Tick label="In plan" checked={plan} onChange={setPlan} />
-        <Tick label="In height" checked={height} onChange={setHeight} />
+        <Tick label={msg('evidence.inPlan')} checked={plan} onChange={setPlan} />
+        <Tick label={msg('evidence.inHeight')} checked={height} onChange={setHeight} />
       </div>
-      {tried && !plan && !height && <p className="font-medium text-brick">Say in which part it has moved.</p>}
+      {tried && !plan && !height && <p className="font-medium text-brick">{msg('evidence.sayInWhichPartItHasMoved')}</p>}
       {rows.length > 0 && (
-        <ul className="mt-2 max-h-60 overflow-y-auto border-y border-rule py-1" aria-label="Marks concerned" tabIndex={0}>
+        <ul className="mt-2 max-h-60 overflow-y-auto border-y border-rule py-1" aria-label={msg('common.marksConcerned')} tabIndex={0}>
           {rows.slice(0, SHOWN).map((row) => (
             <li key={row.effect.mark} className="flex justify-between gap-4 py-0.5">
               <strong className="whitespace-nowrap">{row.name}</strong>
@@ -76,14 +84,14 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
           ))}
         </ul>
       )}
-      {rows.length > SHOWN && <p className="text-ink2">And {rows.length - SHOWN} more.</p>}
+      {rows.length > SHOWN && <p className="text-ink2">{msg('common.andMore', { rows: rows.length - SHOWN })}</p>}
       <Field
         className="mt-3"
-        label="What shows it (needed)"
+        label={msg('evidence.whatShowsItNeeded')}
         value={reason}
         maxLength={500}
         onChange={(event) => setReason(event.target.value)}
-        error={tried && reason.trim() === '' ? 'Say what shows it: it goes into the book and to whoever owns the control.' : null}
+        error={tried && reason.trim() === '' ? msg('evidence.sayWhatShowsItItGoesInto') : null}
       />
     </Dialog>
   );

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { judgedBody, mayDecide, provisionToLift, type AcceptedSolution } from '@idle-marker/records';
-import { allowedRoles, liftWords } from '@idle-marker/words';
+import { msg, allowedRoles, liftWords } from '@idle-marker/words';
 import { Button } from '../ui/Button.tsx';
 import { Card } from '../ui/Slip.tsx';
 import { useSite } from '../site/SiteContext.tsx';
@@ -23,12 +23,12 @@ export function LiftProvision({ solution }: { readonly solution: AcceptedSolutio
       title={title}
       actions={
         <Button look="primary" disabled={!allowed} onClick={() => void accept()}>
-          Accept it without the provision
+          {msg('evidence.acceptItWithoutTheProvision')}
         </Button>
       }
     >
       {text}
-      {!allowed && ` Here a station is accepted by ${allowedRoles(state.settings.mayAccept?.accepted ?? [])}.`}
+      {!allowed && msg('evidence.hereAStationIsAcceptedBy', { allowedRoles: allowedRoles(state.settings.mayAccept?.accepted ?? []) })}
     </Card>
   );
 }

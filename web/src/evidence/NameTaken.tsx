@@ -1,6 +1,6 @@
 import { planDistance, type Metres } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Card } from '../ui/Slip.tsx';
@@ -38,29 +38,26 @@ export function NameTaken({ known, place, free, onRevise, onRename }: NameTakenP
   const middle = { e: mean(place.e, body.e) ?? body.e, n: mean(place.n, body.n) ?? body.n, z: mean(place.z, body.z) ?? body.z };
   const unit = state.settings.lengthUnit;
   const differs = [
-    away !== null && `${smallLength(away, unit)} away from what you give`,
+    away !== null && msg('evidence.awayFromWhatYouGive', { smallLength: smallLength(away, unit) }),
     rise !== null && `${smallLength(Math.abs(rise), unit)} ${rise > 0 ? 'lower' : 'higher'}`,
   ].filter(Boolean);
   return (
-    <Card tone="ochre" title={`${body.name} is there already${differs.length > 0 ? `: ${differs.join(', ')}` : ''}`}>
-      <p>
-        {used === 0 ? 'No station used it yet.' : `${used} ${used === 1 ? 'station' : 'stations'} used it.`} Whatever you choose, its figures stay readable, and
-        what was set from them stays as it is.
-      </p>
+    <Card tone="ochre" title={msg('evidence.isThereAlready', { name: body.name, differs: differs.length > 0 ? `: ${differs.join(', ')}` : '' })}>
+      <p>{msg('evidence.whateverYouChooseItsFiguresStay', { used: used === 0 ? msg('evidence.noStationUsedItYet') : msg('evidence.usedIt', { used }) })}</p>
       <ul className="mt-2 flex flex-col gap-2">
         <li className="flex flex-wrap items-center gap-x-3">
-          <Button onClick={() => onRevise(place)}>New figures of {body.name}</Button>
-          <span className="text-[15px]">the old ones were temporary, or wrong: a new revision, used from now on</span>
+          <Button onClick={() => onRevise(place)}>{msg('evidence.newFiguresOf', { name: body.name })}</Button>
+          <span className="text-[15px]">{msg('evidence.theOldOnesWereTemporaryOrWrong')}</span>
         </li>
         {isNear && (
           <li className="flex flex-wrap items-center gap-x-3">
-            <Button onClick={() => onRevise(middle)}>Mean of both</Button>
-            <span className="text-[15px]">both are as good: a new revision between them</span>
+            <Button onClick={() => onRevise(middle)}>{msg('evidence.meanOfBoth')}</Button>
+            <span className="text-[15px]">{msg('evidence.bothAreAsGoodANewRevision')}</span>
           </li>
         )}
         <li className="flex flex-wrap items-center gap-x-3">
-          <Button onClick={() => onRename(free)}>Another mark: {free}</Button>
-          <span className="text-[15px]">both are there: this one under a name of its own</span>
+          <Button onClick={() => onRename(free)}>{msg('evidence.anotherMark', { free })}</Button>
+          <span className="text-[15px]">{msg('evidence.bothAreThereThisOneUnderA')}</span>
         </li>
       </ul>
     </Card>

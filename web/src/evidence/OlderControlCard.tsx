@@ -1,5 +1,5 @@
 import type { OlderControl } from '@idle-marker/records';
-import { olderControlWords } from '@idle-marker/words';
+import { msg, olderControlWords } from '@idle-marker/words';
 import { Card } from '../ui/Slip.tsx';
 import { useUnits } from '../field/useUnits.ts';
 
@@ -9,7 +9,7 @@ export function OlderControlCard({ older }: { readonly older: OlderControl }) {
   const { title, text } = olderControlWords({ ...older, name: older.solution.fact.body.name }, units.lengthUnit);
   return (
     <Card tone="ochre" title={title}>
-      {text} Sight it again to take today’s figures, or set again what would move too far.
+      {msg('evidence.sightItAgainToTakeTodaysFigures', { text })}
     </Card>
   );
 }

@@ -1,6 +1,7 @@
 import { Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { Fact } from '@idle-marker/contract';
 import { classOf } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
 
@@ -24,9 +25,9 @@ export function ProofChart({ proofs, classId }: { proofs: readonly Fact<'proof'>
   if (points.length === 0) return null;
   return (
     <>
-      <Plot points={points} part="plan" limit={asked.plan * PER_METRE} words="Proofs off in plan, mm; the dashed line is what the class allows." />
+      <Plot points={points} part="plan" limit={asked.plan * PER_METRE} words={msg('evidence.proofsOffInPlanMmTheDashed')} />
       {points.some((point) => point.height !== null) && (
-        <Plot points={points} part="height" limit={asked.height * PER_METRE} words="Proofs off in height, mm: plus is above the list." />
+        <Plot points={points} part="height" limit={asked.height * PER_METRE} words={msg('evidence.proofsOffInHeightMmPlusIs')} />
       )}
     </>
   );
@@ -61,7 +62,10 @@ function Plot({ points, part, limit, words }: PlotProps) {
               stroke="var(--ink2)"
             />
             <YAxis domain={[part === 'plan' ? 0 : -edge, edge]} tick={{ fontSize: 12, fill: 'var(--ink2)' }} stroke="var(--ink2)" width={58} />
-            <Tooltip labelFormatter={(at) => label(Number(at))} formatter={(value) => [`${String(value)} mm`, `off in ${part}`]} />
+            <Tooltip
+              labelFormatter={(at) => label(Number(at))}
+              formatter={(value) => [msg('common.mm', { value: String(value) }), msg('evidence.offIn', { part })]}
+            />
             {part === 'height' && <ReferenceLine y={0} stroke="var(--ink2)" />}
             {limits.map((y) => (
               <ReferenceLine key={y} y={y} stroke="var(--brick)" strokeDasharray="5 4" />

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { decidedSolution, memberName, thisOneStands, type SetTwice, offOf } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Card } from '../ui/Slip.tsx';
@@ -20,11 +20,15 @@ export function SetTwiceCard({ twice }: { readonly twice: SetTwice }) {
     <>
       <Card
         tone={differ ? 'brick' : 'ochre'}
-        title={`${name} was set ${marks.length === 2 ? 'twice' : `${marks.length} times`}`}
-        actions={<Button onClick={() => setDeciding(true)}>Say which stands…</Button>}
+        title={msg('evidence.wasSet', { name, marks: marks.length === 2 ? 'twice' : msg('evidence.times', { marks: marks.length }) })}
+        actions={<Button onClick={() => setDeciding(true)}>{msg('common.sayWhichStands')}</Button>}
       >
-        {work.body.name}: {said.join('; ')}. They are {smallLength(apart, lengthUnit)} apart
-        {apartZ === null ? '' : `, ${smallLength(apartZ, lengthUnit)} in height`}. The later one is in force until somebody decides.
+        {msg('evidence.theyAreApartTheLaterOneIs', {
+          name: work.body.name,
+          said: said.join('; '),
+          smallLength: smallLength(apart, lengthUnit),
+          apartZ: apartZ === null ? '' : msg('evidence.inHeight2', { smallLength: smallLength(apartZ, lengthUnit) }),
+        })}
       </Card>
       {deciding && <WhichStands twice={twice} onClose={() => setDeciding(false)} />}
     </>
@@ -39,24 +43,27 @@ function WhichStands({ twice, onClose }: { readonly twice: SetTwice; onClose(): 
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} title={`Which ${twice.name} stands?`} foot={<Button onClick={onClose}>Not now</Button>}>
-      <p>Look at the ground first: pull what does not stand. The others are withdrawn, stay in the field book, and whoever was handed them is told.</p>
+    <Dialog open onClose={onClose} title={msg('evidence.whichStands', { name: twice.name })} foot={<Button onClick={onClose}>{msg('common.notNow')}</Button>}>
+      <p>{msg('evidence.lookAtTheGroundFirstPullWhat')}</p>
       {twice.marks.map((mark, i) => {
         const { body } = mark;
         return (
-          <section key={mark.id} className="mt-3 border border-ink2 p-3" aria-label={`Set by ${memberName(state, mark.by)}`}>
+          <section key={mark.id} className="mt-3 border border-ink2 p-3" aria-label={msg('evidence.setBy', { memberName: memberName(state, mark.by) })}>
             <p className="font-semibold">
               {memberName(state, mark.by)}, {dayAndTime(mark.at)}
-              {i === twice.marks.length - 1 && ' · in force'}
+              {i === twice.marks.length - 1 && msg('common.inForce')}
             </p>
             <p className="figures">
-              {units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(body.place[axis])}`).join(', ')}
-              {body.hubZ === null ? '' : ` · hub ${units.length(body.hubZ)}`} · off {smallLength(Math.hypot(offOf(mark).e, offOf(mark).n), units.lengthUnit)} ·{' '}
-              {body.state === 'confirmed' ? 'confirmed' : 'not shot again after driving'} · from{' '}
-              {decidedSolution(state, body.solution)?.fact.body.name ?? 'an unknown station'}
+              {msg('evidence.offFrom', {
+                axes: units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(body.place[axis])}`).join(', '),
+                hubZ: body.hubZ === null ? '' : msg('evidence.hub', { length: units.length(body.hubZ) }),
+                smallLength: smallLength(Math.hypot(offOf(mark).e, offOf(mark).n), units.lengthUnit),
+                state: body.state === 'confirmed' ? 'confirmed' : msg('evidence.notShotAgainAfterDriving'),
+                name: decidedSolution(state, body.solution)?.fact.body.name ?? msg('evidence.anUnknownStation'),
+              })}
             </p>
             <Button className="mt-2" onClick={() => void decide(mark)}>
-              This one stands
+              {msg('common.thisOneStands')}
             </Button>
           </section>
         );

@@ -1,5 +1,6 @@
 import type { InputHTMLAttributes } from 'react';
 import { sexagesimalOrDecimal } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
 import { useUnits } from './useUnits.ts';
@@ -28,8 +29,8 @@ export function AngleField({ value, onChange, error, help, ...rest }: AngleField
         help={echo === null ? help : <span className="figures">{`= ${echo}${help ? ` · ${help}` : ''}`}</span>}
       />
       {meant && (
-        <div className="border-l-4 border-ochre pl-3" role="group" aria-label={`What ${value.trim()} means`}>
-          <p className="text-[14px] font-medium">Degrees, minutes and seconds, or decimal degrees?</p>
+        <div className="border-l-4 border-ochre pl-3" role="group" aria-label={msg('common.whatMeans', { value: value.trim() })}>
+          <p className="text-[14px] font-medium">{msg('field.degreesMinutesAndSecondsOrDecimal')}</p>
           <div className="mt-1 flex flex-wrap gap-2">
             <Button onClick={() => onChange(units.angle(meant.packed, value.trim().split(/[.,]/)[1]!.length > 4 ? 1 : 0))}>{units.angle(meant.packed)}</Button>
             <Button onClick={() => onChange(`${value.trim().replace(',', '.')}°`)}>{`${value.trim()}° = ${units.angle(meant.decimal)}`}</Button>

@@ -1,8 +1,9 @@
 import type { LengthUnit } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 
 /** The length units as they are chosen from. */
 export const LENGTH_CHOICES: readonly (readonly [LengthUnit, string])[] = [
-  ['metre', 'Metres'],
-  ['foot', 'Feet (international, 0.3048 m)'],
-  ['usSurveyFoot', 'US survey feet (1200/3937 m)'],
+  ['metre', msg('field.metres')],
+  ['foot', msg('field.feetInternational03048M')],
+  ['usSurveyFoot', msg('field.usSurveyFeet12003937M')],
 ];

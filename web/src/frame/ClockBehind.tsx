@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { now } from '../data/clock.ts';
 import { dayAndTime } from '../ui/time.ts';
@@ -8,8 +9,7 @@ export function ClockBehind() {
   if (clockBehind === null) return null;
   return (
     <p className="border-b border-ink bg-brick px-5 py-2 font-medium text-sheet" role="alert">
-      It is {dayAndTime(now().toISOString())} now, but the last entry of this site is of {dayAndTime(clockBehind)}: a clock is wrong. What you enter would stand
-      before that entry and may not count. Set the clocks right first: the server’s, and that of the device that made it.
+      {msg('frame.itIsNowButTheLastEntry', { dayAndTime: dayAndTime(now().toISOString()), dayAndTime2: dayAndTime(clockBehind) })}
     </p>
   );
 }

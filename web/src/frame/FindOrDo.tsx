@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Dialog as Radix } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { bookReader, type SiteState } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -30,16 +31,16 @@ function lastEntries(state: SiteState, wanted: string): string[] {
 
 /** Other words that people look for a place by. */
 const SYNONYMS: Readonly<Record<string, string>> = {
-  'mark/line': 'place: chainage, station, offset',
-  'mark/road': 'place: alignment, chainage, station, offset',
-  'hand-over/stakes': 'place: lath, labels, how to read',
-  'hand-over/crew': 'place: phones, link, QR code, reports',
-  'hand-over/tape': 'place: recovery, two tapes',
-  'field-book/day': 'place: field book page, diary, PDF, JSON',
-  'field-book/close': 'place: end of the day, may I pack up',
-  'hand-over/files': 'place: export, import, LandXML, DXF, GeoJSON, archive, raw sights',
-  'hand-over/writing': 'place: convention, abbreviations, lath',
-  'mark/receiver': 'place: GNSS, plan from the receiver, height from the instrument',
+  'mark/line': msg('frame.placeChainageStationOffset'),
+  'mark/road': msg('frame.placeAlignmentChainageStationOffset'),
+  'hand-over/stakes': msg('frame.placeLathLabelsHowToRead'),
+  'hand-over/crew': msg('frame.placePhonesLinkQrCodeReports'),
+  'hand-over/tape': msg('frame.placeRecoveryTwoTapes'),
+  'field-book/day': msg('frame.placeFieldBookPageDiaryPdfJson'),
+  'field-book/close': msg('frame.placeEndOfTheDayMayI'),
+  'hand-over/files': msg('frame.placeExportImportLandxmlDxfGeojson'),
+  'hand-over/writing': msg('frame.placeConventionAbbreviationsLath'),
+  'mark/receiver': msg('frame.placeGnssPlanFromTheReceiverHeight'),
 };
 
 /** Jump to a place, a mark or a record, or run an action, from anywhere. */
@@ -57,7 +58,7 @@ export function FindOrDo() {
   return (
     <>
       <button type="button" onClick={() => setOpen(true)} className="flex min-h-11 items-center gap-2 px-2 text-ink2 max-md:hidden">
-        Find or do… <kbd className="rounded-sm border border-ink2 px-1.5 font-sans text-xs">Ctrl K</kbd>
+        {msg('frame.findOrDo')} <kbd className="rounded-sm border border-ink2 px-1.5 font-sans text-xs">{msg('frame.ctrlK')}</kbd>
       </button>
       <Radix.Root open={open} onOpenChange={setOpen}>
         <Radix.Portal>
@@ -66,7 +67,7 @@ export function FindOrDo() {
             aria-describedby={undefined}
             className="fixed top-[12%] left-1/2 z-50 w-[calc(100vw-24px)] max-w-xl -translate-x-1/2 rounded-sm border-[1.5px] border-ink bg-sheet shadow-xl"
           >
-            <Radix.Title className="sr-only">Find or do</Radix.Title>
+            <Radix.Title className="sr-only">{msg('frame.findOrDo2')}</Radix.Title>
             <Finding onClose={() => setOpen(false)} />
           </Radix.Content>
         </Radix.Portal>
@@ -89,8 +90,8 @@ function Finding({ onClose }: { onClose(): void }) {
       act: go(path),
     }));
     const actions: Entry[] = [
-      { words: 'Search for the prism', what: 'action', act: () => currentLink()?.search(searchWindow()) },
-      { words: 'All sites', what: 'action', act: () => void navigate('/') },
+      { words: msg('frame.searchForThePrism'), what: 'action', act: () => currentLink()?.search(searchWindow()) },
+      { words: msg('frame.allSites'), what: 'action', act: () => void navigate('/') },
     ];
     if (occupation) {
       const note = (kind: 'bump' | 'plant', words: string): Entry => ({
@@ -98,10 +99,13 @@ function Finding({ onClose }: { onClose(): void }) {
         what: 'action',
         act: () => void say({ type: 'event', body: { occupation: occupation.id, kind, note: '' } }),
       });
-      actions.push(note('bump', `Note: ${occupation.body.name} was bumped`), note('plant', `Note: heavy plant passed ${occupation.body.name}`));
+      actions.push(
+        note('bump', msg('frame.noteWasBumped', { name: occupation.body.name })),
+        note('plant', msg('frame.noteHeavyPlantPassed', { name: occupation.body.name })),
+      );
     }
     const roads = state.alignments.map(({ body }): Entry => ({
-      words: `Work along ${body.name}`,
+      words: msg('frame.workAlong', { name: body.name }),
       what: 'road',
       act: () => {
         workAlong(id, body.alignment);
@@ -111,11 +115,11 @@ function Finding({ onClose }: { onClose(): void }) {
     const marks = state.packages.flatMap((work) =>
       work.body.plans.map((plan): Entry => ({
         words: plan.name,
-        what: `mark of ${work.body.name}`,
+        what: msg('frame.markOf', { name: work.body.name }),
         act: go(`mark?package=${work.id}&mark=${encodeURIComponent(plan.key)}`),
       })),
     );
-    const control = state.control.map((mark): Entry => ({ words: mark.revision.body.name, what: 'control mark', act: go('control') }));
+    const control = state.control.map((mark): Entry => ({ words: mark.revision.body.name, what: msg('frame.controlMark'), act: go('control') }));
     const stations = state.occupations.map((each): Entry => ({
       words: each.body.name,
       what: 'station',
@@ -147,8 +151,8 @@ function Finding({ onClose }: { onClose(): void }) {
         aria-expanded="true"
         aria-controls="found"
         aria-activedescendant={found[at] ? `found-${at}` : undefined}
-        aria-label="Find a mark, a station or a record, or an action"
-        placeholder="A mark, a place, a station, a record, an action"
+        aria-label={msg('frame.findAMarkAStationOrA')}
+        placeholder={msg('frame.aMarkAPlaceAStationA')}
         value={text}
         onChange={(event) => {
           setText(event.target.value);
@@ -163,7 +167,7 @@ function Finding({ onClose }: { onClose(): void }) {
         }}
         className="min-h-13 w-full border-b border-ink bg-transparent px-4 text-lg"
       />
-      <ul id="found" role="listbox" aria-label="Found" className="max-h-[60vh] overflow-y-auto">
+      <ul id="found" role="listbox" aria-label={msg('frame.found')} className="max-h-[60vh] overflow-y-auto">
         {found.map((entry, i) => (
           <li
             key={`${entry.what} ${entry.words} ${i}`}
@@ -179,7 +183,7 @@ function Finding({ onClose }: { onClose(): void }) {
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p className="p-4 text-ink2">Nothing of that name here.</p>}
+      {found.length === 0 && <p className="p-4 text-ink2">{msg('frame.nothingOfThatNameHere')}</p>}
     </>
   );
 }

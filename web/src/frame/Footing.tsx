@@ -6,7 +6,7 @@ import { useSite } from '../site/SiteContext.tsx';
 import { useActiveRoad, useRoads } from '../site/useRoads.ts';
 import { useUnits } from '../field/useUnits.ts';
 import { goodToOf, pairedDue, type PairedSolution } from '@idle-marker/records';
-import { goodToWords, PAIRED_DUE_SHORT, unprovenShort } from '@idle-marker/words';
+import { msg, goodToWords, PAIRED_DUE_SHORT, unprovenShort } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
 import { useProofAge } from '../site/railFacts.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
@@ -20,7 +20,7 @@ function Cell({ name, children, className = '' }: { name?: string; children: Rea
   );
 }
 
-const LOCK = { none: 'No target', searching: 'Searching…', locked: 'Following the pole', lost: 'LOCK LOST' } as const;
+const LOCK = { none: msg('frame.noTarget'), searching: msg('frame.searching'), locked: msg('frame.followingThePole'), lost: msg('common.lockLost') } as const;
 
 /** Readings older than this are stale: they stand there, but say so. */
 const STALE_MS = 1500;
@@ -33,7 +33,7 @@ function ActiveRoad() {
   const shifted = active.fact.body.shift !== 0;
   return (
     <label className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3.5 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}>
-      <span className="max-2xl:sr-only">{shifted ? 'Road, SHIFTED' : 'Road'}</span>
+      <span className="max-2xl:sr-only">{shifted ? msg('frame.roadShifted') : msg('common.road')}</span>
       <select
         value={active.id}
         onChange={(event) => setActive(event.target.value)}
@@ -56,7 +56,7 @@ function PairedDueLink({ paired }: { readonly paired: PairedSolution }) {
   const tone = due === undefined ? '' : due.endsWith('FAILED') ? 'bg-[#8f1d15]' : 'bg-[#704200]';
   return (
     <Link to={`/sites/${id}/mark/receiver`} className={`flex items-center px-4 font-semibold whitespace-nowrap ${tone}`}>
-      {due === undefined ? 'Both proved' : PAIRED_DUE_SHORT[due]}
+      {due === undefined ? msg('frame.bothProved') : PAIRED_DUE_SHORT[due]}
     </Link>
   );
 }
@@ -74,33 +74,35 @@ export function Footing() {
   return (
     <footer
       className="col-span-full flex h-11 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-4"
-      aria-label="Instrument and station"
+      aria-label={msg('frame.instrumentAndStation')}
     >
       <LinkMenu />
       {link?.kind === 'simulator' && (
         <>
           <Cell className={link.lock === 'lost' ? 'bg-[#8f1d15]' : ''}>
-            {link.busy === 'measuring' ? 'Measuring…' : link.busy === 'turning' ? 'Turning…' : LOCK[link.lock]}
+            {link.busy === 'measuring' ? msg('common.measuring') : link.busy === 'turning' ? msg('frame.turning') : LOCK[link.lock]}
           </Cell>
           {link.setUp && (
             <>
-              <Cell name="Direction">{units.angle(circle)}</Cell>
-              <Cell name="Zenith" className="max-xl:hidden">
+              <Cell name={msg('common.direction')}>{units.angle(circle)}</Cell>
+              <Cell name={msg('frame.zenith')} className="max-xl:hidden">
                 {units.angle(zenith)}
               </Cell>
-              <Cell name="Slope">
+              <Cell name={msg('common.slope')}>
                 {live ? units.length(live.slope) : '–'}
-                {stale && <span className="ml-1 font-normal">old</span>}
+                {stale && <span className="ml-1 font-normal">{msg('frame.old')}</span>}
               </Cell>
             </>
           )}
         </>
       )}
-      {link?.stand && !link.stand.compensated && link.setUp && <Cell className="bg-[#8f1d15]">NOT LEVEL</Cell>}
-      {link?.stand && link.stand.battery < LOW_BATTERY && <Cell className="bg-[#704200]">Battery {Math.round(link.stand.battery * 100)} %</Cell>}
+      {link?.stand && !link.stand.compensated && link.setUp && <Cell className="bg-[#8f1d15]">{msg('frame.notLevel')}</Cell>}
+      {link?.stand && link.stand.battery < LOW_BATTERY && (
+        <Cell className="bg-[#704200]">{msg('frame.battery', { battery: Math.round(link.stand.battery * 100) })}</Cell>
+      )}
       {link && (
-        <Cell name="Pole">
-          {units.length(link.pole.targetHeight)} · {link.pole.legs ? 'legs' : 'by hand'}
+        <Cell name={msg('common.pole')}>
+          {units.length(link.pole.targetHeight)} · {link.pole.legs ? 'legs' : msg('common.byHand')}
           {link.pole.target && <span className="font-normal max-xl:hidden"> · {link.pole.target.name}</span>}
         </Cell>
       )}
@@ -108,20 +110,23 @@ export function Footing() {
       <ActiveRoad />
       {occupation && (
         <Cell className="max-2xl:hidden">
-          {occupation.body.temperatureC} °C · {occupation.body.ppm >= 0 ? '+' : '−'}
-          {Math.abs(occupation.body.ppm).toFixed(1)} ppm
+          {msg('frame.cPpm', {
+            temperatureC: occupation.body.temperatureC,
+            ppm: occupation.body.ppm >= 0 ? '+' : '−',
+            ppm2: Math.abs(occupation.body.ppm).toFixed(1),
+          })}
         </Cell>
       )}
       {inForce && (
-        <Cell name="Station" className="border-l">
+        <Cell name={msg('common.station')} className="border-l">
           {inForce.fact.body.name} <span className="ml-1 font-normal">{goodToWords(goodToOf(inForce), state.settings.lengthUnit)}</span>
         </Cell>
       )}
       {paired && (
         <>
-          <Cell name="Heights" className="border-l">
+          <Cell name={msg('common.heights')} className="border-l">
             {paired.solution.body.name}
-            <span className="font-normal max-2xl:hidden"> · plan from {paired.pairing.body.receiver}</span>
+            <span className="font-normal max-2xl:hidden"> {msg('frame.planFrom', { receiver: paired.pairing.body.receiver })}</span>
           </Cell>
           <PairedDueLink paired={paired} />
         </>
@@ -132,9 +137,9 @@ export function Footing() {
           className={`flex items-center px-4 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : ''}`}
         >
           {proof.failed
-            ? 'Proof failed'
+            ? msg('frame.proofFailed')
             : proof.proven
-              ? `Proof ${proof.minutes} min`
+              ? msg('frame.proofMin', { minutes: proof.minutes })
               : unprovenShort(proof.unproven, proof.unchecked).replace(/^./, (first) => first.toUpperCase())}
         </Link>
       )}

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { controlSources } from '@idle-marker/records';
-import { UNIT_NAME } from '@idle-marker/words';
+import { msg, UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Logo } from '../ui/Logo.tsx';
 import { useKey } from '../ui/useKey.ts';
@@ -15,8 +15,8 @@ import { RAIL, type Place } from '../site/places.ts';
 import { useRailFacts, type RailFact } from '../site/railFacts.ts';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
 
-const ANGLES = { dms: 'degrees', degree: 'decimal degrees', gon: 'gon' } as const;
-const ORDERS = { EN: 'E then N', NE: 'N then E' } as const;
+const ANGLES = { dms: 'degrees', degree: msg('frame.decimalDegrees'), gon: 'gon' } as const;
+const ORDERS = { EN: msg('frame.eThenN'), NE: msg('frame.nThenE') } as const;
 
 export function Frame() {
   const { id, state, inForce } = useSite();
@@ -41,23 +41,26 @@ export function Frame() {
   return (
     <div className="grid h-dvh grid-cols-[auto_1fr] grid-rows-[48px_1fr_auto] max-md:grid-cols-1 max-md:grid-rows-[48px_1fr_auto_auto]">
       <a href="#place" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
-        Skip to the place
+        {msg('frame.skipToThePlace')}
       </a>
-      <nav aria-label="Sites" className="border-r border-b border-ink max-md:hidden">
-        <NavLink to="/" aria-label="Idle Marker: all sites" className="flex h-full items-center gap-2 px-4 font-semibold max-rail:justify-center">
+      <nav aria-label={msg('frame.sites')} className="border-r border-b border-ink max-md:hidden">
+        <NavLink to="/" aria-label={msg('frame.idleMarkerAllSites')} className="flex h-full items-center gap-2 px-4 font-semibold max-rail:justify-center">
           <Logo />
-          <span className="text-base max-rail:hidden">Idle Marker</span>
+          <span className="text-base max-rail:hidden">{msg('common.idleMarker')}</span>
         </NavLink>
       </nav>
       <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4">
-        <NavLink to="/" aria-label="All sites" className="flex min-h-11 min-w-11 items-center justify-center md:hidden">
+        <NavLink to="/" aria-label={msg('frame.allSites')} className="flex min-h-11 min-w-11 items-center justify-center md:hidden">
           <Logo />
         </NavLink>
         <span className="truncate font-semibold">{settings.name}</span>
         <span className="truncate text-ink2 max-rail:hidden">
           {UNIT_NAME[settings.lengthUnit]} · {ANGLES[settings.angleUnit]} · {ORDERS[settings.axisOrder]}
-          {state.control.length > 0 && ` · control: ${controlSources(state).join(', ')}`}
-          {state.packages.length > 0 && ` · work: ${state.packages.length === 1 ? state.packages[0]!.body.name : `${state.packages.length} packages`}`}
+          {state.control.length > 0 && msg('frame.control', { controlSources: controlSources(state).join(', ') })}
+          {state.packages.length > 0 &&
+            msg('frame.work', {
+              packages: state.packages.length === 1 ? state.packages[0]!.body.name : msg('frame.packages', { packages: state.packages.length }),
+            })}
         </span>
         <span className="ml-auto flex shrink-0 items-center gap-3 whitespace-nowrap">
           <FindOrDo />
@@ -66,7 +69,7 @@ export function Frame() {
         </span>
       </header>
       <nav
-        aria-label="Places"
+        aria-label={msg('frame.places')}
         className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 rail:w-[196px]"
       >
         {RAIL.map(([when, places]) => (

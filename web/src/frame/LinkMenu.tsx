@@ -3,6 +3,7 @@ import { BUSY_CHANNELS, CHANNELS } from '@idle-marker/core';
 import { LibraryDialog } from '../features/equipment/LibraryDialog.tsx';
 import { heightOf, PoleFields, poleDraft } from '../pole/PoleFields.tsx';
 import { isPoleless } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { writeSetting } from '../data/storage.ts';
 import { changePole, currentLink, openSimulator, openTyped, PACES, useLinked, useLinkKind } from '../link/linkStore.ts';
 import { useSearchWindow, WINDOW_WORDS } from '../link/searchWindow.ts';
@@ -58,12 +59,12 @@ export const LinkMenu = memo(function LinkMenu() {
     <>
       <button type="button" onClick={openMenu} className="flex items-center gap-2 border-r border-[#ffffff33] px-3.5 font-semibold whitespace-nowrap">
         <span aria-hidden="true" className={`h-2.5 w-2.5 rounded-full ${kind ? 'bg-on-footing' : 'border border-on-footing'}`} />
-        {kind === null ? 'No link' : kind === 'simulator' ? 'Linked · demo instrument' : 'Typed readings'}
+        {kind === null ? msg('frame.noLink') : kind === 'simulator' ? msg('frame.linkedDemoInstrument') : msg('frame.typedReadings')}
       </button>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
-        title="Instrument and pole"
+        title={msg('frame.instrumentAndPole')}
         foot={
           <>
             <Button
@@ -72,10 +73,10 @@ export const LinkMenu = memo(function LinkMenu() {
                 setLibrary(true);
               }}
             >
-              Library…
+              {msg('frame.library')}
             </Button>
             <Button look="primary" disabled={error !== null && !isPoleless(state, draft.target)} onClick={done}>
-              Done
+              {msg('common.done')}
             </Button>
           </>
         }
@@ -83,44 +84,44 @@ export const LinkMenu = memo(function LinkMenu() {
         <div className="flex flex-col gap-4">
           {ground !== null ? (
             <Choice
-              label="Instrument"
+              label={msg('common.instrument')}
               value={kind ?? 'simulator'}
               options={[
-                ['simulator', 'Demo instrument (simulated)'],
-                ['typed', 'Typed readings, from any instrument'],
+                ['simulator', msg('frame.demoInstrumentSimulated')],
+                ['typed', msg('frame.typedReadingsFromAnyInstrument')],
               ]}
               onChange={choose}
             />
           ) : (
-            <p>This site has no simulated ground, so readings are typed in from any instrument.</p>
+            <p>{msg('frame.thisSiteHasNoSimulatedGroundSo')}</p>
           )}
           <PoleFields draft={draft} onChange={setDraft} />
           {stand && (
             <>
               <div className="flex flex-wrap items-end justify-between gap-3">
                 <p className={stand.battery < LOW_BATTERY ? 'font-semibold text-brick' : ''}>
-                  Battery of the instrument: <span className="figures">{percent(stand.battery)}</span>
-                  {stand.battery < LOW_BATTERY && ': have the spare at hand'}
+                  {msg('frame.batteryOfTheInstrument')} <span className="figures">{percent(stand.battery)}</span>
+                  {stand.battery < LOW_BATTERY && msg('frame.haveTheSpareAtHand')}
                 </p>
-                <Button onClick={changeBattery}>Change the battery</Button>
+                <Button onClick={changeBattery}>{msg('frame.changeTheBattery')}</Button>
               </div>
               <Choice
-                label="Radio channel, as on the instrument"
+                label={msg('frame.radioChannelAsOnTheInstrument')}
                 value={String(stand.channel)}
-                options={CHANNELS.map((each) => [String(each), `${each}${BUSY_CHANNELS.includes(each) ? ': another crew' : ': free'}`] as const)}
+                options={CHANNELS.map((each) => [String(each), `${each}${BUSY_CHANNELS.includes(each) ? msg('frame.anotherCrew') : ': free'}`] as const)}
                 onChange={(channel) => simulator()?.setChannel(Number(channel))}
-                help="Two crews on one channel get each other’s readings, or none."
+                help={msg('frame.twoCrewsOnOneChannelGetEach')}
               />
             </>
           )}
-          {kind === 'simulator' && <Choice label="Where a search looks, from where it points" value={searched} options={WINDOW_WORDS} onChange={setSearched} />}
+          {kind === 'simulator' && <Choice label={msg('frame.whereASearchLooksFromWhereIt')} value={searched} options={WINDOW_WORDS} onChange={setSearched} />}
           {kind === 'simulator' && (
             <Choice
-              label="Walking near stops"
+              label={msg('frame.walkingNearStops')}
               value={stopsNear}
               options={[
-                ['near', 'half a metre to two metres off: the last steps are yours'],
-                ['on', 'right on the place'],
+                ['near', msg('frame.halfAMetreToTwoMetresOff')],
+                ['on', msg('frame.rightOnThePlace')],
               ]}
               onChange={(value) => {
                 setStopsNear(value);
@@ -131,9 +132,9 @@ export const LinkMenu = memo(function LinkMenu() {
           )}
           {kind === 'simulator' && (
             <Choice
-              label="Pace of the simulated site"
+              label={msg('frame.paceOfTheSimulatedSite')}
               value={pace}
-              options={PACES.map((each) => [String(each), each === 1 ? 'As in life' : `${each} times as fast`] as const)}
+              options={PACES.map((each) => [String(each), each === 1 ? msg('frame.asInLife') : msg('frame.timesAsFast', { each })] as const)}
               onChange={(value) => {
                 setPace(value);
                 void writeSetting('pace', Number(value));

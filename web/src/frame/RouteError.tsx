@@ -1,4 +1,5 @@
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
+import { msg } from '@idle-marker/words';
 import { Empty } from '../ui/Slip.tsx';
 import { LINK } from '../ui/link.ts';
 
@@ -7,16 +8,16 @@ export function RouteError() {
   const isUnknown = isRouteErrorResponse(error) && error.status === 404;
   return (
     <Empty
-      title={isUnknown ? 'There is no such page' : 'This page could not be shown'}
+      title={isUnknown ? msg('frame.thereIsNoSuchPage') : msg('frame.thisPageCouldNotBeShown')}
       action={
         <Link to="/" className={LINK}>
-          Back to the sites
+          {msg('frame.backToTheSites')}
         </Link>
       }
     >
       {isUnknown
-        ? 'The address leads nowhere: it was mistyped, or is of another version.'
-        : `Everything stored is safe. Load the page again; if it comes back, note what you did before: ${error instanceof Error ? error.message : 'unknown'}.`}
+        ? msg('frame.theAddressLeadsNowhereItWasMistyped')
+        : msg('frame.everythingStoredIsSafeLoadThePage', { error: error instanceof Error ? error.message : 'unknown' })}
     </Empty>
   );
 }

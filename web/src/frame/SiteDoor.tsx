@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { isPerson, type SiteState } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { say } from '../data/ledger.ts';
 import { TROUBLE } from '../data/trouble.ts';
 import { useLedger } from '../data/useLedger.ts';
@@ -24,22 +25,20 @@ export function SiteDoor() {
   if (!judged || !state) {
     if (!loaded && ledger.trouble === null)
       return (
-        <Empty title="Opening the site">
-          {ledger.read > 0 ? `Reading what was said so far: ${ledger.read.toLocaleString('en')} entries…` : 'Reading what was said so far…'}
+        <Empty title={msg('frame.openingTheSite')}>
+          {ledger.read > 0 ? msg('frame.readingWhatWasSaidSoFarEntries', { read: ledger.read.toLocaleString('en') }) : msg('frame.readingWhatWasSaidSoFar')}
         </Empty>
       );
     return (
       <Empty
-        title={loaded ? 'There is no such site' : 'The site can’t be read just now'}
+        title={loaded ? msg('frame.thereIsNoSuchSite') : msg('frame.theSiteCantBeReadJustNow')}
         action={
           <Link to="/" className={LINK}>
-            Back to the sites
+            {msg('frame.backToTheSites')}
           </Link>
         }
       >
-        {loaded
-          ? 'Its address may be mistyped, or it lives on another server.'
-          : `${TROUBLE[ledger.trouble!.what].why} This browser has not seen the site before; it opens by itself once the server answers.`}
+        {loaded ? msg('frame.itsAddressMayBeMistypedOrIt') : msg('frame.thisBrowserHasNotSeenTheSite', { why: TROUBLE[ledger.trouble!.what].why })}
       </Empty>
     );
   }
@@ -65,8 +64,8 @@ function WhoWorks({ id, state, choose }: { id: string; state: SiteState; choose:
       <div className="flex items-center gap-2 font-semibold">
         <Logo /> {state.settings.name}
       </div>
-      <h1 className="text-2xl">Who works here?</h1>
-      <p className="text-ink2">Everything measured and said on this device carries your name.</p>
+      <h1 className="text-2xl">{msg('frame.whoWorksHere')}</h1>
+      <p className="text-ink2">{msg('frame.everythingMeasuredAndSaidOnThisDevice')}</p>
       <div className="flex flex-col gap-2">
         {state.members.filter(isPerson).map((member) => (
           <Button key={member.id} className="justify-start" onClick={() => choose(member.id)}>
@@ -83,14 +82,14 @@ function WhoWorks({ id, state, choose }: { id: string; state: SiteState; choose:
       >
         <Field
           className="flex-1"
-          label="Somebody else"
+          label={msg('frame.somebodyElse')}
           value={name}
           maxLength={80}
           onChange={(event) => setName(event.target.value)}
-          error={known ? 'This name is on the list above.' : null}
+          error={known ? msg('frame.thisNameIsOnTheListAbove') : null}
         />
         <Button type="submit" disabled={!trimmed || known}>
-          Add
+          {msg('frame.add')}
         </Button>
       </form>
     </main>

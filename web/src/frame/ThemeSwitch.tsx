@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { msg } from '@idle-marker/words';
 
 const KEY = 'idle-marker theme';
 
@@ -15,9 +16,9 @@ export function ThemeSwitch() {
       type="button"
       onClick={() => setTheme(next)}
       className="min-h-11 min-w-11 px-2 text-[13px] font-medium text-ink2"
-      title={`Change to the ${next} theme`}
+      title={msg('frame.changeToTheTheme', { next })}
     >
-      {theme === 'paper' ? 'Dusk' : 'Paper'}
+      {theme === 'paper' ? msg('frame.dusk') : msg('common.paper')}
     </button>
   );
 }

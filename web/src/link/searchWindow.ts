@@ -1,6 +1,7 @@
 /** The part of the horizon that a search by hand covers, remembered on this device. */
 import { useSyncExternalStore } from 'react';
 import { RADIANS_PER_DEGREE, type SearchWindow } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 
 const WINDOWS = {
   round: null,
@@ -12,10 +13,10 @@ export type WindowName = keyof typeof WINDOWS;
 
 /** Seen from where the telescope points. */
 export const WINDOW_WORDS: readonly (readonly [WindowName, string])[] = [
-  ['round', 'all round'],
+  ['round', msg('link.allRound')],
   ['both', '30° ahead'],
-  ['left', '90° to the left'],
-  ['right', '90° to the right'],
+  ['left', msg('link.n90ToTheLeft')],
+  ['right', msg('link.n90ToTheRight')],
 ];
 
 const KEY = 'idle-marker search window';

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';
-import { toleranceWords } from '@idle-marker/words';
+import { msg, toleranceWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
@@ -27,14 +27,9 @@ export function usePackageHead(work: Fact<'package'> | null): PackageHead {
     ...typed,
     change: (next) => setTyped({ ...typed, ...next }),
     errors: {
-      name:
-        typed.name.trim() === ''
-          ? 'Give the package a name.'
-          : alike !== null
-            ? `There is a package “${alike}” already: two names that look alike get mixed up.`
-            : null,
-      crew: typed.crew.trim() === '' ? 'Say who asked for it.' : null,
-      prefix: typed.prefix.trim() === '' ? 'Give the letters that every mark’s name begins with.' : null,
+      name: typed.name.trim() === '' ? msg('packages.giveThePackageAName') : alike !== null ? msg('packages.thereIsAPackageAlreadyTwoNames', { alike }) : null,
+      crew: typed.crew.trim() === '' ? msg('packages.sayWhoAskedForIt') : null,
+      prefix: typed.prefix.trim() === '' ? msg('packages.giveTheLettersThatEveryMarksName') : null,
     },
   };
 }
@@ -46,16 +41,22 @@ export function PackageHeadFields({ head, tried }: { readonly head: PackageHead;
   return (
     <>
       <Field
-        label="Name"
+        label={msg('common.name')}
         value={head.name}
         maxLength={80}
         onChange={(event) => head.change({ name: event.target.value })}
         error={shown(errors.name)}
         autoFocus
       />
-      <Field label="Crew" value={head.crew} maxLength={80} onChange={(event) => head.change({ crew: event.target.value })} error={shown(errors.crew)} />
       <Field
-        label="Marks begin with"
+        label={msg('common.crew')}
+        value={head.crew}
+        maxLength={80}
+        onChange={(event) => head.change({ crew: event.target.value })}
+        error={shown(errors.crew)}
+      />
+      <Field
+        label={msg('packages.marksBeginWith')}
         value={head.prefix}
         maxLength={12}
         onChange={(event) => head.change({ prefix: event.target.value })}
@@ -73,7 +74,7 @@ export function ClassChoice({ value, onChange }: { readonly value: string; onCha
   } = useSite().state;
   return (
     <Choice
-      label="Tolerance class"
+      label={msg('common.toleranceClass')}
       value={value}
       options={classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, lengthUnit)}`] as const)}
       onChange={onChange}
@@ -95,9 +96,9 @@ export function PackageFoot({ isNew, said, onClose, onSave }: PackageFootProps) 
   return (
     <>
       <span className="mr-auto text-ink2">{said}</span>
-      <Button onClick={onClose}>Cancel</Button>
+      <Button onClick={onClose}>{msg('common.cancel')}</Button>
       <Button look="primary" onClick={onSave}>
-        {isNew ? 'Make package' : 'Keep as new revision'}
+        {isNew ? msg('packages.makePackage') : msg('common.keepAsNewRevision')}
       </Button>
     </>
   );

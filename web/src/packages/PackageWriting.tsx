@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { PointOnMark } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { conventionFor, conventionsOf, pointOf } from '@idle-marker/records';
-import { crewWords, MARK_KIND, ROUNDING, type Rounding } from '@idle-marker/words';
+import { msg, crewWords, MARK_KIND, ROUNDING, type Rounding } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Choice } from '../ui/Field.tsx';
 
@@ -49,29 +49,29 @@ export function PackageWritingFields({ writing }: { readonly writing: PackageWri
   return (
     <>
       <Choice
-        label="What kind of mark"
+        label={msg('packages.whatKindOfMark')}
         value={writing.markKind}
         options={Object.entries(MARK_KIND) as [MarkKind, string][]}
         onChange={(markKind) => writing.change({ markKind })}
       />
       <Choice
-        label="Stakes are written"
+        label={msg('packages.stakesAreWritten')}
         value={writing.convention}
-        options={[[USUAL, `as usual here: ${usual}`], ...conventionsOf(state).map(({ id, convention }) => [id, convention.name] as const)]}
+        options={[[USUAL, msg('packages.asUsualHere', { usual })], ...conventionsOf(state).map(({ id, convention }) => [id, convention.name] as const)]}
         onChange={(convention) => writing.change({ convention })}
       />
       <Choice
-        label="Figures are written"
+        label={msg('packages.figuresAreWritten')}
         value={writing.rounding}
-        options={[[USUAL, 'as the convention says'], ...ROUNDING(state.settings.lengthUnit)]}
+        options={[[USUAL, msg('packages.asTheConventionSays')], ...ROUNDING(state.settings.lengthUnit)]}
         onChange={(rounding) => writing.change({ rounding })}
       />
       <Choice
-        label="Every figure starts at"
+        label={msg('packages.everyFigureStartsAt')}
         value={writing.point}
         options={[
-          [USUAL, `the ${words.point[pointOf({ markKind: writing.markKind })]}, as usual`],
-          ...(Object.entries(words.point) as [PointOnMark, string][]).map(([point, name]) => [point, `the ${name}`] as const),
+          [USUAL, msg('packages.theAsUsual', { point: words.point[pointOf({ markKind: writing.markKind })] })],
+          ...(Object.entries(words.point) as [PointOnMark, string][]).map(([point, name]) => [point, msg('packages.the', { name })] as const),
         ]}
         onChange={(point) => writing.change({ point })}
       />

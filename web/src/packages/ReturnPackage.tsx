@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { RADIANS_PER_DEGREE, stationsShown } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { drawnReturn, hubPlans, returnBetween, returnItem, type ReturnSide, usualClass } from '@idle-marker/records';
-import { gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWords } from '@idle-marker/words';
+import { msg, gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWords } from '@idle-marker/words';
 import { Board } from '../board/LazyBoard.tsx';
 import { roadScene } from '../board/roadScene.ts';
 import { joinScenes } from '../board/scene.ts';
@@ -90,10 +90,10 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   const plans = item && offsetRead !== null && offsetRead > 0 ? hubPlans([item], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
   const errors = {
     ...head.errors,
-    offset: offsetRead === null || offsetRead <= 0 ? 'Give a length over 0.' : null,
-    radius: radiusRead === null || radiusRead <= 0 ? 'Give the radius.' : null,
-    from: a ? null : `Give a ${word.toLowerCase()} of this road.`,
-    to: b ? null : `Give a ${word.toLowerCase()} of this road.`,
+    offset: offsetRead === null || offsetRead <= 0 ? msg('common.giveALengthOver0') : null,
+    radius: radiusRead === null || radiusRead <= 0 ? msg('packages.giveTheRadius') : null,
+    from: a ? null : msg('packages.giveAOfThisRoad', { word: word.toLowerCase() }),
+    to: b ? null : msg('packages.giveAOfThisRoad', { word: word.toLowerCase() }),
     found: found && !found.ok ? returnFaultWords(found.error) : null,
     plans: plans && !plans.ok ? outlineErrorWords(plans.error) : null,
   };
@@ -136,36 +136,36 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
       <fieldset className="grid grid-cols-2 gap-3 border-t border-rule pt-2">
         <legend className="pr-2 text-[15px] font-semibold">{label}</legend>
         <Choice
-          label="Road"
+          label={msg('common.road')}
           value={draft.road}
           options={roads.map((each) => [each.id, each.road.name] as const)}
           onChange={(next) => change({ ...draft, road: next, station: typed(draft.station.text) })}
         />
         <DraftField
-          label={`Near ${word.toLowerCase()}`}
+          label={msg('packages.near', { word: word.toLowerCase() })}
           inputMode="text"
           draft={draft.station}
           onDraft={(station) => change({ ...draft, station })}
           error={shown(error, draft.station.text)}
         />
         <Choice
-          label="It touches"
+          label={msg('packages.itTouches')}
           value={draft.string}
           options={names.map((each) => [each, stringWords(each)] as const)}
           onChange={(string) => change({ ...draft, string })}
         />
         <Choice
-          label="Heights of"
+          label={msg('packages.heightsOf')}
           value={draft.gradeString}
           options={names.map((each) => [each, gradeWords(each)] as const)}
           onChange={(gradeString) => change({ ...draft, gradeString })}
         />
         <Choice
-          label="The way round goes"
+          label={msg('packages.theWayRoundGoes')}
           value={draft.way}
           options={[
-            ['up', 'up its stations'],
-            ['down', 'down its stations'],
+            ['up', msg('packages.upItsStations')],
+            ['down', msg('packages.downItsStations')],
           ]}
           onChange={(way) => change({ ...draft, way })}
         />
@@ -177,61 +177,69 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
       open
       onClose={onClose}
       wide
-      title={work ? `${work.body.name}: new revision` : 'A kerb return'}
+      title={work ? msg('common.newRevision', { name: work.body.name }) : msg('packages.aKerbReturn')}
       foot={
-        <PackageFoot isNew={work === null} said={plans?.ok ? `${plans.value.length} marks` : 'No marks yet'} onClose={onClose} onSave={() => void save()} />
+        <PackageFoot
+          isNew={work === null}
+          said={plans?.ok ? msg('packages.marks', { value: plans.value.length }) : msg('common.noMarksYet')}
+          onClose={onClose}
+          onSave={() => void save()}
+        />
       }
     >
       <div className="grid gap-3 sm:grid-cols-4">
         <PackageHeadFields head={head} tried={tried} />
         <ClassChoice value={classId} onChange={setClassId} />
         <PackageWritingFields writing={writing} />
-        <DraftField label="Radius" unit={units.unit} draft={radius} onDraft={setRadius} error={shown(errors.radius, radius.text)} />
+        <DraftField label={msg('common.radius')} unit={units.unit} draft={radius} onDraft={setRadius} error={shown(errors.radius, radius.text)} />
         <Choice
-          label="Marked are"
+          label={msg('packages.markedAre')}
           value={marks}
           options={[
-            ['both', 'the arc and its radius point'],
-            ['arc', 'the arc: begin, quarters, end'],
-            ['radiusPoint', 'the radius point alone'],
+            ['both', msg('packages.theArcAndItsRadiusPoint')],
+            ['arc', msg('packages.theArcBeginQuartersEnd')],
+            ['radiusPoint', msg('packages.theRadiusPointAlone')],
           ]}
           onChange={setMarks}
-          help={
-            radiusRead !== null && radiusRead <= SMALL_RADIUS && marks !== 'radiusPoint'
-              ? 'So small a return is strapped from its radius point alone.'
-              : undefined
-          }
+          help={radiusRead !== null && radiusRead <= SMALL_RADIUS && marks !== 'radiusPoint' ? msg('packages.soSmallAReturnIsStrappedFrom') : undefined}
         />
-        <DraftField label="Hubs off the arc by" unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
+        <DraftField label={msg('packages.hubsOffTheArcBy')} unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
         <Choice
-          label="on its"
+          label={msg('packages.onIts')}
           value={side}
           options={[
-            ['left', 'left, going round'],
-            ['right', 'right, going round'],
-            ['on', 'own line: no offset'],
+            ['left', msg('packages.leftGoingRound')],
+            ['right', msg('packages.rightGoingRound')],
+            ['on', msg('packages.ownLineNoOffset')],
           ]}
           onChange={setSide}
         />
       </div>
       <div className="mt-3 grid gap-4 md:grid-cols-2">
         <div className="flex flex-col gap-3">
-          {fields('From', from, setFrom, errors.from)}
-          {fields('To', to, setTo, errors.to)}
+          {fields(msg('common.from'), from, setFrom, errors.from)}
+          {fields(msg('common.to2'), to, setTo, errors.to)}
           {errors.found && <p className="font-medium text-brick">{errors.found}</p>}
           {errors.plans && <p className="font-medium text-brick">{errors.plans}</p>}
           {made && (
             <p data-testid="return-figures">
-              Turns {units.angle(Math.abs(made.arc.delta))} to the {made.arc.delta > 0 ? 'right' : 'left'}; {units.length(made.arc.length)} {units.unit} long,
-              tangents {units.length(made.arc.tangentLength)}, chord {units.length(made.arc.chord)}. It touches at{' '}
-              {typedStation(a!.road, Number(made.begin.toFixed(3)), style)} and {typedStation(b!.road, Number(made.end.toFixed(3)), style)}.
+              {msg('packages.turnsToTheLongTangentsChordIt', {
+                angle: units.angle(Math.abs(made.arc.delta)),
+                delta: made.arc.delta > 0 ? 'right' : 'left',
+                length: units.length(made.arc.length),
+                unit: units.unit,
+                length2: units.length(made.arc.tangentLength),
+                length3: units.length(made.arc.chord),
+                typedStation: typedStation(a!.road, Number(made.begin.toFixed(3)), style),
+                typedStation2: typedStation(b!.road, Number(made.end.toFixed(3)), style),
+              })}
             </p>
           )}
         </div>
         <div className="relative min-h-[300px] border border-ink2">
           <Board
             scene={scene}
-            description="The return as it would lie on the site"
+            description={msg('packages.theReturnAsItWouldLieOn')}
             fitTo={made ? [...drawnReturn(made, 6), made.arc.radiusPoint, made.arc.intersection] : []}
             fitKey={made ? `${made.begin} ${made.end}` : 'none'}
           />
@@ -241,11 +249,11 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
         <table className={`${TABLE} mt-3`}>
           <thead>
             <tr>
-              <th className={TH_WORD}>Mark</th>
-              <th className={TH_WORD}>What it is</th>
-              <th className={TH}>Direction</th>
-              <th className={TH}>Height</th>
-              <th className={TH}>and</th>
+              <th className={TH_WORD}>{msg('common.mark')}</th>
+              <th className={TH_WORD}>{msg('common.whatItIs')}</th>
+              <th className={TH}>{msg('common.direction')}</th>
+              <th className={TH}>{msg('common.height')}</th>
+              <th className={TH}>{msg('common.and')}</th>
             </tr>
           </thead>
           <tbody>
@@ -254,7 +262,7 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
                 <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
                 <td className={TD_WORD}>{plan.road?.why}</td>
                 <td className={TD}>{plan.corner === 'radius point' ? '–' : units.angle((plan.road?.azimuthDeg ?? 0) * RADIANS_PER_DEGREE)}</td>
-                <td className={TD}>{plan.designZ === null ? 'no height' : units.length(plan.designZ)}</td>
+                <td className={TD}>{plan.designZ === null ? msg('packages.noHeight') : units.length(plan.designZ)}</td>
                 <td className={TD}>{units.length(plan.road?.also?.z ?? null)}</td>
               </tr>
             ))}

@@ -3,6 +3,7 @@ import { CENTRELINE, stationsShown, fail, ok, type Metres, type Result, type Sta
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf, classOf, usualClass } from '@idle-marker/records';
 import {
+  msg,
   angleWords,
   gradeWords,
   outlineErrorWords,
@@ -141,15 +142,10 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const differing = made && surface && under ? crossCheck(made, under, allowed) : [];
   const errors = {
     ...head.errors,
-    offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? `Give the offset, such as ${units.edit(1)}.` : null,
+    offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(1) }) : null,
     own: ownRead.ok ? null : ownRead.error,
     list: !rule.ok ? rule.error : item && !item.ok ? stationListFaultWords(item.error, style) : null,
-    plans:
-      plans && !plans.ok
-        ? outlineErrorWords(plans.error)
-        : plans?.ok && plans.value.length > 2000
-          ? 'That is more than 2000 marks: take a shorter stretch.'
-          : null,
+    plans: plans && !plans.ok ? outlineErrorWords(plans.error) : plans?.ok && plans.value.length > 2000 ? msg('packages.thatIsMoreThan2000MarksTake') : null,
   };
   const save = async () => {
     setTried(true);
@@ -176,42 +172,47 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       open
       onClose={onClose}
       wide
-      title={work ? `${work.body.name}: new revision` : `Marks along ${road.name}`}
+      title={work ? msg('common.newRevision', { name: work.body.name }) : msg('packages.marksAlong', { name: road.name })}
       foot={
-        <PackageFoot isNew={work === null} said={plans?.ok ? `${plans.value.length} marks` : 'No marks yet'} onClose={onClose} onSave={() => void save()} />
+        <PackageFoot
+          isNew={work === null}
+          said={plans?.ok ? msg('packages.marks', { value: plans.value.length }) : msg('common.noMarksYet')}
+          onClose={onClose}
+          onSave={() => void save()}
+        />
       }
     >
       <div className="grid gap-3 sm:grid-cols-3">
         <PackageHeadFields head={head} tried={tried} />
-        <Choice label="Offset is measured to" value={string} options={strings} onChange={setString} />
-        <DraftField label="Hubs off it by" unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
+        <Choice label={msg('packages.offsetIsMeasuredTo')} value={string} options={strings} onChange={setString} />
+        <DraftField label={msg('packages.hubsOffItBy')} unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
         <Choice
-          label="on its"
+          label={msg('packages.onIts')}
           value={side}
           options={[
-            ['right', 'right, looking up the stations'],
-            ['left', 'left, looking up the stations'],
-            ['on', 'own line: no offset'],
+            ['right', msg('packages.rightLookingUpTheStations')],
+            ['left', msg('packages.leftLookingUpTheStations')],
+            ['on', msg('packages.ownLineNoOffset')],
           ]}
           onChange={setSide}
         />
-        <Choice label="Cut and fill to" value={gradeString} options={grades} onChange={setGradeString} />
+        <Choice label={msg('common.cutAndFillTo')} value={gradeString} options={grades} onChange={setGradeString} />
         <Choice
-          label="and also to"
+          label={msg('packages.andAlsoTo')}
           value={alsoString}
-          options={[[NONE, 'nothing else'], ...grades.filter(([each]) => each !== gradeString)]}
+          options={[[NONE, msg('common.nothingElse')], ...grades.filter(([each]) => each !== gradeString)]}
           onChange={setAlsoString}
         />
         <ClassChoice value={classId} onChange={setClassId} />
         <PackageWritingFields writing={writing} />
         {surfaces.length + lines.length > 0 && (
           <Choice
-            label="Heights checked against"
+            label={msg('packages.heightsCheckedAgainst')}
             value={heightsFrom}
             options={[
-              [STRINGS, 'nothing: strings and profile alone'],
+              [STRINGS, msg('packages.nothingStringsAndProfileAlone')],
               ...surfaces.map(({ id, label }) => [id, label] as const),
-              ...lines.map((line) => [`${BY_SECTION}${line}`, `its cross sections, ${line}`] as const),
+              ...lines.map((line) => [`${BY_SECTION}${line}`, msg('packages.itsCrossSections', { line })] as const),
             ]}
             onChange={setHeightsFrom}
           />
@@ -219,23 +220,31 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       </div>
       {surface && (
         <div className="mt-2">
-          <Tick label={`Heights come from ${surface.name}, not from the strings`} checked={useSurface} onChange={setUseSurface} />
-          {useSurface && <Tick label="at the place of each hub, not on the string" checked={atHub} onChange={setAtHub} />}
+          <Tick label={msg('packages.heightsComeFromNotFromTheStrings', { name: surface.name })} checked={useSurface} onChange={setUseSurface} />
+          {useSurface && <Tick label={msg('packages.atThePlaceOfEachHubNot')} checked={atHub} onChange={setAtHub} />}
           {differing.length > 0 && !atHub && (
             <p className="font-medium text-ochre">
-              At {differing.length} of {made?.corners.length} stations strings and surface differ by more than {smallLength(allowed, units.lengthUnit)}, most at{' '}
-              {differing[0]!.name}: {units.length(differing[0]!.fromRoad)} by the strings, {units.length(differing[0]!.fromSurface)} {units.unit} on the
-              surface. Ask which holds before anything is set.
+              {msg('packages.atOfStationsStringsAndSurfaceDiffer', {
+                differing: differing.length,
+                corners: made?.corners.length,
+                smallLength: smallLength(allowed, units.lengthUnit),
+                name: differing[0]!.name,
+                length: units.length(differing[0]!.fromRoad),
+                length2: units.length(differing[0]!.fromSurface),
+                unit: units.unit,
+              })}
             </p>
           )}
           {under && differing.length === 0 && !atHub && (
-            <p className="text-[14px] text-ink2">Strings and surface agree within {smallLength(allowed, units.lengthUnit)} wherever both have a height.</p>
+            <p className="text-[14px] text-ink2">
+              {msg('packages.stringsAndSurfaceAgreeWithinWherever', { smallLength: smallLength(allowed, units.lengthUnit) })}
+            </p>
           )}
         </div>
       )}
       <RuleFields draft={draft} onChange={setDraft} road={road} />
       <label className="mt-3 flex flex-col gap-1">
-        <span className="text-[13px] text-ink2">Offsets of their own, one a line: station, colon, offset</span>
+        <span className="text-[13px] text-ink2">{msg('packages.offsetsOfTheirOwnOneALine')}</span>
         <textarea
           rows={2}
           value={own.text}
@@ -252,11 +261,11 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
         <table className={`${TABLE} mt-3`}>
           <thead>
             <tr>
-              <th className={TH_WORD}>Mark</th>
-              <th className={TH}>Off</th>
+              <th className={TH_WORD}>{msg('common.mark')}</th>
+              <th className={TH}>{msg('common.off2')}</th>
               <th className={TH}>{gradeWords(gradeString)}</th>
               {alsoString !== NONE && <th className={TH}>{gradeWords(alsoString)}</th>}
-              <th className={TH_WORD}>There</th>
+              <th className={TH_WORD}>{msg('packages.there')}</th>
             </tr>
           </thead>
           <tbody>
@@ -264,7 +273,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
               <tr key={plan.key}>
                 <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
                 <td className={TD}>{units.length(plan.offset)}</td>
-                <td className={TD}>{plan.designZ === null ? 'no height' : units.length(plan.designZ)}</td>
+                <td className={TD}>{plan.designZ === null ? msg('packages.noHeight') : units.length(plan.designZ)}</td>
                 {alsoString !== NONE && <td className={TD}>{units.length(plan.road?.also?.z ?? null)}</td>}
                 <td className={TD_WORD}>
                   {[plan.road?.why, plan.road?.angle && angleWords(plan.road.angle, units.lengthUnit)].filter((each) => each).join('; ')}
@@ -274,7 +283,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           </tbody>
         </table>
       )}
-      {rows.length > SHOWN && <p className="mt-1 text-[14px] text-ink2">and {rows.length - SHOWN} more.</p>}
+      {rows.length > SHOWN && <p className="mt-1 text-[14px] text-ink2">{msg('packages.andMore', { rows: rows.length - SHOWN })}</p>}
     </Dialog>
   );
 }
@@ -290,9 +299,9 @@ function ownIn(text: string, station: (text: string) => Metres | null, length: (
     if (line.trim() === '') continue;
     const [first = '', second = ''] = line.split(':').map((part) => part.trim());
     const [shown, offset] = [station(first), length(second)];
-    if (shown === null || offset === null || offset < 0) return fail(`Line ${i + 1} is not a station, a colon and an offset.`);
+    if (shown === null || offset === null || offset < 0) return fail(msg('packages.lineIsNotAStationAColon', { i: i + 1 }));
     const found = stationsShown(road.alignment, shown);
-    if (found.length === 0) return fail(`Line ${i + 1}: the line has no such station.`);
+    if (found.length === 0) return fail(msg('packages.lineTheLineHasNoSuchStation', { i: i + 1 }));
     // Where a station comes twice, its offset holds at both.
     own.push(...found.map((each) => ({ station: each.station, offset })));
   }

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { readStation, stationText, type StationStyle } from '@idle-marker/words';
+import { msg, readStation, stationText, type StationStyle } from '@idle-marker/words';
 import { DraftField } from '../field/DraftField.tsx';
 import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../field/draft.ts';
 import { typedStation, useStationStyle } from '../site/useRoads.ts';
@@ -10,10 +10,10 @@ import { useUnits, type Units } from '../field/useUnits.ts';
 import { Choice, Tick } from '../ui/Field.tsx';
 
 const CURVES = [
-  ['interval', 'at the same interval'],
-  ['parts', 'in equal parts'],
-  ['chord', 'in equal parts, none longer than'],
-  ['rise', 'so that an arc rises no more over its chord than'],
+  ['interval', msg('packages.atTheSameInterval')],
+  ['parts', msg('packages.inEqualParts')],
+  ['chord', msg('packages.inEqualPartsNoneLongerThan')],
+  ['rise', msg('packages.soThatAnArcRisesNoMore')],
 ] as const;
 type Curves = (typeof CURVES)[number][0];
 
@@ -61,17 +61,17 @@ export function useRule(draft: RuleDraft, road: Road): ReadRule {
     const isEmpty = ({ text }: Draft<unknown>) => text.trim() === '';
     const from = isEmpty(draft.from) ? null : valueOf<Metres | undefined>(draft.from, (text) => shown(text)[0]);
     const to = isEmpty(draft.to) ? null : valueOf<Metres | undefined>(draft.to, (text) => shown(text).at(-1));
-    if (from === undefined) return { ok: false, error: `The line has no station ${draft.from.text}.` };
-    if (to === undefined) return { ok: false, error: `The line has no station ${draft.to.text}.` };
+    if (from === undefined) return { ok: false, error: msg('packages.theLineHasNoStation', { text: draft.from.text }) };
+    if (to === undefined) return { ok: false, error: msg('packages.theLineHasNoStation', { text: draft.to.text }) };
     const interval = isEmpty(draft.interval) ? null : lengthOf(draft.interval, units);
-    if (interval === null && !isEmpty(draft.interval)) return { ok: false, error: 'The interval is no length.' };
+    if (interval === null && !isEmpty(draft.interval)) return { ok: false, error: msg('packages.theIntervalIsNoLength') };
     const [closer, upTo] = [lengthOf(draft.closer, units), lengthOf(draft.upTo, units)];
     const figure = draft.curves === 'parts' ? Math.floor(Number(draft.figure.text)) : lengthOf(draft.figure, units);
     const extra: Metres[] = 'exact' in draft.extra ? [...draft.extra.exact] : [];
     for (const text of 'exact' in draft.extra ? [] : draft.extra.text.split(/[,;\n]/)) {
       if (text.trim() === '') continue;
       const found = shown(text);
-      if (found.length === 0) return { ok: false, error: `The line has no station ${text.trim()}.` };
+      if (found.length === 0) return { ok: false, error: msg('packages.theLineHasNoStation', { text: text.trim() }) };
       extra.push(...found);
     }
     return {
@@ -107,38 +107,44 @@ export function RuleFields({ draft, onChange, road }: { readonly draft: RuleDraf
   });
   return (
     <fieldset className="mt-3 grid grid-cols-2 gap-3 border-t border-rule pt-2 sm:grid-cols-4">
-      <legend className="pr-2 text-[15px] font-semibold">Stations</legend>
-      <DraftField inputMode="text" label="From" placeholder={stationText(road.alignment.startStation, style, 0)} {...text('from')} />
-      <DraftField inputMode="text" label="To" placeholder="its end" {...text('to')} />
-      <DraftField label="Every" unit={units.unit} inputMode="decimal" {...text('interval')} help="Empty: only where something changes." />
+      <legend className="pr-2 text-[15px] font-semibold">{msg('common.stations')}</legend>
+      <DraftField inputMode="text" label={msg('common.from')} placeholder={stationText(road.alignment.startStation, style, 0)} {...text('from')} />
+      <DraftField inputMode="text" label={msg('common.to2')} placeholder={msg('packages.itsEnd')} {...text('to')} />
+      <DraftField
+        label={msg('common.every')}
+        unit={units.unit}
+        inputMode="decimal"
+        {...text('interval')}
+        help={msg('packages.emptyOnlyWhereSomethingChanges')}
+      />
       <Choice
-        label="Order"
+        label={msg('common.order')}
         value={draft.direction}
         options={[
-          ['up', 'up the stations'],
-          ['down', 'down the stations'],
+          ['up', msg('packages.upTheStations')],
+          ['down', msg('packages.downTheStations')],
         ]}
         onChange={(direction) => change({ direction })}
       />
-      <DraftField label="On curves with a radius up to" unit={units.unit} inputMode="decimal" {...text('upTo')} />
-      <DraftField label="every" unit={units.unit} inputMode="decimal" {...text('closer')} />
-      <Choice label="Curves as well" value={draft.curves} options={CURVES} onChange={(curves) => change({ curves })} />
+      <DraftField label={msg('packages.onCurvesWithARadiusUpTo')} unit={units.unit} inputMode="decimal" {...text('upTo')} />
+      <DraftField label={msg('packages.every')} unit={units.unit} inputMode="decimal" {...text('closer')} />
+      <Choice label={msg('packages.curvesAsWell')} value={draft.curves} options={CURVES} onChange={(curves) => change({ curves })} />
       {draft.curves === 'interval' ? (
         <span className="max-sm:hidden" />
       ) : (
         <DraftField
-          label={draft.curves === 'parts' ? 'How many' : 'Length'}
+          label={draft.curves === 'parts' ? msg('packages.howMany') : msg('common.length')}
           unit={draft.curves === 'parts' ? undefined : units.unit}
           inputMode="decimal"
           {...text('figure')}
         />
       )}
       <div className="col-span-2">
-        <Tick label="And wherever something changes" checked={draft.special} onChange={(special) => change({ special })} />
+        <Tick label={msg('packages.andWhereverSomethingChanges')} checked={draft.special} onChange={(special) => change({ special })} />
       </div>
       <DraftField
         className="col-span-2"
-        label="And at these stations"
+        label={msg('packages.andAtTheseStations')}
         placeholder={`${stationText(57.5, style, 1)}, ${stationText(88, style, 0)}`}
         {...text('extra')}
       />

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { goodToOf, type AcceptedSolution } from '@idle-marker/records';
-import { goodToWords, unprovenShort } from '@idle-marker/words';
+import { msg, goodToWords, unprovenShort } from '@idle-marker/words';
 import { useProofAge } from '../site/railFacts.ts';
 import { readSetting, writeSetting } from '../data/storage.ts';
 import { useLinked } from '../link/linkStore.ts';
@@ -25,18 +25,32 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
   if (begun || started) return null;
   const { name, result, method } = solution.fact.body;
   const lines = [
-    `Station ${name}, good to ${goodToWords(goodToOf(solution), units.lengthUnit)}${method === 'assumed' ? ', its direction assumed' : ''}; ${
-      age?.proven ? `proved ${age.minutes} min ago` : unprovenShort(age?.unproven ?? [], age?.unchecked)
-    }`,
+    msg('pole.stationGoodTo', {
+      name,
+      goodTo: goodToWords(goodToOf(solution), units.lengthUnit),
+      method: method === 'assumed' ? msg('pole.itsDirectionAssumed') : '',
+      proven: age?.proven ? msg('pole.provedMinAgo', { minutes: age.minutes }) : unprovenShort(age?.unproven ?? [], age?.unchecked),
+    }),
     result.z === null
-      ? 'No height: the stakes get none'
-      : `Heights from the station’s marks${state.settings.siteZero === null ? '' : `, site zero ${units.length(state.settings.siteZero)}`}`,
-    ...(pole ? [`${pole.target?.name ?? 'Prism, constant 0'} at ${units.length(pole.targetHeight)} ${units.unit}, ${pole.legs ? 'on legs' : 'by hand'}`] : []),
+      ? msg('pole.noHeightTheStakesGetNone')
+      : msg('pole.heightsFromTheStationsMarks', {
+          siteZero: state.settings.siteZero === null ? '' : msg('pole.siteZero', { length: units.length(state.settings.siteZero) }),
+        }),
+    ...(pole
+      ? [
+          msg('pole.at', {
+            name: pole.target?.name ?? msg('pole.prismConstant0'),
+            length: units.length(pole.targetHeight),
+            unit: units.unit,
+            legs: pole.legs ? msg('common.onLegs') : msg('common.byHand'),
+          }),
+        ]
+      : []),
   ];
   return (
     <Card
       tone="ink"
-      title={`Before the first mark of ${work.body.name}`}
+      title={msg('pole.beforeTheFirstMarkOf', { name: work.body.name })}
       actions={
         <Button
           onClick={() => {
@@ -44,7 +58,7 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
             void writeSetting(key, true);
           }}
         >
-          All of it is so
+          {msg('pole.allOfItIsSo')}
         </Button>
       }
     >

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { planDistance, type OtherOffset } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { alternativesFor, keepClearOf, withOffset, type RoundStop } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Field } from '../ui/Field.tsx';
 
-const USUAL = ['Spoil heap', 'Stacked material', 'Fence', 'Slope', 'Machine', 'Water'];
+const USUAL = [msg('pole.spoilHeap'), msg('pole.stackedMaterial'), msg('pole.fence'), msg('common.slope'), msg('pole.machine'), msg('pole.water')];
 
 interface BlockedDialogProps {
   readonly work: Fact<'package'>;
@@ -44,23 +45,23 @@ export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogPro
     <Dialog
       open
       onClose={onClose}
-      title={`${plan.name} can’t be set here`}
+      title={msg('pole.cantBeSetHere', { name: plan.name })}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void leave()}>
-            Leave it for now
+            {msg('pole.leaveItForNow')}
           </Button>
         </>
       }
     >
       <Field
-        label="What is in the way"
+        label={msg('pole.whatIsInTheWay')}
         value={what}
         maxLength={80}
         autoFocus
         onChange={(event) => setWhat(event.target.value)}
-        error={tried && what.trim() === '' ? 'Say what stands there, so that the next one knows.' : null}
+        error={tried && what.trim() === '' ? msg('pole.sayWhatStandsThereSoThatThe') : null}
       />
       <p className="mt-2 flex flex-wrap gap-2">
         {USUAL.map((each) => (
@@ -69,17 +70,18 @@ export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogPro
           </Button>
         ))}
       </p>
-      <h3 className="mt-4 text-[17px]">Set it elsewhere on the same line</h3>
+      <h3 className="mt-4 text-[17px]">{msg('pole.setItElsewhereOnTheSameLine')}</h3>
       {others.length === 0 ? (
-        <p className="text-ink2">No other offset on this line is free of outlines, areas and other hubs, and seen from the instrument.</p>
+        <p className="text-ink2">{msg('pole.noOtherOffsetOnThisLineIs')}</p>
       ) : (
         <ul className="mt-1 flex flex-wrap gap-2">
           {others.map((other) => (
             <li key={other.offset}>
               <Button onClick={() => void move(other)}>
-                {units.length(other.offset)} {units.unit} off{' '}
+                {msg('pole.off', { length: units.length(other.offset), unit: units.unit })}{' '}
                 <span className="font-normal text-ink2">
-                  ({units.length(planDistance(other.place, plan.place), 1)} {units.unit} {other.offset > plan.offset ? 'further out' : 'nearer in'})
+                  ({units.length(planDistance(other.place, plan.place), 1)} {units.unit}{' '}
+                  {other.offset > plan.offset ? msg('pole.furtherOut') : msg('pole.nearerIn')})
                 </span>
               </Button>
             </li>
@@ -87,9 +89,11 @@ export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogPro
         </ul>
       )}
       <p className="mt-3 text-[14px] text-ink2">
-        Another offset makes a new revision of {work.body.name}; its stake says the new figure.
-        {sisters.length > 0 && ` ${sisters.join(' and ')} ${sisters.length === 1 ? 'leads' : 'lead'} to the same corner, so it can also be done without.`}
-        {state.obstructions.size > 0 && ` ${state.obstructions.size} ${state.obstructions.size === 1 ? 'mark is' : 'marks are'} blocked so far.`}
+        {msg('pole.anotherOffsetMakesANewRevisionOf', {
+          name: work.body.name,
+          sisters: sisters.length > 0 && msg('pole.toTheSameCornerSoItCan', { sisters: sisters.join(' and '), sisters2: sisters.length }),
+          obstructions: state.obstructions.size > 0 && msg('pole.blockedSoFar', { obstructions: state.obstructions.size }),
+        })}
       </p>
     </Dialog>
   );

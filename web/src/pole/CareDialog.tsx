@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { CARE, CARE_LIST, CARE_OF_EQUIPMENT } from '@idle-marker/words';
+import { msg, CARE, CARE_LIST, CARE_OF_EQUIPMENT } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -7,7 +7,7 @@ import { Choice, Field } from '../ui/Field.tsx';
 import { dayAndTime } from '../ui/time.ts';
 
 const SHOWN = 12;
-const WHOLE = 'the whole kit';
+const WHOLE = msg('pole.theWholeKit');
 
 /** What is known by heart and forgotten by evening; and the log of what was done for the equipment. */
 export function CareDialog({ onClose }: { onClose(): void }) {
@@ -21,7 +21,7 @@ export function CareDialog({ onClose }: { onClose(): void }) {
     setText('');
   };
   return (
-    <Dialog open onClose={onClose} wide title="Care and caution" foot={<Button onClick={onClose}>Done</Button>}>
+    <Dialog open onClose={onClose} wide title={msg('pole.careAndCaution')} foot={<Button onClick={onClose}>{msg('common.done')}</Button>}>
       <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
         {CARE_LIST.map(({ title, lines }) => (
           <section key={title}>
@@ -34,17 +34,17 @@ export function CareDialog({ onClose }: { onClose(): void }) {
           </section>
         ))}
       </div>
-      <h3 className="mt-4 border-t border-rule pt-3 text-[17px]">Log of care and adjustment</h3>
+      <h3 className="mt-4 border-t border-rule pt-3 text-[17px]">{msg('pole.logOfCareAndAdjustment')}</h3>
       <div className="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_2fr_auto]">
-        <Choice label="What was done" value={what} options={CARE_OF_EQUIPMENT.map((each) => [each, CARE[each]] as const)} onChange={setWhat} />
+        <Choice label={msg('pole.whatWasDone')} value={what} options={CARE_OF_EQUIPMENT.map((each) => [each, CARE[each]] as const)} onChange={setWhat} />
         <Choice
-          label="To what"
+          label={msg('common.toWhat')}
           value={about}
           options={[[WHOLE, WHOLE], ...state.equipment.map(({ body }) => [body.item, body.what.name] as const)]}
           onChange={setAbout}
         />
-        <Field label="How, and what was found" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
-        <Button onClick={() => void log()}>Note it</Button>
+        <Field label={msg('pole.howAndWhatWasFound')} value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
+        <Button onClick={() => void log()}>{msg('common.noteIt')}</Button>
       </div>
       <ul className="mt-2 text-[14px]">
         {state.care

@@ -1,5 +1,6 @@
 import type { Fact } from '@idle-marker/contract';
 import { cautionsFor, isIndependentlyChecked, independentCheckFor, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Card } from '../ui/Slip.tsx';
 import { CautionCard, LaserCaution } from './CautionCard.tsx';
@@ -24,11 +25,11 @@ export function CautionCards({ work, stop, solution }: CautionCardsProps) {
       ))}
       <LaserCaution on={work.body.name} />
       {why !== null && (
-        <Card tone="ochre" title="Wants an independent check">
-          {why === 'fine'
-            ? 'Steel and bolts show a wrong mark only when they hang there.'
-            : 'Beside a building that stands, a wrong mark shows when the wall meets it.'}{' '}
-          Tape {plan.name} to another mark, or sight it again from another station: the station that set it can’t check itself.
+        <Card tone="ochre" title={msg('pole.wantsAnIndependentCheck')}>
+          {msg('pole.tapeToAnotherMarkOrSightIt', {
+            why: why === 'fine' ? msg('pole.steelAndBoltsShowAWrongMark') : msg('pole.besideABuildingThatStandsAWrong'),
+            name: plan.name,
+          })}
         </Card>
       )}
     </>

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { coarserClass, type AcceptedSolution } from '@idle-marker/records';
-import { coarserWords } from '@idle-marker/words';
+import { msg, coarserWords } from '@idle-marker/words';
 import type { Fact } from '@idle-marker/contract';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
@@ -16,15 +16,14 @@ export function CoarserCard({ solution, work }: { readonly solution: AcceptedSol
   return (
     <Card
       tone="ochre"
-      title={`Not accepted for ${coarser.asked.toLowerCase()}`}
+      title={msg('pole.notAcceptedFor', { asked: coarser.asked.toLowerCase() })}
       actions={
         <Link to={`/sites/${id}/station`} className={LINK}>
-          To the station
+          {msg('common.toTheStation')}
         </Link>
       }
     >
-      {coarserWords(solution.fact.body.name, coarser, units.lengthUnit)} Sight more marks there, and accept it for this work. Until then this is printed on the
-      sheet.
+      {msg('pole.sightMoreMarksThereAndAcceptIt', { coarser: coarserWords(solution.fact.body.name, coarser, units.lengthUnit) })}
     </Card>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { nearCode } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
 
@@ -16,17 +17,15 @@ export function CodeField({ value, codes, onChange }: CodeFieldProps) {
   const meant = kept === value ? null : nearCode(value, codes);
   return (
     <div className="flex min-w-0 flex-col gap-1">
-      <Field label="Code" value={value} maxLength={40} onChange={(event) => onChange(event.target.value)} />
+      <Field label={msg('pole.code')} value={value} maxLength={40} onChange={(event) => onChange(event.target.value)} />
       {meant !== null && (
-        <div className="border-l-4 border-ochre pl-3 text-[14px]" role="group" aria-label={`What ${value.trim()} means`}>
-          <p>
-            {value.trim()}: did you mean {meant}?
-          </p>
+        <div className="border-l-4 border-ochre pl-3 text-[14px]" role="group" aria-label={msg('common.whatMeans', { value: value.trim() })}>
+          <p>{msg('pole.didYouMean', { value: value.trim(), meant })}</p>
           <Button look="quiet" onClick={() => onChange(meant)}>
             {meant}
           </Button>
           <Button look="quiet" onClick={() => setKept(value)}>
-            No, {value.trim()}
+            {msg('pole.no', { value: value.trim() })}
           </Button>
         </div>
       )}

@@ -1,5 +1,5 @@
 import { graduation, type Move, type Viewpoint } from '@idle-marker/core';
-import { DIRECTION_WORDS } from '@idle-marker/words';
+import { msg, DIRECTION_WORDS } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useSize } from '../ui/useSize.ts';
 
@@ -52,7 +52,7 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
       viewBox={`0 0 ${width} ${height}`}
       className="h-full w-full"
       role="img"
-      aria-label={move ? 'The pole against the mark; the sentence above says the same' : 'Waiting for the pole'}
+      aria-label={move ? msg('pole.thePoleAgainstTheMarkTheSentence') : msg('pole.waitingForThePole')}
     >
       <g stroke="var(--rule)" strokeWidth="1.5">
         <path d={`M${cx - half} ${cy}H${cx + half}M${cx} ${cy - half}V${cy + half}`} />
@@ -114,7 +114,7 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
             strokeDasharray={stale ? '4 3' : undefined}
           />
           <text x={x(move) + 16} y={y(move) + 22} fontSize="14" fontWeight="600" fill="var(--spruce)">
-            {stale ? 'pole, old' : 'pole'}
+            {stale ? msg('common.poleOld') : 'pole'}
           </text>
           <path d={`M${cx + half + 40} ${y(move)}l14 -8v16z`} fill="var(--spruce)" />
           <path d={`M${x(move)} ${cy + half + 12}l-8 14h16z`} fill="var(--spruce)" transform={`translate(0 -14)`} />

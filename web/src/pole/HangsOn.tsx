@@ -1,6 +1,6 @@
 import type { Fact } from '@idle-marker/contract';
 import { decidedSolution } from '@idle-marker/records';
-import { clearWords, hangsWords, heldBy } from '@idle-marker/words';
+import { msg, clearWords, hangsWords, heldBy } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
 
@@ -20,12 +20,12 @@ export function HangsOn({ mark }: { readonly mark: Fact<'mark'> }) {
   return (
     <details className="mt-2 border-y border-rule" open={standing.standing === 'inDoubt'}>
       <summary className="min-h-11 cursor-pointer py-2.5">
-        On what {mark.body.name} hangs: <strong>{solution.fact.body.name}</strong>, {heldBy(solution.fact.body.method, names)}
+        {msg('pole.onWhatHangs', { name: mark.body.name })} <strong>{solution.fact.body.name}</strong>, {heldBy(solution.fact.body.method, names)}
       </summary>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 pb-2">
         {(['plan', 'height'] as const).map((part) => (
           <div key={part} className="contents">
-            <dt className="text-ink2">{part === 'plan' ? 'Plan' : 'Height'}</dt>
+            <dt className="text-ink2">{part === 'plan' ? msg('common.plan') : msg('common.height')}</dt>
             <dd>{hangsWords(standing[part], evidence(standing[part].evidence))}</dd>
           </div>
         ))}

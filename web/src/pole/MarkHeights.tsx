@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { recomputed, type RoundStop, effectOf } from '@idle-marker/records';
-import { gradeWords, HEIGHT_REFERENCE, smallLength } from '@idle-marker/words';
+import { msg, gradeWords, HEIGHT_REFERENCE, smallLength } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { Figure } from '../field/Figure.tsx';
@@ -35,15 +35,17 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
     <div className="flex gap-4 max-md:flex-col">
       <dl className="flex min-w-[130px] flex-none flex-wrap gap-x-6 gap-y-1 md:flex-col">
         <div>
-          <dt className="text-[13px] text-ink2">{hubZ === null ? 'Ground here' : 'Hub'}</dt>
+          <dt className="text-[13px] text-ink2">{hubZ === null ? msg('pole.groundHere') : msg('common.hub')}</dt>
           <dd>
             <Figure metres={from} className="figures text-[22px] font-medium" />
             {hubZ !== null && since?.height ? (
-              <span className="block text-[13px] text-ochre">recomputed: {units.length(hubZ + since.height)}; the stake says what was found first</span>
+              <span className="block text-[13px] text-ochre">
+                {msg('pole.recomputedTheStakeSaysWhatWasFound', { length: units.length(hubZ + since.height) })}
+              </span>
             ) : null}
             {since?.plan ? (
               <span className="block text-[13px] text-ochre">
-                recomputed: {smallLength(since.plan, units.lengthUnit)} from where it was found when it was set
+                {msg('pole.recomputedFromWhereItWasFoundWhen', { smallLength: smallLength(since.plan, units.lengthUnit) })}
               </span>
             ) : null}
           </dd>
@@ -55,29 +57,37 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
           <dd>
             <Figure metres={plan.designZ} className="figures text-[22px] font-medium" />
             {settings.siteZero !== null && plan.designZ !== null && (
-              <span className="block text-[13px] text-ink2">{units.length(plan.designZ - settings.siteZero)} against site zero</span>
+              <span className="block text-[13px] text-ink2">{msg('pole.againstSiteZero', { length: units.length(plan.designZ - settings.siteZero) })}</span>
             )}
           </dd>
         </div>
         <div className="md:mt-1">
-          <dt className="sr-only">Cut or fill</dt>
+          <dt className="sr-only">{msg('pole.cutOrFill')}</dt>
           <dd>
             {cutFill === null ? (
               <span className="text-ink2">
-                {plan.designZ === null ? 'No design height' : hasHeight ? 'Cut or fill after the first shot' : 'The station has no height: the stake gets none'}
+                {plan.designZ === null
+                  ? msg('pole.noDesignHeight')
+                  : hasHeight
+                    ? msg('pole.cutOrFillAfterTheFirstShot')
+                    : msg('pole.theStationHasNoHeightTheStake')}
               </span>
             ) : (
               <>
                 <CutFill cutFill={cutFill} rounding={work.body.rounding} />
                 {work.body.also && <CutFill small cutFill={cutFill - work.body.also.above} rounding={work.body.rounding} />}
-                {work.body.also && <span className="block text-[13px] text-ink2">the second to {HEIGHT_REFERENCE[work.body.also.heightReference]}</span>}
+                {work.body.also && (
+                  <span className="block text-[13px] text-ink2">
+                    {msg('pole.theSecondTo', { heightReference: HEIGHT_REFERENCE[work.body.also.heightReference] })}
+                  </span>
+                )}
                 {plan.road?.also && plan.road.also.z !== null && from !== null && (
                   <>
                     <CutFill small cutFill={from - plan.road.also.z} rounding={work.body.rounding} />
-                    <span className="block text-[13px] text-ink2">the second to {gradeWords(plan.road.also.to)}</span>
+                    <span className="block text-[13px] text-ink2">{msg('pole.theSecondTo2', { grade: gradeWords(plan.road.also.to) })}</span>
                   </>
                 )}
-                <span className="text-[13px] text-ink2">{hubZ === null ? 'from the ground; the stake gets it from the hub' : 'from the hub'}</span>
+                <span className="text-[13px] text-ink2">{hubZ === null ? msg('pole.fromTheGroundTheStakeGetsIt') : msg('pole.fromTheHub')}</span>
               </>
             )}
           </dd>
@@ -89,9 +99,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
 }
 
 const SIDES = [
-  ['back', 'Back'],
-  ['left', 'Left side'],
-  ['right', 'Right side'],
+  ['back', msg('common.back')],
+  ['left', msg('common.leftSide')],
+  ['right', msg('common.rightSide')],
 ] as const;
 
 /** The front of the stake in a picture, its other sides in a line each, and the way to write it large. */
@@ -108,7 +118,7 @@ function Stake({ mark, work }: { readonly mark: Fact<'mark'>; readonly work: Fac
           </p>
         ))}
       <Link className={LINK} to={`/sites/${id}/hand-over/stakes?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}>
-        Write it large
+        {msg('pole.writeItLarge')}
       </Link>
     </div>
   );

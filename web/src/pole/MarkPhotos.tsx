@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { keepPhoto, photoAddress, sendPhotos, shrink } from '../data/photos.ts';
 import { newId } from '../data/uuid.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -36,12 +37,12 @@ export function MarkPhotos({ mark, name, written = false }: MarkPhotosProps) {
       });
       setCaption('');
     } catch {
-      setTrouble(`${file.name} is no picture that can be read: take a JPEG, PNG or WebP.`);
+      setTrouble(msg('pole.isNoPictureThatCanBeRead', { name: file.name }));
     }
   };
   return (
-    <section className="mt-4" aria-label={`Photos of ${name}`}>
-      <h3 className="text-[15px]">{written ? 'What was really written' : 'Photos'}</h3>
+    <section className="mt-4" aria-label={msg('pole.photosOf', { name })}>
+      <h3 className="text-[15px]">{written ? msg('pole.whatWasReallyWritten') : msg('pole.photos')}</h3>
       {photos.length > 0 && (
         <ul className="my-2 flex flex-wrap gap-3">
           {photos.map((photo) => (
@@ -58,10 +59,10 @@ export function MarkPhotos({ mark, name, written = false }: MarkPhotosProps) {
       <div className="flex flex-wrap items-end gap-2">
         <Field
           className="min-w-48 flex-1"
-          label="What the next one shows"
+          label={msg('pole.whatTheNextOneShows')}
           value={caption}
           maxLength={200}
-          placeholder={written ? 'front of the lath' : 'nail in the kerb, north of the gate'}
+          placeholder={written ? msg('pole.frontOfTheLath') : msg('pole.nailInTheKerbNorthOfThe')}
           onChange={(event) => setCaption(event.target.value)}
         />
         <input
@@ -70,14 +71,14 @@ export function MarkPhotos({ mark, name, written = false }: MarkPhotosProps) {
           accept="image/*"
           className="sr-only"
           tabIndex={-1}
-          aria-label={`Photo of ${name}`}
+          aria-label={msg('pole.photoOf', { name })}
           onChange={(event) => {
             const [file] = event.target.files ?? [];
             if (file) void add(file);
             event.target.value = '';
           }}
         />
-        <Button onClick={() => input.current?.click()}>Add a photo…</Button>
+        <Button onClick={() => input.current?.click()}>{msg('pole.addAPhoto')}</Button>
       </div>
       {trouble && <p className="mt-1 font-medium text-ochre">{trouble}</p>}
     </section>
@@ -97,11 +98,16 @@ function Picture({ site, photo, name }: { readonly site: string; readonly photo:
       if (shown?.startsWith('blob:')) URL.revokeObjectURL(shown);
     };
   }, [site, photo.body.image]);
-  if (gone) return <p className="border border-rule p-2 text-[13px] text-ink2">The photo has not arrived from the device that took it.</p>;
+  if (gone) return <p className="border border-rule p-2 text-[13px] text-ink2">{msg('pole.thePhotoHasNotArrivedFromThe')}</p>;
   if (!address) return null;
   return (
     <a href={address} target="_blank" rel="noreferrer">
-      <img src={address} alt={photo.body.caption || `Photo of ${name}`} className="h-28 w-40 border border-ink object-cover" onError={() => setGone(true)} />
+      <img
+        src={address}
+        alt={photo.body.caption || msg('pole.photoOf', { name })}
+        className="h-28 w-40 border border-ink object-cover"
+        onError={() => setGone(true)}
+      />
     </a>
   );
 }

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { compassWord, moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { isOverdue, markKey, paceOf, roundRows, twiceAt, type AcceptedSolution, type RoundStop, offOf } from '@idle-marker/records';
-import { hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING, thisUnproven } from '@idle-marker/words';
+import { msg, hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING, thisUnproven } from '@idle-marker/words';
 import { useProofAge } from '../site/railFacts.ts';
 import { SetTwiceCard } from '../evidence/SetTwiceCard.tsx';
 import { useSite } from '../site/SiteContext.tsx';
@@ -30,7 +30,13 @@ import type { Due, Staking } from './useStaking.ts';
 import { LINK } from '../ui/link.ts';
 
 /** What the key does that is due. */
-export const DUE_LABEL: Readonly<Record<Due, string>> = { rough: 'Paint it', set: 'Set mark', shootHub: 'Shoot hub', next: 'Next mark', shoot: 'Shoot' };
+export const DUE_LABEL: Readonly<Record<Due, string>> = {
+  rough: msg('pole.paintIt'),
+  set: msg('pole.setMark'),
+  shootHub: msg('pole.shootHub'),
+  next: msg('pole.nextMark'),
+  shoot: msg('pole.shoot'),
+};
 
 interface MarkSlipProps {
   readonly work: Fact<'package'>;
@@ -77,7 +83,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
             <h1 className="text-xl">
               {work.body.name} · {plan.name}{' '}
               <span className="ml-1 text-[15px] font-normal text-ink2">
-                {round.stops.indexOf(stop) + 1} of {round.stops.length}
+                {msg('common.of2', { index: round.stops.indexOf(stop) + 1, stops: round.stops.length })}
               </span>
               {(plan.designZ === null || solution.fact.body.result.z === null) && <PlanOnlyBadge />}
             </h1>
@@ -87,27 +93,27 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         foot={
           <>
             <span className="flex flex-wrap gap-2">
-              {busy && <Button onClick={shooting.cancel}>Cancel</Button>}
+              {busy && <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button>}
               {!busy && !shot && due !== 'next' && (
                 <Button hint="N" onClick={round.next}>
-                  Skip
+                  {msg('common.skip')}
                 </Button>
               )}
               {!busy && due === 'shoot' && !shot && (
                 <Button hint="B" onClick={() => setBlocking(true)}>
-                  Blocked…
+                  {msg('pole.blocked')}
                 </Button>
               )}
               {!busy && stands && (
                 <Button look={due === 'next' ? 'quiet' : 'plain'} onClick={staking.pull}>
-                  Set it anew
+                  {msg('common.setItAnew')}
                 </Button>
               )}
-              {!busy && shot && <Button onClick={() => void staking.set('rough')}>Rough mark</Button>}
+              {!busy && shot && <Button onClick={() => void staking.set('rough')}>{msg('pole.roughMark')}</Button>}
             </span>
             <span className="flex gap-2">
-              {!busy && (due === 'set' || due === 'next') && <Button onClick={() => void staking.shoot()}>Shoot again</Button>}
-              <Button look="primary" hint="Space" disabled={busy} onClick={act}>
+              {!busy && (due === 'set' || due === 'next') && <Button onClick={() => void staking.shoot()}>{msg('common.shootAgain')}</Button>}
+              <Button look="primary" hint={msg('common.space')} disabled={busy} onClick={act}>
                 {DUE_LABEL[due]}
               </Button>
             </span>
@@ -117,8 +123,8 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         {(shooting.trouble ?? staking.fault) && (
           <Card
             tone="brick"
-            title={staking.fault?.title ?? 'Nothing was stored'}
-            actions={<Button onClick={() => (staking.fault ? staking.clear() : shooting.clear())}>Close</Button>}
+            title={staking.fault?.title ?? msg('common.nothingWasStored')}
+            actions={<Button onClick={() => (staking.fault ? staking.clear() : shooting.clear())}>{msg('common.close')}</Button>}
           >
             {staking.fault?.text ?? shooting.trouble}
             {staking.out && <p className="mt-1">{pushWords(moveFor(viewpoint, staking.out, lineAzimuth), viewpoint, units.lengthUnit)}</p>}
@@ -133,9 +139,15 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         {shot && (
           <Card
             tone={due === 'set' ? 'good' : 'ochre'}
-            title={due === 'rough' ? 'Near enough for paint' : due === 'set' ? `Inside ${smallLength(tolerance, units.lengthUnit)}: set it` : 'Not there yet'}
+            title={
+              due === 'rough'
+                ? msg('pole.nearEnoughForPaint')
+                : due === 'set'
+                  ? msg('common.insideSetIt', { smallLength: smallLength(tolerance, units.lengthUnit) })
+                  : msg('common.notThereYet')
+            }
           >
-            Shot {shot.shots}: {moveWords(moveFor(viewpoint, shot.stake, lineAzimuth), viewpoint, units.lengthUnit)}.
+            {msg('common.shot', { shots: shot.shots, move: moveWords(moveFor(viewpoint, shot.stake, lineAzimuth), viewpoint, units.lengthUnit) })}
           </Card>
         )}
         <MarkHeights work={work} stop={stop} groundZ={groundZ ?? mark?.body.groundZ ?? null} stands={stands} hasHeight={solution.fact.body.result.z !== null} />
@@ -143,10 +155,16 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         {due !== 'next' && <TurnLine solution={solution} plan={plan} />}
         {stands && mark && (
           <p className="mt-2 text-[13px] text-ink2">
-            {mark.body.state === 'confirmed' ? 'Confirmed' : 'Set, not shot again after driving'} · off {smallLength(offOf(mark).e, units.lengthUnit)}{' '}
-            {mark.body.dEMm >= 0 ? 'east' : 'west'}, {smallLength(offOf(mark).n, units.lengthUnit)} {mark.body.dNMm >= 0 ? 'north' : 'south'} ·{' '}
-            {stop.standing ? STANDING[stop.standing] : ''} · {mark.body.shots} {mark.body.shots === 1 ? 'shot' : 'shots'}
-            {mark.body.firm !== undefined && ` · ${mark.body.firm ? 'firm' : 'loose'}`}
+            {msg('pole.off2', {
+              state: mark.body.state === 'confirmed' ? msg('pole.confirmed') : msg('pole.setNotShotAgainAfterDriving'),
+              smallLength: smallLength(offOf(mark).e, units.lengthUnit),
+              dEMm: mark.body.dEMm >= 0 ? 'east' : 'west',
+              smallLength2: smallLength(offOf(mark).n, units.lengthUnit),
+              dNMm: mark.body.dNMm >= 0 ? 'north' : 'south',
+              standing: stop.standing ? STANDING[stop.standing] : '',
+              shots: mark.body.shots,
+              firm: mark.body.firm !== undefined && ` · ${mark.body.firm ? 'firm' : 'loose'}`,
+            })}
             <Driven mark={mark} />
           </p>
         )}
@@ -155,7 +173,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
         {state.packages.length > 1 && (
           <Choice
             className="my-2"
-            label="Work package"
+            label={msg('common.workPackage')}
             value={work.id}
             options={state.packages.map((each) => [each.id, each.body.name] as const)}
             onChange={round.chooseWork}
@@ -169,9 +187,9 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
           onChoose={round.choose}
           onFirst={round.putFirst}
         />
-        <Choice className="mt-3" label="Way of working" value={way} options={WAYS_OF_WORKING} onChange={onWay} />
+        <Choice className="mt-3" label={msg('pole.wayOfWorking')} value={way} options={WAYS_OF_WORKING} onChange={onWay} />
         <Button className="mt-3" onClick={() => setCaring(true)}>
-          Care and caution…
+          {msg('pole.careAndCaution2')}
         </Button>
         <MarkWays className="-mx-[18px] mt-3 border-t md:hidden" />
         {pace && <p className="mt-2 text-[13px] text-ink2">{paceWords(pace.marks, pace.shotsPerMark)}</p>}
@@ -179,7 +197,7 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
       <PutOffDialog
         solution={solution}
         open={asking !== null}
-        title="A proof is overdue: go on all the same?"
+        title={msg('pole.aProofIsOverdueGoOnAll')}
         onClose={() => setAsking(null)}
         onProve={() => void navigate(`/sites/${id}/prove`)}
         onPutOff={() => asking?.()}
@@ -195,21 +213,19 @@ function FirmCard({ firm, onFirm }: { firm: boolean | undefined; onFirm(firm: bo
   return (
     <Card
       tone={firm === false ? 'ochre' : 'ink'}
-      title={firm === undefined ? 'Driven: is it firm?' : firm ? 'Firm' : 'Loose'}
+      title={firm === undefined ? msg('pole.drivenIsItFirm') : firm ? msg('common.firm') : msg('pole.loose')}
       actions={
         <>
           <Button aria-pressed={firm === true} onClick={() => onFirm(true)}>
-            Firm
+            {msg('common.firm')}
           </Button>
           <Button aria-pressed={firm === false} onClick={() => onFirm(false)}>
-            Loose
+            {msg('pole.loose')}
           </Button>
         </>
       }
     >
-      {firm === false
-        ? 'Drive it deeper, or set a longer one beside it; then shoot it. What is loose is not a mark to build from.'
-        : 'Push it with the boot, then shoot it for its place and height.'}
+      {firm === false ? msg('pole.driveItDeeperOrSetALonger') : msg('pole.pushItWithTheBootThenShoot')}
     </Card>
   );
 }
@@ -226,8 +242,8 @@ function Driven({ mark }: { mark: Fact<'mark'> }) {
   return (
     <span className="block">
       {deeper !== null && Math.abs(deeper) >= 0.001
-        ? `${smallLength(deeper, units.lengthUnit)} ${deeper > 0 ? 'deeper' : 'higher'} than the shot before: cut and fill follow.`
-        : `Driving moved it ${off} ${/[1-9]/.test(off) ? compassWord(Math.atan2(de, dn)) : ''}`}
+        ? msg('pole.thanTheShotBeforeCutAndFill', { smallLength: smallLength(deeper, units.lengthUnit), deeper: deeper > 0 ? 'deeper' : 'higher' })
+        : msg('pole.drivingMovedIt', { off, test: /[1-9]/.test(off) ? compassWord(Math.atan2(de, dn)) : '' })}
     </span>
   );
 }
@@ -237,33 +253,34 @@ function Standing({ stop, stands, onOthers }: { stop: RoundStop; stands: boolean
   const { say } = useSite();
   const { obstruction, mark, outdated, plan } = stop;
   if (obstruction) {
-    const free = () => say({ type: 'withdrawal', body: { record: obstruction.id, occupation: null, reason: `${plan.name}: the place is free again` } });
+    const free = () =>
+      say({ type: 'withdrawal', body: { record: obstruction.id, occupation: null, reason: msg('pole.thePlaceIsFreeAgain', { name: plan.name }) } });
     return (
       <Card
         tone="ochre"
-        title={`Blocked: ${obstruction.body.what}`}
+        title={msg('pole.blocked2', { what: obstruction.body.what })}
         actions={
           <>
-            <Button onClick={() => void free()}>It is free again</Button>
-            <Button onClick={onOthers}>Other offsets…</Button>
+            <Button onClick={() => void free()}>{msg('pole.itIsFreeAgain')}</Button>
+            <Button onClick={onOthers}>{msg('pole.otherOffsets')}</Button>
           </>
         }
       >
-        Seen at {clockTime(obstruction.at)}. The round goes past it.
+        {msg('pole.seenAtTheRoundGoesPastIt', { clockTime: clockTime(obstruction.at) })}
       </Card>
     );
   }
   if (!mark || mark.body.state === 'rough' || stands) return null;
   if (outdated)
     return (
-      <Card tone="brick" title="Set for an earlier plan">
-        The package asks for another place or height by now. Pull the hub and set it anew.
+      <Card tone="brick" title={msg('pole.setForAnEarlierPlan')}>
+        {msg('pole.thePackageAsksForAnotherPlaceOr')}
       </Card>
     );
   if (stop.standing === 'inDoubt')
     return (
-      <Card tone="brick" title="The mark that stands is in doubt">
-        Nobody should build from it. Pull the hub and set it anew from here.
+      <Card tone="brick" title={msg('pole.theMarkThatStandsIsInDoubt')}>
+        {msg('pole.nobodyShouldBuildFromItPullThe')}
       </Card>
     );
   return null;
@@ -275,20 +292,16 @@ function ProofDue() {
   if (!proof || (proof.due === null && proof.proven && !proof.failed)) return null;
   const onlyHeight = proof.unproven.length === 1 && proof.unproven[0] === 'height';
   const said = proof.failed
-    ? 'A proof of this station failed.'
+    ? msg('pole.aProofOfThisStationFailed')
     : proof.proven
-      ? `${proof.minutes} min since the last proof.`
+      ? msg('pole.minSinceTheLastProof', { minutes: proof.minutes })
       : thisUnproven(proof.unproven, proof.unchecked);
   return (
     <p className={`my-3 border-l-4 pl-3 ${proof.failed ? 'border-brick' : 'border-ochre'}`}>
       <strong>{said}</strong>{' '}
-      {proof.failed
-        ? 'What is set now is in doubt.'
-        : onlyHeight
-          ? 'Sight an unused mark with a height before the next one.'
-          : 'Sight an unused mark before the next one.'}{' '}
+      {proof.failed ? msg('pole.whatIsSetNowIsInDoubt') : onlyHeight ? msg('pole.sightAnUnusedMarkWithAHeight') : msg('pole.sightAnUnusedMarkBeforeTheNext')}{' '}
       <Link className={LINK} to={`/sites/${id}/prove`}>
-        Prove now
+        {msg('common.proveNow')}
       </Link>
     </p>
   );

@@ -1,8 +1,9 @@
 import { NavLink } from 'react-router';
+import { msg } from '@idle-marker/words';
 import { AT_THE_POLE, WITH_RECEIVER } from '../site/places.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
-const WAYS = [{ path: 'mark', name: 'Marks' }, ...AT_THE_POLE];
+const WAYS = [{ path: 'mark', name: msg('common.marks') }, ...AT_THE_POLE];
 /** Without a place of the instrument only these two can be done. */
 const HEIGHTS_ALONE = [WITH_RECEIVER, ...AT_THE_POLE.filter(({ path }) => path === 'mark/road')];
 
@@ -11,7 +12,7 @@ export function MarkWays({ className = '-mx-[18px] -mt-3 mb-2' }: { readonly cla
   const { id, occupation } = useSite();
   const ways = occupation?.body.method === 'heightOnly' ? HEIGHTS_ALONE : WAYS;
   return (
-    <nav aria-label="What is done at the pole" className={`flex border-b border-rule px-[10px] ${className}`}>
+    <nav aria-label={msg('pole.whatIsDoneAtThePole')} className={`flex border-b border-rule px-[10px] ${className}`}>
       {ways.map(({ path, name }) => (
         <NavLink
           key={path}

@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 import { LaserCaution } from './CautionCard.tsx';
 import { Card } from '../ui/Slip.tsx';
 import type { Measuring } from './useMeasuring.ts';
@@ -6,15 +7,15 @@ import type { Measuring } from './useMeasuring.ts';
 export function MeasuringNotice({ measuring: { shooting, fault, remark } }: { measuring: Measuring }) {
   return (
     <>
-      <LaserCaution on="Measuring what stands there" />
+      <LaserCaution on={msg('pole.measuringWhatStandsThere')} />
       {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
       {remark && (
-        <Card tone="ochre" title="Kept without its comparison">
+        <Card tone="ochre" title={msg('pole.keptWithoutItsComparison')}>
           {remark}
         </Card>
       )}
       {(shooting.trouble ?? fault) && (
-        <Card tone="brick" title="Nothing was kept">
+        <Card tone="brick" title={msg('pole.nothingWasKept')}>
           {shooting.trouble ?? fault}
         </Card>
       )}

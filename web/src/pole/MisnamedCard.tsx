@@ -1,4 +1,4 @@
-import { misnamedWords } from '@idle-marker/words';
+import { msg, misnamedWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
@@ -15,13 +15,13 @@ export function MisnamedCard({ doubt, onRename, onKeep }: { doubt: Misnamed['dou
   return (
     <Card
       tone="brick"
-      title={`Was that ${nameOf(likely.name)}?`}
+      title={msg('pole.wasThat', { name: nameOf(likely.name) })}
       actions={
         <>
           <Button look="primary" onClick={onRename}>
-            It was {nameOf(likely.name)}
+            {msg('pole.itWas', { name: nameOf(likely.name) })}
           </Button>
-          <Button onClick={onKeep}>No, it was {nameOf(named)}</Button>
+          <Button onClick={onKeep}>{msg('pole.noItWas', { name: nameOf(named) })}</Button>
         </>
       }
     >

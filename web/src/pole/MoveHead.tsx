@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { TAPE_UNDER, tapeAdvised, VIEWPOINTS, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
-import { GRADE_WORD, moveParts, moveWords, tapeWords, VIEWPOINT_NAME } from '@idle-marker/words';
+import { msg, GRADE_WORD, moveParts, moveWords, tapeWords, VIEWPOINT_NAME } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useLinked, useLinkKind } from '../link/linkStore.ts';
 import { Steady } from '../ui/Steady.tsx';
@@ -60,16 +60,19 @@ export function MoveHead({
   useKey('m', () => onView(!onPlan));
   const advice = (): string => {
     if (doing) return doing;
-    if (grade === null) return simulated ? 'Send the pole on its way and search for it.' : 'Each shot is keyed in; the figures are those of the last one.';
-    if (isDone) return `${name} is confirmed. Write the stake, then go on to the next.`;
-    if (grade === 'hold')
-      return due === 'shootHub' ? 'The hub is driven. Shoot it for its height and place.' : 'Now look at the bubble. Hold, plumb the pole, shoot once.';
-    if (due === 'rough') return 'Near enough for paint: cross it, and go on. The hub comes when it is seen where it falls.';
+    if (grade === null) return simulated ? msg('pole.sendThePoleOnItsWayAnd') : msg('pole.eachShotIsKeyedInTheFigures');
+    if (isDone) return msg('pole.isConfirmedWriteTheStakeThenGo', { name });
+    if (grade === 'hold') return due === 'shootHub' ? msg('pole.theHubIsDrivenShootItFor') : msg('pole.nowLookAtTheBubbleHoldPlumb');
+    if (due === 'rough') return msg('pole.nearEnoughForPaintCrossItAnd');
     if (move && distance !== null && (way === 'tape' ? distance < TAPE_UNDER : tapeAdvised(distance, tolerance)))
       return tapeWords(move, viewpoint, units.lengthUnit);
-    const left = `${GRADE_WORD[grade]}: ${units.length(distance, distance !== null && distance < 1 ? 3 : 1)} ${units.unit} to go.`;
-    if (grade === 'walk' && spoken.can && !spoken.on) return `${left} Eyes on the way: Speak reads the figures to you.`;
-    return distance !== null && distance > TAPE_UNDER && way !== 'rough' ? `${left} The tape takes over at the end.` : left;
+    const left = msg('pole.toGo', {
+      gradeWord: GRADE_WORD[grade],
+      length: units.length(distance, distance !== null && distance < 1 ? 3 : 1),
+      unit: units.unit,
+    });
+    if (grade === 'walk' && spoken.can && !spoken.on) return msg('pole.eyesOnTheWaySpeakReadsThe', { left });
+    return distance !== null && distance > TAPE_UNDER && way !== 'rough' ? msg('pole.theTapeTakesOverAtTheEnd', { left }) : left;
   };
   return (
     <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4 max-lg:py-1">
@@ -82,30 +85,30 @@ export function MoveHead({
         </button>
         {spoken.can && (
           <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 min-w-11 underline decoration-dotted">
-            {spoken.on ? 'Speaking' : 'Speak'}
+            {spoken.on ? msg('common.speaking') : msg('common.speak')}
           </button>
         )}
         <button type="button" onClick={() => setCalling(true)} className="min-h-11 min-w-11 underline decoration-dotted">
-          Signs and lights
+          {msg('pole.signsAndLights')}
         </button>
         <button type="button" aria-pressed={onPlan} onClick={() => onView(!onPlan)} className="min-h-11 min-w-11 underline decoration-dotted">
-          {onPlan ? 'Scales' : 'Plan'}{' '}
+          {onPlan ? msg('pole.scales') : msg('common.plan')}{' '}
           <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden">
             M
           </kbd>
         </button>
-        {isLost && <strong className="text-brick">Lock lost: the figures are old</strong>}
+        {isLost && <strong className="text-brick">{msg('pole.lockLostTheFiguresAreOld')}</strong>}
       </div>
       <div aria-live="polite" aria-atomic="true">
         <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
           {isDone && !move ? (
-            `${name} is confirmed`
+            msg('pole.isConfirmed', { name })
           ) : move ? (
             <MoveFigures move={move} viewpoint={viewpoint} noise={noise} />
           ) : simulated ? (
-            'No reading of the pole'
+            msg('pole.noReadingOfThePole')
           ) : (
-            'Shoot to get the first figure'
+            msg('pole.shootToGetTheFirstFigure')
           )}
         </p>
         <p className="text-[17px] leading-snug">{advice()}</p>
@@ -118,7 +121,7 @@ export function MoveHead({
 function MoveFigures({ move, viewpoint, noise }: { move: Move; viewpoint: Viewpoint; noise: number }) {
   const units = useUnits();
   const parts = moveParts(move, viewpoint, units.lengthUnit);
-  if (parts.length === 0) return 'On the spot';
+  if (parts.length === 0) return msg('pole.onTheSpot');
   return parts.map(({ figure, way }, i) => (
     <span key={way}>
       {i > 0 && ', '}

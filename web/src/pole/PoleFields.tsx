@@ -1,6 +1,6 @@
 import { composedTargetHeight, formatSigned } from '@idle-marker/core';
 import { confirmedItem, isPoleless, type CarriedPole } from '@idle-marker/records';
-import { FIXED_TARGET_HELP, POLELESS_HELP, usualConstantWords, TARGET_FORM, TARGET_HEIGHT_HELP } from '@idle-marker/words';
+import { msg, FIXED_TARGET_HELP, POLELESS_HELP, usualConstantWords, TARGET_FORM, TARGET_HEIGHT_HELP } from '@idle-marker/words';
 import { useLinked } from '../link/linkStore.ts';
 import { useRemembered } from '../site/useRemembered.ts';
 import { Button } from '../ui/Button.tsx';
@@ -45,7 +45,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
     <div className="flex flex-col gap-3">
       {targets.length > 0 && (
         <fieldset>
-          <legend className="text-[13px] text-ink2">{fixed ? 'Which target it is' : 'What is on the pole'}</legend>
+          <legend className="text-[13px] text-ink2">{fixed ? msg('pole.whichTargetItIs') : msg('pole.whatIsOnThePole')}</legend>
           <div className="mt-1 flex flex-wrap gap-2">
             {[...targets, null].map((target) => {
               const chosen = (draft.target?.item ?? null) === (target?.item ?? null);
@@ -62,7 +62,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
                     })
                   }
                 >
-                  {target?.name ?? 'Another, constant 0'}
+                  {target?.name ?? msg('pole.anotherConstant0')}
                 </button>
               );
             })}
@@ -71,7 +71,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
           {form === 'active' && !withStand && (
             <Field
               className="mt-2 max-w-40"
-              label="Channel of the prism"
+              label={msg('pole.channelOfThePrism')}
               value={channel}
               inputMode="numeric"
               maxLength={4}
@@ -82,7 +82,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
             <p className="mt-1 flex flex-wrap items-center gap-x-3 border-l-4 border-ochre pl-3 text-[14px]">
               {usualConstantWords(unsure.body.what.name, formatSigned(draft.target!.constantMm, 1))}
               <Button look="quiet" onClick={() => void say({ type: 'equipment', body: confirmedItem(unsure) })}>
-                It is right
+                {msg('common.itIsRight')}
               </Button>
             </p>
           )}
@@ -93,17 +93,17 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
       ) : (
         <>
           <Field
-            label={own === 0 ? 'Target height' : 'The pole shows'}
+            label={own === 0 ? msg('pole.targetHeight') : msg('pole.thePoleShows')}
             unit={units.unit}
             value={draft.poleMark}
             onChange={(event) => onChange({ ...draft, poleMark: event.target.value })}
-            error={error === 'range' ? `Give the target height, such as ${units.edit(1.5)}.` : null}
+            error={error === 'range' ? msg('pole.giveTheTargetHeightSuchAs', { edit: units.edit(1.5) }) : null}
             help={
               own === 0 || height === null ? (
                 TARGET_HEIGHT_HELP
               ) : (
                 <span className="figures">
-                  + {units.length(own)} of the {draft.target!.name} = target height {units.length(height)} {units.unit}
+                  {msg('pole.ofTheTargetHeight', { length: units.length(own), name: draft.target!.name, length2: units.length(height), unit: units.unit })}
                 </span>
               )
             }
@@ -112,13 +112,13 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
           {odd && <p className="border-l-4 border-ochre pl-3">{odd}</p>}
           {poles.length > 0 && (
             <Choice
-              label="Pole"
+              label={msg('common.pole')}
               value={draft.item ?? NOT_LISTED}
-              options={[[NOT_LISTED, 'not said'], ...poles.map((pole) => [pole.item, pole.name] as const)]}
+              options={[[NOT_LISTED, msg('common.notSaid')], ...poles.map((pole) => [pole.item, pole.name] as const)]}
               onChange={(item) => onChange({ ...draft, item: item === NOT_LISTED ? null : item })}
             />
           )}
-          <Tick label="The pole stands on legs (plumb to 1.5 arc minutes; by hand 4)" checked={draft.legs} onChange={(legs) => onChange({ ...draft, legs })} />
+          <Tick label={msg('pole.thePoleStandsOnLegsPlumbTo')} checked={draft.legs} onChange={(legs) => onChange({ ...draft, legs })} />
         </>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 import { currentLink, useLinkKind } from '../link/linkStore.ts';
 import { searchWindow, useSearchWindow, WINDOW_WORDS, type WindowName } from '../link/searchWindow.ts';
 import { Button } from '../ui/Button.tsx';
@@ -13,10 +14,10 @@ const STRIDES = [
 const strideAt = (distance: number | null): number => STRIDES.find(({ from }) => distance === null || distance > from)?.step ?? STRIDES.at(-1)!.step;
 
 const ARROWS = [
-  ['←', 'Pole left', 'ArrowLeft', 0, -1],
-  ['↑', 'Pole toward the instrument', 'ArrowUp', 1, 0],
-  ['↓', 'Pole away from the instrument', 'ArrowDown', -1, 0],
-  ['→', 'Pole right', 'ArrowRight', 0, 1],
+  ['←', msg('pole.poleLeft'), 'ArrowLeft', 0, -1],
+  ['↑', msg('pole.poleTowardTheInstrument'), 'ArrowUp', 1, 0],
+  ['↓', msg('pole.poleAwayFromTheInstrument'), 'ArrowDown', -1, 0],
+  ['→', msg('pole.poleRight'), 'ArrowRight', 0, 1],
 ] as const;
 
 /** Where the simulated pole is sent, by buttons and by keys. */
@@ -39,13 +40,13 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
   return (
     <div className="flex items-center gap-2 overflow-x-auto border-t border-rule px-4 py-2 max-lg:py-1">
       <Button hint="W" className="flex-none whitespace-nowrap max-md:px-3" disabled={busy} onClick={onWalk}>
-        Walk near
+        {msg('pole.walkNear')}
       </Button>
       <Button hint="L" className="flex-none max-md:px-3" onClick={search}>
-        Search
+        {msg('pole.search')}
       </Button>
       <select
-        aria-label="Where it searches"
+        aria-label={msg('pole.whereItSearches')}
         className="h-11 flex-none rounded-sm max-xl:hidden border border-ink2 bg-sheet px-2"
         value={searched}
         onChange={(event) => setSearched(event.target.value as WindowName)}
@@ -56,7 +57,7 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
           </option>
         ))}
       </select>
-      <span className="ml-auto flex gap-1" role="group" aria-label="Move the pole, seen facing the instrument">
+      <span className="ml-auto flex gap-1" role="group" aria-label={msg('pole.moveThePoleSeenFacingTheInstrument')}>
         {ARROWS.map(([sign, label, , toward, right]) => (
           <Button key={sign} aria-label={label} className="px-3.5 max-md:px-3" onClick={step(toward, right)}>
             {sign}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { AcceptedSolution } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -37,22 +38,22 @@ export function PutOffDialog({ solution, open, title, onClose, onProve, onPutOff
       foot={
         <>
           <Button look="danger" onClick={() => void putOff()}>
-            Put it off
+            {msg('pole.putItOff')}
           </Button>
           <Button look="primary" onClick={onProve}>
-            Prove now
+            {msg('common.proveNow')}
           </Button>
         </>
       }
     >
-      <p>What is set from now on stays open until a proof comes after it, and the reason stands in the book.</p>
+      <p>{msg('pole.whatIsSetFromNowOnStays')}</p>
       <Field
         className="mt-3"
-        label="Reason (needed)"
+        label={msg('common.reasonNeeded')}
         value={reason}
         maxLength={500}
         onChange={(event) => setReason(event.target.value)}
-        error={tried && reason.trim() === '' ? 'Say why the proof can’t be made now.' : null}
+        error={tried && reason.trim() === '' ? msg('pole.sayWhyTheProofCantBeMade') : null}
       />
     </Dialog>
   );

@@ -1,6 +1,6 @@
 import { hindranceFrom, isOpen, keepClearOf, withProofDue, type RoundStop } from '@idle-marker/records';
 import type { PlanPoint } from '@idle-marker/core';
-import { STANDING } from '@idle-marker/words';
+import { msg, STANDING } from '@idle-marker/words';
 import { Link } from 'react-router';
 import { useProofAge } from '../site/railFacts.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -16,9 +16,9 @@ const STATE = { rough: 'rough', set: 'set', confirmed: 'confirmed' } as const;
 
 function stateWords({ mark, standing, outdated, obstruction }: RoundRow): { text: string; tone: string } {
   if (obstruction) return { text: `blocked: ${obstruction.body.what}`, tone: 'text-ochre' };
-  if (!mark) return { text: 'to set', tone: 'text-ink2' };
+  if (!mark) return { text: msg('pole.toSet'), tone: 'text-ink2' };
   if (mark.body.state === 'rough') return { text: 'rough', tone: 'text-ink2' };
-  if (outdated) return { text: 'of an earlier plan', tone: 'font-semibold text-brick' };
+  if (outdated) return { text: msg('pole.ofAnEarlierPlan'), tone: 'font-semibold text-brick' };
   const text = standing ? `${STATE[mark.body.state]}, ${STANDING[standing]}` : STATE[mark.body.state];
   return { text, tone: standing === 'inDoubt' ? 'font-semibold text-brick' : 'text-good' };
 }
@@ -57,11 +57,11 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
     <table className={`${TABLE} mt-3`}>
       <thead>
         <tr>
-          <th className={TH_WORD}>In walking order</th>
-          <th className={TH}>Walk</th>
-          <th className={TH}>State</th>
+          <th className={TH_WORD}>{msg('pole.inWalkingOrder')}</th>
+          <th className={TH}>{msg('pole.walk')}</th>
+          <th className={TH}>{msg('common.state')}</th>
           <th className={TH}>
-            <span className="sr-only">Put first</span>
+            <span className="sr-only">{msg('pole.putFirst')}</span>
           </th>
         </tr>
       </thead>
@@ -72,9 +72,11 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
               <tr key="proof" className="bg-paper">
                 <td className={TD_WORD} colSpan={4}>
                   <Link className={LINK} to={`/sites/${id}/prove`}>
-                    Prove on {entry.on.mark.revision.body.name}
+                    {msg('common.proveOn', { name: entry.on.mark.revision.body.name })}
                   </Link>{' '}
-                  <span className="text-ochre">{entry.afterMinutes === 0 ? 'due now' : `due in ${Math.round(entry.afterMinutes)} min`}</span>
+                  <span className="text-ochre">
+                    {entry.afterMinutes === 0 ? msg('pole.dueNow') : msg('pole.dueInMin', { afterMinutes: Math.round(entry.afterMinutes) })}
+                  </span>
                 </td>
               </tr>
             );
@@ -94,14 +96,16 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
                 {row.mark === null && row.obstruction === null && key === chosen ? 'now' : text}
                 {hindrance && (
                   <span className="block text-[13px] text-ochre">
-                    {hindrance.code === 'HIDDEN' ? `not seen from here: ${hindrance.by}` : `farther than ${units.length(hindrance.most, 0)} ${units.unit}`}
+                    {hindrance.code === 'HIDDEN'
+                      ? msg('pole.notSeenFromHere', { by: hindrance.by })
+                      : msg('pole.fartherThan', { length: units.length(hindrance.most, 0), unit: units.unit })}
                   </span>
                 )}
               </td>
               <td className={TD}>
                 {isOpen(row) && key !== chosen && (
-                  <Button look="quiet" aria-label={`Put ${name} first`} onClick={() => onFirst(key)}>
-                    First
+                  <Button look="quiet" aria-label={msg('pole.putFirst2', { name })} onClick={() => onFirst(key)}>
+                    {msg('common.first')}
                   </Button>
                 )}
               </td>

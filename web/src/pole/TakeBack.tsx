@@ -1,4 +1,5 @@
 import type { Fact } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 
@@ -9,10 +10,10 @@ export function TakeBack({ fact }: { fact: Fact<'asBuilt'> }) {
   return (
     <Button
       look="quiet"
-      aria-label={`Take back ${name}`}
-      onClick={() => void say({ type: 'withdrawal', body: { record: fact.id, occupation: null, reason: `${name} was taken back` } })}
+      aria-label={msg('common.takeBack2', { name })}
+      onClick={() => void say({ type: 'withdrawal', body: { record: fact.id, occupation: null, reason: msg('pole.wasTakenBack', { name }) } })}
     >
-      Take back
+      {msg('common.takeBack')}
     </Button>
   );
 }

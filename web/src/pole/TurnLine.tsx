@@ -1,6 +1,7 @@
 import { expectedReading, RADIANS_PER_DEGREE, wrapHalfTurn, wrapTurn } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { reductionFrom, setupOf, stationOfSolution, type AcceptedSolution } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { currentLink, useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
@@ -21,29 +22,29 @@ export function TurnLine({ solution, plan }: { solution: AcceptedSolution; plan:
   return (
     <p className="mt-2 flex flex-wrap items-center gap-x-4 text-[14px]">
       <span>
-        Circle <strong className="figures">{units.angle(circle)}</strong>
+        {msg('pole.circle')} <strong className="figures">{units.angle(circle)}</strong>
       </span>
       <span>
-        Level distance{' '}
+        {msg('common.levelDistance')}{' '}
         <strong className="figures">
           {units.length(expected.horizontal)} {units.unit}
         </strong>
       </span>
-      {pace !== null && <span>{Math.round(expected.horizontal / pace)} paces</span>}
+      {pace !== null && <span>{msg('pole.paces2', { horizontal: Math.round(expected.horizontal / pace) })}</span>}
       {turn !== null && (
         <span>
           {Math.abs(turn) < 1e-5 ? (
-            'on the line'
+            msg('pole.onTheLine')
           ) : (
             <>
-              turn <strong className="figures">{units.angle(Math.abs(turn))}</strong> {turn > 0 ? 'right' : 'left'}
+              {msg('pole.turn')} <strong className="figures">{units.angle(Math.abs(turn))}</strong> {turn > 0 ? 'right' : 'left'}
             </>
           )}
         </span>
       )}
       {turn !== null && (
         <Button look="quiet" onClick={() => currentLink()?.turn(circle / RADIANS_PER_DEGREE, expected.zenith / RADIANS_PER_DEGREE)}>
-          Turn there
+          {msg('pole.turnThere')}
         </Button>
       )}
     </p>

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { angleFromRadians, formatSigned, lengthFromMetres, sexagesimalExcess } from '@idle-marker/core';
 import { isPoleless } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { AngleField } from '../field/AngleField.tsx';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
@@ -50,25 +51,18 @@ export function TypedReading({ title }: { title: string }) {
   const inTurn = (value: number | null) => value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
   const beyond = (text: string) => {
     const excess = units.angleUnit === 'dms' ? sexagesimalExcess(text) : null;
-    return excess && `${excess.value} ${excess.part} can’t be: they go to 59. Read the circle again.`;
+    return excess && msg('pole.cantBeTheyGoTo59Read', { value: excess.value, part: excess.part });
   };
   const errors = {
-    circle: beyond(circle) ? beyond(circle) : !inTurn(c) ? `Give the circle reading from 0 to ${full}, such as ${example}.` : null,
+    circle: beyond(circle) ? beyond(circle) : !inTurn(c) ? msg('pole.giveTheCircleReadingFrom0To', { full, example }) : null,
     zenith: beyond(zenith)
       ? beyond(zenith)
       : !inTurn(z)
-        ? `Give the zenith angle, such as ${units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611'}.`
+        ? msg('pole.giveTheZenithAngleSuchAs', { angleUnit: units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611' })
         : Math.abs(Math.sin(z!)) < 1e-6
-          ? 'A sight straight up or down has no direction: check the zenith angle.'
+          ? msg('pole.aSightStraightUpOrDownHas')
           : null,
-    slope:
-      slope.trim() === ''
-        ? null
-        : s === null
-          ? 'Give the slope distance, such as 93.006.'
-          : s <= 0
-            ? 'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.'
-            : null,
+    slope: slope.trim() === '' ? null : s === null ? msg('pole.giveTheSlopeDistanceSuchAs93') : s <= 0 ? msg('pole.aSlopeDistanceOf0CantBe') : null,
     height: fixed || heightError === null ? null : 'Give the target height.',
   };
   const faulty = Object.values(errors).some((error) => error !== null);
@@ -98,9 +92,9 @@ export function TypedReading({ title }: { title: string }) {
       title={title}
       foot={
         <>
-          <Button onClick={onCancel}>Cancel</Button>
+          <Button onClick={onCancel}>{msg('common.cancel')}</Button>
           <Button look="primary" type="submit" form="typed-reading">
-            Take it
+            {msg('common.takeIt')}
           </Button>
         </>
       }
@@ -113,15 +107,15 @@ export function TypedReading({ title }: { title: string }) {
           give();
         }}
       >
-        <AngleField label="Circle" value={circle} onChange={setCircle} error={shown(errors.circle, circle)} autoFocus placeholder={example} />
-        <AngleField label="Zenith angle" value={zenith} onChange={setZenith} error={shown(errors.zenith, zenith)} />
+        <AngleField label={msg('pole.circle')} value={circle} onChange={setCircle} error={shown(errors.circle, circle)} autoFocus placeholder={example} />
+        <AngleField label={msg('pole.zenithAngle')} value={zenith} onChange={setZenith} error={shown(errors.zenith, zenith)} />
         <Field
-          label="Slope distance"
+          label={msg('pole.slopeDistance')}
           unit={units.unit}
           value={slope}
           onChange={(event) => setSlope(event.target.value)}
           error={errors.slope}
-          help="Empty for a direction alone."
+          help={msg('pole.emptyForADirectionAlone')}
           inputMode="decimal"
         />
         <PoleFields
@@ -136,22 +130,22 @@ export function TypedReading({ title }: { title: string }) {
         <Tick
           label={
             isWithoutPole
-              ? `It is read to ${pole.target ? `${pole.target.name}, constant ${formatSigned(pole.target.constantMm, 1)} mm` : 'a target with the constant 0'}`
+              ? msg('pole.itIsReadTo', {
+                  target: pole.target
+                    ? msg('pole.constantMm', { name: pole.target.name, signed: formatSigned(pole.target.constantMm, 1) })
+                    : msg('pole.aTargetWithTheConstant0'),
+                })
               : h !== null && notice(h, pole.target) !== null
-                ? 'I looked: the target height is right all the same'
+                ? msg('pole.iLookedTheTargetHeightIsRight')
                 : same
-                  ? 'The target height is still the one of the last sight'
-                  : 'The target height is right'
+                  ? msg('pole.theTargetHeightIsStillTheOne')
+                  : msg('pole.theTargetHeightIsRight')
           }
           checked={confirmed}
           onChange={setConfirmed}
         />
         {tried && !confirmed && (
-          <p className="text-[13px] font-medium text-brick">
-            {isWithoutPole
-              ? 'Look at the target and tick it: another one has another constant.'
-              : 'Look at the pole and tick the target height: it was carried over from the last sight.'}
-          </p>
+          <p className="text-[13px] font-medium text-brick">{isWithoutPole ? msg('pole.lookAtTheTargetAndTickIt') : msg('pole.lookAtThePoleAndTickThe')}</p>
         )}
       </form>
     </Dialog>

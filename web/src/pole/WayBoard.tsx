@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import type { RoundStop } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useUnderlay } from '../drawings/useDrawings.ts';
 import { areaScene } from '../board/areaScene.ts';
 import { Board } from '../board/LazyBoard.tsx';
@@ -39,7 +40,9 @@ export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps
             ink: each.mark && each.mark.body.state !== 'rough' ? 'ink' : 'pencil',
             chosen: each.plan.key === stop.plan.key,
           })),
-          ...(pole ? [{ id: 'pole', at: pole, symbol: 'pole' as const, label: stale ? 'pole, old' : 'pole', ink: 'spruce' as const, pickable: false }] : []),
+          ...(pole
+            ? [{ id: 'pole', at: pole, symbol: 'pole' as const, label: stale ? msg('common.poleOld') : 'pole', ink: 'spruce' as const, pickable: false }]
+            : []),
         ],
         instruments: instrument ? [{ at: instrument, label: instrument.name, facing: null }] : [],
       }),
@@ -50,7 +53,10 @@ export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps
       <Board
         scene={scene}
         underlay={underlay}
-        description={`Plan with the way ${instrument ? `from ${instrument.name} ` : ''}to ${stop.plan.name}. Picking another mark goes to it.`}
+        description={msg('pole.planWithTheWayToPickingAnother', {
+          instrument: instrument ? msg('pole.from', { name: instrument.name }) : '',
+          name: stop.plan.name,
+        })}
         onPick={round.choose}
         fitTo={[...(instrument ? [instrument] : []), place, ...(pole ? [pole] : [])]}
         fitKey={stop.plan.key}

@@ -2,7 +2,7 @@
 import { useCallback, useRef, useState } from 'react';
 import type { SimulatedPlace } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { troubleWords } from '@idle-marker/words';
+import { msg, troubleWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import type { Said } from '../data/ledger.ts';
 import { newId } from '../data/uuid.ts';
@@ -94,7 +94,7 @@ export function useShooting(): Shooting {
         const link = currentLink();
         if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
         if (link.kind === 'simulator' && target.kind === 'direction') {
-          tell(`Aiming at ${target.name}…`);
+          tell(msg('pole.aimingAt', { name: target.name }));
           const read = await link.aimFar(target.name);
           const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole) });
           return fact as Fact<'sight'>;
@@ -105,13 +105,13 @@ export function useShooting(): Shooting {
           link.setFixed({ target: becomesFixed ? targetOnFixed(state, target) : carried.target });
         if (link.kind === 'simulator') {
           if (onto && link.state().pole.onto !== onto.name) {
-            tell(`Walking to ${onto.name}…`);
+            tell(msg('pole.walkingTo', { name: onto.name }));
             await walkOnto(link, onto.name, onto.hub ?? ofDesign(state, target));
           }
-          tell('Searching for the prism…');
+          tell(msg('pole.searchingForThePrism'));
           await link.lockOn();
-          tell(face === 2 ? 'Measuring in the second face…' : 'Measuring…');
-        } else tell('Waiting for the reading…');
+          tell(face === 2 ? msg('pole.measuringInTheSecondFace') : msg('common.measuring'));
+        } else tell(msg('pole.waitingForTheReading'));
         const quick = tracking && link.kind === 'simulator';
         const read = quick ? await link.nextLive() : await link.measure(signal, face);
         const { fixed, pole } = link.state();
@@ -133,7 +133,7 @@ export function useShooting(): Shooting {
       const arrived = await attempt(async (tell) => {
         const link = currentLink();
         if (link?.kind !== 'simulator') return true;
-        tell(typeof goal === 'string' ? `Walking to ${goal}…` : 'Walking…');
+        tell(typeof goal === 'string' ? msg('pole.walkingTo2', { goal }) : msg('pole.walking'));
         await link.walk(goal, near);
         return true;
       });

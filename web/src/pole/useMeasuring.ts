@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { SimulatedPlace, SitePoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { asBuiltBody, meanPlace } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useShooting, type Shooting } from './takeSight.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
@@ -52,12 +53,11 @@ export function useMeasuring(): Measuring {
     if (sights.length === 0) return null;
     const mean = meanPlace(state, inForce, sights);
     if (!mean) {
-      setFault('The reading has no distance: nothing can be measured with a direction alone.');
+      setFault(msg('pole.theReadingHasNoDistanceNothingCan'));
       return null;
     }
     const found = typeof against === 'function' ? await against(mean.place) : against;
-    if (typeof against === 'function' && found === null)
-      setRemark(`${about.name} is kept as a point by itself: what it was to be compared with is not open. Open its drawing again in Work.`);
+    if (typeof against === 'function' && found === null) setRemark(msg('pole.isKeptAsAPointByItself', { name: about.name }));
     const [fact] = await say({
       type: 'asBuilt',
       body: asBuiltBody(inForce, sights, mean, { ...about, against: found, note: typeof note === 'function' ? note() : note }),

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { StakeResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { allSetAnew, markBody, markKey, readingOf, stakeAt, toleranceOf, type ShotPlace } from '@idle-marker/records';
-import { hubOutsideWords, stationErrorSentence } from '@idle-marker/words';
+import { msg, hubOutsideWords, stationErrorSentence } from '@idle-marker/words';
 import { currentLink, useLinkKind } from '../link/linkStore.ts';
 import { useShooting, type Shooting } from './takeSight.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -113,7 +113,7 @@ export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Ro
     const hub = due === 'shootHub' || due === 'next' ? mark : null;
     const taken = await source.take(work, plan, hub);
     if (!taken) return;
-    if ('fault' in taken) setFault({ title: 'The shot gives no place', text: taken.fault });
+    if ('fault' in taken) setFault({ title: msg('pole.theShotGivesNoPlace'), text: taken.fault });
     else if (hub) await confirm(taken, hub);
     else setShot({ ...taken, shots: (shot?.shots ?? 0) + 1 });
   };
@@ -140,7 +140,7 @@ export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Ro
     await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }) });
     if (within) return;
     setOut(stake);
-    setFault({ title: 'Outside the tolerance', text: hubOutsideWords(off, tolerance, units.lengthUnit) });
+    setFault({ title: msg('pole.outsideTheTolerance'), text: hubOutsideWords(off, tolerance, units.lengthUnit) });
   };
   return {
     due,

@@ -1,12 +1,12 @@
 /** How a person likes to come to a mark; what is kept is the same either way. */
 import { useState } from 'react';
 import type { Viewpoint } from '@idle-marker/core';
-import { VIEWPOINT_NAME } from '@idle-marker/words';
+import { msg, VIEWPOINT_NAME } from '@idle-marker/words';
 
 export const WAYS_OF_WORKING = [
-  ['follow', 'walk and follow the figures'],
-  ['tape', 'few shots, then the tape'],
-  ['rough', 'paint all roughly first'],
+  ['follow', msg('pole.walkAndFollowTheFigures')],
+  ['tape', msg('pole.fewShotsThenTheTape')],
+  ['rough', msg('pole.paintAllRoughlyFirst')],
 ] as const;
 export type WayOfWorking = (typeof WAYS_OF_WORKING)[number][0];
 

@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 import { Button } from '../ui/Button.tsx';
 import type { Papers } from './usePaper.ts';
 
@@ -7,9 +8,9 @@ export function PaperProgress({ papers }: { readonly papers: Papers }) {
     <>
       {papers.progress !== null && (
         <div className="my-2 flex items-center gap-3" role="status">
-          <progress className="h-3 flex-1 accent-(--spruce)" value={papers.progress} max={1} aria-label="Written so far" />
+          <progress className="h-3 flex-1 accent-(--spruce)" value={papers.progress} max={1} aria-label={msg('print.writtenSoFar')} />
           <span className="figures w-12 text-right">{Math.round(papers.progress * 100)} %</span>
-          <Button onClick={papers.cancel}>Cancel</Button>
+          <Button onClick={papers.cancel}>{msg('common.cancel')}</Button>
         </div>
       )}
       {papers.trouble && (

@@ -1,6 +1,7 @@
 /** Papers that the server writes: fetched with their progress, cancelled by who has changed his mind, handed over as files. */
 import { useEffect, useRef, useState } from 'react';
 import type { Problem } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { saveAs } from '../ui/saveAs.ts';
 
 export interface PaperAsked {
@@ -72,7 +73,7 @@ export function usePaper(): Papers {
         else saveAs(line.name, line.type, bytesOf(line.file));
       }
     } catch {
-      if (!controller.signal.aborted) setTrouble('The server does not answer. Nothing was printed; try again when it is back.');
+      if (!controller.signal.aborted) setTrouble(msg('print.theServerDoesNotAnswerNothingWas'));
     } finally {
       if (running.current === controller) {
         running.current = null;

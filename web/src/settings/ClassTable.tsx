@@ -1,5 +1,5 @@
 import { lengthFromMetres, lengthToMetres, type LengthUnit } from '@idle-marker/core';
-import { UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { FactBody } from '@idle-marker/contract';
 import { TABLE, TD_WORD, TH_WORD } from '../ui/table.ts';
 
@@ -17,7 +17,13 @@ export function ClassTable({ unit, classes, onChange }: { unit: LengthUnit; clas
     <table className={TABLE}>
       <thead>
         <tr>
-          {['Class', 'Plan within, mm', 'Height within, mm', 'Least control marks', `Hubs usually off by, ${UNIT_ABBREVIATION[unit]}`].map((title) => (
+          {[
+            msg('settings.class'),
+            msg('settings.planWithinMm'),
+            msg('settings.heightWithinMm'),
+            msg('settings.leastControlMarks'),
+            msg('settings.hubsUsuallyOffBy', { unitAbbreviation: UNIT_ABBREVIATION[unit] }),
+          ].map((title) => (
             <th key={title} className={TH_WORD}>
               {title}
             </th>
@@ -34,7 +40,7 @@ export function ClassTable({ unit, classes, onChange }: { unit: LengthUnit; clas
                   type="number"
                   min={field === 'leastMarks' ? 2 : 0.1}
                   step={field === 'leastMarks' ? 1 : 'any'}
-                  aria-label={`${each.name}, ${field === 'planMm' ? 'plan within' : field === 'heightMm' ? 'height within' : 'least control marks'}`}
+                  aria-label={`${each.name}, ${field === 'planMm' ? msg('settings.planWithin') : field === 'heightMm' ? msg('settings.heightWithin') : msg('settings.leastControlMarks2')}`}
                   value={each[field]}
                   onChange={(event) => edit(each.id, field, Number(event.target.value))}
                   className="figures min-h-10 w-24 rounded-sm border border-ink2 bg-sheet px-2"
@@ -46,7 +52,7 @@ export function ClassTable({ unit, classes, onChange }: { unit: LengthUnit; clas
                 type="number"
                 min={0}
                 step="any"
-                aria-label={`${each.name}, hubs usually off by`}
+                aria-label={msg('settings.hubsUsuallyOffBy2', { name: each.name })}
                 value={(each.offset ?? null) === null ? '' : Number(lengthFromMetres(each.offset!, unit).toFixed(4))}
                 onChange={(event) => offset(each.id, event.target.value)}
                 className="figures min-h-10 w-24 rounded-sm border border-ink2 bg-sheet px-2"

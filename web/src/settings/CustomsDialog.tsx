@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { ALONG_WORD, crewWords, FACING, SCHOOLS, VIEWPOINT_NAME, type School, type SchoolTopic } from '@idle-marker/words';
+import { msg, ALONG_WORD, crewWords, FACING, SCHOOLS, VIEWPOINT_NAME, type School, type SchoolTopic } from '@idle-marker/words';
 import { conventionFor } from '@idle-marker/records';
 import { FacingPicture } from '../stakes/FacingPicture.tsx';
 import { useSite } from '../site/SiteContext.tsx';
@@ -21,39 +21,42 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
   const [way, setWay] = useWayOfWorking();
   const offsets = settings.classes.flatMap(({ name, offset }) => (offset ? [`${name} ${units.length(offset)} ${units.unit}`] : []));
   const now: Readonly<Partial<Record<SchoolTopic, ReactNode>>> = {
-    moves: <Choice label="On this device" value={viewpoint} options={entries(VIEWPOINT_NAME)} onChange={setViewpoint} />,
-    approach: <Choice label="On this device" value={way} options={WAYS_OF_WORKING} onChange={setWay} />,
-    cutFill: `Stakes here: ${convention.cut} and ${convention.fill}.`,
+    moves: <Choice label={msg('settings.onThisDevice')} value={viewpoint} options={entries(VIEWPOINT_NAME)} onChange={setViewpoint} />,
+    approach: <Choice label={msg('settings.onThisDevice')} value={way} options={WAYS_OF_WORKING} onChange={setWay} />,
+    cutFill: msg('settings.stakesHereAnd', { cut: convention.cut, fill: convention.fill }),
     kerb:
       convention.usual.offsetTo.length > 0
-        ? `Usual here: ${convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ')}; anything else is boxed on the stake and said to the crew.`
-        : 'Nothing is set as usual here.',
+        ? msg('settings.usualHereAnythingElseIsBoxedOn', { offsetTo: convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ') })
+        : msg('settings.nothingIsSetAsUsualHere'),
     lath: (
       <span className="flex items-center gap-3 font-semibold">
-        Here: {FACING[convention.facing]}. <FacingPicture facing={convention.facing} />
+        {msg('settings.here', { facing: FACING[convention.facing] })} <FacingPicture facing={convention.facing} />
       </span>
     ),
-    book: 'Every set-up has its page in the field book.',
-    zero: settings.siteZero === null ? 'This site has no zero of its own.' : `Zero here is ${units.length(settings.siteZero)} ${units.unit}.`,
-    along: `Here: ${ALONG_WORD[settings.alongWord ?? 'along']}.`,
+    book: msg('settings.everySetUpHasItsPageIn'),
+    zero:
+      settings.siteZero === null
+        ? msg('settings.thisSiteHasNoZeroOfIts')
+        : msg('settings.zeroHereIs', { length: units.length(settings.siteZero), unit: units.unit }),
+    along: msg('settings.here2', { alongWord: ALONG_WORD[settings.alongWord ?? 'along'] }),
     heightFrom: paired
-      ? `Now: plan from ${paired.pairing.body.receiver}, height from ${paired.solution.body.name} and its benchmarks.`
+      ? msg('settings.nowPlanFromHeightFromAndIts', { receiver: paired.pairing.body.receiver, name: paired.solution.body.name })
       : inForce
-        ? `Now: from station ${inForce.fact.body.name}.`
-        : 'Nothing is stationed now.',
-    offset: offsets.length > 0 ? `Usual here: ${offsets.join(', ')}.` : 'No usual offset is set here.',
+        ? msg('settings.nowFromStation', { name: inForce.fact.body.name })
+        : msg('settings.nothingIsStationedNow'),
+    offset: offsets.length > 0 ? msg('settings.usualHere', { offsets: offsets.join(', ') }) : msg('settings.noUsualOffsetIsSetHere'),
   };
   return (
     <Dialog
       open
       onClose={onClose}
       wide
-      title="Where people differ"
+      title={msg('settings.wherePeopleDiffer')}
       foot={
         <>
-          <Button onClick={onSettings}>Settings…</Button>
+          <Button onClick={onSettings}>{msg('common.settings')}</Button>
           <Button look="primary" onClick={onClose}>
-            Done
+            {msg('common.done')}
           </Button>
         </>
       }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -23,24 +24,21 @@ export function EditSite({ onClose }: { onClose(): void }) {
     <Dialog
       open
       onClose={onClose}
-      title="Settings of the site"
+      title={msg('settings.settingsOfTheSite')}
       wide
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={faulty} onClick={() => void keep()}>
-            Keep
+            {msg('common.keep')}
           </Button>
         </>
       }
     >
       <SiteFields draft={draft} errors={errors} tried onChange={(change) => setDraft({ ...draft, ...change })} />
       <PeopleFields draft={draft} onChange={(change) => setDraft({ ...draft, ...change })} />
-      {missing !== undefined && <p className="mt-2 font-medium text-brick">The class {missing} is used by work packages or marks: keep it.</p>}
-      <p className="mt-4 text-[13px] text-ink2">
-        Units change how figures are written, not what was measured: readings keep the unit they were read in. Another tolerance or factor counts for what is
-        judged from now on; stations accepted before stay as they were.
-      </p>
+      {missing !== undefined && <p className="mt-2 font-medium text-brick">{msg('settings.theClassIsUsedByWorkPackages', { missing })}</p>}
+      <p className="mt-4 text-[13px] text-ink2">{msg('settings.unitsChangeHowFiguresAreWrittenNot')}</p>
     </Dialog>
   );
 }

@@ -1,5 +1,5 @@
 import { isPerson, ROLES, roleOf, type Role } from '@idle-marker/records';
-import { ROLE_NAME } from '@idle-marker/words';
+import { msg, ROLE_NAME } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Choice, Tick } from '../ui/Field.tsx';
 import type { SiteDraft } from './siteDraft.ts';
@@ -19,8 +19,8 @@ export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
     onChange({ mayAccept: { ...draft.mayAccept, [verdict]: on ? [...before, role] : before.filter((each) => each !== role) } });
   };
   return (
-    <section className="mt-5" aria-label="People">
-      <h3 className="mb-1 text-[17px]">People</h3>
+    <section className="mt-5" aria-label={msg('settings.people')}>
+      <h3 className="mb-1 text-[17px]">{msg('settings.people')}</h3>
       <div className="grid gap-3 sm:grid-cols-3">
         {state.members.filter(isPerson).map((member) => (
           <Choice
@@ -35,7 +35,9 @@ export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
       {(['accepted', 'provisional'] as const).map((verdict) => (
         <fieldset key={verdict} className="mt-2">
           <legend className="text-[13px] text-ink2">
-            {verdict === 'accepted' ? 'Who may accept a station that meets its class' : 'Who may accept one as provisional'} (nobody ticked: everybody)
+            {msg('settings.nobodyTickedEverybody', {
+              verdict: verdict === 'accepted' ? msg('settings.whoMayAcceptAStationThatMeets') : msg('settings.whoMayAcceptOneAsProvisional'),
+            })}
           </legend>
           <div className="flex flex-wrap gap-x-6">
             {ROLES.map((role) => (
@@ -44,7 +46,7 @@ export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
           </div>
         </fieldset>
       ))}
-      <p className="text-[13px] text-ink2">People are picked by hand so far: this guides, and keeps nobody out.</p>
+      <p className="text-[13px] text-ink2">{msg('settings.peopleArePickedByHandSoFar')}</p>
     </section>
   );
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { SHIPPED_CONVENTIONS, type AngleUnit } from '@idle-marker/core';
 import { NUMBERED } from '@idle-marker/records';
-import { ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord, STATION_FORMAT } from '@idle-marker/words';
+import { msg, ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord, STATION_FORMAT } from '@idle-marker/words';
 import { LENGTH_CHOICES } from '../field/lengthChoices.ts';
 import { Choice, Field } from '../ui/Field.tsx';
 import { ClassTable } from './ClassTable.tsx';
@@ -9,22 +9,22 @@ import { DraftField } from '../field/DraftField.tsx';
 import { inLengthUnit, type siteErrors, type SiteDraft } from './siteDraft.ts';
 
 const ANGLE_CHOICES: readonly (readonly [AngleUnit, string])[] = [
-  ['dms', 'Degrees, minutes, seconds'],
-  ['degree', 'Decimal degrees'],
-  ['gon', 'Gon'],
+  ['dms', msg('settings.degreesMinutesSeconds')],
+  ['degree', msg('settings.decimalDegrees')],
+  ['gon', msg('settings.gon')],
 ];
 const ORDER_CHOICES = [
-  ['EN', 'Easting, then northing'],
-  ['NE', 'Northing, then easting'],
+  ['EN', msg('settings.eastingThenNorthing')],
+  ['NE', msg('settings.northingThenEasting')],
 ] as const;
 /** Those that come with it; a site that has its own chooses it under Hand over. */
 const CONVENTION_CHOICES = Object.entries(SHIPPED_CONVENTIONS).map(([id, { name }]) => [id, name] as const);
 
 /** Grounds that the simulated instrument knows; their truth is in its worker alone. */
 const GROUND_CHOICES = [
-  ['', 'A real one: readings are typed in'],
-  ['ternhaven', 'A simulated one, on the ground of Ternhaven'],
-  ['cobbleford', 'A simulated one, on the ground of Cobbleford'],
+  ['', msg('settings.aRealOneReadingsAreTypedIn')],
+  ['ternhaven', msg('settings.aSimulatedOneOnTheGroundOf')],
+  ['cobbleford', msg('settings.aSimulatedOneOnTheGroundOf2')],
 ] as const;
 
 interface SiteFieldsProps {
@@ -42,7 +42,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
     <>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
-          label="Name of the site"
+          label={msg('settings.nameOfTheSite')}
           value={draft.name}
           maxLength={80}
           onChange={(event) => onChange({ name: event.target.value })}
@@ -50,75 +50,80 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           autoFocus
         />
         {children}
-        <Choice label="Lengths" value={draft.lengthUnit} options={LENGTH_CHOICES} onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))} />
-        <Choice label="Angles" value={draft.angleUnit} options={ANGLE_CHOICES} onChange={(angleUnit) => onChange({ angleUnit })} />
-        <Choice label="Order of coordinates" value={draft.axisOrder} options={ORDER_CHOICES} onChange={(axisOrder) => onChange({ axisOrder })} />
         <Choice
-          label="What is written on stakes"
+          label={msg('settings.lengths')}
+          value={draft.lengthUnit}
+          options={LENGTH_CHOICES}
+          onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))}
+        />
+        <Choice label={msg('common.angles')} value={draft.angleUnit} options={ANGLE_CHOICES} onChange={(angleUnit) => onChange({ angleUnit })} />
+        <Choice label={msg('settings.orderOfCoordinates')} value={draft.axisOrder} options={ORDER_CHOICES} onChange={(axisOrder) => onChange({ axisOrder })} />
+        <Choice
+          label={msg('settings.whatIsWrittenOnStakes')}
           value={draft.convention}
           options={conventionChoices(draft.convention)}
           onChange={(convention) => onChange({ convention })}
         />
         <Field
-          label="Coordinate system and zone"
+          label={msg('settings.coordinateSystemAndZone')}
           value={draft.coordinateSystem}
           maxLength={120}
-          placeholder="such as: site grid"
+          placeholder={msg('settings.suchAsSiteGrid')}
           onChange={(event) => onChange({ coordinateSystem: event.target.value })}
         />
         <Field
-          label="Grid distance over ground distance"
+          label={msg('settings.gridDistanceOverGroundDistance')}
           value={draft.scale}
           inputMode="decimal"
           onChange={(event) => onChange({ scale: event.target.value })}
           error={errors.scale}
-          help="1 where coordinates are ground distances."
+          help={msg('settings.n1WhereCoordinatesAreGroundDistances')}
         />
         <Field
-          label="Heights are counted from"
+          label={msg('settings.heightsAreCountedFrom')}
           value={draft.heightDatum}
           maxLength={120}
-          placeholder="such as: benchmark at the gate"
+          placeholder={msg('settings.suchAsBenchmarkAtTheGate')}
           onChange={(event) => onChange({ heightDatum: event.target.value })}
         />
         <DraftField
-          label="True height of site zero (empty: heights are true heights)"
+          label={msg('settings.trueHeightOfSiteZeroEmptyHeights')}
           unit={UNIT_ABBREVIATION[draft.lengthUnit]}
           draft={draft.zero}
           onDraft={(zero) => onChange({ zero })}
           error={errors.zero}
         />
         <Field
-          label="Who set the control, and how to reach them"
+          label={msg('settings.whoSetTheControlAndHowTo')}
           value={draft.surveyor}
           maxLength={200}
-          placeholder="name, telephone: be there when marks are set"
+          placeholder={msg('settings.nameTelephoneBeThereWhenMarksAre')}
           onChange={(event) => onChange({ surveyor: event.target.value })}
         />
         <Field
-          label="Paint: colours, and where it has to be discreet"
+          label={msg('settings.paintColoursAndWhereItHasTo')}
           value={draft.paint}
           maxLength={500}
-          placeholder="white for control, pink for hubs; discreet at the entrance"
+          placeholder={msg('settings.whiteForControlPinkForHubsDiscreet')}
           onChange={(event) => onChange({ paint: event.target.value })}
         />
         <Field
-          label="A proof lasts"
+          label={msg('settings.aProofLasts')}
           unit="min"
           value={draft.interval}
           inputMode="numeric"
           onChange={(event) => onChange({ interval: event.target.value })}
           error={errors.interval}
-          help="On asphalt, on a deck and in wind 30 at most."
+          help={msg('settings.onAsphaltOnADeckAndIn')}
         />
         <Choice
-          label="Instrument"
+          label={msg('common.instrument')}
           value={draft.practiceGround ?? ''}
           options={GROUND_CHOICES}
           onChange={(ground) => onChange({ practiceGround: ground === '' ? null : ground })}
         />
       </div>
-      <h3 className="mt-5 mb-1 text-[17px]">Names and words</h3>
+      <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.namesAndWords')}</h3>
       <div className="grid gap-4 sm:grid-cols-4">
         {NUMBERED.map((kind) => (
           <Field
@@ -126,25 +131,25 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
             label={NUMBERED_FROM[kind]}
             value={draft.numbers[kind]}
             inputMode="numeric"
-            placeholder="no range"
+            placeholder={msg('settings.noRange')}
             onChange={(event) => onChange({ numbers: { ...draft.numbers, [kind]: event.target.value } })}
           />
         ))}
         <Choice
-          label="A place along a line is called"
+          label={msg('settings.aPlaceAlongALineIsCalled')}
           value={draft.alongWord ?? 'along'}
           options={Object.entries(ALONG_WORD) as [AlongWord, string][]}
           onChange={(alongWord) => onChange({ alongWord })}
         />
         <Choice
-          label="Stations along a road are written"
+          label={msg('settings.stationsAlongARoadAreWritten')}
           value={draft.stationFormat}
-          options={[['usual', draft.lengthUnit === 'metre' ? 'as is usual in metres, 1+234.567' : 'as is usual in feet, 12+34.56'], ...STATION_FORMAT]}
+          options={[['usual', draft.lengthUnit === 'metre' ? msg('settings.asIsUsualInMetres1234') : msg('settings.asIsUsualInFeet1234')], ...STATION_FORMAT]}
           onChange={(stationFormat) => onChange({ stationFormat })}
         />
       </div>
       {errors.numbers && <p className="mt-1 text-[13px] font-medium text-brick">{errors.numbers}</p>}
-      <h3 className="mt-5 mb-1 text-[17px]">Tolerance classes</h3>
+      <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.toleranceClasses')}</h3>
       <ClassTable unit={draft.lengthUnit} classes={draft.classes} onChange={(classes) => onChange({ classes: [...classes] })} />
       {errors.classes && <p className="mt-1 text-[13px] font-medium text-brick">{errors.classes}</p>}
     </>
@@ -153,4 +158,4 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
 
 /** A convention of this site stays chosen while other settings are changed. */
 const conventionChoices = (chosen: string): readonly (readonly [string, string])[] =>
-  CONVENTION_CHOICES.some(([id]) => id === chosen) ? CONVENTION_CHOICES : [[chosen, 'This site’s own'], ...CONVENTION_CHOICES];
+  CONVENTION_CHOICES.some(([id]) => id === chosen) ? CONVENTION_CHOICES : [[chosen, msg('settings.thisSitesOwn')], ...CONVENTION_CHOICES];

@@ -2,6 +2,7 @@
 import { lengthFromMetres, parseLength, type AngleUnit, type LengthUnit, type Metres } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { alikeName, NUMBERED, type Numbered } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { typed, valueOf, written, type Draft } from '../field/draft.ts';
 import { DEFAULT_CLASSES } from './defaultClasses.ts';
 
@@ -91,25 +92,20 @@ export function siteErrors(draft: SiteDraft, taken: readonly string[]) {
   const scale = number(draft.scale);
   const interval = number(draft.interval);
   return {
-    name:
-      draft.name.trim() === ''
-        ? 'Give the site a name.'
-        : alike !== null
-          ? `There is a site “${alike}” already: two names that look alike get mixed up.`
-          : null,
-    zero: draft.zero.text.trim() !== '' && zeroOf(draft) === null ? 'Give a height such as 6.250, or leave it empty.' : null,
-    scale: scale >= 0.9 && scale <= 1.1 ? null : 'Give a factor near 1, such as 0.999871; 1 when coordinates are ground distances.',
-    interval: Number.isInteger(interval) && interval >= 5 && interval <= 480 ? null : 'Give whole minutes from 5 to 480.',
+    name: draft.name.trim() === '' ? msg('settings.giveTheSiteAName') : alike !== null ? msg('settings.thereIsASiteAlreadyTwoNames', { alike }) : null,
+    zero: draft.zero.text.trim() !== '' && zeroOf(draft) === null ? msg('settings.giveAHeightSuchAs6250') : null,
+    scale: scale >= 0.9 && scale <= 1.1 ? null : msg('settings.giveAFactorNear1SuchAs'),
+    interval: Number.isInteger(interval) && interval >= 5 && interval <= 480 ? null : msg('settings.giveWholeMinutesFrom5To480'),
     numbers: numbersError(draft.numbers),
-    classes: draft.classes.some((each) => !(each.planMm > 0) || !(each.heightMm > 0)) ? 'Every class needs a plan and a height figure over 0.' : null,
+    classes: draft.classes.some((each) => !(each.planMm > 0) || !(each.heightMm > 0)) ? msg('settings.everyClassNeedsAPlanAndA') : null,
   };
 }
 
 /** Whole numbers or nothing, and no two ranges that begin at once. */
 function numbersError(numbers: SiteDraft['numbers']): string | null {
   const given = NUMBERED.map((kind) => numbers[kind].trim()).filter((text) => text !== '');
-  if (given.some((text) => !/^[1-9]\d{0,7}$/.test(text))) return 'Give whole numbers such as 5000, or leave them empty.';
-  return new Set(given.map(Number)).size < given.length ? 'Two ranges begin at the same number: names would get mixed up.' : null;
+  if (given.some((text) => !/^[1-9]\d{0,7}$/.test(text))) return msg('settings.giveWholeNumbersSuchAs5000Or');
+  return new Set(given.map(Number)).size < given.length ? msg('settings.twoRangesBeginAtTheSameNumber') : null;
 }
 
 const rangeStart = (text: string): number | null => (text.trim() === '' ? null : Number(text));

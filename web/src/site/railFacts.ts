@@ -1,5 +1,5 @@
 import { proofAge, restakeList, setMarks, type ProofAge } from '@idle-marker/records';
-import { unprovenShort } from '@idle-marker/words';
+import { msg, unprovenShort } from '@idle-marker/words';
 import { useSite } from './SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
 
@@ -24,18 +24,18 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
   const sheets = new Set(state.ofType.handover.map((fact) => fact.body.number)).size;
   return {
     today: { text: clockTime(now) },
-    control: { text: `${state.control.length} marks` },
+    control: { text: msg('site.marks', { control: state.control.length }) },
     design: { text: String(planned) },
     station: { text: inForce?.fact.body.name ?? paired?.solution.body.name ?? (occupation ? `${occupation.body.name}…` : 'none') },
     ...(proof && {
       prove: proof.failed
         ? { text: 'failed', tone: 'brick' as const }
         : proof.proven
-          ? { text: `${proof.minutes} min`, ...(proof.due ? { tone: 'ochre' as const } : {}) }
+          ? { text: msg('site.min', { minutes: proof.minutes }), ...(proof.due ? { tone: 'ochre' as const } : {}) }
           : { text: unprovenShort(proof.unproven, proof.unchecked), tone: 'ochre' as const },
     }),
     mark: { text: `${set} / ${planned}`, ...(doubtful ? { tone: 'brick' as const } : {}) },
-    'hand-over': { text: sheets === 1 ? '1 sheet' : `${sheets} sheets` },
+    'hand-over': { text: sheets === 1 ? '1 sheet' : msg('site.sheets', { sheets }) },
     'field-book': { text: String(state.timeline.length) },
   };
 }

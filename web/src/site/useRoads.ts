@@ -3,7 +3,7 @@ import { useMemo, useSyncExternalStore } from 'react';
 import { displayedStation, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { againstRoad, roadOf, type Road } from '@idle-marker/records';
-import { shortStation, usualStationFormat, type StationStyle } from '@idle-marker/words';
+import { msg, shortStation, usualStationFormat, type StationStyle } from '@idle-marker/words';
 import { useSite } from './SiteContext.tsx';
 
 export interface SiteRoad {
@@ -58,8 +58,8 @@ export function roadAt(roads: readonly SiteRoad[], place: PlanPoint, reach: Metr
 export const TOUCH = 14;
 
 /** What a place along a road is called here; “along” is no name for it. */
-export function useStationWord(): 'Station' | 'Chainage' {
-  return useSite().state.settings.alongWord === 'chainage' ? 'Chainage' : 'Station';
+export function useStationWord(): string {
+  return useSite().state.settings.alongWord === 'chainage' ? msg('site.chainage') : msg('common.station');
 }
 
 /** A distance along a road as it is typed: the station that is shown there. */

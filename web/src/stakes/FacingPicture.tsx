@@ -1,4 +1,5 @@
 import type { StakeConvention } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 
 const TURN = { toItem: 0, angled: 45, alongRoad: 90 } as const;
 
@@ -9,7 +10,9 @@ export function FacingPicture({ facing }: { readonly facing: StakeConvention['fa
       viewBox="0 0 120 84"
       className="h-20 w-28 flex-none"
       role="img"
-      aria-label={`From above: the front ${{ toItem: 'looks at the thing', angled: 'looks halfway at the thing', alongRoad: 'looks along the road' }[facing]}`}
+      aria-label={msg('stakes.fromAboveTheFront', {
+        value: { toItem: msg('stakes.looksAtTheThing'), angled: msg('stakes.looksHalfwayAtTheThing'), alongRoad: msg('stakes.looksAlongTheRoad') }[facing],
+      })}
     >
       <path d="M0 12H120" stroke="var(--pencil)" strokeWidth="3" />
       <rect x="55" y="56" width="10" height="10" fill="#c9a35b" stroke="var(--ink)" />

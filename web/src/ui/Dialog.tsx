@@ -1,5 +1,6 @@
 import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { msg } from '@idle-marker/words';
 
 interface DialogProps {
   readonly open: boolean;
@@ -25,7 +26,7 @@ export function Dialog({ open, onClose, title, children, foot, wide, beside, toR
         >
           <div className="flex items-center justify-between border-b border-ink px-5 py-3">
             <Radix.Title className="text-xl">{title}</Radix.Title>
-            <Radix.Close aria-label="Close" className="h-11 w-11 text-2xl leading-none">
+            <Radix.Close aria-label={msg('common.close')} className="h-11 w-11 text-2xl leading-none">
               ×
             </Radix.Close>
           </div>

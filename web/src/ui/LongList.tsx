@@ -1,4 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react';
+import { msg } from '@idle-marker/words';
 import { Button } from './Button.tsx';
 
 /** Rows that are shown at first: a longer list would be slow to answer, and nobody reads it from the top. */
@@ -25,10 +26,8 @@ export function useLongList<T>(rows: readonly T[], what: string): LongList<T> {
   const rest =
     isShort || all ? null : (
       <p className="mt-3 flex flex-wrap items-center gap-3">
-        <Button onClick={() => setAll(true)}>
-          Show all {rows.length} {what}
-        </Button>
-        <span className="text-[13px] text-ink2">These are the first {count}.</span>
+        <Button onClick={() => setAll(true)}>{msg('ui.showAll', { rows: rows.length, what })}</Button>
+        <span className="text-[13px] text-ink2">{msg('ui.theseAreTheFirst', { count })}</span>
       </p>
     );
   return { shown: isShort ? rows : rows.slice(0, count), rest };

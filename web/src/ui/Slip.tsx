@@ -1,4 +1,5 @@
 import { useEffect, useRef, type ReactNode } from 'react';
+import { msg } from '@idle-marker/words';
 
 interface SlipProps {
   readonly head: ReactNode;
@@ -19,10 +20,10 @@ export function Slip({ head, children, foot, topic = '', long = false }: SlipPro
   return (
     <section
       className={`flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[440px] lg:flex-none lg:border-l ${long ? 'max-md:flex-none' : ''}`}
-      aria-label="Slip"
+      aria-label={msg('ui.slip')}
     >
       <div className="border-b border-ink px-[18px] py-3">{head}</div>
-      <div ref={body} className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Body of the slip">
+      <div ref={body} className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3" tabIndex={0} role="region" aria-label={msg('ui.bodyOfTheSlip')}>
         {children}
       </div>
       {foot && (
@@ -47,7 +48,7 @@ export function Workspace({ board, slip }: { board: ReactNode; slip: ReactNode }
 }
 
 /** Says that nothing here has a height. */
-export const PlanOnlyBadge = () => <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">Plan only</strong>;
+export const PlanOnlyBadge = () => <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">{msg('ui.planOnly')}</strong>;
 
 /** A few figures with their names above them. */
 export function Figures({ items }: { items: readonly (readonly [string, ReactNode, string?])[] }) {

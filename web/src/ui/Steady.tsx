@@ -1,4 +1,5 @@
 import { steadyDigits, type LengthUnit } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 
 /** A figure whose last digits are dimmed where the reading is less good than they are fine. */
 export function Steady({ text, noise, unit }: { text: string; noise: number; unit: LengthUnit }) {
@@ -7,7 +8,7 @@ export function Steady({ text, noise, unit }: { text: string; noise: number; uni
   return (
     <>
       {text.slice(0, firm)}
-      <span className="text-ink2" title="Finer than the reading is good">
+      <span className="text-ink2" title={msg('ui.finerThanTheReadingIsGood')}>
         {text.slice(firm)}
       </span>
     </>

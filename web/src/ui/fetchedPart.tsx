@@ -3,6 +3,7 @@
  * the field the server may be away when one is gone to for the first time. What could not be fetched is tried again by itself.
  */
 import { useEffect, useSyncExternalStore, type ComponentType, type ReactNode } from 'react';
+import { msg } from '@idle-marker/words';
 import { Button } from './Button.tsx';
 
 const AGAIN_MS = 3000;
@@ -84,12 +85,9 @@ export function fetchedPart<P extends object>(name: string, load: (elsewhere?: s
 function NotFetched({ name }: { readonly name: string }) {
   return (
     <div className="m-auto flex max-w-md flex-col items-start gap-3 p-6" role="alert">
-      <h2 className="text-xl">{name} is not here yet</h2>
-      <p className="text-ink2">
-        This part of the application was never fetched by this device, and the server does not give it now. It comes by itself as soon as the server answers;
-        what waits to be stored is safe. If the application was renewed meanwhile, load the page again.
-      </p>
-      <Button onClick={() => location.reload()}>Load the page again</Button>
+      <h2 className="text-xl">{msg('ui.isNotHereYet', { name })}</h2>
+      <p className="text-ink2">{msg('ui.thisPartOfTheApplicationWasNever')}</p>
+      <Button onClick={() => location.reload()}>{msg('ui.loadThePageAgain')}</Button>
     </div>
   );
 }

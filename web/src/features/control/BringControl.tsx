@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { alikeName, broughtControl, compareNames, frameDifferences, markLife, siteState, type ControlMark } from '@idle-marker/records';
-import { CONTROL_KIND } from '@idle-marker/words';
+import { msg, CONTROL_KIND } from '@idle-marker/words';
 import { fetchFacts, fetchSites } from '../../data/sites.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -11,7 +11,11 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
-const FRAME = { coordinateSystem: 'coordinate system', heightDatum: 'height datum', combinedScaleFactor: 'scale factor' } as const;
+const FRAME = {
+  coordinateSystem: msg('control.coordinateSystem'),
+  heightDatum: msg('control.heightDatum'),
+  combinedScaleFactor: msg('control.scaleFactor'),
+} as const;
 
 /** Single marks from another site, with what was known of them there. */
 export function BringControl({ onClose }: { onClose(): void }) {
@@ -23,7 +27,7 @@ export function BringControl({ onClose }: { onClose(): void }) {
   const others = (sites.data ?? []).filter((each) => each.id !== id);
   const chosen = others.find((each) => each.id === site) ?? others[0] ?? null;
   const records = useQuery({
-    queryKey: ['records of', chosen?.id],
+    queryKey: [msg('control.recordsOf'), chosen?.id],
     queryFn: async () => siteState(await fetchFacts(chosen!.id)),
     enabled: chosen !== null,
   });
@@ -45,19 +49,19 @@ export function BringControl({ onClose }: { onClose(): void }) {
       open
       onClose={onClose}
       wide
-      title="Marks from another site"
+      title={msg('control.marksFromAnotherSite')}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={taken.length === 0} onClick={() => void bring()}>
-            Bring {taken.length} {taken.length === 1 ? 'mark' : 'marks'}
+            {msg('control.bring', { taken: taken.length })}
           </Button>
         </>
       }
     >
       {sites.isError || records.isError ? (
         <p role="alert" className="border-l-4 border-ochre pl-3">
-          The server does not answer: other sites are read from it.{' '}
+          {msg('control.theServerDoesNotAnswerOtherSites')}{' '}
           <Button
             look="quiet"
             onClick={() => {
@@ -65,17 +69,17 @@ export function BringControl({ onClose }: { onClose(): void }) {
               if (chosen) void records.refetch();
             }}
           >
-            Try again
+            {msg('control.tryAgain')}
           </Button>
         </p>
       ) : sites.isPending || (chosen && records.isPending) ? (
-        <p className="text-ink2">Reading…</p>
+        <p className="text-ink2">{msg('control.reading')}</p>
       ) : !chosen ? (
-        <p>There is no other site on this server. Marks of a list come in by Import.</p>
+        <p>{msg('control.thereIsNoOtherSiteOnThis')}</p>
       ) : (
         <>
           <Choice
-            label="Site"
+            label={msg('common.site')}
             value={chosen.id}
             options={others.map((each) => [each.id, each.name] as const)}
             onChange={(next) => {
@@ -85,11 +89,10 @@ export function BringControl({ onClose }: { onClose(): void }) {
           />
           {differs.length > 0 && (
             <p className="mt-2 font-medium text-ochre">
-              The sites name another {differs.map((field) => FRAME[field]).join(' and ')}: the same figures may mean another place. Sight a brought mark as a
-              proof before a station uses it.
+              {msg('control.theSitesNameAnotherTheSameFigures', { differs: differs.map((field) => FRAME[field]).join(' and ') })}
             </p>
           )}
-          {marks.length === 0 && <p className="mt-3">{chosen.name} has no mark that could be used.</p>}
+          {marks.length === 0 && <p className="mt-3">{msg('control.hasNoMarkThatCouldBeUsed', { name: chosen.name })}</p>}
           <ul className="mt-2">
             {marks.map((mark) => {
               const { name, kind, condition, source, e, n, z } = mark.revision.body;
@@ -109,12 +112,20 @@ export function BringControl({ onClose }: { onClose(): void }) {
                     />
                   ) : (
                     <p className="py-2 text-ink2">
-                      <strong>{name}</strong> is not brought: this site lists {same === name ? 'one of that name' : `${same}, which looks alike`}.
+                      <strong>{name}</strong>{' '}
+                      {msg('control.isNotBroughtThisSiteLists', {
+                        same: same === name ? msg('control.oneOfThatName') : msg('control.whichLooksAlike', { same }),
+                      })}
                     </p>
                   )}
                   <p className="figures text-[13px] text-ink2">
-                    {units.axes.map((axis) => units.length(axis === 'e' ? e : n)).join(', ')}; height {z === null ? 'none' : units.length(z)}.{' '}
-                    {source || 'No source noted'}. {life.length} {life.length === 1 ? 'record' : 'records'}, the last {dayAndTime(life.at(-1)!.at)}.
+                    {msg('control.heightTheLast', {
+                      axes: units.axes.map((axis) => units.length(axis === 'e' ? e : n)).join(', '),
+                      z: z === null ? 'none' : units.length(z),
+                      source: source || msg('control.noSourceNoted'),
+                      life: life.length,
+                      dayAndTime: dayAndTime(life.at(-1)!.at),
+                    })}
                   </p>
                 </li>
               );

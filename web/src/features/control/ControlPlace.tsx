@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { lengthToMetres, sharedLead, type ControlPair } from '@idle-marker/core';
 import { controlConcerns, revertedMarks, type ControlMark } from '@idle-marker/records';
-import { CONTROL_KIND } from '@idle-marker/words';
+import { msg, CONTROL_KIND } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { joinScenes } from '../../board/scene.ts';
 import { controlScene, outlineScene } from '../../board/siteScene.ts';
@@ -31,9 +31,9 @@ const TONE = { secure: 'text-good', usable: '', doubtful: 'text-ochre', lost: 't
 
 type View = 'list' | 'walk' | 'pairs';
 const VIEWS: readonly (readonly [View, string])[] = [
-  ['list', 'The list'],
-  ['walk', 'Walk round'],
-  ['pairs', 'Pair by pair'],
+  ['list', msg('control.theList')],
+  ['walk', msg('common.walkRound')],
+  ['pairs', msg('common.pairByPair')],
 ];
 
 /** Rows shown at a time: a long list is searched rather than scrolled. */
@@ -95,62 +95,68 @@ export function Place() {
   const coordinate = (value: number | null, axis: 'e' | 'n') =>
     units.length(value === null || !short ? value : value - lengthToMetres(leads[axis], units.lengthUnit));
   const leadWords = (axis: 'e' | 'n') => (short && leads[axis] !== 0 ? ` − ${leads[axis]}` : '');
-  const name = { e: 'East', n: 'North' } as const;
+  const name = { e: msg('common.east'), n: msg('common.north') } as const;
   return (
     <div className="flex h-full min-h-0 flex-col lg:flex-row">
       <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
         {state.control.length > 0 ? (
           <Board
             scene={scene}
-            description={`Plan with ${state.control.length} control marks. The table beside it lists them.`}
+            description={msg('control.planWithControlMarksTheTableBeside', { control: state.control.length })}
             onPick={(id) => state.control.some((mark) => mark.id === id) && setChosen(id)}
             fitKey={`control ${state.control.length > 0}`}
           />
         ) : (
-          <Empty title="No control yet">
-            Marks with known coordinates go here: from a list as CSV, or typed one by one. With three a station checks itself; with four or five one bad mark
-            can be named.
-          </Empty>
+          <Empty title={msg('control.noControlYet')}>{msg('control.marksWithKnownCoordinatesGoHereFrom')}</Empty>
         )}
       </div>
       <section
         className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[620px] lg:flex-none lg:border-l max-xl:lg:w-[520px]"
-        aria-label="Control marks"
+        aria-label={msg('control.controlMarks')}
       >
         <div className="flex flex-wrap items-center justify-between gap-3 border-b border-ink px-[18px] py-3">
           <div>
-            <h1 className="text-xl">Control</h1>
+            <h1 className="text-xl">{msg('common.control')}</h1>
             <p className={usable < 3 ? 'text-ochre' : 'text-ink2'}>
-              {usable} usable in plan
-              {usable < 2 ? ': two are needed' : usable < 3 ? ': nothing checks them' : usable < 4 ? ': a mistake would show' : ': one bad mark can be named'}
+              {msg('control.usableInPlan', {
+                usable,
+                usable2:
+                  usable < 2
+                    ? msg('control.twoAreNeeded')
+                    : usable < 3
+                      ? msg('control.nothingChecksThem')
+                      : usable < 4
+                        ? msg('control.aMistakeWouldShow')
+                        : msg('control.oneBadMarkCanBeNamed'),
+              })}
             </p>
           </div>
           <span className="flex flex-wrap gap-2">
             {(leads.e !== 0 || leads.n !== 0) && (
               <Button aria-pressed={short} onClick={() => setShort(!short)}>
-                {short ? 'Whole coordinates' : 'Short coordinates'}
+                {short ? msg('control.wholeCoordinates') : msg('control.shortCoordinates')}
               </Button>
             )}
             {siteZero !== null && (
               <Button aria-pressed={againstZero} onClick={() => setAgainstZero(!againstZero)}>
-                {againstZero ? 'True heights' : 'Against site zero'}
+                {againstZero ? msg('control.trueHeights') : msg('control.againstSiteZero')}
               </Button>
             )}
-            <Button onClick={() => setImporting(true)}>Import…</Button>
+            <Button onClick={() => setImporting(true)}>{msg('control.import')}</Button>
             {state.control.length > 0 && <ExportControl />}
             <Button look="primary" hint="N" onClick={() => setEditing('new')}>
-              Add mark…
+              {msg('control.addMark')}
             </Button>
           </span>
         </div>
         {revised.length > 0 && (
           <Card
             tone="good"
-            title={`${revised.length} ${revised.length === 1 ? 'mark was' : 'marks were'} revised`}
+            title={msg('control.revised', { revised: revised.length })}
             actions={
               <>
-                <Button onClick={() => void undo()}>Undo</Button>
-                <Button onClick={() => setRevised([])}>Close</Button>
+                <Button onClick={() => void undo()}>{msg('common.undo')}</Button>
+                <Button onClick={() => setRevised([])}>{msg('common.close')}</Button>
               </>
             }
           >
@@ -158,20 +164,16 @@ export function Place() {
           </Card>
         )}
         {written !== null && (
-          <Card
-            tone="good"
-            title={`${written} ${written === 1 ? 'mark was' : 'marks were'} written`}
-            actions={<Button onClick={() => setWritten(null)}>Close</Button>}
-          >
-            Next: look at them on the ground, or{' '}
+          <Card tone="good" title={msg('control.written', { written })} actions={<Button onClick={() => setWritten(null)}>{msg('common.close')}</Button>}>
+            {msg('control.nextLookAtThemOnTheGround')}{' '}
             <Link className={LINK} to={`/sites/${id}/station`}>
-              station the instrument from them
+              {msg('control.stationTheInstrumentFromThem')}
             </Link>
             .
           </Card>
         )}
         {state.control.length > 0 && (
-          <div className="flex border-b border-rule px-[14px]" role="group" aria-label="View of the marks">
+          <div className="flex border-b border-rule px-[14px]" role="group" aria-label={msg('control.viewOfTheMarks')}>
             {VIEWS.map(([which, words]) => (
               <button
                 key={which}
@@ -186,16 +188,18 @@ export function Place() {
           </div>
         )}
         {view === 'pairs' && (
-          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Pairs of marks">
+          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label={msg('control.pairsOfMarks')}>
             <PairTable onChoose={setChosen} onPairs={setPairs} />
           </div>
         )}
         {view === 'walk' && (
-          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Walk round the marks">
+          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label={msg('control.walkRoundTheMarks')}>
             <WalkRound onChoose={setChosen} onOpen={setReading} />
           </div>
         )}
-        {view === 'list' && state.control.length > 12 && <SearchField label="Find a mark" value={search} onChange={setSearch} className="mx-[14px] my-2" />}
+        {view === 'list' && state.control.length > 12 && (
+          <SearchField label={msg('control.findAMark')} value={search} onChange={setSearch} className="mx-[14px] my-2" />
+        )}
         {view === 'list' && state.control.length > 1 && (
           <div className="flex flex-wrap items-center gap-3 px-[14px] py-1">
             <Button
@@ -206,7 +210,7 @@ export function Place() {
                 setPicked(new Set());
               }}
             >
-              {picking ? 'Choose none' : 'Choose several…'}
+              {picking ? msg('control.chooseNone') : msg('control.chooseSeveral')}
             </Button>
             {picking && (
               <>
@@ -219,10 +223,10 @@ export function Place() {
                     )
                   }
                 >
-                  All {found.length}
+                  {msg('control.all', { found: found.length })}
                 </Button>
                 <Button disabled={picked.size === 0} onClick={() => setSeveral(true)}>
-                  Change {picked.size} at once…
+                  {msg('control.changeAtOnce', { picked: picked.size })}
                 </Button>
               </>
             )}
@@ -232,12 +236,12 @@ export function Place() {
           className={`min-h-0 flex-1 overflow-auto px-[14px] pb-4 ${view === 'list' ? '' : 'hidden'}`}
           tabIndex={0}
           role="region"
-          aria-label="Table of marks"
+          aria-label={msg('control.tableOfMarks')}
         >
           <table className={TABLE}>
             <thead className="sticky top-0 bg-sheet">
               <tr>
-                <th className={TH_WORD}>Mark</th>
+                <th className={TH_WORD}>{msg('common.mark')}</th>
                 <th className={TH}>
                   {name[first]}
                   {leadWords(first)}, {units.unit}
@@ -246,11 +250,11 @@ export function Place() {
                   {name[second]}
                   {leadWords(second)}, {units.unit}
                 </th>
-                <th className={TH}>{againstZero ? 'Against zero' : 'Height'}</th>
-                <th className={TH}>sd, mm</th>
-                <th className={TH_WORD}>Kind</th>
-                <th className={TH_WORD}>Use</th>
-                <th className={TH_WORD}>Condition</th>
+                <th className={TH}>{againstZero ? msg('common.againstZero') : msg('common.height')}</th>
+                <th className={TH}>{msg('control.sdMm')}</th>
+                <th className={TH_WORD}>{msg('common.kind')}</th>
+                <th className={TH_WORD}>{msg('common.use')}</th>
+                <th className={TH_WORD}>{msg('common.condition')}</th>
               </tr>
             </thead>
             <tbody>
@@ -262,7 +266,7 @@ export function Place() {
                       {picking && (
                         <input
                           type="checkbox"
-                          aria-label={`Choose ${body.name}`}
+                          aria-label={msg('control.choose', { name: body.name })}
                           checked={picked.has(mark.id)}
                           onChange={(event) => pick([mark.id], event.target.checked)}
                           className="mr-2 h-6 w-6 align-middle accent-(--spruce)"
@@ -273,7 +277,7 @@ export function Place() {
                         className="min-h-11 min-w-11 text-left font-semibold underline decoration-dotted"
                         onClick={() => setReading(mark.id)}
                         onFocus={() => setChosen(mark.id)}
-                        aria-label={`About ${body.name}`}
+                        aria-label={msg('control.about', { name: body.name })}
                       >
                         {body.name}
                       </button>
@@ -302,10 +306,10 @@ export function Place() {
           </table>
           {found.length > shown && (
             <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
-              {found.length - shown} more marks
+              {msg('control.moreMarks', { found: found.length - shown })}
             </Button>
           )}
-          {found.length === 0 && state.control.length > 0 && <p className="p-4 text-ink2">No mark matches “{search}”.</p>}
+          {found.length === 0 && state.control.length > 0 && <p className="p-4 text-ink2">{msg('control.noMarkMatches', { search })}</p>}
         </div>
       </section>
       {editing !== null && <EditControl mark={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}

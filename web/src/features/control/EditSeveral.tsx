@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { severalRevised, type ControlMark, type SeveralChange } from '@idle-marker/records';
-import { controlChangeWords } from '@idle-marker/words';
+import { msg, controlChangeWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -15,7 +15,7 @@ type Condition = NonNullable<SeveralChange['condition']>;
 type YesNo = Kept | 'yes' | 'no';
 
 const YES_NO: readonly (readonly [YesNo, string])[] = [
-  ['keep', 'as it is'],
+  ['keep', msg('control.asItIs')],
   ['yes', 'yes'],
   ['no', 'no'],
 ];
@@ -55,9 +55,9 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
   };
   const bodies = severalRevised(marks, change);
   const errors = {
-    source: source.trim() === '' ? 'Say what was found, or where the new figures come from.' : null,
-    move: Object.values(moves).includes(null) ? `Give lengths in ${units.unit}, or leave them empty.` : null,
-    sd: isSd(sds.plan) && isSd(sds.height) ? null : 'Give millimetres, 0 or more.',
+    source: source.trim() === '' ? msg('control.sayWhatWasFoundOrWhereThe') : null,
+    move: Object.values(moves).includes(null) ? msg('control.giveLengthsInOrLeaveThemEmpty', { unit: units.unit }) : null,
+    sd: isSd(sds.plan) && isSd(sds.height) ? null : msg('common.giveMillimetres0OrMore'),
   };
   const faulty = Object.values(errors).some((error) => error !== null) || bodies.length === 0;
   const keep = async () => {
@@ -66,17 +66,17 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
     await say(...bodies.map((body) => ({ type: 'control' as const, body })));
     onRevised(marks.filter((mark) => bodies.some((body) => body.mark === mark.id)));
   };
-  const axis = { e: 'East', n: 'North', z: 'Height' } as const;
+  const axis = { e: msg('common.east'), n: msg('common.north'), z: msg('common.height') } as const;
   return (
     <Dialog
       open
       onClose={onClose}
-      title={`${marks.length} marks at once`}
+      title={msg('control.marksAtOnce', { marks: marks.length })}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void keep()}>
-            {bodies.length === 0 ? 'Nothing changes' : `Revise ${bodies.length} ${bodies.length === 1 ? 'mark' : 'marks'}`}
+            {bodies.length === 0 ? msg('control.nothingChanges') : msg('control.revise', { bodies: bodies.length })}
           </Button>
         </>
       }
@@ -84,10 +84,10 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
       <p className="mb-3 font-medium">{marks.map((mark) => mark.revision.body.name).join(', ')}</p>
       <div className="grid grid-cols-2 gap-3">
         <Choice
-          label="Condition"
+          label={msg('common.condition')}
           value={condition}
           options={[
-            ['keep', 'as it is'],
+            ['keep', msg('control.asItIs')],
             ['secure', 'secure'],
             ['usable', 'usable'],
             ['doubtful', 'doubtful'],
@@ -95,15 +95,15 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
           ]}
           onChange={setCondition}
         />
-        <Choice label="Kept for proofs" value={uses.forProof} options={YES_NO} onChange={(forProof) => setUses({ ...uses, forProof })} />
-        <Choice label="Used in plan" value={uses.usePlan} options={YES_NO} onChange={(usePlan) => setUses({ ...uses, usePlan })} />
-        <Choice label="Used in height" value={uses.useHeight} options={YES_NO} onChange={(useHeight) => setUses({ ...uses, useHeight })} />
+        <Choice label={msg('common.keptForProofs')} value={uses.forProof} options={YES_NO} onChange={(forProof) => setUses({ ...uses, forProof })} />
+        <Choice label={msg('control.usedInPlan')} value={uses.usePlan} options={YES_NO} onChange={(usePlan) => setUses({ ...uses, usePlan })} />
+        <Choice label={msg('control.usedInHeight')} value={uses.useHeight} options={YES_NO} onChange={(useHeight) => setUses({ ...uses, useHeight })} />
       </div>
       <div className="mt-3 grid grid-cols-3 gap-3">
         {([...units.axes, 'z'] as const).map((which) => (
           <Field
             key={which}
-            label={`Move ${axis[which]} by`}
+            label={msg('control.moveBy', { axis: axis[which] })}
             unit={units.unit}
             value={move[which]}
             inputMode="decimal"
@@ -112,31 +112,31 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
         ))}
       </div>
       <div className="mt-3 grid grid-cols-2 gap-3">
-        <Field label="sd in plan, mm" value={sd.plan} inputMode="decimal" onChange={(event) => setSd({ ...sd, plan: event.target.value })} />
-        <Field label="sd in height, mm" value={sd.height} inputMode="decimal" onChange={(event) => setSd({ ...sd, height: event.target.value })} />
+        <Field label={msg('control.sdInPlanMm')} value={sd.plan} inputMode="decimal" onChange={(event) => setSd({ ...sd, plan: event.target.value })} />
+        <Field label={msg('control.sdInHeightMm')} value={sd.height} inputMode="decimal" onChange={(event) => setSd({ ...sd, height: event.target.value })} />
       </div>
       {tried && (errors.move ?? errors.sd) && <p className="mt-2 font-medium text-brick">{errors.move ?? errors.sd}</p>}
       <Field
         className="mt-3"
-        label="What was found, or where it comes from"
+        label={msg('control.whatWasFoundOrWhereItComes')}
         value={source}
         maxLength={200}
-        placeholder="walked round after the storm"
+        placeholder={msg('control.walkedRoundAfterTheStorm')}
         onChange={(event) => setSource(event.target.value)}
         error={tried ? errors.source : null}
       />
       {bodies.length > 0 && (
-        <ul className="mt-3 text-[14px]" aria-label="What becomes of them">
+        <ul className="mt-3 text-[14px]" aria-label={msg('control.whatBecomesOfThem')}>
           {bodies.slice(0, SHOWN).map((body) => (
             <li key={body.mark} className="figures border-b border-rule py-0.5">
               <strong>{body.name}</strong> {controlChangeWords(marks.find((mark) => mark.id === body.mark)!.revision.body, body, units.lengthUnit)}
             </li>
           ))}
-          {bodies.length > SHOWN && <li className="text-ink2">And {bodies.length - SHOWN} more alike.</li>}
+          {bodies.length > SHOWN && <li className="text-ink2">{msg('control.andMoreAlike', { bodies: bodies.length - SHOWN })}</li>}
         </ul>
       )}
       {tried && bodies.length === 0 && errors.source === null && (
-        <p className="mt-2 font-medium text-brick">Nothing is changed yet: choose what is to be another way.</p>
+        <p className="mt-2 font-medium text-brick">{msg('control.nothingIsChangedYetChooseWhatIs')}</p>
       )}
     </Dialog>
   );

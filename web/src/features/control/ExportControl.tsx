@@ -2,6 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import { controlCsv, controlLandXml, type WrittenMark } from '@idle-marker/formats';
 import { fileWord } from '@idle-marker/paper';
 import { controlListVersion } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -13,9 +14,9 @@ const ITEM = 'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[
 
 /** Labels to stand beside the marks: name, height, and which revision. */
 const LABELS = [
-  ['a4of24', 'Labels, A4 of 24 (PDF)'],
-  ['letterOf30', 'Labels, letter of 30 (PDF)'],
-  ['roll24', 'Labels, roll of 24 mm (PDF)'],
+  ['a4of24', msg('control.labelsA4Of24Pdf')],
+  ['letterOf30', msg('control.labelsLetterOf30Pdf')],
+  ['roll24', msg('control.labelsRollOf24MmPdf')],
 ] as const;
 
 /** The control list for the other trades, in the unit of the site. */
@@ -37,16 +38,16 @@ export function ExportControl() {
       <PaperProgress papers={papers} />
       <DropdownMenu.Root>
         <DropdownMenu.Trigger asChild>
-          <Button>Export…</Button>
+          <Button>{msg('control.export')}</Button>
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" className="z-30 border-[1.5px] border-ink bg-sheet shadow-xl">
-            <DropdownMenu.Label className="border-b border-rule px-4 py-2 text-[13px] text-ink2">List version {version}</DropdownMenu.Label>
+            <DropdownMenu.Label className="border-b border-rule px-4 py-2 text-[13px] text-ink2">{msg('control.listVersion', { version })}</DropdownMenu.Label>
             <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}>
-              As CSV
+              {msg('common.asCsv')}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}>
-              As LandXML
+              {msg('control.asLandxml')}
             </DropdownMenu.Item>
             {LABELS.map(([format, words]) => (
               <DropdownMenu.Item
@@ -61,7 +62,7 @@ export function ExportControl() {
             ))}
             <DropdownMenu.Item className={ITEM} asChild>
               <a href={report} download>
-                Control report, one page (PDF)
+                {msg('control.controlReportOnePagePdf')}
               </a>
             </DropdownMenu.Item>
           </DropdownMenu.Content>

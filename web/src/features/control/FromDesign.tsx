@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { BUILT_SD_MM, compareNames, controlCandidates, controlOfCandidates, pickedCandidate, type ControlCandidate } from '@idle-marker/records';
-import { CANDIDATE_OF } from '@idle-marker/words';
+import { msg, CANDIDATE_OF } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -34,47 +34,42 @@ export function FromDesign({ onClose }: { onClose(): void }) {
       open
       onClose={onClose}
       wide
-      title="Control from the design"
+      title={msg('control.controlFromTheDesign')}
       foot={
         <Button look="primary" onClick={onClose}>
-          Done
+          {msg('common.done')}
         </Button>
       }
     >
-      <p className="text-ink2">
-        What is only drawn stands where it was built: it is listed as good to {BUILT_SD_MM} mm and its height is not used. Prove a station made from it on a
-        mark that was surveyed.
-      </p>
+      <p className="text-ink2">{msg('control.whatIsOnlyDrawnStandsWhereIt', { builtSdMm: BUILT_SD_MM })}</p>
       {made.length > 0 && (
         <p className="mt-2 font-medium text-good" role="status">
-          Listed: {made.join(', ')}.
+          {msg('control.listed', { made: made.join(', ') })}
         </p>
       )}
       <div className="my-3 flex flex-wrap items-center gap-2">
-        <SearchField label="Find a point" value={search} onChange={setSearch} className="min-w-0 flex-1" />
+        <SearchField label={msg('control.findAPoint')} value={search} onChange={setSearch} className="min-w-0 flex-1" />
         {state.drawings.map((drawing) => (
           <Button key={drawing.id} onClick={() => setPicking(drawing)}>
-            Pick on {drawing.body.name}…
+            {msg('control.pickOn', { name: drawing.body.name })}
           </Button>
         ))}
       </div>
-      {all.length === 0 && (
-        <p className="text-ink2">Nothing is drawn or measured here yet: draw a grid, make a work package, or take a drawing in under Work.</p>
-      )}
+      {all.length === 0 && <p className="text-ink2">{msg('control.nothingIsDrawnOrMeasuredHereYet')}</p>}
       {found.length > 0 && (
         <table className={TABLE}>
           <thead>
             <tr>
-              <th className={TH_WORD}>Point</th>
-              <th className={TH_WORD}>Of</th>
+              <th className={TH_WORD}>{msg('common.point')}</th>
+              <th className={TH_WORD}>{msg('common.of')}</th>
               {units.axes.map((axis) => (
                 <th key={axis} className={`${TH} max-sm:hidden`}>
-                  {axis === 'e' ? 'East' : 'North'}
+                  {axis === 'e' ? msg('common.east') : msg('common.north')}
                 </th>
               ))}
-              <th className={TH}>Height</th>
+              <th className={TH}>{msg('common.height')}</th>
               <th className={TH}>
-                <span className="sr-only">Make it control</span>
+                <span className="sr-only">{msg('control.makeItControl')}</span>
               </th>
             </tr>
           </thead>
@@ -91,11 +86,15 @@ export function FromDesign({ onClose }: { onClose(): void }) {
                 <td className={TD}>{units.length(each.place.z)}</td>
                 <td className={TD}>
                   {each.listedAs === null ? (
-                    <Button className="my-0.5 px-3 text-[14px]" aria-label={`Make ${each.name} of ${each.of} control`} onClick={() => void make(each)}>
-                      Make it control
+                    <Button
+                      className="my-0.5 px-3 text-[14px]"
+                      aria-label={msg('control.makeOfControl', { name: each.name, ofValue: each.of })}
+                      onClick={() => void make(each)}
+                    >
+                      {msg('control.makeItControl')}
                     </Button>
                   ) : (
-                    <span className="text-good">{each.listedAs === each.name ? 'listed' : `listed as ${each.listedAs}`}</span>
+                    <span className="text-good">{each.listedAs === each.name ? 'listed' : msg('control.listedAs', { listedAs: each.listedAs })}</span>
                   )}
                 </td>
               </tr>
@@ -103,7 +102,7 @@ export function FromDesign({ onClose }: { onClose(): void }) {
           </tbody>
         </table>
       )}
-      {found.length > SHOWN && <p className="mt-1 text-ink2">{found.length - SHOWN} more: find them by name.</p>}
+      {found.length > SHOWN && <p className="mt-1 text-ink2">{msg('control.moreFindThemByName', { found: found.length - SHOWN })}</p>}
       {picking && (
         <PickDialog
           drawing={picking}

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import type { LengthUnit } from '@idle-marker/core';
 import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
 import { compareControl } from '@idle-marker/formats';
-import { controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
+import { msg, controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { tryNow, untilSent } from '../../data/ledger.ts';
 import { ask, troubleOf, type IsAnswer } from '../../data/server.ts';
@@ -96,7 +96,7 @@ export function ImportControl({
     setPicked(null);
     if (!file) return;
     if (file.size > LARGEST_UPLOAD_BYTES) {
-      setProblem(`${file.name} is over ${LARGEST_UPLOAD_BYTES / 1024 / 1024} MB: split it.`);
+      setProblem(msg('control.isOverMbSplitIt', { name: file.name, largestUploadBytes: LARGEST_UPLOAD_BYTES / 1024 / 1024 }));
       return;
     }
     setPicked({ key: newId(), name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
@@ -132,7 +132,7 @@ export function ImportControl({
       tryNow();
       onWritten(taken.length);
     } catch (error) {
-      setProblem(troubleOf(error, 'Nothing was written; the list is still here, try again when it is back.'));
+      setProblem(troubleOf(error, msg('control.nothingWasWrittenTheListIsStill')));
     } finally {
       setSaving(false);
     }
@@ -142,32 +142,34 @@ export function ImportControl({
       open
       onClose={onClose}
       wide
-      title="Import control marks"
+      title={msg('control.importControlMarks')}
       foot={
         <>
           {list && (
             <span className={`mr-auto ${faulty.length > 0 ? 'font-medium text-brick' : 'text-ink2'}`}>
               {faulty.length > 0
-                ? `${faulty.length} of ${taken.length} rows have faults: mend the file, or leave them out.`
-                : `${taken.length} marks will be written.`}
+                ? msg('control.ofRowsHaveFaultsMendTheFile', { faulty: faulty.length, taken: taken.length })
+                : msg('control.marksWillBeWritten', { taken: taken.length })}
             </span>
           )}
-          {faulty.length > 0 && <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>Leave them out</Button>}
+          {faulty.length > 0 && (
+            <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>{msg('control.leaveThemOut')}</Button>
+          )}
           {!list && (
             <span className="mr-auto flex flex-wrap gap-2">
-              <Button onClick={onOtherSite}>From another site…</Button>
-              <Button onClick={onDesign}>From the design…</Button>
+              <Button onClick={onOtherSite}>{msg('control.fromAnotherSite')}</Button>
+              <Button onClick={onDesign}>{msg('control.fromTheDesign')}</Button>
             </span>
           )}
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={!list || faulty.length > 0 || taken.length === 0 || saving} onClick={() => void save()}>
-            {saving ? 'Writing…' : 'Write marks'}
+            {saving ? msg('control.writing') : msg('control.writeMarks')}
           </Button>
         </>
       }
     >
       <label className="flex flex-col gap-1">
-        <span className="text-[13px] text-ink2">CSV with a header row (name, E, N, height, in any order), or LandXML with CgPoints</span>
+        <span className="text-[13px] text-ink2">{msg('control.csvWithAHeaderRowNameE')}</span>
         <input
           type="file"
           accept=".csv,.txt,.xml,text/csv,text/plain,text/xml,application/xml"
@@ -179,8 +181,8 @@ export function ImportControl({
       {picked && isReading && <ReadingOn fileName={picked.name} onCancel={cancel} />}
       {picked && hasFailed && (
         <p role="alert" className="mt-3 flex flex-wrap items-baseline gap-3 border-l-4 border-brick pl-3 font-medium text-brick">
-          {picked.name} could not be read just now. Nothing was written.
-          <Button onClick={again}>Read again</Button>
+          {msg('control.couldNotBeReadJustNowNothing', { name: picked.name })}
+          <Button onClick={again}>{msg('common.readAgain')}</Button>
         </p>
       )}
       {problem && (
@@ -190,26 +192,26 @@ export function ImportControl({
       )}
       {read && !read.ok && (
         <p role="alert" className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick">
-          {controlFileWords(read.error)} Nothing was written.
+          {msg('control.nothingWasWritten', { controlFile: controlFileWords(read.error) })}
         </p>
       )}
       {list && (
         <>
           <div className="mt-3 grid gap-3 sm:grid-cols-3">
             {list.unitFromFile ? (
-              <p className="self-end">The header says {UNIT_NAME[list.unit]}.</p>
+              <p className="self-end">{msg('control.theHeaderSays', { unitName: UNIT_NAME[list.unit] })}</p>
             ) : (
-              <Choice label="Unit of the coordinates" value={unit} options={LENGTH_CHOICES} onChange={setUnit} />
+              <Choice label={msg('control.unitOfTheCoordinates')} value={unit} options={LENGTH_CHOICES} onChange={setUnit} />
             )}
             <Field
-              label="Standard deviation in plan, where none is given"
+              label={msg('control.standardDeviationInPlanWhereNoneIs')}
               unit="mm"
               value={sdH}
               onChange={(event) => setSdH(event.target.value)}
               inputMode="decimal"
             />
             <Field
-              label="Standard deviation in height, where none is given"
+              label={msg('control.standardDeviationInHeightWhereNoneIs')}
               unit="mm"
               value={sdZ}
               onChange={(event) => setSdZ(event.target.value)}
@@ -217,17 +219,19 @@ export function ImportControl({
             />
             {list.usesXY && (
               <Choice
-                label="The header says X and Y"
+                label={msg('control.theHeaderSaysXAndY')}
                 value={xIsNorth ? 'n' : 'e'}
                 options={[
-                  ['e', 'X is the easting'],
-                  ['n', 'X is the northing'],
+                  ['e', msg('control.xIsTheEasting')],
+                  ['n', msg('control.xIsTheNorthing')],
                 ]}
                 onChange={(value) => setXIsNorth(value === 'n')}
               />
             )}
           </div>
-          {list.ignoredColumns.length > 0 && <p className="mt-2 text-ink2">Left aside, not understood: {list.ignoredColumns.join(', ')}.</p>}
+          {list.ignoredColumns.length > 0 && (
+            <p className="mt-2 text-ink2">{msg('control.leftAsideNotUnderstood', { ignoredColumns: list.ignoredColumns.join(', ') })}</p>
+          )}
           {mixed && <p className="mt-2 border-l-4 border-ochre pl-3 font-medium">{listRemarkWords(mixed, units.lengthUnit)}</p>}
           <PreviewTable
             rows={rows}

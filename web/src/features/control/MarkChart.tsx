@@ -1,5 +1,6 @@
 import { Legend, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { MarkLook } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { dayAndTime } from '../../ui/time.ts';
 
 const TICK = { fontSize: 12, fill: 'var(--ink2)' };
@@ -19,11 +20,14 @@ export function MarkChart({ looks }: { readonly looks: readonly MarkLook[] }) {
           <LineChart data={points} margin={{ top: 8, right: 8, bottom: 0, left: -20 }}>
             <XAxis dataKey="i" tick={TICK} stroke="var(--ink2)" allowDecimals={false} />
             <YAxis tick={TICK} stroke="var(--ink2)" width={58} />
-            <Tooltip labelFormatter={(i) => dayAndTime(points[Number(i) - 1]?.at ?? '')} formatter={(value, name) => [`${String(value)} mm`, name]} />
+            <Tooltip
+              labelFormatter={(i) => dayAndTime(points[Number(i) - 1]?.at ?? '')}
+              formatter={(value, name) => [msg('common.mm', { value: String(value) }), name]}
+            />
             <Legend verticalAlign="top" height={22} wrapperStyle={{ fontSize: 13 }} />
             <ReferenceLine y={0} stroke="var(--ink2)" />
             <Line
-              name="off in plan"
+              name={msg('control.offInPlan')}
               dataKey="plan"
               stroke="var(--ink)"
               strokeWidth={1.5}
@@ -32,7 +36,7 @@ export function MarkChart({ looks }: { readonly looks: readonly MarkLook[] }) {
               connectNulls
             />
             <Line
-              name="height, + higher than listed"
+              name={msg('control.heightHigherThanListed')}
               dataKey="height"
               stroke="var(--pencil)"
               strokeWidth={1.5}
@@ -44,7 +48,7 @@ export function MarkChart({ looks }: { readonly looks: readonly MarkLook[] }) {
           </LineChart>
         </ResponsiveContainer>
       </div>
-      <figcaption className="text-[13px] text-ink2">One point a station or proof, in order; mm.</figcaption>
+      <figcaption className="text-[13px] text-ink2">{msg('control.onePointAStationOrProofIn')}</figcaption>
     </figure>
   );
 }

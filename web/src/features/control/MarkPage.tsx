@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { alikeName, familyOf, isProvenControl, markHistory, markTrend, type ControlMark } from '@idle-marker/records';
-import { CONTROL_KIND, firmnessOf, FIRMNESS, TREND_PROPOSAL, VISIT } from '@idle-marker/words';
+import { msg, CONTROL_KIND, firmnessOf, FIRMNESS, TREND_PROPOSAL, VISIT } from '@idle-marker/words';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -22,7 +22,7 @@ interface MarkPageProps {
   onMoved(): void;
 }
 
-const LOOK = { used: 'used', leftOut: 'left out', proof: 'proof', receiver: 'receiver' } as const;
+const LOOK = { used: 'used', leftOut: msg('common.leftOut'), proof: 'proof', receiver: 'receiver' } as const;
 const figure = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`);
 
 /** All that is known of one control mark: what it is, what was found on the ground, how it has fitted, where it comes from. */
@@ -49,48 +49,59 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
     setNoted(VISIT[outcome]);
   };
   const facts: readonly (readonly [string, ReactNode])[] = [
-    ['What it is', `${CONTROL_KIND[body.kind]}${body.spot ? `; the point is ${body.spot}` : ''}`],
-    ['Firmness', `${FIRMNESS[firmness]}${body.firmness ? `: ${body.firmness.reason}` : ', rated from its kind'}`],
-    ['Set by', [body.setBy, body.setOn].filter(Boolean).join(', ') || 'not noted'],
-    ['Coordinates from', body.source || 'not noted'],
-    ['Height from', body.heightSource ?? (body.z === null ? 'it has none' : 'the same source')],
+    [msg('common.whatItIs'), `${CONTROL_KIND[body.kind]}${body.spot ? msg('control.thePointIs', { spot: body.spot }) : ''}`],
+    [msg('common.firmness'), `${FIRMNESS[firmness]}${body.firmness ? `: ${body.firmness.reason}` : msg('control.ratedFromItsKind')}`],
+    [msg('common.setBy'), [body.setBy, body.setOn].filter(Boolean).join(', ') || msg('control.notNoted')],
+    [msg('control.coordinatesFrom'), body.source || msg('control.notNoted')],
+    [msg('common.heightFrom'), body.heightSource ?? (body.z === null ? msg('control.itHasNone') : msg('control.theSameSource'))],
     ...(body.z !== null
       ? [
           [
-            'Height',
-            `${units.length(body.z)} ${units.unit} true height${state.settings.siteZero === null ? '' : `, ${units.length(body.z - state.settings.siteZero)} against site zero`}`,
+            msg('common.height'),
+            msg('control.trueHeight', {
+              length: units.length(body.z),
+              unit: units.unit,
+              siteZero: state.settings.siteZero === null ? '' : msg('control.againstSiteZero2', { length: units.length(body.z - state.settings.siteZero) }),
+            }),
           ] as const,
         ]
       : []),
-    ['Use for', [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' and ') || 'nothing'],
+    [msg('control.useFor'), [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' and ') || 'nothing'],
     ...(body.useBefore
       ? [
           [
-            'Use before',
-            <span className={overdue ? 'font-semibold text-brick' : ''}>{`${body.useBefore}${overdue ? ': overdue, replace it' : ''}`}</span>,
+            msg('control.useBefore'),
+            <span className={overdue ? 'font-semibold text-brick' : ''}>{`${body.useBefore}${overdue ? msg('control.overdueReplaceIt') : ''}`}</span>,
           ] as const,
         ]
       : []),
-    ...(body.validFor ? [['Valid for', body.validFor] as const] : []),
-    ...(body.retired ? [['Retired', body.retired] as const] : []),
+    ...(body.validFor ? [[msg('control.validFor'), body.validFor] as const] : []),
+    ...(body.retired ? [[msg('control.retired'), body.retired] as const] : []),
     ...(family.generation > 0
       ? [
           [
-            'Family',
-            `measured from ${family.station}, which stood on ${family.parents.join(', ')}: generation ${family.generation}${family.generation > 2 ? '. The chain is long: each station adds error' : ''}`,
+            msg('control.family'),
+            msg('control.measuredFromWhichStoodOnGeneration', {
+              station: family.station,
+              parents: family.parents.join(', '),
+              generation: family.generation,
+              generation2: family.generation > 2 ? msg('control.theChainIsLongEachStationAdds') : '',
+            }),
           ] as const,
-          ['Proven', isProvenControl(state, mark) ? 'by a second station' : 'not yet by a second, fresh station: use it for nothing that matters'] as const,
+          [msg('control.proven'), isProvenControl(state, mark) ? msg('control.byASecondStation') : msg('control.notYetByASecondFreshStation')] as const,
         ]
       : []),
-    ...(alike === null ? [] : [['Looks like', <span className="font-semibold text-ochre">{alike}: give one of them a new name</span>] as const]),
-    ['Last seen', visits.length > 0 ? `${dayAndTime(visits.at(-1)!.at)}, ${VISIT[visits.at(-1)!.body.outcome]}` : 'never noted'],
+    ...(alike === null
+      ? []
+      : [[msg('control.looksLike'), <span className="font-semibold text-ochre">{msg('control.giveOneOfThemANewName', { alike })}</span>] as const]),
+    [msg('control.lastSeen'), visits.length > 0 ? `${dayAndTime(visits.at(-1)!.at)}, ${VISIT[visits.at(-1)!.body.outcome]}` : msg('control.neverNoted')],
   ];
   return (
     <Dialog
       open
       onClose={onClose}
       wide
-      title={`Mark ${body.name}`}
+      title={msg('control.mark', { name: body.name })}
       foot={
         <>
           <Button
@@ -102,11 +113,11 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
               })
             }
           >
-            Card (PDF)
+            {msg('control.cardPdf')}
           </Button>
-          <Button onClick={onMoved}>Found moved…</Button>
+          <Button onClick={onMoved}>{msg('control.foundMoved')}</Button>
           <Button look="primary" onClick={onRevise}>
-            New revision…
+            {msg('control.newRevision')}
           </Button>
         </>
       }
@@ -123,7 +134,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
         </dl>
         <div>
           <TagLife mark={mark} />
-          <h3 className="text-[15px]">On the ground</h3>
+          <h3 className="text-[15px]">{msg('control.onTheGround')}</h3>
           <div className="mt-1 flex flex-wrap gap-2">
             {(Object.keys(VISIT) as VisitOutcome[]).map((outcome) => (
               <Button key={outcome} onClick={() => void visit(outcome)}>
@@ -132,21 +143,24 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
             ))}
           </div>
           <p className="mt-1 text-[13px] text-ink2" role="status">
-            {noted ? `Noted: ${noted}.` : 'Found means: the label was read, and it is this mark.'}
+            {noted ? msg('control.noted', { noted }) : msg('control.foundMeansTheLabelWasReadAnd')}
           </p>
           {trend.propose !== 'nothing' && (
             <Card
               tone={trend.propose === 'sightAgain' ? 'ochre' : 'brick'}
-              title={`It disagrees in ${trend.part === 'both' ? 'plan and height' : trend.part} since ${dayAndTime(trend.since!)}`}
+              title={msg('control.itDisagreesInSince', {
+                part: trend.part === 'both' ? msg('control.planAndHeight') : trend.part,
+                dayAndTime: dayAndTime(trend.since!),
+              })}
             >
               {TREND_PROPOSAL[trend.propose]}
             </Card>
           )}
         </div>
       </div>
-      <h3 className="mt-4 text-[15px]">What stations and proofs found</h3>
+      <h3 className="mt-4 text-[15px]">{msg('control.whatStationsAndProofsFound')}</h3>
       {looks.length === 0 ? (
-        <p className="text-ink2">No station has sighted it yet.</p>
+        <p className="text-ink2">{msg('control.noStationHasSightedItYet')}</p>
       ) : (
         <>
           {looks.length > 1 && <MarkChart looks={looks} />}
@@ -154,12 +168,12 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
             <table className={TABLE}>
               <thead>
                 <tr>
-                  <th className={TH_WORD}>When</th>
-                  <th className={TH_WORD}>Station</th>
-                  <th className={TH_WORD}>As</th>
-                  <th className={TH}>East</th>
-                  <th className={TH}>North</th>
-                  <th className={TH}>Height</th>
+                  <th className={TH_WORD}>{msg('common.when')}</th>
+                  <th className={TH_WORD}>{msg('common.station')}</th>
+                  <th className={TH_WORD}>{msg('control.as')}</th>
+                  <th className={TH}>{msg('common.east')}</th>
+                  <th className={TH}>{msg('common.north')}</th>
+                  <th className={TH}>{msg('common.height')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -168,7 +182,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
                     <td className={TD_WORD}>{dayAndTime(look.at)}</td>
                     <td className={TD_WORD}>{look.station}</td>
                     <td className={TD_WORD}>
-                      {LOOK[look.as]} {(look.offInPlan || look.offInHeight) && <strong>off</strong>}
+                      {LOOK[look.as]} {(look.offInPlan || look.offInHeight) && <strong>{msg('control.off')}</strong>}
                     </td>
                     <td className={TD}>{figure(look.dEMm)}</td>
                     <td className={TD}>{figure(look.dNMm)}</td>
@@ -178,12 +192,12 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
               </tbody>
             </table>
           </div>
-          <p className="mt-1 text-[13px] text-ink2">Measured minus listed, mm; of a mark that was used, against what the others say.</p>
+          <p className="mt-1 text-[13px] text-ink2">{msg('control.measuredMinusListedMmOfAMark')}</p>
         </>
       )}
       {body.brought && (
         <>
-          <h3 className="mt-4 text-[15px]">Before, on {body.brought.siteName}</h3>
+          <h3 className="mt-4 text-[15px]">{msg('control.beforeOn', { siteName: body.brought.siteName })}</h3>
           <ul className="figures text-[14px] text-ink2">
             {[...body.brought.history].reverse().map((line, i) => (
               <li key={i}>
@@ -194,7 +208,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
         </>
       )}
       <MarkPhotos mark={mark.id} name={body.name} />
-      <h3 className="mt-4 text-[15px]">Revisions</h3>
+      <h3 className="mt-4 text-[15px]">{msg('common.revisions')}</h3>
       <ul className="figures text-[14px] text-ink2">
         {mark.revisions.map((revision, i) => (
           <li key={revision.id}>

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { formatSigned, type ControlPair } from '@idle-marker/core';
 import { pairsOf, stationSights } from '@idle-marker/records';
-import { smallUnit } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Choice } from '../../ui/Field.tsx';
@@ -20,18 +20,13 @@ export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void;
   const pairs = useMemo(() => (occupation ? pairsOf(state, occupation) : []), [state, occupation]);
   useEffect(() => onPairs(pairs), [pairs, onPairs]);
   const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
-  if (!occupation)
-    return (
-      <p className="p-4 text-ink2">
-        No station has sighted two marks yet. From any place with a view of several, sight them: every pair is compared with the list.
-      </p>
-    );
+  if (!occupation) return <p className="p-4 text-ink2">{msg('control.noStationHasSightedTwoMarksYet')}</p>;
   const difference = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
   return (
     <div className="px-[14px] pb-4">
       <Choice
         className="my-2 max-w-xs"
-        label="Sighted from"
+        label={msg('control.sightedFrom')}
         value={occupation.id}
         options={stations.map((each) => [each.id, each.body.name] as const)}
         onChange={setId}
@@ -39,11 +34,11 @@ export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void;
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Pair</th>
-            <th className={TH}>Distance, {units.unit}</th>
-            <th className={TH}>Off, {small.name}</th>
-            <th className={TH}>Height off</th>
-            <th className={TH}>Ratio</th>
+            <th className={TH_WORD}>{msg('common.pair')}</th>
+            <th className={TH}>{msg('control.distance', { unit: units.unit })}</th>
+            <th className={TH}>{msg('common.off', { name: small.name })}</th>
+            <th className={TH}>{msg('control.heightOff')}</th>
+            <th className={TH}>{msg('common.ratio')}</th>
           </tr>
         </thead>
         <tbody>
@@ -53,7 +48,7 @@ export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void;
                 <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(pair.from)}>
                   {nameOf(pair.from)} – {nameOf(pair.to)}
                 </button>
-                {pair.exceeds && <strong> does not fit</strong>}
+                {pair.exceeds && <strong> {msg('control.doesNotFit')}</strong>}
               </td>
               <td className={TD}>{units.length(pair.distance)}</td>
               <td className={TD}>{difference(pair.dDistance)}</td>
@@ -63,9 +58,7 @@ export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void;
           ))}
         </tbody>
       </table>
-      <p className="mt-1.5 text-[13px] leading-snug text-ink2">
-        Measured minus listed. Neither the station’s place nor its orientation enters: a mark that is wrong shows in all of its pairs, and in no others.
-      </p>
+      <p className="mt-1.5 text-[13px] leading-snug text-ink2">{msg('control.measuredMinusListedNeitherTheStations')}</p>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { ControlRow } from '@idle-marker/formats';
+import { msg } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -34,14 +35,14 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH}>Row</th>
-            <th className={TH_WORD}>Mark</th>
-            <th className={TH}>East</th>
-            <th className={TH}>North</th>
-            <th className={TH}>Height</th>
-            <th className={TH_WORD}>To look at</th>
+            <th className={TH}>{msg('control.row')}</th>
+            <th className={TH_WORD}>{msg('common.mark')}</th>
+            <th className={TH}>{msg('common.east')}</th>
+            <th className={TH}>{msg('common.north')}</th>
+            <th className={TH}>{msg('common.height')}</th>
+            <th className={TH_WORD}>{msg('control.toLookAt')}</th>
             <th className={TH}>
-              <span className="sr-only">What to do with it</span>
+              <span className="sr-only">{msg('control.whatToDoWithIt')}</span>
             </th>
           </tr>
         </thead>
@@ -54,23 +55,23 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
               <td className={TD}>{units.length(row.n)}</td>
               <td className={TD}>{units.length(row.z)}</td>
               <td className={TD_WORD}>
-                {faults.length > 0 && <strong className="text-brick">Fault: {faults.join('; ')}. </strong>}
+                {faults.length > 0 && <strong className="text-brick">{msg('control.fault', { faults: faults.join('; ') })} </strong>}
                 {questions.length > 0 && <span className="font-medium text-ochre">{questions.join('; ')}. </span>}
                 {notes.join('; ')}
               </td>
               <td className={`${TD} whitespace-nowrap`}>
                 {swap && (
                   <Button className="px-2 text-[13px]" aria-pressed={turned.has(row.row)} onClick={() => onTurn(row.row)}>
-                    {turned.has(row.row) ? 'Exchanged' : 'Exchange E and N'}
+                    {turned.has(row.row) ? msg('control.exchanged') : msg('control.exchangeEAndN')}
                   </Button>
                 )}{' '}
                 <Button
                   className="px-2 text-[13px]"
                   aria-pressed={skipped.has(row.row)}
                   onClick={() => onSkip(row.row)}
-                  aria-label={`${skipped.has(row.row) ? 'Take' : 'Leave out'} row ${row.row}`}
+                  aria-label={msg('control.row2', { has: skipped.has(row.row) ? msg('control.take') : msg('control.leaveOut'), row: row.row })}
                 >
-                  {skipped.has(row.row) ? 'Take it' : 'Leave out'}
+                  {skipped.has(row.row) ? msg('common.takeIt') : msg('control.leaveOut')}
                 </Button>
               </td>
             </tr>
@@ -79,7 +80,7 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
       </table>
       {sorted.length > shown && (
         <Button look="quiet" onClick={() => setShown(shown + 500)}>
-          {sorted.length - shown} more rows
+          {msg('control.moreRows', { sorted: sorted.length - shown })}
         </Button>
       )}
     </div>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { ControlMark } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -13,38 +14,35 @@ export function TagLife({ mark }: { readonly mark: ControlMark }) {
   const [tried, setTried] = useState(false);
   if (body.kind !== 'tag') return null;
   if ((body.retired ?? null) !== null)
-    return (
-      <p className="mb-3 border-l-4 border-ochre pl-3">
-        Taken away: {body.retired}. Put up elsewhere, it is another mark: measure it as control of one’s own, under a name of its own.
-      </p>
-    );
+    return <p className="mb-3 border-l-4 border-ochre pl-3">{msg('control.takenAwayPutUpElsewhereItIs', { retired: body.retired })}</p>;
   const takeAway = async () => {
     setTried(true);
     if (where.trim() === '') return;
     const day = now().toISOString().slice(0, 10);
     await say({
       type: 'control',
-      body: { ...body, condition: 'lost', retired: `${day}, ${where.trim()}`, note: 'taken away', supersedes: mark.revision.id },
+      body: { ...body, condition: 'lost', retired: `${day}, ${where.trim()}`, note: msg('control.takenAway'), supersedes: mark.revision.id },
     });
   };
   return (
-    <section className="mb-3" aria-label="Tag">
-      <h3 className="text-[15px]">Reusable tag</h3>
+    <section className="mb-3" aria-label={msg('control.tag')}>
+      <h3 className="text-[15px]">{msg('control.reusableTag')}</h3>
       <p className="text-[14px] text-ink2">
-        {body.validFor ? `Valid for ${body.validFor}.` : 'Say with a new revision what it is valid for.'} On a flat surface, hardly tilted, in even light; at
-        about the height of the instrument, but not all at the same.
+        {msg('control.onAFlatSurfaceHardlyTiltedIn', {
+          validFor: body.validFor ? msg('control.validFor2', { validFor: body.validFor }) : msg('control.sayWithANewRevisionWhatIt'),
+        })}
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <Field
           className="min-w-44 flex-1"
-          label="Taken away to"
+          label={msg('control.takenAwayTo')}
           value={where}
           maxLength={200}
-          placeholder="the next pour"
+          placeholder={msg('control.theNextPour')}
           onChange={(event) => setWhere(event.target.value)}
-          error={tried && where.trim() === '' ? 'Say where it went.' : null}
+          error={tried && where.trim() === '' ? msg('control.sayWhereItWent') : null}
         />
-        <Button onClick={() => void takeAway()}>It was taken away</Button>
+        <Button onClick={() => void takeAway()}>{msg('control.itWasTakenAway')}</Button>
       </div>
     </section>
   );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { azimuth, compassWord, walkingOrder, planDistance, RADIANS_PER_DEGREE, wrapTurn, type AngleUnit, type PlanPoint } from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
-import { coarseAngle, VISIT } from '@idle-marker/words';
+import { msg, coarseAngle, VISIT } from '@idle-marker/words';
 import { useFacing } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -53,7 +53,7 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
           </button>
           <span className="text-ink2">{from?.words}</span>
         </div>
-        <p className="text-[14px] text-ink2">{[body.spot, body.note].filter(Boolean).join('; ') || 'nothing noted about the spot'}</p>
+        <p className="text-[14px] text-ink2">{[body.spot, body.note].filter(Boolean).join('; ') || msg('control.nothingNotedAboutTheSpot')}</p>
         <div className="mt-1 flex flex-wrap items-center gap-2">
           {TAPS.map((outcome) => (
             <Button
@@ -75,29 +75,32 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
   return (
     <div className="px-[18px] pb-4">
       <p className="py-2">
-        <strong>
-          {done} of {here.length} looked at today.
-        </strong>{' '}
-        Found means: the label was read, and it is this mark. Paint is refreshed, not renewed elsewhere.
+        <strong>{msg('control.ofLookedAtToday', { done, here: here.length })}</strong> {msg('control.foundMeansTheLabelWasReadAnd2')}
       </p>
-      {state.settings.paint && <p className="mb-2 border-l-4 border-spruce pl-3 text-[14px]">Paint here: {state.settings.paint}</p>}
+      {state.settings.paint && <p className="mb-2 border-l-4 border-spruce pl-3 text-[14px]">{msg('control.paintHere', { paint: state.settings.paint })}</p>}
       <ul>
         {order.slice(0, shown).map(({ mark, ...place }) => {
           if (!station) return row(mark, null);
           const way = azimuth(station, place);
-          const turn = facing === null ? '' : `, ${turned(way - facing, units.angleUnit)} to the right of the telescope`;
+          const turn = facing === null ? '' : msg('control.toTheRightOfTheTelescope', { turned: turned(way - facing, units.angleUnit) });
           return row(mark, {
-            words: `${units.length(planDistance(station, place), 1)} ${units.unit} ${compassWord(way)} of ${inForce!.fact.body.name}${turn}`,
+            words: msg('control.of', {
+              length: units.length(planDistance(station, place), 1),
+              unit: units.unit,
+              compassWord: compassWord(way),
+              name: inForce!.fact.body.name,
+              turn,
+            }),
           });
         })}
         {order.length <= shown && unplaced.map((mark) => row(mark, null))}
       </ul>
       {order.length > shown && (
         <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
-          {order.length - shown} more marks
+          {msg('control.moreMarks2', { order: order.length - shown })}
         </Button>
       )}
-      {here.length === 0 && <p className="text-ink2">Every mark is retired.</p>}
+      {here.length === 0 && <p className="text-ink2">{msg('control.everyMarkIsRetired')}</p>}
     </div>
   );
 }

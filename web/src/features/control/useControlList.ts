@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { LengthUnit } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import { readList } from '../../reading/lists.ts';
 import type { ListAnswerOf } from '../../reading/listHost.ts';
 
@@ -24,7 +25,7 @@ export function useControlList(picked: PickedFile | null, unit: LengthUnit, xIsN
     queryKey: ['control list', picked?.key, unit, xIsNorth],
     queryFn: async ({ signal }) => {
       const read = await readList('control', { bytes: picked!.bytes, unit, xIsNorth }, signal);
-      if (read === null) throw new Error('The reading was ended');
+      if (read === null) throw new Error(msg('control.theReadingWasEnded'));
       return read;
     },
     enabled: picked !== null,

@@ -1,5 +1,5 @@
 import type { ControlMark } from '@idle-marker/records';
-import { VISIT } from '@idle-marker/words';
+import { msg, VISIT } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 
 export type VisitOutcome = keyof typeof VISIT;
@@ -13,7 +13,12 @@ export function useVisit(): (mark: ControlMark, outcome: VisitOutcome) => Promis
     await say(
       { type: 'visit', body: { mark: mark.id, outcome, labelRead: outcome === 'found', note: '' } },
       ...(condition && condition !== body.condition
-        ? [{ type: 'control' as const, body: { ...body, condition, note: `${VISIT[outcome]} on the ground`, supersedes: mark.revision.id } }]
+        ? [
+            {
+              type: 'control' as const,
+              body: { ...body, condition, note: msg('control.onTheGround2', { visit: VISIT[outcome] }), supersedes: mark.revision.id },
+            },
+          ]
         : []),
     );
   };

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { pointOfMark, type CrewMark, type CrewView } from '@idle-marker/records';
-import { crewWords, filled, LANGUAGES, type CrewWords } from '@idle-marker/words';
+import { msg, crewWords, filled, LANGUAGES, type CrewWords } from '@idle-marker/words';
 import { about, ask, RefusedError, sending, type IsAnswer } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -57,7 +57,7 @@ export function Place() {
     <main className="mx-auto flex min-h-dvh max-w-2xl flex-col gap-4 bg-paper p-4 text-[17px]" lang={words.code}>
       <header className="flex items-end justify-between gap-3 border-b border-ink pb-2">
         <div className="min-w-0">
-          <p className="truncate font-semibold">{view.data && !ended ? view.data.site : 'Idle Marker'}</p>
+          <p className="truncate font-semibold">{view.data && !ended ? view.data.site : msg('common.idleMarker')}</p>
           {view.data && !ended && <p className="truncate text-[15px] text-ink2">{view.data.label}</p>}
         </div>
         <Choice

@@ -1,6 +1,6 @@
 import { compassWord } from '@idle-marker/core';
 import type { AffectedMark, AffectedPackage } from '@idle-marker/records';
-import { outlineErrorWords, smallLength } from '@idle-marker/words';
+import { msg, outlineErrorWords, smallLength } from '@idle-marker/words';
 import type { ComparedDrawings } from '@idle-marker/formats';
 
 import { useUnits } from '../../field/useUnits.ts';
@@ -26,23 +26,26 @@ export function Compared({ compared, affected, bring, onBring }: ComparedProps) 
   const units = useUnits();
   const { moved, gone, come, unchanged } = compared;
   const small = (metres: number) => smallLength(metres, units.lengthUnit);
-  const counted = (list: ComparedDrawings['gone']) => list.map(({ layer, elements }) => `${elements} on ${layer}`).join(', ');
+  const counted = (list: ComparedDrawings['gone']) => list.map(({ layer, elements }) => msg('design.on', { elements, layer })).join(', ');
   return (
-    <section className="mt-4 border-t border-rule pt-3" aria-label="What the newer drawing changes">
+    <section className="mt-4 border-t border-rule pt-3" aria-label={msg('design.whatTheNewerDrawingChanges')}>
       <h3 className="text-[17px]">
-        {moved.length === 0 ? 'No corner moved' : `${moved.length} ${moved.length === 1 ? 'corner' : 'corners'} moved, by up to ${small(moved[0]!.by)}`}
+        {moved.length === 0 ? msg('design.noCornerMoved') : msg('design.movedByUpTo', { moved: moved.length, small: small(moved[0]!.by) })}
       </h3>
       <p className="text-[14px] text-ink2">
-        {unchanged} stand where they stood.{gone.length > 0 && ` Gone: ${counted(gone)}.`}
-        {come.length > 0 && ` New: ${counted(come)}.`}
+        {msg('design.standWhereTheyStood', {
+          unchanged,
+          counted: gone.length > 0 && msg('design.gone', { counted: counted(gone) }),
+          counted2: come.length > 0 && msg('design.new', { counted: counted(come) }),
+        })}
       </p>
       {moved.length > 0 && (
         <table className={`${TABLE} mt-1`}>
           <thead>
             <tr>
-              <th className={TH_WORD}>Corner on</th>
-              <th className={TH}>was at {units.axes[0] === 'e' ? 'E, N' : 'N, E'}</th>
-              <th className={TH}>moved</th>
+              <th className={TH_WORD}>{msg('design.cornerOn')}</th>
+              <th className={TH}>{msg('design.wasAt', { axes: units.axes[0] === 'e' ? 'E, N' : 'N, E' })}</th>
+              <th className={TH}>{msg('design.moved')}</th>
             </tr>
           </thead>
           <tbody>
@@ -58,8 +61,8 @@ export function Compared({ compared, affected, bring, onBring }: ComparedProps) 
           </tbody>
         </table>
       )}
-      {moved.length > CORNERS_SHOWN && <p className="text-[13px] text-ink2">And {moved.length - CORNERS_SHOWN} more.</p>}
-      {affected.length === 0 && <p className="mt-2 text-[14px]">No package was taken from this drawing.</p>}
+      {moved.length > CORNERS_SHOWN && <p className="text-[13px] text-ink2">{msg('design.andMore', { moved: moved.length - CORNERS_SHOWN })}</p>}
+      {affected.length === 0 && <p className="mt-2 text-[14px]">{msg('design.noPackageWasTakenFromThisDrawing')}</p>}
       <AffectedPackages affected={affected} bring={bring} onBring={onBring} />
     </section>
   );
@@ -84,8 +87,8 @@ function Affected({ affected, checked, onChecked }: { affected: AffectedPackage;
   const [shifted, raised] = [marks.filter(({ by }) => by >= SAME), marks.filter(({ rises }) => rises === null || Math.abs(rises) >= SAME)];
   const change = ({ by, rises }: AffectedMark) =>
     [
-      by >= SAME && `by ${small(by)}`,
-      rises === null ? 'height come or gone' : Math.abs(rises) >= SAME && `${small(Math.abs(rises))} ${rises > 0 ? 'higher' : 'lower'}`,
+      by >= SAME && msg('design.by', { small: small(by) }),
+      rises === null ? msg('design.heightComeOrGone') : Math.abs(rises) >= SAME && `${small(Math.abs(rises))} ${rises > 0 ? 'higher' : 'lower'}`,
     ]
       .filter(Boolean)
       .join(', ');
@@ -93,24 +96,24 @@ function Affected({ affected, checked, onChecked }: { affected: AffectedPackage;
   return (
     <div className="mt-3 border-l-4 border-pencil pl-3">
       <p>
-        <strong>{work.body.name}</strong>: {moved === 0 ? 'none of its corners moved' : `${moved} of its corners moved, by up to ${small(largest)}`}.
-        {shifted.length > 0 && ` ${shifted.length} of its marks ${shifted.length === 1 ? 'gets' : 'get'} another place.`}
-        {raised.length > 0 && ` ${raised.length} of its marks ${raised.length === 1 ? 'gets' : 'get'} another height.`}
+        <strong>{work.body.name}</strong>:{' '}
+        {moved === 0 ? msg('design.noneOfItsCornersMoved') : msg('design.ofItsCornersMovedByUpTo', { moved, small: small(largest) })}.
+        {shifted.length > 0 && msg('design.ofItsMarksAnotherPlace', { shifted: shifted.length })}
+        {raised.length > 0 && msg('design.ofItsMarksAnotherHeight', { raised: raised.length })}
       </p>
       {standing.length > 0 && (
         <p className="font-medium text-brick">
-          {standing.length === 1 ? 'Set already and affected' : `${standing.length} set already and affected`}:{' '}
-          {standing.map((mark) => `${mark.name} ${change(mark)}`).join('; ')}. They stay in the book, are withheld from sheets, and wait to be set anew.
+          {msg('design.theyStayInTheBookAreWithheld', {
+            standing: standing.length === 1 ? msg('design.setAlreadyAndAffected') : msg('design.setAlreadyAndAffected2', { standing: standing.length }),
+            standing2: standing.map((mark) => `${mark.name} ${change(mark)}`).join('; '),
+          })}
         </p>
       )}
-      {lost.length > 0 && (
-        <p className="font-medium text-ochre">
-          Not found any more: {lost.join(', ')}. {lost.length === 1 ? 'It stays' : 'They stay'} where {lost.length === 1 ? 'it was' : 'they were'}: look at the
-          package yourself.
-        </p>
+      {lost.length > 0 && <p className="font-medium text-ochre">{msg('design.notFoundAnyMoreWhereLookAt', { lost: lost.join(', '), lost2: lost.length })}</p>}
+      {!next.ok && (
+        <p className="font-medium text-brick">{msg('design.itCantBeBroughtAlong', { item: `${next.error.item}: ${outlineErrorWords(next.error)}` })}</p>
       )}
-      {!next.ok && <p className="font-medium text-brick">It can’t be brought along: {`${next.error.item}: ${outlineErrorWords(next.error)}`}</p>}
-      {canBeBrought(affected) && <Tick label={`Bring ${work.body.name} along`} checked={checked} onChange={onChecked} />}
+      {canBeBrought(affected) && <Tick label={msg('design.bringAlong', { name: work.body.name })} checked={checked} onChange={onChecked} />}
     </div>
   );
 }

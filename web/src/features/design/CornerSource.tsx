@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { leftOutWords } from '@idle-marker/words';
+import { msg, leftOutWords } from '@idle-marker/words';
 import type { DrawingSummary } from '@idle-marker/formats';
 import { askDrawing } from '../../drawings/drawings.ts';
 
@@ -37,7 +37,7 @@ export function CornerSource({ rule, onCorners }: CornerSourceProps) {
   };
   return (
     <div className="mt-2">
-      <FileInput label="From a file: a DXF drawing, LandXML, GeoJSON, or points as CSV in order" onTaken={(fact, key) => void taken(fact, key)} />
+      <FileInput label={msg('design.fromAFileADxfDrawingLandxml')} onTaken={(fact, key) => void taken(fact, key)} />
       {drawings.map((each) => (
         <InDrawing
           key={each.fact.id}
@@ -79,11 +79,11 @@ function InDrawing({ drawing: { fact, state }, rule, open, onOpen, onPick, onCor
     return (
       <p className="mt-2">
         <Button className="text-[14px]" onClick={onOpen}>
-          In drawing {name}…
+          {msg('design.inDrawing', { name })}
         </Button>
       </p>
     );
-  if (state.status === 'reading') return <p className="mt-2 text-[13px] text-ink2">Reading {name}…</p>;
+  if (state.status === 'reading') return <p className="mt-2 text-[13px] text-ink2">{msg('design.reading', { name })}</p>;
   if (state.status === 'failed') return <p className="mt-2 text-[13px] font-medium text-brick">{`${name}: ${state.trouble}`}</p>;
   const { summary } = state;
   const key = fact.id;
@@ -100,16 +100,18 @@ function InDrawing({ drawing: { fact, state }, rule, open, onOpen, onPick, onCor
     <div className="mt-2 border-l-4 border-pencil pl-3">
       <p className="text-[13px] text-ink2">
         <strong>{name}</strong>, {fileName}.{' '}
-        {summary.unitFromFile ? `The drawing is in ${summary.unitFromFile}.` : `It is taken to be in ${summary.unit.name}.`}
-        {summary.leftOut.length > 0 && ` Not taken: ${leftOutWords(summary.leftOut)}.`}
+        {summary.unitFromFile
+          ? msg('design.theDrawingIsIn', { unitFromFile: summary.unitFromFile })
+          : msg('design.itIsTakenToBeIn', { name: summary.unit.name })}
+        {summary.leftOut.length > 0 && msg('design.notTaken', { leftOut: leftOutWords(summary.leftOut) })}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         <Button className="text-[14px]" onClick={onPick}>
-          Pick on the drawing…
+          {msg('design.pickOnTheDrawing')}
         </Button>
         {summary.outlines.map((each, i) => (
           <Button key={`outline ${i}`} className="text-[14px]" onClick={() => void outline(i)}>
-            outline on {each.layer}: {each.corners} corners
+            {msg('design.outlineOnCorners', { layer: each.layer, corners: each.corners })}
           </Button>
         ))}
         {summary.grids.flatMap(({ layer, first, second, corners, lineEnds }) => [
@@ -118,24 +120,24 @@ function InDrawing({ drawing: { fact, state }, rule, open, onOpen, onPick, onCor
             className="text-[14px]"
             onClick={() => onCorners({ name: layer, corners, rule: 'outline', isGrid: true, drawing: key }, fileName)}
           >
-            corners of the grid on {layer}: {first.join(' ')} × {second.join(' ')}
+            {msg('design.cornersOfTheGridOn', { layer, first: first.join(' '), second: second.join(' ') })}
           </Button>,
           <Button
             key={`lines ${layer}`}
             className="text-[14px]"
-            onClick={() => onCorners({ name: `${layer} lines`, corners: lineEnds, rule: 'lineEnds', isGrid: true, drawing: key }, fileName)}
+            onClick={() => onCorners({ name: msg('design.lines', { layer }), corners: lineEnds, rule: 'lineEnds', isGrid: true, drawing: key }, fileName)}
           >
-            its {lineEnds.length / 2} lines
+            {msg('design.itsLines', { lineEnds: lineEnds.length / 2 })}
           </Button>,
         ])}
         {pointLayers.map((each) => (
           <Button key={`points ${each.name}`} className="text-[14px]" onClick={() => void points(each.name)}>
-            points on {each.name}: {each.elements}
+            {msg('design.pointsOn', { name: each.name, elements: each.elements })}
           </Button>
         ))}
       </div>
       {summary.outlines.length + summary.grids.length + pointLayers.length === 0 && (
-        <p className="mt-1 text-[13px] text-ink2">No closed outline, no grid and no points were found in it: pick on the drawing.</p>
+        <p className="mt-1 text-[13px] text-ink2">{msg('design.noClosedOutlineNoGridAndNo')}</p>
       )}
     </div>
   );

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { gridOf, markKey } from '@idle-marker/records';
-import { AREA_KIND } from '@idle-marker/words';
+import { msg, AREA_KIND } from '@idle-marker/words';
 import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { sourceBytes } from '../../data/beside.ts';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -91,7 +91,7 @@ export function Place() {
           <Board
             scene={scene}
             underlay={underlay}
-            description="Plan with the outlines, the roads and the marks asked for. Picking a mark goes to it, touching a road goes along it."
+            description={msg('design.planWithTheOutlinesTheRoadsAnd')}
             onPick={goTo}
             onPlace={(place, pixel) => {
               const road = roadAt(roads, place, TOUCH * pixel);
@@ -103,33 +103,33 @@ export function Place() {
             fitKey={`design ${state.packages.length}`}
           />
         ) : (
-          <Empty title="Nothing is asked for yet">Outlines of what is to be built, and the hubs that lead to them, are drawn here.</Empty>
+          <Empty title={msg('design.nothingIsAskedForYet')}>{msg('design.outlinesOfWhatIsToBeBuilt')}</Empty>
         )}
       </div>
       <section
         className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]"
-        aria-label="Work packages"
+        aria-label={msg('design.workPackages')}
       >
         <div className="flex flex-wrap items-center justify-between gap-3 border-b border-ink px-[18px] py-3">
           <div>
-            <h1 className="text-xl">Work</h1>
-            <p className="text-ink2">What the crews asked for.</p>
+            <h1 className="text-xl">{msg('common.work')}</h1>
+            <p className="text-ink2">{msg('design.whatTheCrewsAskedFor')}</p>
           </div>
           <div className="flex flex-wrap gap-2 whitespace-nowrap">
-            <Button onClick={() => setDrawing({ of: null, sameFile: false })}>Take a drawing…</Button>
-            <Button onClick={() => setArea('new')}>New area…</Button>
-            <Button onClick={() => setGrid('new')}>New grid…</Button>
-            <Button onClick={() => setRoad('new')}>New road…</Button>
+            <Button onClick={() => setDrawing({ of: null, sameFile: false })}>{msg('design.takeADrawing')}</Button>
+            <Button onClick={() => setArea('new')}>{msg('design.newArea')}</Button>
+            <Button onClick={() => setGrid('new')}>{msg('design.newGrid')}</Button>
+            <Button onClick={() => setRoad('new')}>{msg('design.newRoad')}</Button>
             <Button look="primary" onClick={() => setEditing('new')}>
-              New package…
+              {msg('design.newPackage')}
             </Button>
           </div>
         </div>
-        <div className="min-h-0 flex-1 overflow-auto px-[18px] py-3" tabIndex={0} role="region" aria-label="Packages">
+        <div className="min-h-0 flex-1 overflow-auto px-[18px] py-3" tabIndex={0} role="region" aria-label={msg('design.packages')}>
           {taken !== null && (
             <Card
               tone="good"
-              title={`${taken} was taken in`}
+              title={msg('design.wasTakenIn', { taken })}
               actions={
                 <>
                   <Button
@@ -139,19 +139,18 @@ export function Place() {
                       setEditing('new');
                     }}
                   >
-                    Make a package from it
+                    {msg('design.makeAPackageFromIt')}
                   </Button>
-                  <Button onClick={() => setTaken(null)}>Close</Button>
+                  <Button onClick={() => setTaken(null)}>{msg('common.close')}</Button>
                 </>
               }
             >
-              Next: say which of its corners get marks, at what offset, for which crew.
+              {msg('design.nextSayWhichOfItsCornersGet')}
             </Card>
           )}
           {state.packages.length === 0 && (
-            <Empty title="No work package" action={<Button onClick={() => setEditing('new')}>Make one</Button>}>
-              A package takes an outline (typed, or from a drawing) and puts offset hubs at its corners; or lines, points, bolts and piles. A drawing can be
-              dropped onto this page.
+            <Empty title={msg('design.noWorkPackage')} action={<Button onClick={() => setEditing('new')}>{msg('common.makeOne')}</Button>}>
+              {msg('design.aPackageTakesAnOutlineTypedOr')}
             </Empty>
           )}
           {drawings.map((each) => (
@@ -173,22 +172,28 @@ export function Place() {
           {state.grids.map((each) => (
             <p key={each.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
               <span>
-                <strong>Grid {each.body.name}</strong>: {each.body.letters.labels.join(' ')} by {each.body.numbers.labels.join(' ')}.{' '}
-                <span className="text-ink2">Source: {each.body.source}</span>
+                <strong>{msg('design.grid', { name: each.body.name })}</strong>
+                {msg('design.by2', { labels: each.body.letters.labels.join(' '), labels2: each.body.numbers.labels.join(' ') })}{' '}
+                <span className="text-ink2">{msg('design.source', { source: each.body.source })}</span>
               </span>
               <Button look="quiet" onClick={() => setGrid(each)}>
-                Change…
+                {msg('common.change')}
               </Button>
             </p>
           ))}
           {state.areas.map((each) => (
             <p key={each.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
               <span>
-                <strong>{each.body.name}</strong>: {AREA_KIND[each.body.kind].toLowerCase()}, marks keep {units.length(each.body.margin, 2)} {units.unit} away
-                {each.body.blocksSight ? '; nothing is seen through it' : ''}.
+                <strong>{each.body.name}</strong>
+                {msg('design.marksKeepAway', {
+                  areaKind: AREA_KIND[each.body.kind].toLowerCase(),
+                  length: units.length(each.body.margin, 2),
+                  unit: units.unit,
+                  blocksSight: each.body.blocksSight ? msg('design.nothingIsSeenThroughIt') : '',
+                })}
               </span>
               <Button look="quiet" onClick={() => setArea(each)}>
-                Change…
+                {msg('common.change')}
               </Button>
             </p>
           ))}

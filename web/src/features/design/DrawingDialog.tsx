@@ -3,7 +3,7 @@ import { extentOf, farOff, fitSimilarity, RADIANS_PER_DEGREE, type Metres, type 
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { affectedPackages, alikeName, heightsToAsk, packagesFrom, type AffectedPackage, type HeightOf, type SiteState } from '@idle-marker/records';
 import type { ReadAlignment, ComparedDrawings } from '@idle-marker/formats';
-import { farOffWords, crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
+import { msg, farOffWords, crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 
 import { tilesOf } from '../../drawings/tiles.ts';
@@ -173,7 +173,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
 
   const roads = useTakenRoads(read?.summary.alignments ?? NO_ROADS, drawing);
   const alike = alikeName(name, others);
-  const nameError = name.trim() === '' ? 'Give the drawing a name.' : alike === null ? null : `There is a drawing “${alike}” already.`;
+  const nameError = name.trim() === '' ? msg('design.giveTheDrawingAName') : alike === null ? null : msg('design.thereIsADrawingAlready', { alike });
   const placing = (): FactBody<'drawing'>['placing'] =>
     !ownPlace || !similarity
       ? null
@@ -249,18 +249,24 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       open
       onClose={onClose}
       wide
-      title={drawing ? (sameFile ? `Drawing ${drawing.body.name}` : `A newer ${drawing.body.name}`) : 'Take a drawing'}
+      title={
+        drawing
+          ? sameFile
+            ? msg('design.drawing', { name: drawing.body.name })
+            : msg('design.aNewer', { name: drawing.body.name })
+          : msg('design.takeADrawing2')
+      }
       foot={
         <>
-          {drawing && sameFile && <Button onClick={() => void retire()}>No longer used</Button>}
-          <Button onClick={onClose}>Cancel</Button>
+          {drawing && sameFile && <Button onClick={() => void retire()}>{msg('design.noLongerUsed')}</Button>}
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={!isReady} onClick={() => void keep()}>
-            {drawing ? 'Keep as new revision' : 'Take it'}
+            {drawing ? msg('common.keepAsNewRevision') : msg('common.takeIt')}
           </Button>
         </>
       }
     >
-      {!sameFile && <ChooseFile label="A DXF drawing, LandXML, GeoJSON or a list of points as CSV" onFile={(chosen) => void choose(chosen)} />}
+      {!sameFile && <ChooseFile label={msg('design.aDxfDrawingLandxmlGeojsonOrA')} onFile={(chosen) => void choose(chosen)} />}
       <ReadingFile take={take} />
       {needsUnit && (
         <AskUnit
@@ -276,18 +282,39 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       {(sameFile || (read && !needsUnit)) && (
         <div className="mt-3 grid gap-4 md:grid-cols-2">
           <div>
-            <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={tried || sameFile ? nameError : null} />
+            <Field
+              label={msg('common.name')}
+              value={name}
+              maxLength={80}
+              onChange={(event) => setName(event.target.value)}
+              error={tried || sameFile ? nameError : null}
+            />
             {read && (read.summary.elements > 0 || read.summary.leftOut.length > 0) && (
               <p className="mt-2 text-[14px]">
-                {read.summary.elements} elements on {layers.length} {layers.length === 1 ? 'layer' : 'layers'}, in {read.summary.unit.name}
-                {read.summary.unitFromFile === null && ', as said here'}
-                {read.summary.extent &&
-                  `; ${units.length(read.summary.extent[2] - read.summary.extent[0], 1)} by ${units.length(read.summary.extent[3] - read.summary.extent[1], 1)} ${units.unit}`}
-                .{read.summary.leftOut.length > 0 && <span className="text-ochre"> Not taken: {leftOutWords(read.summary.leftOut)}.</span>}
+                {msg('design.elementsOnIn', {
+                  elements: read.summary.elements,
+                  layers: layers.length,
+                  name: read.summary.unit.name,
+                  value: read.summary.unitFromFile === null && msg('design.asSaidHere'),
+                  length:
+                    read.summary.extent &&
+                    msg('design.by3', {
+                      length: units.length(read.summary.extent[2] - read.summary.extent[0], 1),
+                      length2: units.length(read.summary.extent[3] - read.summary.extent[1], 1),
+                      unit: units.unit,
+                    }),
+                })}
+                {read.summary.leftOut.length > 0 && (
+                  <span className="text-ochre"> {msg('design.notTaken2', { leftOut: leftOutWords(read.summary.leftOut) })}</span>
+                )}
               </p>
             )}
             {read && read.summary.warnings.length > 0 && (
-              <ul className="mt-2 max-h-40 list-disc overflow-auto pl-5 text-[14px] font-medium text-ochre" tabIndex={0} aria-label="To be asked about">
+              <ul
+                className="mt-2 max-h-40 list-disc overflow-auto pl-5 text-[14px] font-medium text-ochre"
+                tabIndex={0}
+                aria-label={msg('design.toBeAskedAbout')}
+              >
                 {read.summary.warnings.map((warning, i) => (
                   <li key={i}>{landXmlWarningWords(warning)}</li>
                 ))}
@@ -305,9 +332,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
             <TakenRoads roads={roads} />
             {!sameFile && (
               <>
-                <Tick label="It has coordinates of its own: bring it onto the site by pairs of points" checked={ownPlace} onChange={setOwnPlace} />
+                <Tick label={msg('design.itHasCoordinatesOfItsOwnBring')} checked={ownPlace} onChange={setOwnPlace} />
                 {ownPlace && read && <PlacePairs read={read} pairs={pairs} onPairs={setPairs} fit={fit} heldScale={heldScale} onHeldScale={setHeldScale} />}
-                {ownPlace && !fit && before && <p className="text-[13px] text-ink2">Until pairs are given, it is placed as the revision before it.</p>}
+                {ownPlace && !fit && before && <p className="text-[13px] text-ink2">{msg('design.untilPairsAreGivenItIsPlaced')}</p>}
               </>
             )}
             <Layers layers={sameFile ? [] : layers} drawing={sameFile ? drawing : null} hidden={hidden} onHidden={setHidden} />
@@ -317,7 +344,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
               <Board
                 scene={scene}
                 underlay={tiles.map((each) => ({ ...each, tiles: each.tiles.filter(({ layer }) => !hidden.has(layer)) }))}
-                description="The drawing as it would lie on the site"
+                description={msg('design.theDrawingAsItWouldLieOn')}
                 fitTo={fitTo}
                 fitKey={`${placed} ${tiles.length}`}
               />
@@ -328,9 +355,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       {drawing && read && usedUnit && !compared && (
         <p className="mt-4 border-t border-rule pt-3 text-[14px]" aria-live="polite">
           {older?.status === 'failed' ? (
-            <span className="font-medium text-ochre">What the newer one changes can’t be told: of the one before it, {older.trouble}</span>
+            <span className="font-medium text-ochre">{msg('design.whatTheNewerOneChangesCantBe', { trouble: older.trouble })}</span>
           ) : (
-            'Comparing with the one before it…'
+            msg('design.comparingWithTheOneBeforeIt')
           )}
         </p>
       )}
@@ -354,8 +381,8 @@ function Layers({ layers, drawing, hidden, onHidden }: LayersProps) {
   if (listed.length === 0) return null;
   return (
     <fieldset className="mt-2">
-      <legend className="text-[13px] text-ink2">Layers that are drawn</legend>
-      <div className="max-h-52 overflow-auto" tabIndex={0} role="region" aria-label="Layers">
+      <legend className="text-[13px] text-ink2">{msg('design.layersThatAreDrawn')}</legend>
+      <div className="max-h-52 overflow-auto" tabIndex={0} role="region" aria-label={msg('design.layers')}>
         {listed.map(({ name, elements }) => (
           <Tick
             key={name}

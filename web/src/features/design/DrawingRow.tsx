@@ -2,7 +2,7 @@ import { readAgain, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { cancelDrawings } from '../../drawings/drawings.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { besideAddress } from '../../data/beside.ts';
-import { offWords } from '@idle-marker/words';
+import { msg, offWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';
 
@@ -21,19 +21,21 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
   return (
     <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-3 border-b border-rule pb-2">
       <span>
-        <strong>Drawing {name}</strong>:{' '}
+        <strong>{msg('design.drawing', { name })}</strong>:{' '}
         <a className={LINK} href={besideAddress(id, 'sources', file)} download={fileName}>
           {fileName}
         </a>
-        , in {unit.name}
-        {placing && `, placed by ${placing.pairs} pairs within ${placing.misfitMm} mm`}
-        {supersedes && ', a later revision'}
-        {hidden.length > 0 && `, ${hidden.length} ${hidden.length === 1 ? 'layer' : 'layers'} off`}.{' '}
+        {msg('design.in', {
+          name: unit.name,
+          pairs: placing && msg('design.placedByPairsWithinMm', { pairs: placing.pairs, misfitMm: placing.misfitMm }),
+          value: supersedes && msg('design.aLaterRevision'),
+          hidden: hidden.length > 0 && msg('design.off', { hidden: hidden.length }),
+        })}{' '}
         {state.status === 'reading' && (
           <span className="text-ink2">
-            Reading, {Math.round(state.share * 100)} %{' '}
+            {msg('design.reading2', { share: Math.round(state.share * 100) })}{' '}
             <Button look="quiet" onClick={cancelDrawings}>
-              Cancel
+              {msg('common.cancel')}
             </Button>
           </span>
         )}
@@ -41,25 +43,27 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
           <>
             <span className="font-medium text-brick">{state.trouble}</span>{' '}
             <Button look="quiet" onClick={() => void readAgain(id, fact, site.settings.lengthUnit)}>
-              Read again
+              {msg('common.readAgain')}
             </Button>
           </>
         )}
         {placing?.misfits && (
           <span className="block text-[13px] text-ink2">
-            Left at each: {placing.misfits.map((each) => `${each.name} ${offWords(each.dEMm / 1000, each.dNMm / 1000, site.settings.lengthUnit)}`).join('; ')}.
+            {msg('design.leftAtEach', {
+              misfits: placing.misfits.map((each) => `${each.name} ${offWords(each.dEMm / 1000, each.dNMm / 1000, site.settings.lengthUnit)}`).join('; '),
+            })}
           </span>
         )}
       </span>
       <span className="flex gap-3">
-        <Button look="quiet" aria-label={`Place ${name} anew`} onClick={onPlace}>
-          Place…
+        <Button look="quiet" aria-label={msg('design.placeAnew', { name })} onClick={onPlace}>
+          {msg('design.place')}
         </Button>
-        <Button look="quiet" aria-label={`Replace ${name}`} onClick={onReplace}>
-          Replace…
+        <Button look="quiet" aria-label={msg('design.replace', { name })} onClick={onReplace}>
+          {msg('design.replace2')}
         </Button>
-        <Button look="quiet" aria-label={`Layers of ${name}`} onClick={onChange}>
-          Layers…
+        <Button look="quiet" aria-label={msg('design.layersOf', { name })} onClick={onChange}>
+          {msg('design.layers2')}
         </Button>
       </span>
     </div>

@@ -1,5 +1,5 @@
 import type { DrawnGrid } from '@idle-marker/formats';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { useDrawings } from '../../drawings/useDrawings.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -14,7 +14,7 @@ export function DrawnGrids({ onTake }: { onTake(found: DrawnGrid, file: string):
   const drawings = useDrawings();
   return (
     <div>
-      <FileInput label="From a DXF drawing, or typed below" onTaken={() => undefined} />
+      <FileInput label={msg('design.fromADxfDrawingOrTypedBelow')} onTaken={() => undefined} />
       {drawings.map(({ fact, state }) => {
         const { name, fileName } = fact.body;
         if (state.status === 'reading') return null;
@@ -30,17 +30,17 @@ export function DrawnGrids({ onTake }: { onTake(found: DrawnGrid, file: string):
         if (grids.length === 0)
           return (
             <p key={fact.id} className="text-[13px] text-ink2">
-              No layer of {fileName} holds lines in just two directions: no grid was found in it.
+              {msg('design.noLayerOfHoldsLinesInJust', { fileName })}
             </p>
           );
         return grids.map((grid) => (
           <p key={`${fact.id} ${grid.layer}`} className="mt-2 flex flex-wrap items-center gap-3">
             <Button className="text-[14px]" onClick={() => onTake(grid, fileName)}>
-              {grid.layer}: {grid.definition.letters.labels.join(' ')} by {grid.definition.numbers.labels.join(' ')}
+              {msg('design.by4', { layer: grid.layer, labels: grid.definition.letters.labels.join(' '), labels2: grid.definition.numbers.labels.join(' ') })}
             </Button>
             {grid.misfit > QUIET_MISFIT && (
               <span className="text-[14px] font-medium text-ochre">
-                Its lines are not quite parallel: a crossing comes to lie up to {smallLength(grid.misfit, units.lengthUnit)} from where it is drawn.
+                {msg('design.itsLinesAreNotQuiteParallelA', { smallLength: smallLength(grid.misfit, units.lengthUnit) })}
               </span>
             )}
           </p>

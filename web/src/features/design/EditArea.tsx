@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { offsetHubs, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, USUAL_AREA, type AreaKind } from '@idle-marker/records';
-import { AREA_KIND, outlineErrorWords } from '@idle-marker/words';
+import { msg, AREA_KIND, outlineErrorWords } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { areaScene } from '../../board/areaScene.ts';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -47,19 +47,14 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
     state.areas.filter((each) => each.body.area !== before?.area).map((each) => each.body.name),
   );
   const errors = {
-    name:
-      name.trim() === ''
-        ? 'Give it a name that the crew knows.'
-        : alike === null
-          ? null
-          : `There is an area “${alike}” already: two names that look alike get mixed up.`,
-    margin: marginRead === null || marginRead < 0 || marginRead > 100 ? 'Give a length, 0 or more.' : null,
+    name: name.trim() === '' ? msg('design.giveItANameThatTheCrew') : alike === null ? null : msg('design.thereIsAnAreaAlreadyTwoNames', { alike }),
+    margin: marginRead === null || marginRead < 0 || marginRead > 100 ? msg('design.giveALength0OrMore') : null,
     corners: !read.ok
       ? read.error === 'No corners yet.'
-        ? 'Touch the plan at its corners, one after the other, or type them.'
+        ? msg('design.touchThePlanAtItsCornersOne')
         : read.error
       : places.length > MOST_CORNERS
-        ? `An area has at most ${MOST_CORNERS} corners: leave out those that lie on one line.`
+        ? msg('design.anAreaHasAtMostCornersLeave', { mostCorners: MOST_CORNERS })
         : shape.ok
           ? null
           : outlineErrorWords(shape.error),
@@ -75,7 +70,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
       corners: places,
       margin: marginRead!,
       blocksSight,
-      source: before?.source ?? 'drawn on the plan',
+      source: before?.source ?? msg('design.drawnOnThePlan'),
       retired,
       supersedes: area?.id ?? null,
     };
@@ -107,30 +102,37 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
       open
       onClose={onClose}
       wide
-      title={area ? `${area.body.name}: change` : 'New area to keep out of'}
+      title={area ? msg('design.change', { name: area.body.name }) : msg('design.newAreaToKeepOutOf')}
       foot={
         <>
           {area && (
             <Button className="mr-auto" onClick={() => void keep(true)}>
-              It is gone
+              {msg('common.itIsGone')}
             </Button>
           )}
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void keep(false)}>
-            Keep the area
+            {msg('design.keepTheArea')}
           </Button>
         </>
       }
     >
       <div className="grid gap-4 md:grid-cols-[2fr_3fr]">
         <div className="grid content-start gap-3">
-          <Choice label="What it is" value={kind} options={KINDS} onChange={choose} />
-          <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name)} autoFocus />
-          <DraftField label="Marks are lost up to this far from its edge" unit={units.unit} draft={margin} onDraft={setMargin} error={errors.margin} />
-          <Tick label="Nothing is seen through it" checked={blocksSight} onChange={setBlocksSight} />
+          <Choice label={msg('common.whatItIs')} value={kind} options={KINDS} onChange={choose} />
+          <Field
+            label={msg('common.name')}
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+            error={shown(errors.name)}
+            autoFocus
+          />
+          <DraftField label={msg('design.marksAreLostUpToThisFar')} unit={units.unit} draft={margin} onDraft={setMargin} error={errors.margin} />
+          <Tick label={msg('design.nothingIsSeenThroughIt2')} checked={blocksSight} onChange={setBlocksSight} />
           <div>
             <label className="block text-[13px] text-ink2" htmlFor="area-corners">
-              Corners in order, one a line: number, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
+              {msg('design.cornersInOrderOneALineNumber', { axes: units.axes[0] === 'e' ? 'E, N' : 'N, E', unit: units.unit })}
             </label>
             <textarea
               id="area-corners"
@@ -143,11 +145,11 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
             {(tried || corners.text.trim() !== '') && errors.corners && <p className="text-[13px] font-medium text-brick">{errors.corners}</p>}
           </div>
           <Button onClick={() => setCorners(withoutLast(corners))} disabled={corners.text.trim() === ''}>
-            Take the last corner away
+            {msg('design.takeTheLastCornerAway')}
           </Button>
         </div>
         <div className="relative min-h-[320px] border border-ink2">
-          <Board scene={scene} description="Plan; touch it to place the next corner of the area" onPlace={add} fitTo={around} fitKey={area?.id ?? 'new area'} />
+          <Board scene={scene} description={msg('design.planTouchItToPlaceTheNext')} onPlace={add} fitTo={around} fitKey={area?.id ?? msg('design.newArea2')} />
         </div>
       </div>
     </Dialog>

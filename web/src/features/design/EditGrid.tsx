@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { planDistance, type ColumnGrid } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { affectedByGrid, alikeName, gridGeometry, gridOf, sameAsBefore } from '@idle-marker/records';
-import { designFaultWords } from '@idle-marker/words';
+import { msg, designFaultWords } from '@idle-marker/words';
 import type { Said } from '../../data/ledger.ts';
 import { newId } from '../../data/uuid.ts';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -48,8 +48,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
     draft.name,
     state.grids.filter((each) => each.body.grid !== grid?.body.grid).map((each) => each.body.name),
   );
-  const nameError =
-    draft.name.trim() === '' ? 'Give the grid a name.' : alike === null ? null : `There is a grid “${alike}” already: two names that look alike get mixed up.`;
+  const nameError = draft.name.trim() === '' ? msg('design.giveTheGridAName') : alike === null ? null : msg('design.thereIsAGridAlreadyTwoNames', { alike });
   const error = (field: DraftFault['field']) => (tried && !read.ok && read.error.field === field ? read.error.text : null);
   const whole = drawn && !drawn.ok ? designFaultWords(drawn.error) : null;
   const keep = async (retired: boolean) => {
@@ -76,7 +75,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
   const scene = useMemo(() => joinScenes(outlineScene(state.packages), lines ? gridScene(lines) : {}, controlScene(state.control, null)), [state, lines]);
   const first = (family: FamilyDraft, other: string) => family.labels.trim().split(/[\s,;-]/)[0] || other;
   const [a, one] = [first(draft.letters, 'A'), first(draft.numbers, '1')];
-  const coordinate = units.axes.map((axis) => (axis === 'e' ? 'East' : 'North'));
+  const coordinate = units.axes.map((axis) => (axis === 'e' ? msg('common.east') : msg('common.north')));
   const place = (of: 'origin' | 'second', index: 0 | 1, label: string) => (
     <DraftField
       label={`${coordinate[index]!} ${label}`}
@@ -89,13 +88,13 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
   const family = (of: 'letters' | 'numbers', what: string) => (
     <>
       <Field
-        label={`${what} lines`}
+        label={msg('design.lines2', { what })}
         value={draft[of].labels}
         onChange={(event) => change({ [of]: { ...draft[of], labels: event.target.value } })}
         error={error(`${of}Labels`)}
       />
       <DraftField
-        label={`Spacings of the ${what.toLowerCase()} lines`}
+        label={msg('design.spacingsOfTheLines', { what: what.toLowerCase() })}
         unit={units.unit}
         inputMode="text"
         draft={draft[of].spacings}
@@ -110,16 +109,22 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
       open
       onClose={onClose}
       wide
-      title={grid ? `Grid ${grid.body.name}: new revision` : 'New grid'}
+      title={grid ? msg('design.gridNewRevision', { name: grid.body.name }) : msg('design.newGrid2')}
       foot={
         <>
           <span className="mr-auto text-ink2">
-            {lines ? `${lines.letters.length} by ${lines.numbers.length} lines, ${lines.letters.length * lines.numbers.length} crossings` : 'Not drawn yet'}
+            {lines
+              ? msg('design.byLinesCrossings', {
+                  letters: lines.letters.length,
+                  numbers: lines.numbers.length,
+                  letters2: lines.letters.length * lines.numbers.length,
+                })
+              : msg('design.notDrawnYet')}
           </span>
-          {grid && <Button onClick={() => void keep(true)}>Take off the plan</Button>}
-          <Button onClick={onClose}>Cancel</Button>
+          {grid && <Button onClick={() => void keep(true)}>{msg('design.takeOffThePlan')}</Button>}
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void keep(false)}>
-            {grid ? 'Keep as new revision' : 'Keep the grid'}
+            {grid ? msg('common.keepAsNewRevision') : msg('design.keepTheGrid')}
           </Button>
         </>
       }
@@ -133,7 +138,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
       <div className="mt-3 grid gap-4 md:grid-cols-2">
         <div className="grid content-start gap-3 sm:grid-cols-2">
           <Field
-            label="Name"
+            label={msg('common.name')}
             value={draft.name}
             maxLength={80}
             onChange={(event) => change({ name: event.target.value })}
@@ -141,45 +146,45 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
             autoFocus
           />
           <Choice
-            label="Spacings are measured"
+            label={msg('design.spacingsAreMeasured')}
             value={draft.spacingMeasured}
             options={[
-              ['perpendicular', 'square to the lines'],
-              ['alongCrossing', 'along the crossing lines'],
+              ['perpendicular', msg('design.squareToTheLines')],
+              ['alongCrossing', msg('design.alongTheCrossingLines')],
             ]}
             onChange={(spacingMeasured) => change({ spacingMeasured })}
           />
-          {family('letters', 'Lettered')}
-          {family('numbers', 'Numbered')}
-          {place('origin', 0, `where ${a} meets ${one}`)}
-          {place('origin', 1, `where ${a} meets ${one}`)}
+          {family('letters', msg('design.lettered'))}
+          {family('numbers', msg('design.numbered'))}
+          {place('origin', 0, msg('design.whereMeets', { a, one }))}
+          {place('origin', 1, msg('design.whereMeets', { a, one }))}
           <Choice
-            label={`Line ${a} is given by`}
+            label={msg('design.lineIsGivenBy', { a })}
             value={draft.by}
             options={[
-              ['secondPlace', 'a second place on it'],
-              ['azimuth', 'its direction'],
+              ['secondPlace', msg('design.aSecondPlaceOnIt')],
+              ['azimuth', msg('design.itsDirection')],
             ]}
             onChange={(by) => change({ by })}
           />
           <AngleField
-            label={`From line ${a} clockwise to line ${one}`}
+            label={msg('design.fromLineClockwiseToLine', { a, one })}
             value={draft.turn.text}
             onChange={(turn) => change({ turn: typed(turn) })}
             error={error('turn')}
-            help={`Square is ${units.angle(Math.PI / 2)}; ${units.angle((3 * Math.PI) / 2)} when they run the other way.`}
+            help={msg('design.squareIsWhenTheyRunTheOther', { angle: units.angle(Math.PI / 2), angle2: units.angle((3 * Math.PI) / 2) })}
           />
           {draft.by === 'azimuth' ? (
             <AngleField
-              label={`Direction of line ${a}, clockwise from north`}
+              label={msg('design.directionOfLineClockwiseFromNorth', { a })}
               value={draft.azimuth.text}
               onChange={(azimuth) => change({ azimuth: typed(azimuth) })}
               error={error('direction')}
             />
           ) : (
             <>
-              {place('second', 0, `of a place along ${a}`)}
-              {place('second', 1, `of a place along ${a}`)}
+              {place('second', 0, msg('design.ofAPlaceAlong', { a }))}
+              {place('second', 1, msg('design.ofAPlaceAlong', { a }))}
             </>
           )}
         </div>
@@ -187,7 +192,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
           <div className="relative min-h-[260px] flex-1 border border-ink2">
             <Board
               scene={scene}
-              description={lines ? `Plan with grid ${draft.name}` : 'Plan; the grid is not complete yet'}
+              description={lines ? msg('design.planWithGrid', { name: draft.name }) : msg('design.planTheGridIsNotCompleteYet')}
               {...(lines ? { fitTo: [...lines.letters, ...lines.numbers].flatMap(({ from, to }) => [from, to]) } : {})}
               fitKey={lines ? JSON.stringify(read) : 'none'}
             />
@@ -196,8 +201,8 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
         </div>
       </div>
       {affected.length > 0 && (
-        <section className="mt-4 border-t border-rule pt-3" aria-label="What the changed grid moves">
-          <h3 className="text-[17px]">Packages that were taken from it</h3>
+        <section className="mt-4 border-t border-rule pt-3" aria-label={msg('design.whatTheChangedGridMoves')}>
+          <h3 className="text-[17px]">{msg('design.packagesThatWereTakenFromIt')}</h3>
           <AffectedPackages affected={affected} bring={bring} onBring={setBring} />
         </section>
       )}
@@ -225,8 +230,8 @@ function SecondPlaceCheck({ draft, lines }: { draft: GridDraft; lines: ColumnGri
   return (
     <p className={`mt-2 text-[14px] ${near.off > AGREES ? 'font-medium text-ochre' : 'text-ink2'}`}>
       {near.off > AGREES
-        ? `The second place is ${units.length(near.off)} ${units.unit} from where ${a!.label} meets ${near.label} by the spacings. Which of them is right?`
-        : `Spacings and coordinates agree where ${a!.label} meets ${near.label}.`}
+        ? msg('design.theSecondPlaceIsFromWhereMeets', { length: units.length(near.off), unit: units.unit, label: a!.label, label2: near.label })
+        : msg('design.spacingsAndCoordinatesAgreeWhereMeets', { label: a!.label, label2: near.label })}
     </p>
   );
 }

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { drawingOfRevision, hubPlans, keepMoved, roundBeside, classOf, usualClass } from '@idle-marker/records';
-import { HEIGHT_REFERENCE, MARK_TOOLS, outlineErrorWords } from '@idle-marker/words';
+import { msg, HEIGHT_REFERENCE, MARK_TOOLS, outlineErrorWords } from '@idle-marker/words';
 import { DraftField } from '../../field/DraftField.tsx';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -63,14 +63,14 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const plans = built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M', units.lengthUnit) : null;
   const errors = {
     ...head.errors,
-    offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? `Give the offset, such as ${units.edit(2)}.` : null,
+    offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(2) }) : null,
     items: items.some((each) => each.name.trim() === '')
-      ? 'Every outline needs a name.'
+      ? msg('design.everyOutlineNeedsAName')
       : new Set(items.map((each) => each.name.trim())).size < items.length
-        ? 'Two outlines have the same name.'
+        ? msg('design.twoOutlinesHaveTheSameName')
         : null,
-    reach: ground !== 'none' && !(reachRead !== null && reachRead >= 0 && reachRead <= 500) ? 'Give a length, 0 or more.' : null,
-    also: also !== 'none' && (aboveRead === null || aboveRead < 0) ? `Give how far, such as ${units.edit(0.3)}.` : null,
+    reach: ground !== 'none' && !(reachRead !== null && reachRead >= 0 && reachRead <= 500) ? msg('design.giveALength0OrMore') : null,
+    also: also !== 'none' && (aboveRead === null || aboveRead < 0) ? msg('design.giveHowFarSuchAs', { edit: units.edit(0.3) }) : null,
     plans: plans && !plans.ok ? `${plans.error.item}: ${outlineErrorWords(plans.error)}` : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null) || plans === null;
@@ -106,14 +106,14 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       open
       onClose={onClose}
       wide
-      title={work ? `${work.body.name}: new revision` : 'New work package'}
+      title={work ? msg('common.newRevision', { name: work.body.name }) : msg('design.newWorkPackage')}
       foot={
         <PackageFoot
           isNew={work === null}
           said={
             plans?.ok
-              ? `${plans.value.length} ${plans.value.length === 1 ? 'mark' : 'marks'}${unclear > 0 ? `, ${unclear} closer to the outline than the offset` : ''}`
-              : 'No marks yet'
+              ? `${plans.value.length} ${plans.value.length === 1 ? 'mark' : 'marks'}${unclear > 0 ? msg('design.closerToTheOutlineThanTheOffset', { unclear }) : ''}`
+              : msg('common.noMarksYet')
           }
           onClose={onClose}
           onSave={() => void save()}
@@ -131,7 +131,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           }}
         />
         <DraftField
-          label="Hubs off by"
+          label={msg('design.hubsOffBy')}
           unit={units.unit}
           draft={offset}
           onDraft={(next) => {
@@ -139,9 +139,9 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
             setOffsetTyped(true);
           }}
           error={errors.offset}
-          help={round !== null ? `No round length: crews keep ${units.length(round)} in mind and on the tape.` : undefined}
+          help={round !== null ? msg('design.noRoundLengthCrewsKeepInMind', { length: units.length(round) }) : undefined}
         />
-        <Choice label="Cut and fill to" value={heightReference} options={REFERENCES} onChange={setHeightReference} />
+        <Choice label={msg('common.cutAndFillTo')} value={heightReference} options={REFERENCES} onChange={setHeightReference} />
         <NextTradeButtons
           use={use}
           onTake={(trade) => {
@@ -151,23 +151,23 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         />
         <PackageWritingFields writing={writing} />
         <Field
-          label="What it is used for"
+          label={msg('design.whatItIsUsedFor')}
           value={use}
           maxLength={300}
-          placeholder="plumbing the steel above"
+          placeholder={msg('common.plumbingTheSteelAbove')}
           onChange={(event) => setUse(event.target.value)}
         />
         <Choice
-          label="Cut and fill also to"
+          label={msg('design.cutAndFillAlsoTo')}
           value={also}
-          options={[['none', 'nothing else'], ...REFERENCES.filter(([key]) => key !== heightReference)]}
+          options={[['none', msg('common.nothingElse')], ...REFERENCES.filter(([key]) => key !== heightReference)]}
           onChange={setAlso}
         />
         {also !== 'none' && (
           <>
-            <DraftField label="which lies" unit={units.unit} draft={above} onDraft={setAbove} error={shown(errors.also)} />
+            <DraftField label={msg('design.whichLies')} unit={units.unit} draft={above} onDraft={setAbove} error={shown(errors.also)} />
             <Choice
-              label="of the design height"
+              label={msg('design.ofTheDesignHeight')}
               value={isBelow ? 'below' : 'above'}
               options={[
                 ['below', 'below'],
@@ -178,21 +178,21 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           </>
         )}
         <Choice
-          label="What it does to the ground there"
+          label={msg('design.whatItDoesToTheGroundThere')}
           value={ground}
           options={[
-            ['none', 'Nothing that takes control'],
-            ['dig', 'Digs'],
-            ['pour', 'Pours over'],
-            ['demolish', 'Tears down'],
+            ['none', msg('design.nothingThatTakesControl')],
+            ['dig', msg('design.digs')],
+            ['pour', msg('design.poursOver')],
+            ['demolish', msg('design.tearsDown')],
           ]}
           onChange={setGround}
-          help={ground === 'none' ? undefined : 'Control marks inside are told before they are lost.'}
+          help={ground === 'none' ? undefined : msg('design.controlMarksInsideAreToldBeforeThey')}
         />
         {ground !== 'none' && (
           <>
-            <Field label="From which day" type="date" value={groundOn} onChange={(event) => setGroundOn(event.target.value)} />
-            <DraftField label="Reaches beyond the outline by" unit={units.unit} draft={reach} onDraft={setReach} error={errors.reach} />
+            <Field label={msg('design.fromWhichDay')} type="date" value={groundOn} onChange={(event) => setGroundOn(event.target.value)} />
+            <DraftField label={msg('design.reachesBeyondTheOutlineBy')} unit={units.unit} draft={reach} onDraft={setReach} error={errors.reach} />
           </>
         )}
       </div>
@@ -202,15 +202,15 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           key={i}
           read={each}
           built={built?.[i] ?? null}
-          legend={`Outline ${items.length > 1 ? i + 1 : ''}`}
+          legend={msg('design.outline', { items: items.length > 1 ? i + 1 : '' })}
           tried={tried}
           onChange={(next) => change(i, next)}
           onSteps={() => setItems(items.flatMap((item, j) => (i === j ? stepsOf(item) : [item])))}
         />
       ))}
       <div className="mt-3 flex gap-2">
-        <Button onClick={() => setItems([...items, EMPTY_ITEM])}>One more outline</Button>
-        {items.length > 1 && <Button onClick={() => setItems(items.slice(0, -1))}>Take the last away</Button>}
+        <Button onClick={() => setItems([...items, EMPTY_ITEM])}>{msg('design.oneMoreOutline')}</Button>
+        {items.length > 1 && <Button onClick={() => setItems(items.slice(0, -1))}>{msg('design.takeTheLastAway')}</Button>}
       </div>
       {plans?.ok && built && <PackagePreview items={built} plans={plans.value} />}
       {(errors.plans ?? shown(errors.items)) && <p className="mt-3 font-medium text-brick">{errors.plans ?? errors.items}</p>}

@@ -1,7 +1,7 @@
 import { useId, useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, roadOf, type AlignmentFactBody } from '@idle-marker/records';
-import { ALIGNMENT_KIND, readStation, roadFaultWords, stationText } from '@idle-marker/words';
+import { msg, ALIGNMENT_KIND, readStation, roadFaultWords, stationText } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { Board } from '../../board/LazyBoard.tsx';
 import { roadScene } from '../../board/roadScene.ts';
@@ -75,11 +75,11 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
     state.alignments.filter(({ body }) => body.alignment !== before?.alignment).map(({ body }) => body.name),
   );
   const errors = {
-    name: name.trim() === '' ? 'Give the line a name.' : alike !== null ? `There is a line “${alike}” already.` : null,
-    start: startRead === null ? `Write it as ${stationText(0, style, 0)}.` : null,
-    corridor: corridorRead === null || corridorRead <= 0 ? 'Give a length over 0.' : null,
-    shift: shiftRead === null || shiftRead < 0 ? 'Give a length, or nothing.' : null,
-    reason: shiftRead ? (reason.trim() === '' ? 'Say why everything is set beside its design.' : null) : null,
+    name: name.trim() === '' ? msg('design.giveTheLineAName') : alike !== null ? msg('design.thereIsALineAlready', { alike }) : null,
+    start: startRead === null ? msg('design.writeItAs', { station: stationText(0, style, 0) }) : null,
+    corridor: corridorRead === null || corridorRead <= 0 ? msg('common.giveALengthOver0') : null,
+    shift: shiftRead === null || shiftRead < 0 ? msg('design.giveALengthOrNothing') : null,
+    reason: shiftRead ? (reason.trim() === '' ? msg('design.sayWhyEverythingIsSetBesideIts') : null) : null,
     way: read.way && !read.way.ok ? read.way.error : null,
     equations: read.equations.ok ? null : read.equations.error,
     profile: read.profile.ok ? null : read.profile.error,
@@ -137,32 +137,39 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       open
       onClose={onClose}
       wide
-      title={before ? `${before.name}: new revision` : 'New road, or another line with stations'}
+      title={before ? msg('common.newRevision', { name: before.name }) : msg('design.newRoadOrAnotherLineWithStations')}
       foot={
         <>
-          {before && <Button onClick={() => void keep(true)}>No longer used</Button>}
-          <Button onClick={onClose}>Cancel</Button>
+          {before && <Button onClick={() => void keep(true)}>{msg('design.noLongerUsed')}</Button>}
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void keep(false)}>
-            {before ? 'Keep as new revision' : 'Keep it'}
+            {before ? msg('common.keepAsNewRevision') : msg('common.keepIt')}
           </Button>
         </>
       }
     >
       <div className="grid gap-3 sm:grid-cols-4">
-        <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={shown(errors.name, name)} autoFocus />
-        <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />
-        <DraftField label="Station of its start" inputMode="text" draft={start} onDraft={setStart} error={errors.start} />
+        <Field
+          label={msg('common.name')}
+          value={name}
+          maxLength={80}
+          onChange={(event) => setName(event.target.value)}
+          error={shown(errors.name, name)}
+          autoFocus
+        />
+        <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />
+        <DraftField label={msg('design.stationOfItsStart')} inputMode="text" draft={start} onDraft={setStart} error={errors.start} />
         <DraftField
-          label="Belongs to it, each side"
+          label={msg('design.belongsToItEachSide')}
           unit={units.unit}
           draft={corridor}
           onDraft={setCorridor}
           error={errors.corridor}
-          help="Farther off it is asked whether this is the right line."
+          help={msg('design.fartherOffItIsAskedWhetherThis')}
         />
-        <DraftField label="Everything shifted by" unit={units.unit} draft={shift} placeholder="0" onDraft={setShift} error={errors.shift} />
+        <DraftField label={msg('design.everythingShiftedBy')} unit={units.unit} draft={shift} placeholder="0" onDraft={setShift} error={errors.shift} />
         <Choice
-          label="to the"
+          label={msg('common.toThe')}
           value={shiftSide}
           options={[
             ['right', 'right'],
@@ -173,7 +180,7 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
         {shiftRead !== 0 && (
           <Field
             className="sm:col-span-2"
-            label="Why"
+            label={msg('common.why')}
             value={reason}
             maxLength={300}
             onChange={(event) => setReason(event.target.value)}
@@ -184,39 +191,39 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       <div className="mt-3 grid gap-4 md:grid-cols-2">
         <div className="flex flex-col gap-3">
           <Lines
-            label="Its way"
+            label={msg('design.itsWay')}
             value={way}
             onChange={setWay}
             error={errors.way !== null && (tried || way !== '') ? errors.way : null}
             help={
               before !== null && way.trim() === ''
-                ? `As it came from ${before.source}: ${before.elements.length} elements. Type points or elements here to replace it.`
-                : `Intersection points, one a line: ${units.axes[0] === 'e' ? '4018, 8052' : '8052, 4018'}, radius 80, spirals 30 30. Or a start and elements: start 4018, 8052, 97; line 92; spiral 30 to 80 left; curve 62 radius 80 left; spiral 30 from 80 left, each on its line.`
+                ? msg('design.asItCameFromElementsTypePoints', { source: before.source, elements: before.elements.length })
+                : msg('design.intersectionPointsOneALineRadius80', { axes: units.axes[0] === 'e' ? '4018, 8052' : '8052, 4018' })
             }
             rows={7}
           />
           <Lines
-            label="Where its stations jump"
+            label={msg('design.whereItsStationsJump')}
             value={equations.text}
             onChange={(text) => setEquations(typed(text))}
             error={errors.equations}
-            help={`Back = ahead, one a line: ${stationText(200, style, 0)} = ${stationText(500, style, 0)}. Empty when they run through.`}
+            help={msg('design.backAheadOneALineEmptyWhen', { station: stationText(200, style, 0), station2: stationText(500, style, 0) })}
             rows={2}
           />
           <Lines
-            label="Heights"
+            label={msg('common.heights')}
             value={profile.text}
             onChange={(text) => setProfile(typed(text))}
             error={errors.profile}
-            help={`Grade points, one a line: ${stationText(110, style, 0)}, 6.15, curve 70; also “curve 40 30” or “radius 1500”. Stations without jumps.`}
+            help={msg('design.gradePointsOneALine615', { station: stationText(110, style, 0) })}
             rows={5}
           />
           <Lines
-            label="Strings and kerbs"
+            label={msg('design.stringsAndKerbs')}
             value={strings.text}
             onChange={(text) => setStrings(typed(text))}
             error={errors.strings}
-            help="One a line: left edge; left 3.25; fall 2.5, 3.5 @ 0+122 — walk; left 5.25; above left edge: 0.16 — left kerb; kerb on left edge; face 0.02; top 0.12, 0.02 @ 0+140; back 0.15."
+            help={msg('design.oneALineLeftEdgeLeft3')}
             rows={7}
           />
         </div>
@@ -224,7 +231,7 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
           <div className="relative min-h-[260px] flex-1 border border-ink2">
             <Board
               scene={scene}
-              description="The line as it would lie on the site"
+              description={msg('design.theLineAsItWouldLieOn')}
               fitTo={drawn ? drawn.alignment.elements.flatMap(({ start: from, end }) => [from, end]) : []}
               fitKey={String(drawn?.alignment.length)}
             />
@@ -234,7 +241,7 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
               <SectionDrawing
                 road={drawn}
                 station={drawn.alignment.startStation}
-                title={`At ${stationText(drawn.alignment.startStation, style)}`}
+                title={msg('design.at', { station: stationText(drawn.alignment.startStation, style) })}
                 at={null}
                 chosen={null}
               />

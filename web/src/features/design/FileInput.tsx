@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { DRAWING_UNITS, type DrawingUnit } from '@idle-marker/formats';
 import type { Fact } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -86,12 +87,12 @@ export function AskUnit({ read, onUnit }: { read: ReadFile; onUnit(unit: Drawing
   return (
     <div className="mt-2 flex flex-wrap items-end gap-3 border-l-4 border-ochre pl-3">
       <Choice
-        label={`${read.fileName} does not say its unit. It is drawn in`}
+        label={msg('design.doesNotSayItsUnitItIs', { fileName: read.fileName })}
         value={name}
         options={DRAWING_UNITS.map((each) => [each.name, said(each)] as const)}
         onChange={setName}
       />
-      <Button onClick={() => onUnit(DRAWING_UNITS.find((each) => each.name === name)!)}>Take it</Button>
+      <Button onClick={() => onUnit(DRAWING_UNITS.find((each) => each.name === name)!)}>{msg('common.takeIt')}</Button>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import type { Corner } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { crossingsOf, gridCorners, gridOf, lineEndsOf, midpointsOf } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 
@@ -22,7 +23,7 @@ export function GridSource({ onTake }: { onTake(found: FromGrid, source: string)
   if (drawn.length === 0) return null;
   return (
     <div className="mt-2 flex flex-wrap items-center gap-2">
-      <span className="text-[13px] text-ink2">Or from a grid:</span>
+      <span className="text-[13px] text-ink2">{msg('design.orFromAGrid')}</span>
       {drawn.flatMap(({ id, name, grid }) => {
         const crossings = crossingsOf(grid);
         const ends = lineEndsOf(grid);
@@ -30,29 +31,29 @@ export function GridSource({ onTake }: { onTake(found: FromGrid, source: string)
         const source = `grid ${name}`;
         return [
           <Button key={`${id} crossings`} className="text-[14px]" onClick={() => onTake({ name, rule: 'points', corners: crossings, grid: id }, source)}>
-            {name}: {crossings.length} crossings
+            {msg('design.crossings', { name, crossings: crossings.length })}
           </Button>,
           midpoints.length > 0 && (
             <Button
               key={`${id} midpoints`}
               className="text-[14px]"
-              onClick={() => onTake({ name: `${name} midpoints`, rule: 'points', corners: midpoints, grid: id }, source)}
+              onClick={() => onTake({ name: msg('design.midpoints', { name }), rule: 'points', corners: midpoints, grid: id }, source)}
             >
-              {name}: {midpoints.length} midpoints
+              {msg('design.midpoints2', { name, midpoints: midpoints.length })}
             </Button>
           ),
           ends.length > 0 && (
             <Button
               key={`${id} lines`}
               className="text-[14px]"
-              onClick={() => onTake({ name: `${name} lines`, rule: 'lineEnds', corners: ends, grid: id }, source)}
+              onClick={() => onTake({ name: msg('design.lines3', { name }), rule: 'lineEnds', corners: ends, grid: id }, source)}
             >
-              {name}: ends of {ends.length / 2} lines
+              {msg('design.endsOfLines', { name, ends: ends.length / 2 })}
             </Button>
           ),
           grid.letters.length > 1 && grid.numbers.length > 1 && (
             <Button key={`${id} round`} className="text-[14px]" onClick={() => onTake({ name, rule: 'outline', corners: gridCorners(grid), grid: id }, source)}>
-              {name}: its four corners
+              {msg('design.itsFourCorners', { name })}
             </Button>
           ),
         ];

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { MEANING } from '@idle-marker/words';
+import { msg, MEANING } from '@idle-marker/words';
 import { DraftField } from '../../field/DraftField.tsx';
 import { typed } from '../../field/draft.ts';
 import { surfaceId, useSurfaces } from '../../drawings/useSurfaces.ts';
@@ -14,33 +14,33 @@ import { isPath, type DraftItem, type Item, type ReadItem } from './itemDraft.ts
 import { SaidPlace } from './SaidPlace.tsx';
 
 const RULES = [
-  ['outline', 'round the outline'],
-  ['linePairs', 'beyond both ends of every side'],
-  ['lineEnds', 'beyond both ends of lines'],
-  ['points', 'on the points themselves'],
-  ['recoveries', 'on the points, two recoveries each'],
-  ['along', 'along a line, at an interval and its corners'],
-  ['bolts', 'on bolts round each point, with centre lines'],
-  ['rakedPiles', 'on leaning piles, two recoveries each'],
+  ['outline', msg('design.roundTheOutline')],
+  ['linePairs', msg('design.beyondBothEndsOfEverySide')],
+  ['lineEnds', msg('design.beyondBothEndsOfLines')],
+  ['points', msg('design.onThePointsThemselves')],
+  ['recoveries', msg('design.onThePointsTwoRecoveriesEach')],
+  ['along', msg('design.alongALineAtAnIntervalAnd')],
+  ['bolts', msg('design.onBoltsRoundEachPointWithCentre')],
+  ['rakedPiles', msg('design.onLeaningPilesTwoRecoveriesEach')],
 ] as const;
 
 const LISTED: Readonly<Record<DraftItem['rule'], string>> = {
-  outline: 'Corners in order round the outline',
-  linePairs: 'Corners in order round the outline',
-  lineEnds: 'Ends of the lines, from and to',
-  points: 'Points to mark',
-  recoveries: 'Points to mark, in order along the row',
-  along: 'Corners in order along the line',
-  road: 'Stations of the road',
-  bolts: 'Centres of the groups of bolts',
-  rakedPiles: 'Heads of the piles, in order along the row',
+  outline: msg('design.cornersInOrderRoundTheOutline'),
+  linePairs: msg('design.cornersInOrderRoundTheOutline'),
+  lineEnds: msg('design.endsOfTheLinesFromAndTo'),
+  points: msg('design.pointsToMark'),
+  recoveries: msg('design.pointsToMarkInOrderAlongThe'),
+  along: msg('design.cornersInOrderAlongTheLine'),
+  road: msg('design.stationsOfTheRoad'),
+  bolts: msg('design.centresOfTheGroupsOfBolts'),
+  rakedPiles: msg('design.headsOfThePilesInOrderAlong'),
 };
 
 const WHY_MOVED = [
-  ['wallThickness', 'thickness of the wall'],
-  ['footing', 'step of the footing'],
-  ['batter', 'batter of the face'],
-  ['other', 'another reason'],
+  ['wallThickness', msg('design.thicknessOfTheWall')],
+  ['footing', msg('design.stepOfTheFooting')],
+  ['batter', msg('design.batterOfTheFace')],
+  ['other', msg('design.anotherReason')],
 ] as const;
 
 const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
@@ -69,15 +69,15 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
       <legend className="pr-3 text-[15px] font-semibold">{legend}</legend>
       <div className="grid gap-3 sm:grid-cols-4">
         <Field
-          label="Name of the outline"
+          label={msg('design.nameOfTheOutline')}
           value={item.name}
           maxLength={80}
           onChange={(event) => onChange({ name: event.target.value })}
-          error={tried && item.name.trim() === '' ? 'Give it a name.' : null}
+          error={tried && item.name.trim() === '' ? msg('common.giveItAName') : null}
         />
-        <Choice label="Its corners are" value={item.meaning} options={entries(MEANING)} onChange={(meaning) => onChange({ meaning })} />
+        <Choice label={msg('design.itsCornersAre')} value={item.meaning} options={entries(MEANING)} onChange={(meaning) => onChange({ meaning })} />
         <Choice
-          label="Hubs stand"
+          label={msg('design.hubsStand')}
           value={item.rule}
           options={RULES}
           onChange={(rule) => onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })}
@@ -86,7 +86,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           <span className="max-sm:hidden" />
         ) : (
           <DraftField
-            label={item.rule === 'rakedPiles' ? 'Height of the heads' : 'Design height'}
+            label={item.rule === 'rakedPiles' ? msg('design.heightOfTheHeads') : msg('design.designHeight')}
             unit={units.unit}
             draft={item.height}
             onDraft={(height) => onChange({ height })}
@@ -99,45 +99,45 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
       {item.rule === 'along' && (
         <div className="mt-3 grid gap-3 sm:grid-cols-4">
           <Choice
-            label="Points"
+            label={msg('design.points')}
             value={item.divide}
             options={[
-              ['interval', 'every so far from the start'],
-              ['parts', 'dividing it into equal parts'],
+              ['interval', msg('design.everySoFarFromTheStart')],
+              ['parts', msg('design.dividingItIntoEqualParts')],
             ]}
             onChange={(divide) => onChange({ divide, spacing: typed(item.spacing.text) })}
           />
           <DraftField
-            label={item.divide === 'interval' ? 'Every' : 'How many parts'}
+            label={item.divide === 'interval' ? msg('common.every') : msg('design.howManyParts')}
             unit={item.divide === 'interval' ? units.unit : undefined}
             draft={item.spacing}
             onDraft={(spacing) => onChange({ spacing })}
             error={shown(faults.spacing, item.spacing)}
           />
           <Choice
-            label="Marks stand"
+            label={msg('design.marksStand')}
             value={item.side}
             options={[
-              ['on', 'on the line itself'],
-              ['right', 'off it, to the right on the way'],
-              ['left', 'off it, to the left on the way'],
+              ['on', msg('design.onTheLineItself')],
+              ['right', msg('design.offItToTheRightOnThe')],
+              ['left', msg('design.offItToTheLeftOnThe')],
             ]}
             onChange={(side) => onChange({ side })}
           />
-          <Tick label="The end joins the start" checked={item.closed} onChange={(closed) => onChange({ closed })} />
+          <Tick label={msg('design.theEndJoinsTheStart')} checked={item.closed} onChange={(closed) => onChange({ closed })} />
         </div>
       )}
       {item.rule === 'bolts' && <BoltFields read={read} tried={tried} onChange={onChange} />}
       {item.rule === 'rakedPiles' && (
         <div className="mt-3 grid gap-3 sm:grid-cols-3">
           <AngleField
-            label="The toe lies toward, from north"
+            label={msg('design.theToeLiesTowardFromNorth')}
             value={item.azimuth.text}
             onChange={(azimuth) => onChange({ azimuth: typed(azimuth) })}
             error={shown(faults.azimuth, item.azimuth)}
           />
           <Field
-            label="Down for 1 to the side"
+            label={msg('design.downFor1ToTheSide')}
             value={item.ratio}
             inputMode="decimal"
             placeholder="4"
@@ -145,12 +145,12 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             error={shown(faults.ratio, { text: item.ratio })}
           />
           <DraftField
-            label="Marked at the level"
+            label={msg('design.markedAtTheLevel')}
             unit={units.unit}
             draft={item.workingZ}
             onDraft={(workingZ) => onChange({ workingZ })}
             error={shown(faults.workingZ, item.workingZ)}
-            help="Where the axis comes through there; on other ground the place moves with it."
+            help={msg('design.whereTheAxisComesThroughThereOn')}
           />
         </div>
       )}
@@ -187,14 +187,18 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         onPlace={(corner) =>
           onChange({
             corners: withCorner(item.corners, corner, units),
-            source: item.source === 'typed' || item.corners.text.trim() === '' ? 'in words' : item.source,
+            source: item.source === 'typed' || item.corners.text.trim() === '' ? msg('design.inWords') : item.source,
             ...(item.corners.text.trim() === '' && item.rule === 'outline' ? { rule: 'points' as const } : {}),
           })
         }
       />
       <label className="mt-2 block text-[13px] text-ink2" htmlFor={id}>
-        {LISTED[item.rule]}, one a line: name, {units.axes[0] === 'e' ? 'E, N' : 'N, E'} in {units.unit}
-        {isPath(item.rule) ? ', then its height, and “arc left 25” where an arc of that radius leaves it' : ''}
+        {msg('design.oneALineNameIn', {
+          listed: LISTED[item.rule],
+          axes: units.axes[0] === 'e' ? 'E, N' : 'N, E',
+          unit: units.unit,
+          isPath: isPath(item.rule) ? msg('design.thenItsHeightAndArcLeft25') : '',
+        })}
       </label>
       <textarea
         id={id}
@@ -229,12 +233,12 @@ function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsPro
     <div className="mt-3 grid items-end gap-3 sm:grid-cols-4">
       <Choice
         className="sm:col-span-2"
-        label="Heights come from"
+        label={msg('design.heightsComeFrom')}
         value={surface ? surfaceId(surface) : ONE_HEIGHT}
         options={[
-          [ONE_HEIGHT, 'the design height'],
+          [ONE_HEIGHT, msg('design.theDesignHeight')],
           ...surfaces.map(({ id, label }) => [id, label] as const),
-          ...(surface && !open ? [[surfaceId(surface), `${surface.name}, not there any more`] as const] : []),
+          ...(surface && !open ? [[surfaceId(surface), msg('design.notThereAnyMore', { name: surface.name })] as const] : []),
         ]}
         onChange={(next) => {
           const chosen = surfaces.find(({ id }) => id === next);
@@ -244,21 +248,28 @@ function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsPro
       {surface && (
         <p className="pb-2 text-[14px] sm:col-span-2" aria-live="polite">
           {!open ? (
-            <span className="font-medium text-brick">This surface is not there, or is still being read: choose another, or give one design height.</span>
+            <span className="font-medium text-brick">{msg('design.thisSurfaceIsNotThereOrIs')}</span>
           ) : heights ? (
             <>
               {known.length === 0
-                ? 'The surface has no height at any of these places.'
-                : `${units.length(Math.min(...known))} to ${units.length(Math.max(...known))} ${units.unit} at these places.`}
+                ? msg('design.theSurfaceHasNoHeightAtAny')
+                : msg('design.toAtThesePlaces', { length: units.length(Math.min(...known)), length2: units.length(Math.max(...known)), unit: units.unit })}
               {known.length > 0 && without.length > 0 && (
                 <span className="font-medium text-ochre">
                   {' '}
-                  No height at {without.length > MOST_NAMED ? `${without.length} of them` : without.join(', ')}: off the surface.
+                  {msg('design.noHeightAtOffTheSurface', {
+                    without: without.length > MOST_NAMED ? msg('design.ofThem', { without: without.length }) : without.join(', '),
+                  })}
                 </span>
               )}
             </>
           ) : (
-            `${open.summary.triangles} triangles, ${units.length(open.summary.low)} to ${units.length(open.summary.high)} ${units.unit}.`
+            msg('design.trianglesTo', {
+              triangles: open.summary.triangles,
+              length: units.length(open.summary.low),
+              length2: units.length(open.summary.high),
+              unit: units.unit,
+            })
           )}
         </p>
       )}
@@ -275,9 +286,9 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
     <div className="mt-3">
       {draft.moved.map((each, i) => (
         <div key={i} className="mb-2 grid items-end gap-3 sm:grid-cols-4">
-          <DraftField label="The marked line lies" unit={units.unit} draft={each.by} onDraft={(by) => change(i, { by })} />
+          <DraftField label={msg('design.theMarkedLineLies')} unit={units.unit} draft={each.by} onDraft={(by) => change(i, { by })} />
           <Choice
-            label="of the given one"
+            label={msg('design.ofTheGivenOne')}
             value={each.way}
             options={[
               ['outward', 'outside'],
@@ -285,21 +296,21 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
             ]}
             onChange={(way) => change(i, { way })}
           />
-          <Choice label="by the" value={each.why} options={WHY_MOVED} onChange={(why) => change(i, { why })} />
+          <Choice label={msg('design.byThe')} value={each.why} options={WHY_MOVED} onChange={(why) => change(i, { why })} />
           <Button look="quiet" onClick={() => onChange({ moved: draft.moved.filter((_, j) => j !== i) })}>
-            Take away
+            {msg('design.takeAway')}
           </Button>
         </div>
       ))}
       {faults.moved && <p className="text-[13px] font-medium text-brick">{faults.moved}</p>}
       {draft.moved.length > 1 && (
         <Button className="mr-2 text-[14px]" disabled={faults.moved !== undefined} onClick={onSteps}>
-          Each step as an outline of its own
+          {msg('design.eachStepAsAnOutlineOfIts')}
         </Button>
       )}
       {draft.moved.length < 5 && (
         <Button className="text-[14px]" onClick={() => onChange({ moved: [...draft.moved, { by: typed(''), way: 'outward', why: 'wallThickness' }] })}>
-          {draft.moved.length === 0 ? 'Move the line by a thickness or footing…' : 'And by…'}
+          {draft.moved.length === 0 ? msg('design.moveTheLineByAThicknessOr') : msg('design.andBy')}
         </Button>
       )}
     </div>
@@ -318,16 +329,16 @@ function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
   return (
     <div className="mt-3 grid gap-3 sm:grid-cols-3">
       <Choice
-        label="Pattern of the bolts"
+        label={msg('design.patternOfTheBolts')}
         value={draft.bolts}
         options={[
           ['rectangle', 'rows'],
-          ['circle', 'round a circle'],
+          ['circle', msg('design.roundACircle')],
         ]}
         onChange={(bolts) => onChange({ bolts })}
       />
       <AngleField
-        label="Direction of the pattern, from north"
+        label={msg('design.directionOfThePatternFromNorth')}
         value={draft.azimuth.text}
         onChange={(azimuth) => onChange({ azimuth: typed(azimuth) })}
         error={tried || draft.azimuth.text !== '' ? faults.azimuth : undefined}
@@ -335,23 +346,21 @@ function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
       {draft.bolts === 'rectangle' ? (
         <>
           <span className="max-sm:hidden" />
-          {length('Apart, in that direction', 'along')}
-          {number('Rows', 'alongCount')}
+          {length(msg('design.apartInThatDirection'), 'along')}
+          {number(msg('design.rows'), 'alongCount')}
           <span className="max-sm:hidden" />
-          {length('Apart, across it', 'across')}
-          {number('In each row', 'acrossCount')}
+          {length(msg('design.apartAcrossIt'), 'across')}
+          {number(msg('design.inEachRow'), 'acrossCount')}
         </>
       ) : (
         <>
           <span className="max-sm:hidden" />
-          {length('Diameter of the circle', 'diameter')}
-          {number('Bolts on it', 'count')}
+          {length(msg('design.diameterOfTheCircle'), 'diameter')}
+          {number(msg('design.boltsOnIt'), 'count')}
         </>
       )}
       {faults.pattern && (tried || !untouched) && <p className="text-[13px] font-medium text-brick sm:col-span-3">{faults.pattern}</p>}
-      <p className="text-[13px] text-ink2 sm:col-span-3">
-        Besides the bolts, four marks come on the two centre lines of every group, as far out as the package’s offset: the template is laid to them.
-      </p>
+      <p className="text-[13px] text-ink2 sm:col-span-3">{msg('design.besidesTheBoltsFourMarksComeOn')}</p>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { NEXT_TRADES, type NextTrade } from '@idle-marker/words';
+import { msg, NEXT_TRADES, type NextTrade } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 
 interface NextTradeButtonsProps {
@@ -10,8 +10,8 @@ interface NextTradeButtonsProps {
 export function NextTradeButtons({ use, onTake }: NextTradeButtonsProps) {
   const taken = NEXT_TRADES.find((trade) => trade.use === use.trim());
   return (
-    <div role="group" aria-label="Who builds from them" className="sm:col-span-3">
-      <p className="text-[13px] text-ink2">Who builds from them: fills in the use, and marks that suit it</p>
+    <div role="group" aria-label={msg('design.whoBuildsFromThem')} className="sm:col-span-3">
+      <p className="text-[13px] text-ink2">{msg('design.whoBuildsFromThemFillsInThe')}</p>
       <div className="flex flex-wrap gap-2">
         {NEXT_TRADES.map((trade) => (
           <Button key={trade.id} look="quiet" aria-pressed={trade === taken} className={trade === taken ? 'underline' : ''} onClick={() => onTake(trade)}>

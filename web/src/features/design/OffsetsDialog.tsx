@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { draggedOffset, markKey, offsetProposals, offsetStep, ownOffset, setInAreas, usualLongest, withProposals, type OwnOffset } from '@idle-marker/records';
-import { hindranceWords } from '@idle-marker/words';
+import { msg, hindranceWords } from '@idle-marker/words';
 import { areaScene } from '../../board/areaScene.ts';
 import { Board } from '../../board/LazyBoard.tsx';
 import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
@@ -91,18 +91,18 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
       open
       onClose={onClose}
       wide
-      title={`${work.body.name}: offsets that stay clear`}
+      title={msg('design.offsetsThatStayClear', { name: work.body.name })}
       foot={
         <>
           <span className="mr-auto text-ink2">
-            {own.size > 0 && `${own.size} by hand, `}
+            {own.size > 0 && msg('design.byHand', { own: own.size })}
             {changed.length === 0
-              ? 'Nothing has to move'
-              : `${moved.length} ${moved.length === 1 ? 'mark moves' : 'marks move'}${stuck.length > 0 ? `, ${stuck.length} without a clear place` : ''}`}
+              ? msg('design.nothingHasToMove')
+              : `${moved.length} ${moved.length === 1 ? msg('design.markMoves') : msg('design.marksMove')}${stuck.length > 0 ? msg('design.withoutAClearPlace', { stuck: stuck.length }) : ''}`}
           </span>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={(moved.length === 0 && own.size === 0) || bad.length > 0} onClick={() => void use()}>
-            Use these offsets
+            {msg('design.useTheseOffsets')}
           </Button>
         </>
       }
@@ -111,30 +111,26 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
         <div>
           <div className="grid grid-cols-2 items-end gap-3">
             <Field
-              label="Longest offset"
+              label={msg('design.longestOffset')}
               unit={units.unit}
               value={longest}
               inputMode="decimal"
               onChange={(event) => setLongest(event.target.value)}
-              error={isGood ? null : 'Give a length over 0.'}
+              error={isGood ? null : msg('common.giveALengthOver0')}
             />
-            {inForce && <Tick label={`Seen from ${inForce.fact.body.name}`} checked={seen} onChange={setSeen} />}
+            {inForce && <Tick label={msg('design.seenFrom', { name: inForce.fact.body.name })} checked={seen} onChange={setSeen} />}
           </div>
-          {state.areas.length === 0 && (
-            <p className="mt-2 text-[14px] text-ink2">
-              No area is drawn yet. Digs of the packages are kept clear of; heaps, fences and machines have to be drawn.
-            </p>
-          )}
+          {state.areas.length === 0 && <p className="mt-2 text-[14px] text-ink2">{msg('design.noAreaIsDrawnYetDigsOf')}</p>}
           {changed.length === 0 ? (
-            <p className="mt-3">Every mark that is still to set stands clear where it was asked for.</p>
+            <p className="mt-3">{msg('design.everyMarkThatIsStillToSet')}</p>
           ) : (
             <table className={`${TABLE} mt-2`}>
               <thead>
                 <tr>
-                  <th className={TH_WORD}>Mark</th>
-                  <th className={TH}>Asked</th>
-                  <th className={TH}>Now</th>
-                  <th className={TH_WORD}>Why</th>
+                  <th className={TH_WORD}>{msg('common.mark')}</th>
+                  <th className={TH}>{msg('common.asked')}</th>
+                  <th className={TH}>{msg('design.now')}</th>
+                  <th className={TH_WORD}>{msg('common.why')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -153,34 +149,34 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
           )}
           {hand && (
             <fieldset className="mt-3 border-t border-rule pt-2">
-              <legend className="pr-2 text-[15px]">By hand, here or by dragging on the plan</legend>
+              <legend className="pr-2 text-[15px]">{msg('design.byHandHereOrByDraggingOn')}</legend>
               <div className="flex flex-wrap items-end gap-2">
-                <Choice label="Mark" value={hand.key} options={byHand.map((plan) => [plan.key, plan.name] as const)} onChange={setHandKey} />
-                <Button aria-label={`${hand.name} nearer`} onClick={() => moveTo(hand.key, placeNow(hand) - offsetStep(units.lengthUnit))}>
+                <Choice label={msg('common.mark')} value={hand.key} options={byHand.map((plan) => [plan.key, plan.name] as const)} onChange={setHandKey} />
+                <Button aria-label={msg('design.nearer', { name: hand.name })} onClick={() => moveTo(hand.key, placeNow(hand) - offsetStep(units.lengthUnit))}>
                   −
                 </Button>
                 <span className="figures min-h-11 content-center font-semibold">
                   {units.length(placeNow(hand), 2)} {units.unit}
                 </span>
-                <Button aria-label={`${hand.name} farther`} onClick={() => moveTo(hand.key, placeNow(hand) + offsetStep(units.lengthUnit))}>
+                <Button aria-label={msg('design.farther', { name: hand.name })} onClick={() => moveTo(hand.key, placeNow(hand) + offsetStep(units.lengthUnit))}>
                   +
                 </Button>
                 {own.size > 0 && (
                   <Button look="quiet" onClick={() => setOwn(new Map())}>
-                    Undo all by hand
+                    {msg('design.undoAllByHand')}
                   </Button>
                 )}
               </div>
               {bad.map(([key, { hindrances }]) => (
                 <p key={key} className="text-[14px] font-medium text-brick">
-                  {planOf(key).name} can’t stand there: {hindrances.map(hindranceWords).join('; ')}.
+                  {msg('design.cantStandThere', { name: planOf(key).name, hindrances: hindrances.map(hindranceWords).join('; ') })}
                 </p>
               ))}
             </fieldset>
           )}
           {lost.length > 0 && (
             <div className="mt-3 border-l-4 border-ochre pl-3">
-              <p className="font-medium text-ochre">Set already, and in the way:</p>
+              <p className="font-medium text-ochre">{msg('design.setAlreadyAndInTheWay')}</p>
               <ul className="text-[14px]">
                 {lost.map(({ key, hindrances }) => (
                   <li key={key}>
@@ -188,27 +184,22 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
                   </li>
                 ))}
               </ul>
-              <p className="text-[14px] text-ink2">
-                Tell the crew that uses {lost.length === 1 ? 'it' : 'them'}, and set another before the work takes {lost.length === 1 ? 'it' : 'them'}.
-              </p>
+              <p className="text-[14px] text-ink2">{msg('design.tellTheCrewThatUsesAndSet', { lost: lost.length })}</p>
             </div>
           )}
           {lengths.length > 1 && (
-            <p className="mt-2 text-[14px] font-medium text-ochre">
-              {lengths.length} different lengths come up. Every mark’s own stake says its own; tell the crew that they differ.
-            </p>
+            <p className="mt-2 text-[14px] font-medium text-ochre">{msg('design.differentLengthsComeUpEveryMarksOwn', { lengths: lengths.length })}</p>
           )}
           {stuck.length > 0 && (
             <p className="mt-2 text-[14px] text-ink2">
-              Without a clear place up to {units.length(longestRead, 2)} {units.unit}: allow a longer offset, set the area right, or mark that corner from its
-              other side.
+              {msg('design.withoutAClearPlaceUpToAllow', { length: units.length(longestRead, 2), unit: units.unit })}
             </p>
           )}
         </div>
         <div className="relative min-h-[320px] border border-ink2">
           <Board
             scene={scene}
-            description="Plan with the areas, the marks that stay and those that move. A mark that is dragged changes its offset."
+            description={msg('design.planWithTheAreasTheMarksThat')}
             onDrag={(key, to) => {
               const plan = byHand.find((each) => each.key === key);
               if (plan) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { classOf, fromRetired, olderGrids, olderRoads, outwardOf } from '@idle-marker/records';
-import { gradeWords, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
+import { msg, gradeWords, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -28,37 +28,42 @@ export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: Pac
         <h2 className="text-[17px]">{work.body.name}</h2>
         <span className="flex gap-3">
           <Button look="quiet" onClick={onClear}>
-            Keep clear…
+            {msg('design.keepClear')}
           </Button>
           <Button look="quiet" onClick={onChange}>
-            Change…
+            {msg('common.change')}
           </Button>
         </span>
       </div>
       <p className="text-ink2">
-        For {work.body.crew} · {classOf(state, work.body.class).name} · hubs {units.length(work.body.offset)} {units.unit} off · cut and fill to{' '}
-        {HEIGHT_REFERENCE[work.body.heightReference]}
-        {work.body.markKind && ` · ${MARK_KIND[work.body.markKind]}`}
-        {work.body.use && `, for ${work.body.use}`}
+        {msg('design.forHubsOffCutAndFillTo', {
+          crew: work.body.crew,
+          name: classOf(state, work.body.class).name,
+          length: units.length(work.body.offset),
+          unit: units.unit,
+          heightReference: HEIGHT_REFERENCE[work.body.heightReference],
+          markKind: work.body.markKind && ` · ${MARK_KIND[work.body.markKind]}`,
+          use: work.body.use && msg('design.for', { use: work.body.use }),
+        })}
       </p>
       {fromRetired(state, work).map((fact) => (
         <p key={fact.id} className="font-medium text-ochre">
-          It was taken from {fact.body.name}, which is no longer used: is there a newer one?
+          {msg('design.itWasTakenFromWhichIsNo', { name: fact.body.name })}
         </p>
       ))}
       {olderRoads(state, work).map((fact) => (
         <p key={fact.id} className="font-medium text-ochre">
-          {fact.body.name} was changed since: these places are the older one’s.{' '}
-          <Button look="quiet" aria-label={`Bring ${work.body.name} along`} onClick={onChange}>
-            Bring along…
+          {msg('design.wasChangedSinceThesePlacesAreThe', { name: fact.body.name })}{' '}
+          <Button look="quiet" aria-label={msg('design.bringAlong', { name: work.body.name })} onClick={onChange}>
+            {msg('design.bringAlong2')}
           </Button>
         </p>
       ))}
       {olderGrids(state, work).map((fact) => (
         <p key={fact.id} className="font-medium text-ochre">
-          Grid {fact.body.name} was changed since: these places are the older one’s.{' '}
-          <Button look="quiet" aria-label={`Bring ${work.body.name} along`} onClick={() => onGrid(fact)}>
-            Bring along…
+          {msg('design.gridWasChangedSinceThesePlacesAre', { name: fact.body.name })}{' '}
+          <Button look="quiet" aria-label={msg('design.bringAlong', { name: work.body.name })} onClick={() => onGrid(fact)}>
+            {msg('design.bringAlong2')}
           </Button>
         </p>
       ))}
@@ -66,18 +71,26 @@ export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: Pac
         <p key={item.name} className="mt-1">
           {item.name}: {sizeOf(item)}
           {!item.road && `, ${MEANING[item.meaning]}`}
-          {outwardOf(item) !== 0 && `, marked ${units.length(Math.abs(outwardOf(item)))} ${units.unit} ${outwardOf(item) > 0 ? 'outside' : 'inside'} of it`}
+          {outwardOf(item) !== 0 &&
+            msg('design.markedOfIt', {
+              length: units.length(Math.abs(outwardOf(item))),
+              unit: units.unit,
+              outward: outwardOf(item) > 0 ? 'outside' : 'inside',
+            })}
           {item.road
-            ? `, ${item.road.side === 'on' ? 'on it' : `hubs on its ${item.road.side}`}, cut and fill to ${gradeWords(item.road.gradeString)}`
-            : `, height ${units.length(item.designZ)} ${units.unit}`}
-          . <span className="text-ink2">Source: {item.source}</span>
+            ? msg('design.cutAndFillTo', {
+                side: item.road.side === 'on' ? msg('design.onIt') : msg('design.hubsOnIts', { side: item.road.side }),
+                grade: gradeWords(item.road.gradeString),
+              })
+            : msg('design.height', { length: units.length(item.designZ), unit: units.unit })}
+          . <span className="text-ink2">{msg('design.source', { source: item.source })}</span>
         </p>
       ))}
       {open ? (
         <PlanTable work={work} />
       ) : (
         <p className="mt-2">
-          <Button onClick={() => setOpen(true)}>Show its {work.body.plans.length} marks</Button>
+          <Button onClick={() => setOpen(true)}>{msg('design.showItsMarks', { plans: work.body.plans.length })}</Button>
         </p>
       )}
     </article>
@@ -90,14 +103,14 @@ function PlanTable({ work }: { readonly work: Fact<'package'> }) {
     <table className={`${TABLE} mt-2`}>
       <thead>
         <tr>
-          <th className={TH_WORD}>Mark</th>
+          <th className={TH_WORD}>{msg('common.mark')}</th>
           {units.axes.map((axis) => (
             <th key={axis} className={TH}>
-              {axis === 'e' ? 'East' : 'North'}
+              {axis === 'e' ? msg('common.east') : msg('common.north')}
             </th>
           ))}
-          <th className={TH_WORD}>Off</th>
-          <th className={TH_WORD}>On the line</th>
+          <th className={TH_WORD}>{msg('common.off2')}</th>
+          <th className={TH_WORD}>{msg('common.onTheLine')}</th>
         </tr>
       </thead>
       <tbody>
@@ -110,8 +123,8 @@ function PlanTable({ work }: { readonly work: Fact<'package'> }) {
               </td>
             ))}
             <td className={TD_WORD}>
-              {plan.offset === 0 ? 'on the point' : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
-              {plan.alsoOffFace ? ` and ${plan.alsoOffFace.join('–')}` : ''}
+              {plan.offset === 0 ? msg('design.onThePoint') : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
+              {plan.alsoOffFace ? msg('design.and', { alsoOffFace: plan.alsoOffFace.join('–') }) : ''}
             </td>
             <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>
           </tr>
@@ -125,19 +138,19 @@ function sizeOf({ rule, corners, rake }: FactBody<'package'>['items'][number]): 
   switch (rule) {
     case 'outline':
     case 'linePairs':
-      return `${corners.length} corners`;
+      return msg('design.corners', { corners: corners.length });
     case 'lineEnds':
-      return `${corners.length / 2} lines`;
+      return msg('design.lines4', { corners: corners.length / 2 });
     case 'along':
-      return `along a line of ${corners.length} corners`;
+      return msg('design.alongALineOfCorners', { corners: corners.length });
     case 'road':
-      return `${corners.length} stations`;
+      return msg('design.stations', { corners: corners.length });
     case 'bolts':
-      return `${corners.length} ${corners.length === 1 ? 'group' : 'groups'} of bolts`;
+      return msg('design.ofBolts', { corners: corners.length });
     case 'rakedPiles':
-      return `${corners.length} piles leaning 1 in ${rake?.ratio ?? '?'}`;
+      return msg('design.pilesLeaning1In', { corners: corners.length, ratio: rake?.ratio ?? '?' });
     case 'points':
     case 'recoveries':
-      return `${corners.length} points`;
+      return msg('design.points2', { corners: corners.length });
   }
 }

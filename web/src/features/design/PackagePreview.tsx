@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { FactBody } from '@idle-marker/contract';
 import { shapesOf } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { areaScene } from '../../board/areaScene.ts';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -30,7 +31,7 @@ export function PackagePreview({ items, plans }: PackagePreviewProps) {
       <Board
         scene={scene}
         underlay={underlay}
-        description={`Plan with the ${plans.length} marks that this gives`}
+        description={msg('design.planWithTheMarksThatThisGives', { plans: plans.length })}
         fitTo={fitTo}
         fitKey={JSON.stringify(fitTo)}
       />

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Metres, PlanPoint, SimilarityFit } from '@idle-marker/core';
 import { crossingsOf, gridOf } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import type { ReadFile } from '../../drawings/useTakeFile.ts';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -37,7 +37,7 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
     () => [
       ...state.control.flatMap(({ revision: { body } }) => (body.e === null || body.n === null ? [] : [{ name: body.name, at: { e: body.e, n: body.n } }])),
       // Pins that were found and measured: a drawing is laid over them.
-      ...state.asBuilt.map(({ body }) => ({ name: `measured ${body.name}`, at: body.place })),
+      ...state.asBuilt.map(({ body }) => ({ name: msg('design.measured', { name: body.name }), at: body.place })),
       ...state.grids.flatMap(({ body }) => {
         const grid = gridOf(body);
         return grid.ok ? crossingsOf(grid.value).map(({ name, e, n }) => ({ name: `${body.name} ${name}`, at: { e, n } })) : [];
@@ -63,7 +63,7 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
       wanted: ['point', 'end', 'crossing', 'centre'],
       hidden: [],
     });
-    if (!snap) return setSaid('Touch an end, a crossing or a centre of the drawing.');
+    if (!snap) return setSaid(msg('design.touchAnEndACrossingOrA'));
     setSaid(null);
     onPairs([...pairs, { source: { e: snap.e, n: snap.n }, named: known[pairs.length] ?? null, typed: ['', ''] }]);
   };
@@ -71,12 +71,12 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
   const whole = pairs.filter((pair) => pair.named || pair.typed.every((text) => units.readLength(text) !== null));
   return (
     <div>
-      <p className="text-[13px] text-ink2">Touch two or more places of the drawing, far apart, and say which point of the site each one is.</p>
+      <p className="text-[13px] text-ink2">{msg('design.touchTwoOrMorePlacesOfThe')}</p>
       <div className="relative mt-1 h-[220px] border border-ink2">
         <Board
           scene={scene}
           underlay={underlay}
-          description="The drawing in its own coordinates. A touch picks a place of it."
+          description={msg('design.theDrawingInItsOwnCoordinatesA')}
           onPlace={(point, pixel) => void touch(point, pixel)}
           fitTo={
             plain?.extent
@@ -94,11 +94,11 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
         <table className={`${TABLE} mt-2`}>
           <thead>
             <tr>
-              <th className={TH_WORD}>Place</th>
-              <th className={TH_WORD}>is on the site</th>
-              <th className={TH}>Left over</th>
+              <th className={TH_WORD}>{msg('design.place2')}</th>
+              <th className={TH_WORD}>{msg('design.isOnTheSite')}</th>
+              <th className={TH}>{msg('design.leftOver')}</th>
               <th className={TH}>
-                <span className="sr-only">Take away</span>
+                <span className="sr-only">{msg('design.takeAway')}</span>
               </th>
             </tr>
           </thead>
@@ -110,9 +110,9 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
                   <td className={TD_WORD}>{i + 1}</td>
                   <td className={TD_WORD}>
                     <Choice
-                      label={`Place ${i + 1}`}
+                      label={msg('design.place3', { i: i + 1 })}
                       value={pair.named?.name ?? TYPED}
-                      options={[...known.map(({ name }) => [name, name] as const), [TYPED, 'typed coordinates']]}
+                      options={[...known.map(({ name }) => [name, name] as const), [TYPED, msg('design.typedCoordinates')]]}
                       onChange={(name) => change(i, { named: known.find((each) => each.name === name) ?? null })}
                     />
                     {!pair.named && (
@@ -120,7 +120,7 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
                         {([0, 1] as const).map((index) => (
                           <Field
                             key={index}
-                            label={units.axes[index] === 'e' ? 'East' : 'North'}
+                            label={units.axes[index] === 'e' ? msg('common.east') : msg('common.north')}
                             unit={units.unit}
                             value={pair.typed[index]}
                             inputMode="decimal"
@@ -132,8 +132,8 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
                   </td>
                   <td className={TD}>{residual ? smallLength(Math.hypot(residual.e, residual.n), units.lengthUnit) : '–'}</td>
                   <td className={TD}>
-                    <Button look="quiet" aria-label={`Take place ${i + 1} away`} onClick={() => onPairs(pairs.filter((_, j) => j !== i))}>
-                      Take away
+                    <Button look="quiet" aria-label={msg('design.takePlaceAway', { i: i + 1 })} onClick={() => onPairs(pairs.filter((_, j) => j !== i))}>
+                      {msg('design.takeAway')}
                     </Button>
                   </td>
                 </tr>
@@ -142,18 +142,19 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
           </tbody>
         </table>
       )}
-      <Tick label="Keep its size" checked={heldScale} onChange={onHeldScale} />
+      <Tick label={msg('design.keepItsSize')} checked={heldScale} onChange={onHeldScale} />
       {fit && (
         <p className="text-[14px]">
-          Turned by {units.angle(fit.rotation, 4)}
-          {heldScale ? '' : `, size times ${fit.scale.toFixed(6)}`}; largest misfit {smallLength(fit.maxResidual, units.lengthUnit)}.{' '}
-          {whole.length === 2 && <span className="text-ochre">Two pairs check nothing but their distance: take a third.</span>}
+          {msg('design.turnedByLargestMisfit', {
+            angle: units.angle(fit.rotation, 4),
+            heldScale: heldScale ? '' : msg('design.sizeTimes', { scale: fit.scale.toFixed(6) }),
+            smallLength: smallLength(fit.maxResidual, units.lengthUnit),
+          })}{' '}
+          {whole.length === 2 && <span className="text-ochre">{msg('design.twoPairsCheckNothingButTheirDistance')}</span>}
         </p>
       )}
-      {pairs.length > 1 && !fit && <p className="text-[13px] font-medium text-brick">Two of the places are one: take places that lie apart.</p>}
-      {fit && Math.abs(fit.scale - 1) > 0.02 && (
-        <p className="text-[13px] font-medium text-ochre">A size so far from 1 most often means another unit: see what the drawing is in.</p>
-      )}
+      {pairs.length > 1 && !fit && <p className="text-[13px] font-medium text-brick">{msg('design.twoOfThePlacesAreOneTake')}</p>}
+      {fit && Math.abs(fit.scale - 1) > 0.02 && <p className="text-[13px] font-medium text-ochre">{msg('design.aSizeSoFarFrom1Most')}</p>}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { ALIGNMENT_KIND, offsetWords, stationText } from '@idle-marker/words';
+import { msg, ALIGNMENT_KIND, offsetWords, stationText } from '@idle-marker/words';
 import { displayedStation } from '@idle-marker/core';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, workAlong, type SiteRoad } from '../../site/useRoads.ts';
@@ -19,10 +19,14 @@ export function RoadRow({ road: { id: line, fact, road }, onChange }: { readonly
         <strong>
           {ALIGNMENT_KIND[body.kind]} {body.name}
         </strong>
-        : {stationText(road.alignment.startStation, style, 0)} to {stationText(displayedStation(road.alignment, road.alignment.endStation).displayed, style, 0)}
-        , {body.profile ? 'with heights' : 'no heights'}, {strings === 0 ? 'no strings' : `${strings} strings`}.{' '}
-        <span className="text-ink2">Source: {body.source}</span>
-        {body.shift !== 0 && <strong className="text-brick"> SHIFTED {offsetWords(body.shift, units.lengthUnit)}.</strong>}
+        {msg('design.to', {
+          station: stationText(road.alignment.startStation, style, 0),
+          station2: stationText(displayedStation(road.alignment, road.alignment.endStation).displayed, style, 0),
+          profile: body.profile ? msg('design.withHeights') : msg('design.noHeights'),
+          strings: strings === 0 ? msg('design.noStrings') : msg('design.strings', { strings }),
+        })}{' '}
+        <span className="text-ink2">{msg('design.source', { source: body.source })}</span>
+        {body.shift !== 0 && <strong className="text-brick"> {msg('design.shifted', { offset: offsetWords(body.shift, units.lengthUnit) })}</strong>}
       </span>
       <span className="flex gap-3">
         <Link
@@ -30,10 +34,10 @@ export function RoadRow({ road: { id: line, fact, road }, onChange }: { readonly
           to={`/sites/${id}/mark/road`}
           onClick={() => workAlong(id, line)}
         >
-          Go along
+          {msg('design.goAlong')}
         </Link>
-        <Button look="quiet" aria-label={`Change ${body.name}`} onClick={onChange}>
-          Change…
+        <Button look="quiet" aria-label={msg('common.change2', { name: body.name })} onClick={onChange}>
+          {msg('common.change')}
         </Button>
       </span>
     </p>

@@ -16,7 +16,7 @@ import {
   type Segment,
 } from '@idle-marker/core';
 import { crossingsOf, gridOf, placeDoubt } from '@idle-marker/records';
-import { placeDoubtWords } from '@idle-marker/words';
+import { msg, placeDoubtWords } from '@idle-marker/words';
 import { gridScene } from '../../board/gridScene.ts';
 import { Board } from '../../board/LazyBoard.tsx';
 import { joinScenes, type Scene } from '../../board/scene.ts';
@@ -56,20 +56,20 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
   if (!open)
     return (
       <Button className="mt-2 text-[14px]" onClick={() => setOpen(true)}>
-        Put a point in words…
+        {msg('design.putAPointInWords')}
       </Button>
     );
   const chosen = grids.find((each) => each.id === way);
   return (
-    <section className="mt-2 border-l-4 border-pencil pl-3" aria-label="A point in words">
+    <section className="mt-2 border-l-4 border-pencil pl-3" aria-label={msg('design.aPointInWords')}>
       <Choice
-        label="Measured from"
+        label={msg('design.measuredFrom')}
         className="max-w-xs"
         value={way}
         options={[
-          ...grids.map((each) => [each.id, `lines of grid ${each.name}`] as const),
-          ['line', 'a line between two points'] as const,
-          ['crossing', 'two lines, or distances from two points'] as const,
+          ...grids.map((each) => [each.id, msg('design.linesOfGrid', { name: each.name })] as const),
+          ['line', msg('design.aLineBetweenTwoPoints')] as const,
+          ['crossing', msg('design.twoLinesOrDistancesFromTwoPoints')] as const,
         ]}
         onChange={setWay}
       />
@@ -107,22 +107,22 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
   const off = (value: OffLine, set: (next: OffLine) => void, labels: ColumnGrid['letters'], i: number) => (
     <div className="mt-2 grid grid-cols-3 gap-2">
       <Field
-        label="Off by"
+        label={msg('design.offBy')}
         unit={units.unit}
         value={value.distance}
         placeholder="0"
         inputMode="decimal"
         onChange={(event) => set({ ...value, distance: event.target.value })}
-        error={distances[i] === null || distances[i]! < 0 ? 'Give a length; the other side is said by the line toward which.' : null}
+        error={distances[i] === null || distances[i]! < 0 ? msg('design.giveALengthTheOtherSideIs') : null}
       />
       <Choice
-        label="from line"
+        label={msg('design.fromLine')}
         value={value.line}
         options={labels.map(({ label }) => [label, label] as const)}
         onChange={(line) => set({ ...value, line, toward: neighbours(line).includes(value.toward) ? value.toward : (neighbours(line)[0] ?? '') })}
       />
       <Choice
-        label="toward line"
+        label={msg('design.towardLine')}
         value={value.toward}
         options={neighbours(value.line).map((label) => [label, label] as const)}
         onChange={(toward) => set({ ...value, toward })}
@@ -137,7 +137,7 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
       {off(first, setFirst, grid.numbers, 0)}
       {off(second, setSecond, grid.letters, 1)}
       {place === null && (grid.letters.length < 2 || grid.numbers.length < 2) && (
-        <p className="mt-2 text-[13px] text-ink2">This grid has only one line in a family: there is no next line to be said.</p>
+        <p className="mt-2 text-[13px] text-ink2">{msg('design.thisGridHasOnlyOneLineIn')}</p>
       )}
       <Outcome place={place} mirrored={null} drawn={drawn} suggested={name} onPlace={onPlace} />
     </>
@@ -157,24 +157,23 @@ function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count:
     () => (start && end ? { lines: [{ points: [start, end], ink: 'ink2' as const, dash: [10, 3, 2, 3] }], symbols: [start, end].map(asPoint) } : {}),
     [start, end],
   );
-  if (!start || !end || named.length < 2)
-    return <p className="mt-2 text-[14px] text-ink2">There are no two points yet to draw a line between: list them, or enter control.</p>;
+  if (!start || !end || named.length < 2) return <p className="mt-2 text-[14px] text-ink2">{msg('design.thereAreNoTwoPointsYetTo')}</p>;
   const size = (text: string) => (text.trim() === '' ? 0 : units.readLength(text));
   const [alongRead, offRead] = [size(along), size(off)];
   const isGood = alongRead !== null && offRead !== null && alongRead >= 0 && offRead >= 0;
   const at = (toSide: 'right' | 'left') =>
     isGood ? pointAlongOff(start, end, way === 'after' ? alongRead : -alongRead, toSide === 'right' ? offRead : -offRead) : null;
   const options = named.map((point, i) => [String(i), point.name] as const);
-  const bare = (value: number | null) => (value === null || value < 0 ? 'Give a length without a sign: the words beside it say which way.' : null);
+  const bare = (value: number | null) => (value === null || value < 0 ? msg('design.giveALengthWithoutASignThe') : null);
   return (
     <>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
-        <Choice label="Line from" value={from} options={options} onChange={setFrom} />
-        <Choice label="to" value={to} options={options} onChange={setTo} />
+        <Choice label={msg('design.lineFrom')} value={from} options={options} onChange={setFrom} />
+        <Choice label={msg('common.to')} value={to} options={options} onChange={setTo} />
       </div>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
         <Field
-          label="Along it"
+          label={msg('design.alongIt')}
           unit={units.unit}
           value={along}
           placeholder="0"
@@ -183,16 +182,16 @@ function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count:
           error={bare(alongRead)}
         />
         <Choice
-          label="measured"
+          label={msg('design.measured2')}
           value={way}
           options={[
-            ['after', `from ${start.name} toward ${end.name}`],
-            ['before', `back from ${start.name}`],
+            ['after', msg('design.fromToward', { name: start.name, name2: end.name })],
+            ['before', msg('design.backFrom', { name: start.name })],
           ]}
           onChange={setWay}
         />
         <Field
-          label="Off it"
+          label={msg('design.offIt')}
           unit={units.unit}
           value={off}
           placeholder="0"
@@ -201,16 +200,16 @@ function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count:
           error={bare(offRead)}
         />
         <Choice
-          label="to the"
+          label={msg('common.toThe')}
           value={side}
           options={[
-            ['right', `right, looking to ${end.name}`],
-            ['left', `left, looking to ${end.name}`],
+            ['right', msg('design.rightLookingTo', { name: end.name })],
+            ['left', msg('design.leftLookingTo', { name: end.name })],
           ]}
           onChange={setSide}
         />
       </div>
-      {start === end && <p className="mt-2 text-[13px] font-medium text-brick">A line runs between two different points: choose another end.</p>}
+      {start === end && <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.aLineRunsBetweenTwoDifferentPoints')}</p>}
       <Outcome
         place={at(side)}
         mirrored={offRead ? at(side === 'right' ? 'left' : 'right') : null}
@@ -261,36 +260,40 @@ function Crossing({ named, count, onPlace }: { named: readonly Corner[]; count: 
         label={label}
         value={value.kind}
         options={[
-          ['distance', 'a distance from'],
-          ['line', 'the line from'],
+          ['distance', msg('design.aDistanceFrom')],
+          ['line', msg('design.theLineFrom')],
         ]}
         onChange={(kind) => set({ ...value, kind })}
       />
-      <Choice label="point" value={value.from} options={options} onChange={(from) => set({ ...value, from })} />
+      <Choice label={msg('design.point')} value={value.from} options={options} onChange={(from) => set({ ...value, from })} />
       {value.kind === 'line' ? (
-        <Choice label="to" value={value.to} options={options} onChange={(to) => set({ ...value, to })} />
+        <Choice label={msg('common.to')} value={value.to} options={options} onChange={(to) => set({ ...value, to })} />
       ) : (
-        <Field label="of" unit={units.unit} value={value.radius} inputMode="decimal" onChange={(event) => set({ ...value, radius: event.target.value })} />
+        <Field
+          label={msg('design.of')}
+          unit={units.unit}
+          value={value.radius}
+          inputMode="decimal"
+          onChange={(event) => set({ ...value, radius: event.target.value })}
+        />
       )}
     </div>
   );
-  if (named.length < 2) return <p className="mt-2 text-[14px] text-ink2">There are no two points yet to measure from: list them, or enter control.</p>;
+  if (named.length < 2) return <p className="mt-2 text-[14px] text-ink2">{msg('design.thereAreNoTwoPointsYetTo2')}</p>;
   return (
     <>
-      {part(first, setFirst, 'First')}
-      {part(second, setSecond, 'Second')}
+      {part(first, setFirst, msg('common.first'))}
+      {part(second, setSecond, msg('common.second'))}
       {found.length === 2 && (
         <Choice
-          label="They meet twice; it is the"
+          label={msg('design.theyMeetTwiceItIsThe')}
           className="mt-2 max-w-xs"
           value={which}
-          options={found.map((at, i) => [i === 0 ? '0' : '1', `${compassWord(azimuth(found[1 - i]!, at))} one`] as const)}
+          options={found.map((at, i) => [i === 0 ? '0' : '1', msg('design.one', { compassWord: compassWord(azimuth(found[1 - i]!, at)) })] as const)}
           onChange={setWhich}
         />
       )}
-      {a && b && found.length === 0 && (
-        <p className="mt-2 text-[13px] font-medium text-brick">These two do not meet: is a distance or a point the wrong one?</p>
-      )}
+      {a && b && found.length === 0 && <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.theseTwoDoNotMeetIsA')}</p>}
       <Outcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} onPlace={onPlace} />
     </>
   );
@@ -342,13 +345,13 @@ function Outcome({ place, mirrored, onMirror, drawn, suggested, onPlace }: Outco
       <div className="relative h-[210px] w-full border border-ink2">
         <Board
           scene={scene}
-          description={place ? 'Plan with the place that is said' : 'Plan; no place is said yet'}
+          description={place ? msg('design.planWithThePlaceThatIsSaid') : msg('design.planNoPlaceIsSaidYet')}
           fitTo={fitTo}
           fitKey={JSON.stringify(fitTo)}
         />
       </div>
       <Field
-        label="Name of the point"
+        label={msg('design.nameOfThePoint')}
         value={typed}
         placeholder={suggested}
         maxLength={80}
@@ -356,17 +359,17 @@ function Outcome({ place, mirrored, onMirror, drawn, suggested, onPlace }: Outco
         onKeyDown={(event) => event.key === 'Enter' && take()}
       />
       <p className="figures min-h-11 content-center">
-        {place ? units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(place[axis])}`).join('  ') : 'No place yet'}
+        {place ? units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(place[axis])}`).join('  ') : msg('design.noPlaceYet')}
       </p>
       <Button disabled={!place || name === ''} onClick={take}>
-        Add the point
+        {msg('design.addThePoint')}
       </Button>
       {doubt && (
         <p className="w-full text-[14px] font-medium text-ochre">
           {placeDoubtWords(doubt, units.lengthUnit)}{' '}
           {doubt.code === 'MIRRORED' && onMirror && (
             <Button look="quiet" onClick={onMirror}>
-              Other side
+              {msg('design.otherSide')}
             </Button>
           )}
         </p>

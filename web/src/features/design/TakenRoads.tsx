@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { ReadAlignment } from '@idle-marker/formats';
 import { alignmentPart, alikeName, keepsSections, roadOf, roadRemarks, toolFor, type Road } from '@idle-marker/records';
-import { roadFaultWords, roadRemarkWords, shortStation } from '@idle-marker/words';
+import { msg, roadFaultWords, roadRemarkWords, shortStation } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle } from '../../site/useRoads.ts';
@@ -48,8 +48,7 @@ export function useTakenRoads(alignments: readonly ReadAlignment[], drawing: Fac
         read.name,
         state.alignments.filter((each) => each !== replaces).map(({ body }) => body.name),
       );
-      const fault =
-        taken && !replaces && alike !== null ? `There is a line “${alike}” already: replace the drawing that it came from, or leave this one out.` : null;
+      const fault = taken && !replaces && alike !== null ? msg('design.thereIsALineAlreadyReplaceThe', { alike }) : null;
       const road = roadOf(bodyOf(read, profile));
       return {
         read,
@@ -87,9 +86,9 @@ export function roadBodies(roads: readonly TakenRoad[], drawing: Pick<Fact<'draw
 }
 
 const TOOL = {
-  road: 'has curves, spirals or jumping stations: it is worked along as a road',
-  referenceLine: 'is one straight line: a reference line would do as well',
-  referenceArc: 'is one arc: a reference arc would do as well',
+  road: msg('design.hasCurvesSpiralsOrJumpingStationsIt'),
+  referenceLine: msg('design.isOneStraightLineAReferenceLine'),
+  referenceArc: msg('design.isOneArcAReferenceArcWould'),
 } as const;
 
 /** The lines that came in, which of them to take, and what each of them needs. */
@@ -99,9 +98,7 @@ export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) 
   if (roads.length === 0) return null;
   return (
     <fieldset className="mt-3 border-t border-rule pt-2">
-      <legend className="pr-2 text-[15px] font-semibold">
-        {roads.length} {roads.length === 1 ? 'line' : 'lines'} with stations
-      </legend>
+      <legend className="pr-2 text-[15px] font-semibold">{msg('design.withStations', { roads: roads.length })}</legend>
       {roads.map((each) => {
         const { read } = each;
         const body = bodyOf(read, each.profile);
@@ -113,23 +110,36 @@ export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) 
               label={
                 <>
                   <strong>{read.name}</strong>
-                  {road.ok && `, ${shortStation(body.startStation, style)}, ${units.length(road.value.alignment.length, 1)} ${units.unit} long`}
-                  {each.replaces && <span className="text-ochre"> replaces {each.replaces.body.name} as it is now</span>}
+                  {road.ok &&
+                    msg('design.long', {
+                      shortStation: shortStation(body.startStation, style),
+                      length: units.length(road.value.alignment.length, 1),
+                      unit: units.unit,
+                    })}
+                  {each.replaces && <span className="text-ochre"> {msg('design.replacesAsItIsNow', { name: each.replaces.body.name })}</span>}
                 </>
               }
               checked={each.taken}
               onChange={(taken) => each.change({ taken })}
             />
             <p className="ml-8 text-[14px] text-ink2">
-              {body.elements.length} elements{spirals > 0 ? `, ${spirals} of them spirals` : ''}; it {TOOL[toolFor(body)]}.
-              {road.ok ? roadRemarks(road.value).map((remark) => ` ${roadRemarkWords(remark, style)}`) : ` ${roadFaultWords(road.error, style)}`}
-              {read.crossSections.length > 0 &&
-                ` ${read.crossSections.length} cross sections${keepsSections(read.crossSections) ? '' : ' are too many to be kept beside it: they stay in the file'}.`}
+              {msg('design.elementsIt', {
+                elements: body.elements.length,
+                spirals: spirals > 0 ? msg('design.ofThemSpirals', { spirals }) : '',
+                tool: TOOL[toolFor(body)],
+                ok: road.ok ? roadRemarks(road.value).map((remark) => ` ${roadRemarkWords(remark, style)}`).join('') : ` ${roadFaultWords(road.error, style)}`,
+                crossSections:
+                  read.crossSections.length > 0 &&
+                  msg('design.crossSections', {
+                    crossSections: read.crossSections.length,
+                    keepsSections: keepsSections(read.crossSections) ? '' : msg('design.areTooManyToBeKeptBeside'),
+                  }),
+              })}
             </p>
             {read.profiles.length > 1 && (
               <Choice
                 className="ml-8"
-                label="Heights from the profile"
+                label={msg('design.heightsFromTheProfile')}
                 value={String(each.profile)}
                 options={read.profiles.map((profile, i) => [String(i), profile.name] as const)}
                 onChange={(next) => each.change({ profile: Number(next) })}

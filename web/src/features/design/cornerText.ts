@@ -4,6 +4,7 @@
  * be told from its rounded radius.
  */
 import { fail, ok, planDistance, type Metres, type PathCorner, type Result } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import { afterSentence, withBothReadings } from '../../field/doubtfulLength.ts';
 import type { Units } from '../../field/useUnits.ts';
 
@@ -121,7 +122,7 @@ function linesOf({ text, known }: CornersDraft): Line[] {
   });
 }
 
-const NO_CORNER = (withMore: boolean) => `is not a name and two coordinates${withMore ? ', with a height and an arc where wanted' : ''}.`;
+const NO_CORNER = (withMore: boolean) => msg('design.isNotANameAndTwoCoordinates', { withMore: withMore ? msg('design.withAHeightAndAnArcWhere') : '' });
 
 /** The corner that a line says, its arc apart. */
 function cornerOn({ text, known, isNamedAnew }: Line, units: Units, withMore: boolean): Result<{ corner: PathCorner; arc: Arc | null }, string> {
@@ -136,7 +137,7 @@ function cornerOn({ text, known, isNamedAnew }: Line, units: Units, withMore: bo
   const [first, second, z] = figures as number[];
   const [e, n] = units.axes[0] === 'e' ? [first!, second!] : [second!, first!];
   const arc = found && arcOf(found, units);
-  if (arc && !(arc.radius > 0)) return fail('has an arc without a radius.');
+  if (arc && !(arc.radius > 0)) return fail(msg('design.hasAnArcWithoutARadius'));
   return ok({ corner: { name, e, n, ...(z === undefined ? {} : { z }) }, arc });
 }
 
@@ -160,12 +161,12 @@ function cornersIn(draft: CornersDraft, units: Units, shared: boolean, withMore:
   const read: { readonly corner: PathCorner; readonly arc: Arc | null }[] = [];
   for (const line of lines) {
     const each = cornerOn(line, units, withMore);
-    if (!each.ok) return fail(`Line ${line.number}, “${line.text.slice(0, 40)}”, ${each.error}`);
+    if (!each.ok) return fail(msg('design.line', { number: line.number, text: line.text.slice(0, 40), error: each.error }));
     if (!shared && read.some(({ corner }) => corner.name === each.value.corner.name))
-      return fail(`Line ${line.number}: ${each.value.corner.name} is named twice.`);
+      return fail(msg('design.lineIsNamedTwice', { number: line.number, name: each.value.corner.name }));
     read.push(each.value);
   }
-  if (read.length === 0) return fail('No corners yet.');
+  if (read.length === 0) return fail(msg('design.noCornersYet'));
   const corners: PathCorner[] = [];
   for (const [i, { corner, arc }] of read.entries()) {
     const [line, next] = [lines[i]!, (i + 1) % read.length];
@@ -174,9 +175,7 @@ function cornersIn(draft: CornersDraft, units: Units, shared: boolean, withMore:
     else {
       const bulge = read.length < 2 ? null : bulgeOf(arc, planDistance(corner, read[next]!.corner));
       if (bulge === null)
-        return fail(
-          `The arc from ${corner.name} to ${read[next]!.corner.name} has a radius of ${units.edit(arc.radius)}, and its ends lie farther apart than twice that.`,
-        );
+        return fail(msg('design.theArcFromToHasARadius', { name: corner.name, name2: read[next]!.corner.name, edit: units.edit(arc.radius) }));
       corners.push({ ...corner, bulge });
     }
   }

@@ -2,6 +2,7 @@
 import { apartByBlanks, azimuth, fail, ok, RADIANS_PER_DEGREE, type PlanPoint, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { gridGeometry } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { withBothReadings } from '../../field/doubtfulLength.ts';
 import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
 import type { Units } from '../../field/useUnits.ts';
@@ -100,17 +101,18 @@ export function readPlace(place: readonly [Draft<number>, Draft<number>], units:
 
 function readFamily(draft: FamilyDraft, of: 'letters' | 'numbers', units: Units): Result<{ labels: string[]; spacings: readonly number[] }, DraftFault> {
   const labels = readLabels(draft.labels);
-  if (!labels) return fail({ field: `${of}Labels`, text: of === 'letters' ? 'Name the lines: A-D, or A B C.5 D.' : 'Name the lines: 1-5, or 1 2 2.5 3.' });
+  if (!labels) return fail({ field: `${of}Labels`, text: of === 'letters' ? msg('design.nameTheLinesADOrA') : msg('design.nameTheLines15Or1') });
   const spacings = valueOf<readonly number[] | null>(draft.spacings, (text) => readSpacings(text, units));
   const wanted = labels.length - 1;
-  if (!spacings) return fail({ field: `${of}Spacings`, text: `Give lengths, such as ${wanted > 1 ? `${wanted} x ` : ''}${units.edit(7.2)}.` });
+  if (!spacings)
+    return fail({ field: `${of}Spacings`, text: msg('design.giveLengthsSuchAs', { wanted: wanted > 1 ? `${wanted} x ` : '', edit: units.edit(7.2) }) });
   if (spacings.length !== wanted)
     return fail({
       field: `${of}Spacings`,
-      text: `${labels.length} lines have ${wanted} ${wanted === 1 ? 'spacing' : 'spacings'} between them; ${spacings.length} ${spacings.length === 1 ? 'is' : 'are'} given.`,
+      text: msg('design.linesHaveBetweenThemGiven', { labels: labels.length, wanted, spacings: spacings.length }),
     });
   const low = spacings.findIndex((spacing) => !(spacing > 0 && spacing <= 1000));
-  if (low >= 0) return fail({ field: `${of}Spacings`, text: `The spacing between ${labels[low]} and ${labels[low + 1]} must be over 0.` });
+  if (low >= 0) return fail({ field: `${of}Spacings`, text: msg('design.theSpacingBetweenAndMustBeOver', { labels: labels[low], labels2: labels[low + 1] }) });
   return ok({ labels, spacings });
 }
 
@@ -129,18 +131,18 @@ function gridIn(draft: GridDraft, units: Units): Result<GridGeometry, DraftFault
   if (!numbers.ok) return numbers;
   const origin = readPlace(draft.origin, units);
   const [a, one] = [letters.value.labels[0]!, numbers.value.labels[0]!];
-  if (!origin) return fail({ field: 'origin', text: `Give both coordinates of the place where ${a} and ${one} cross.` });
+  if (!origin) return fail({ field: 'origin', text: msg('design.giveBothCoordinatesOfThePlaceWhere', { a, one }) });
   const second = draft.by === 'secondPlace' ? readPlace(draft.second, units) : null;
   const direction = draft.by === 'azimuth' ? valueOf<number | null>(draft.azimuth, units.readAngle) : second && azimuth(origin, second);
   if (direction === null)
     return fail({
       field: 'direction',
-      text: draft.by === 'azimuth' ? `Give the direction of line ${a}, clockwise from grid north.` : `Give both coordinates of a second place on line ${a}.`,
+      text: draft.by === 'azimuth' ? msg('design.giveTheDirectionOfLineClockwiseFrom', { a }) : msg('design.giveBothCoordinatesOfASecondPlace', { a }),
     });
   if (second && Math.hypot(second.e - origin.e, second.n - origin.n) < 0.01)
-    return fail({ field: 'direction', text: `The second place on line ${a} is the first one: give another.` });
+    return fail({ field: 'direction', text: msg('design.theSecondPlaceOnLineIsThe', { a }) });
   const turn = valueOf<number | null>(draft.turn, units.readAngle);
-  if (turn === null) return fail({ field: 'turn', text: `Give the angle between the lines; square is ${units.angle(Math.PI / 2)}.` });
+  if (turn === null) return fail({ field: 'turn', text: msg('design.giveTheAngleBetweenTheLinesSquare', { angle: units.angle(Math.PI / 2) }) });
   return ok(
     gridGeometry({
       origin,

@@ -1,6 +1,7 @@
 /** One item of a package as it is typed, and what it amounts to. */
 import { RADIANS_PER_DEGREE, type PathCorner, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import type { SurfaceChoice } from '../../drawings/useSurfaces.ts';
 import type { Units } from '../../field/useUnits.ts';
 import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../../field/draft.ts';
@@ -120,7 +121,12 @@ export interface ReadItem {
 
 /** A stepped footing: an outline for every step, each moved by one step more than the one before it. */
 export const stepsOf = (item: DraftItem): DraftItem[] =>
-  item.moved.map((_, i) => ({ ...item, name: `${item.name.trim() || 'Footing'} step ${i + 1}`, height: typed(''), moved: item.moved.slice(0, i + 1) }));
+  item.moved.map((_, i) => ({
+    ...item,
+    name: msg('design.step', { name: item.name.trim() || msg('design.footing'), i: i + 1 }),
+    height: typed(''),
+    moved: item.moved.slice(0, i + 1),
+  }));
 
 const isEmpty = ({ text }: Draft<unknown>): boolean => text.trim() === '';
 const whole = (text: string): number | null => (/^\d+$/.test(text.trim()) ? Number(text) : null);
@@ -131,22 +137,22 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
   const corners = readCorners(draft.corners, units, rule === 'lineEnds', isPath(rule));
   const z = isEmpty(draft.height) ? null : lengthOf(draft.height, units);
   const faults: { -readonly [K in keyof ReadItem['faults']]: ReadItem['faults'][K] } = {};
-  if (!isEmpty(draft.height) && z === null) faults.height = 'Give a height, or leave it empty.';
+  if (!isEmpty(draft.height) && z === null) faults.height = msg('design.giveAHeightOrLeaveItEmpty');
   const options: Partial<Item> = {};
   if ((rule === 'outline' || rule === 'linePairs') && draft.moved.length > 0) {
     const moved = draft.moved.map(({ by, way, why }) => ({ by: lengthOf(by, units), way, why }));
-    if (moved.some(({ by }) => by === null || by < 0 || by > 100))
-      faults.moved = `Give how far, such as ${units.edit(0.3)}; outward or inward is said beside it.`;
+    if (moved.some(({ by }) => by === null || by < 0 || by > 100)) faults.moved = msg('design.giveHowFarSuchAsOutwardOr', { edit: units.edit(0.3) });
     else options.moved = moved.map(({ by, way, why }) => ({ outward: way === 'outward' ? by! : -by!, why }));
   }
   if (rule === 'along') {
     const spacing = draft.divide === 'interval' ? lengthOf(draft.spacing, units) : whole(draft.spacing.text);
     if (!positive(spacing))
-      faults.spacing = draft.divide === 'interval' ? `Give the distance from point to point, such as ${units.edit(5)}.` : 'Give a whole number of parts.';
+      faults.spacing =
+        draft.divide === 'interval' ? msg('design.giveTheDistanceFromPointToPoint', { edit: units.edit(5) }) : msg('design.giveAWholeNumberOfParts');
     else options.along = { spacing: draft.divide === 'interval' ? { interval: spacing } : { parts: spacing }, side: draft.side, closed: draft.closed };
   }
   const azimuth = isEmpty(draft.azimuth) ? null : valueOf<number | null>(draft.azimuth, (text) => turnOf(units.readAngle(text)));
-  if ((rule === 'bolts' || rule === 'rakedPiles') && azimuth === null) faults.azimuth = 'Give the direction from north, such as 12 or 90.';
+  if ((rule === 'bolts' || rule === 'rakedPiles') && azimuth === null) faults.azimuth = msg('design.giveTheDirectionFromNorthSuchAs');
   if (rule === 'bolts') {
     const [along, across, diameter] = [draft.along, draft.across, draft.diameter].map((each) => lengthOf(each, units)) as [
       number | null,
@@ -157,17 +163,17 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
     const azimuthDeg = azimuth ?? 0;
     if (draft.bolts === 'rectangle') {
       if (!positive(along) || !positive(across) || !positive(alongCount) || !positive(acrossCount))
-        faults.pattern = 'Give both spacings and how many bolts there are each way.';
+        faults.pattern = msg('design.giveBothSpacingsAndHowManyBolts');
       else options.pattern = { kind: 'rectangle', along, across, alongCount, acrossCount, azimuthDeg };
-    } else if (!positive(diameter) || !positive(count)) faults.pattern = 'Give the diameter of the circle and how many bolts are on it.';
+    } else if (!positive(diameter) || !positive(count)) faults.pattern = msg('design.giveTheDiameterOfTheCircleAnd');
     else options.pattern = { kind: 'circle', diameter, count, azimuthDeg };
   }
   if (rule === 'rakedPiles') {
     const ratio = Number(draft.ratio.replace(',', '.'));
     const workingZ = lengthOf(draft.workingZ, units);
-    if (!(draft.ratio.trim() !== '' && ratio > 0)) faults.ratio = 'Say how far down it goes for one to the side, such as 4.';
-    if (workingZ === null) faults.workingZ = 'Give the level that the piles are marked at.';
-    if (z === null) faults.height ??= 'Give the height of the pile heads.';
+    if (!(draft.ratio.trim() !== '' && ratio > 0)) faults.ratio = msg('design.sayHowFarDownItGoesFor');
+    if (workingZ === null) faults.workingZ = msg('design.giveTheLevelThatThePilesAre');
+    if (z === null) faults.height ??= msg('design.giveTheHeightOfThePileHeads');
     if (ratio > 0 && workingZ !== null) options.rake = { azimuthDeg: azimuth ?? 0, ratio, workingZ };
   }
   const isGood = corners.ok && Object.keys(faults).length === 0;

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { msg } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
 import type { ReadFile } from '../../drawings/useTakeFile.ts';
@@ -18,7 +19,7 @@ export function usePlainDrawing({ digest, bytes, summary }: ReadFile): PlainDraw
   const { unit } = summary;
   useEffect(() => {
     let gone = false;
-    const key = `plain ${digest}`;
+    const key = msg('design.plain', { digest });
     const open = async () => {
       const opened = await askDrawing('open', { key, bytes, siteUnit: lengthUnit, unit, similarity: null });
       if (!opened?.ok) return;

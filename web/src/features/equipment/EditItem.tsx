@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
+import { msg, EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { DraftField } from '../../field/DraftField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -64,80 +64,78 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
         void keep(false);
       }}
     >
-      {text('name', `${EQUIPMENT_KIND[kind]}: name or number`, { maxLength: 80, autoFocus: true })}
+      {text('name', msg('equipment.nameOrNumber', { equipmentKind: EQUIPMENT_KIND[kind] }), { maxLength: 80, autoFocus: true })}
       {kind === 'instrument' && (
         <>
           <div className="grid grid-cols-3 gap-3">
             {text('angleSd', 'Angles, ″')}
-            {text('distMm', 'Distance, mm')}
+            {text('distMm', msg('common.distanceMm'))}
             {text('distPpm', '+ ppm')}
           </div>
           <div className="grid grid-cols-3 gap-3">
-            {text('referenceC', 'Made for air of, °C')}
-            {text('referenceHPa', 'and, hPa')}
-            {text('wavelength', 'Carrier, µm')}
+            {text('referenceC', msg('equipment.madeForAirOfC'))}
+            {text('referenceHPa', msg('equipment.andHpa'))}
+            {text('wavelength', msg('equipment.carrierM'))}
           </div>
-          <p className="text-[13px] text-ink2">
-            In this air it shows true distances; the correction is reckoned from it. The leaflet tells, under distance meter.
-          </p>
-          <Tick label="It has a plummet: it can stand over a mark" checked={draft.plummet} onChange={(plummet) => setDraft({ ...draft, plummet })} />
-          {text('adjusted', 'Collimation and index last tested on', { type: 'date' })}
+          <p className="text-[13px] text-ink2">{msg('equipment.inThisAirItShowsTrueDistances')}</p>
+          <Tick label={msg('equipment.itHasAPlummetItCanStand')} checked={draft.plummet} onChange={(plummet) => setDraft({ ...draft, plummet })} />
+          {text('adjusted', msg('equipment.collimationAndIndexLastTestedOn'), { type: 'date' })}
         </>
       )}
       {kind === 'target' && (
         <>
-          <Choice label="Kind" value={draft.form} options={FORMS} onChange={(form) => setDraft({ ...draft, form })} help={TARGET_FORM[draft.form].hint} />
+          <Choice
+            label={msg('common.kind')}
+            value={draft.form}
+            options={FORMS}
+            onChange={(form) => setDraft({ ...draft, form })}
+            help={TARGET_FORM[draft.form].hint}
+          />
           <div className="grid grid-cols-2 gap-3">
-            {text('constant', 'Constant added to each distance, mm')}
-            {length('own', 'Centre above the pole’s mark')}
+            {text('constant', msg('equipment.constantAddedToEachDistanceMm'))}
+            {length('own', msg('equipment.centreAboveThePolesMark'))}
           </div>
-          <p className="text-[13px] text-ink2">A wrong constant makes every distance wrong by the same amount, near and far alike.</p>
+          <p className="text-[13px] text-ink2">{msg('equipment.aWrongConstantMakesEveryDistanceWrong')}</p>
         </>
       )}
       {kind === 'pole' && (
         <>
           <div className="grid grid-cols-2 gap-3">
-            {text('bubble', 'Bubble good to, arc minutes')}
-            {text('checked', 'Bubble last tested on', { type: 'date' })}
+            {text('bubble', msg('equipment.bubbleGoodToArcMinutes'))}
+            {text('checked', msg('equipment.bubbleLastTestedOn'), { type: 'date' })}
           </div>
-          <p className="text-[13px] text-ink2">
-            To test it: sight one mark, turn the pole by half a turn on the same spot, sight again. Half of what the two differ is the bubble’s; adjust it until
-            they agree.
-          </p>
+          <p className="text-[13px] text-ink2">{msg('equipment.toTestItSightOneMarkTurn')}</p>
         </>
       )}
       {kind === 'pair' && (
         <>
           <div className="grid grid-cols-2 gap-3">
-            {text('receiver', 'Receiver: name or number', { maxLength: 80 })}
+            {text('receiver', msg('common.receiverNameOrNumber'), { maxLength: 80 })}
             <Choice
-              label="Target below it"
+              label={msg('equipment.targetBelowIt')}
               value={draft.below}
               options={[
-                ['', 'not said'],
+                ['', msg('common.notSaid')],
                 ...state.equipment.flatMap(({ body }) => (body.what.kind === 'target' ? [[body.item, body.what.name] as const] : [])),
               ]}
               onChange={(below) => setDraft({ ...draft, below })}
             />
           </div>
           <div className="grid grid-cols-2 gap-3">
-            {length('offset', 'Prism’s centre up to its reference point')}
-            {text('checked', 'Offset last measured on', { type: 'date' })}
+            {length('offset', msg('common.prismsCentreUpToItsReferencePoint'))}
+            {text('checked', msg('equipment.offsetLastMeasuredOn'), { type: 'date' })}
           </div>
-          <p className="text-[13px] text-ink2">
-            To measure it: stand the pole on one mark with both devices, and read the receiver’s height and the instrument’s a few times each. What they differ
-            by, beyond their precisions, is in this figure, in a height that was entered, or in the calibration.
-          </p>
+          <p className="text-[13px] text-ink2">{msg('equipment.toMeasureItStandThePoleOn')}</p>
         </>
       )}
       <div className="flex flex-wrap gap-2">
         <Button look="primary" type="submit">
-          Keep
+          {msg('common.keep')}
         </Button>
-        <Button onClick={onDone}>Cancel</Button>
+        <Button onClick={onDone}>{msg('common.cancel')}</Button>
         {item && (
           <Button look="danger" onClick={() => void keep(true)}>
-            Take off the list
+            {msg('equipment.takeOffTheList')}
           </Button>
         )}
       </div>

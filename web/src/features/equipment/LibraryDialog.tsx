@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { confirmedItem, lastTest } from '@idle-marker/records';
-import { EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
+import { msg, EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits, type Units } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -11,22 +11,39 @@ import { EditItem } from './EditItem.tsx';
 import type { Item, Kind } from './itemDraft.ts';
 
 const KINDS: readonly Kind[] = ['instrument', 'target', 'pole', 'pair'];
-const HEADING = { instrument: 'Instruments', target: 'Targets', pole: 'Poles', pair: 'Pairs with a receiver' } as const;
-const ADD = { instrument: 'Add an instrument', target: 'Add a target', pole: 'Add a pole', pair: 'Add a pair' } as const;
+const HEADING = {
+  instrument: msg('equipment.instruments'),
+  target: msg('equipment.targets'),
+  pole: msg('equipment.poles'),
+  pair: msg('equipment.pairsWithAReceiver'),
+} as const;
+const ADD = {
+  instrument: msg('equipment.addAnInstrument'),
+  target: msg('equipment.addATarget'),
+  pole: msg('equipment.addAPole'),
+  pair: msg('equipment.addAPair'),
+} as const;
 function aboutItem(item: Item, units: Units): string {
   switch (item.kind) {
     case 'instrument':
-      return `${item.angleSdSec}″, ${item.distSdMm} mm + ${item.distSdPpm} ppm; for ${item.referenceC} °C, ${item.referenceHPa} hPa${item.plummet ? '; plummet' : ''}`;
+      return msg('equipment.mmPpmForCHpa', {
+        angleSdSec: item.angleSdSec,
+        distSdMm: item.distSdMm,
+        distSdPpm: item.distSdPpm,
+        referenceC: item.referenceC,
+        referenceHPa: item.referenceHPa,
+        plummet: item.plummet ? '; plummet' : '',
+      });
     case 'target':
       return [
         ...(TARGET_FORM[item.form].name === item.name ? [] : [TARGET_FORM[item.form].name]),
-        `constant ${formatSigned(item.constantMm, 1)} mm`,
-        ...(item.ownHeight === 0 ? [] : [`centre ${units.length(item.ownHeight)} ${units.unit} above the pole’s mark`]),
+        msg('equipment.constantMm', { signed: formatSigned(item.constantMm, 1) }),
+        ...(item.ownHeight === 0 ? [] : [msg('equipment.centreAboveThePolesMark2', { length: units.length(item.ownHeight), unit: units.unit })]),
       ].join('; ');
     case 'pole':
-      return `bubble good to ${item.bubbleMinutes}′`;
+      return msg('equipment.bubbleGoodTo', { bubbleMinutes: item.bubbleMinutes });
     case 'pair':
-      return `receiver ${item.receiver}, ${units.length(item.offset)} ${units.unit} above the prism’s centre`;
+      return msg('equipment.receiverAboveThePrismsCentre', { receiver: item.receiver, length: units.length(item.offset), unit: units.unit });
   }
 }
 
@@ -35,7 +52,9 @@ function Tested({ item, now }: { readonly item: Item; readonly now: Date }) {
   if (!test) return null;
   return (
     <span className={test.old ? 'text-ochre' : 'text-ink2'}>
-      {test.on === null ? 'never tested, as far as noted' : `tested ${test.on}${test.old ? ', long ago: test it when figures do not fit' : ''}`}
+      {test.on === null
+        ? msg('equipment.neverTestedAsFarAsNoted')
+        : msg('equipment.tested', { on: test.on, old: test.old ? msg('equipment.longAgoTestItWhenFiguresDo') : '' })}
     </span>
   );
 }
@@ -46,7 +65,7 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
   const units = useUnits();
   const [editing, setEditing] = useState<{ readonly kind: Kind; readonly item: Fact<'equipment'> | null } | null>(null);
   return (
-    <Dialog open onClose={onClose} title="Instruments, targets and poles" wide={editing === null}>
+    <Dialog open onClose={onClose} title={msg('equipment.instrumentsTargetsAndPoles')} wide={editing === null}>
       {editing ? (
         <EditItem kind={editing.kind} item={editing.item} onDone={() => setEditing(null)} />
       ) : (
@@ -60,7 +79,7 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
                   {ADD[kind]}
                 </Button>
               </div>
-              {items.length === 0 && <p className="py-2 text-ink2">None listed yet.</p>}
+              {items.length === 0 && <p className="py-2 text-ink2">{msg('equipment.noneListedYet')}</p>}
               <ul>
                 {items.map((item) => (
                   <li key={item.id} className="flex flex-wrap items-center justify-end gap-x-4 border-b border-rule py-1">
@@ -70,18 +89,18 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
                     </span>
                     {item.body.toConfirm && (
                       <span className="text-ochre">
-                        the usual figure{' '}
+                        {msg('equipment.theUsualFigure')}{' '}
                         <Button
                           look="quiet"
-                          aria-label={`Confirm ${item.body.what.name}`}
+                          aria-label={msg('equipment.confirm', { name: item.body.what.name })}
                           onClick={() => void say({ type: 'equipment', body: confirmedItem(item) })}
                         >
-                          It is right
+                          {msg('common.itIsRight')}
                         </Button>
                       </span>
                     )}
-                    <Button look="quiet" aria-label={`Change ${item.body.what.name}`} onClick={() => setEditing({ kind, item })}>
-                      Change
+                    <Button look="quiet" aria-label={msg('common.change2', { name: item.body.what.name })} onClick={() => setEditing({ kind, item })}>
+                      {msg('common.change3')}
                     </Button>
                   </li>
                 ))}

@@ -1,6 +1,7 @@
 /** A library item as it is typed, and as it is kept. */
 import type { FactBody } from '@idle-marker/contract';
 import { SIMULATED_REFERENCE } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import type { Units } from '../../field/useUnits.ts';
 
@@ -63,28 +64,27 @@ export function draftOf(kind: Kind, item: Item | null, units: Units): ItemDraft 
 /** What is wrong, by field; empty when the item may be kept. */
 export function itemErrors(draft: ItemDraft, taken: readonly string[], units: Units): Partial<Record<keyof ItemDraft, string>> {
   const errors: Partial<Record<keyof ItemDraft, string>> = {};
-  if (draft.name.trim() === '') errors.name = 'Give it a name that people say.';
-  else if (taken.includes(draft.name.trim().toLowerCase())) errors.name = 'This name is on the list already.';
+  if (draft.name.trim() === '') errors.name = msg('equipment.giveItANameThatPeopleSay');
+  else if (taken.includes(draft.name.trim().toLowerCase())) errors.name = msg('equipment.thisNameIsOnTheListAlready');
   if (draft.kind === 'instrument') {
-    if (!(numberIn(draft.angleSd) > 0 && numberIn(draft.angleSd) <= 600)) errors.angleSd = 'Seconds, as its leaflet says: such as 2.';
-    if (!(numberIn(draft.distMm) > 0 && numberIn(draft.distMm) <= 1000)) errors.distMm = 'Millimetres, over 0.';
-    if (!inside(numberIn(draft.distPpm), 0, 1000)) errors.distPpm = '0 or more.';
+    if (!(numberIn(draft.angleSd) > 0 && numberIn(draft.angleSd) <= 600)) errors.angleSd = msg('equipment.secondsAsItsLeafletSaysSuchAs');
+    if (!(numberIn(draft.distMm) > 0 && numberIn(draft.distMm) <= 1000)) errors.distMm = msg('equipment.millimetresOver0');
+    if (!inside(numberIn(draft.distPpm), 0, 1000)) errors.distPpm = msg('equipment.n0OrMore');
     if (!inside(numberIn(draft.referenceC), -60, 70)) errors.referenceC = 'From −60 to 70 °C.';
     if (!inside(numberIn(draft.referenceHPa), 300, 1100)) errors.referenceHPa = 'From 300 to 1100 hPa.';
-    if (!inside(numberIn(draft.wavelength), 0.3, 2)) errors.wavelength = 'Micrometres, from 0.3 to 2: such as 0.658.';
+    if (!inside(numberIn(draft.wavelength), 0.3, 2)) errors.wavelength = msg('equipment.micrometresFrom03To2Such');
   }
   if (draft.kind === 'target') {
-    if (!inside(numberIn(draft.constant), -500, 500)) errors.constant = 'Millimetres, from −500 to 500.';
+    if (!inside(numberIn(draft.constant), -500, 500)) errors.constant = msg('equipment.millimetresFrom500To500');
     const own = lengthOf(draft.own, units);
-    if (own === null || !inside(own, -1, 5)) errors.own = 'How far its centre sits above the mark of the pole; 0 when the mark counts it in.';
+    if (own === null || !inside(own, -1, 5)) errors.own = msg('equipment.howFarItsCentreSitsAboveThe');
   }
   if (draft.kind === 'pair') {
-    if (draft.receiver.trim() === '') errors.receiver = 'Its name or number.';
+    if (draft.receiver.trim() === '') errors.receiver = msg('common.itsNameOrNumber');
     const offset = lengthOf(draft.offset, units);
-    if (offset === null || !inside(offset, 0, 2))
-      errors.offset = 'From the prism’s centre up to the receiver’s reference point: its leaflet and the adapter’s say it.';
+    if (offset === null || !inside(offset, 0, 2)) errors.offset = msg('equipment.fromThePrismsCentreUpToThe');
   }
-  if (draft.kind === 'pole' && !inside(numberIn(draft.bubble), 0, 120)) errors.bubble = 'Arc minutes, from 0 to 120.';
+  if (draft.kind === 'pole' && !inside(numberIn(draft.bubble), 0, 120)) errors.bubble = msg('equipment.arcMinutesFrom0To120');
   return errors;
 }
 

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { closingOf, dayOf, memberName, type ClosingItem } from '@idle-marker/records';
-import { closingWords } from '@idle-marker/words';
+import { msg, closingWords } from '@idle-marker/words';
 import { now as clock } from '../../data/clock.ts';
 import { useLedger } from '../../data/useLedger.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
@@ -16,19 +16,19 @@ import { BookWays } from './BookWays.tsx';
 
 /** Where each thing is put right. */
 const WHERE: Readonly<Record<ClosingItem['code'], readonly [string, string] | null>> = {
-  CLOSING_PROOF_MISSING: ['prove', 'Prove it now'],
-  HEIGHTS_UNCHECKED: ['station', 'Sight another benchmark'],
-  STILL_SET_UP: ['station', 'To the station'],
-  PROOF_UNANSWERED: ['prove', 'To Prove'],
-  LEFT_UNPROVEN: ['prove', 'To Prove'],
-  MEASURED_IN_DOUBT: ['mark/as-built', 'To as built'],
-  IN_DOUBT: ['today', 'To Today'],
-  NOT_SHOT_AFTER_DRIVING: ['mark', 'To Mark'],
-  TO_SET_AGAIN: ['hand-over/crew', 'To the list'],
-  TELL: ['hand-over', 'To the sheets'],
-  NOT_HANDED_OVER: ['hand-over', 'Hand over'],
+  CLOSING_PROOF_MISSING: ['prove', msg('fieldbook.proveItNow')],
+  HEIGHTS_UNCHECKED: ['station', msg('common.sightAnotherBenchmark')],
+  STILL_SET_UP: ['station', msg('common.toTheStation')],
+  PROOF_UNANSWERED: ['prove', msg('common.toProve')],
+  LEFT_UNPROVEN: ['prove', msg('common.toProve')],
+  MEASURED_IN_DOUBT: ['mark/as-built', msg('fieldbook.toAsBuilt')],
+  IN_DOUBT: ['today', msg('fieldbook.toToday')],
+  NOT_SHOT_AFTER_DRIVING: ['mark', msg('common.toMark')],
+  TO_SET_AGAIN: ['hand-over/crew', msg('fieldbook.toTheList')],
+  TELL: ['hand-over', msg('common.toTheSheets')],
+  NOT_HANDED_OVER: ['hand-over', msg('common.handOver')],
   LEFT_TO_SET: null,
-  CONTROL_DOUBTFUL: ['control', 'To Control'],
+  CONTROL_DOUBTFUL: ['control', msg('common.toControl')],
   NOT_STORED: null,
 };
 
@@ -53,40 +53,39 @@ export function Place() {
     <div className="flex h-full flex-col">
       <BookWays />
       <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
-        <section className="max-w-4xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Close the day">
+        <section className="max-w-4xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('common.closeTheDay')}>
           <h1 className={`text-[28px] leading-tight ${isMissing ? 'text-brick' : 'text-good'}`}>
-            {isMissing ? 'Not yet: something is missing' : 'You may pack up'}
+            {isMissing ? msg('fieldbook.notYetSomethingIsMissing') : msg('fieldbook.youMayPackUp')}
           </h1>
-          <p className="text-ink2">
-            {isMissing
-              ? 'What is missing can be mended in minutes while the instrument still stands, and in no way once it is gone.'
-              : 'Nothing that was set or measured waits for a proof, and everything is stored.'}
-          </p>
+          <p className="text-ink2">{isMissing ? msg('fieldbook.whatIsMissingCanBeMendedIn') : msg('fieldbook.nothingThatWasSetOrMeasuredWaits')}</p>
           {ended && (
             <p className="mt-2 border-l-4 border-ink pl-3">
-              The day was ended at {clockTime(ended.at)} by {memberName(state, ended.by)}
-              {ended.body.unfinished && `, unfinished: ${ended.body.unfinished}`}. What is shown here is how it stands now.
+              {msg('fieldbook.theDayWasEndedAtByWhat', {
+                clockTime: clockTime(ended.at),
+                memberName: memberName(state, ended.by),
+                unfinished: ended.body.unfinished && msg('fieldbook.unfinished', { unfinished: ended.body.unfinished }),
+              })}
             </p>
           )}
-          <Items title="Missing" items={closing.missing} tone="brick" />
-          <Items title="Open" items={closing.open} tone="ochre" />
-          <Items title="For tomorrow" items={closing.tomorrow} tone="ink" />
+          <Items title={msg('fieldbook.missing')} items={closing.missing} tone="brick" />
+          <Items title={msg('fieldbook.open')} items={closing.open} tone="ochre" />
+          <Items title={msg('fieldbook.forTomorrow')} items={closing.tomorrow} tone="ink" />
           <div className="mt-5 border-t border-rule pt-3">
             <Field
-              label="For who comes next"
+              label={msg('fieldbook.forWhoComesNext')}
               value={note}
               maxLength={2000}
-              placeholder="where the instrument stood, which control holds, what to look at first"
+              placeholder={msg('fieldbook.whereTheInstrumentStoodWhichControl')}
               onChange={(event) => setNote(event.target.value)}
             />
             {leaving && (
               <Field
                 className="mt-3"
-                label="Why it ends unfinished"
+                label={msg('fieldbook.whyItEndsUnfinished')}
                 value={unfinished}
                 maxLength={500}
                 onChange={(event) => setUnfinished(event.target.value)}
-                help="It is printed on the page of the day."
+                help={msg('fieldbook.itIsPrintedOnThePageOf')}
                 autoFocus
               />
             )}
@@ -108,21 +107,21 @@ export function Place() {
                   })
                 }
               >
-                Page for who comes next (PDF)
+                {msg('fieldbook.pageForWhoComesNextPdf')}
               </Button>
-              {isMissing && !leaving && <Button onClick={() => setLeaving(true)}>Leave it unfinished…</Button>}
+              {isMissing && !leaving && <Button onClick={() => setLeaving(true)}>{msg('fieldbook.leaveItUnfinished')}</Button>}
               {leaving && (
                 <Button look="quiet" onClick={() => setLeaving(false)}>
-                  Cancel
+                  {msg('common.cancel')}
                 </Button>
               )}
               {leaving ? (
                 <Button look="danger" disabled={unfinished.trim() === ''} onClick={() => void end()}>
-                  End the day unfinished
+                  {msg('fieldbook.endTheDayUnfinished')}
                 </Button>
               ) : (
                 <Button look="primary" disabled={isMissing} onClick={() => void end()}>
-                  Close the day
+                  {msg('common.closeTheDay')}
                 </Button>
               )}
             </div>

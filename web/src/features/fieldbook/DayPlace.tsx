@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { fileWord } from '@idle-marker/paper';
 import { dayBook, daysOf, setupBook } from '@idle-marker/records';
-import { ACTIVITY } from '@idle-marker/words';
+import { msg, ACTIVITY } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -30,40 +30,45 @@ export function Place() {
     <div className="flex h-full flex-col">
       <BookWays />
       <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
-        <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={`Field book of ${day}`}>
+        <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('fieldbook.fieldBookOf', { day })}>
           <div className="flex flex-wrap items-end justify-between gap-3">
             <div>
-              <h1 className="text-2xl">Field book, {day}</h1>
+              <h1 className="text-2xl">{msg('fieldbook.fieldBook', { day })}</h1>
               <p className="text-ink2">{book.people.join(', ')}</p>
             </div>
             <div className="flex flex-wrap items-end gap-2">
-              {days.length > 1 && <Choice label="Day" value={day} options={days.map((each) => [each, each] as const)} onChange={setChosen} />}
-              <Button onClick={() => saveAs(`field-book-${day}-${site}.json`, 'application/json', `${JSON.stringify(book, null, 1)}\n`)}>JSON</Button>
+              {days.length > 1 && <Choice label={msg('fieldbook.day')} value={day} options={days.map((each) => [each, each] as const)} onChange={setChosen} />}
+              <Button onClick={() => saveAs(`field-book-${day}-${site}.json`, 'application/json', `${JSON.stringify(book, null, 1)}\n`)}>
+                {msg('fieldbook.json')}
+              </Button>
               <Button
                 look="primary"
                 disabled={papers.progress !== null}
                 onClick={() => void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/day`, body: { ...asked, day } })}
               >
-                PDF
+                {msg('common.pdf')}
               </Button>
             </div>
           </div>
           <PaperProgress papers={papers} />
           {book.ended && (
             <p className={`mt-2 border-l-4 pl-3 ${book.ended.unfinished ? 'border-brick text-brick' : 'border-good'}`}>
-              The day ended at {clockTime(book.ended.at)}, said {book.ended.by}
-              {book.ended.unfinished && `, unfinished: ${book.ended.unfinished}`}
-              {book.ended.note && `. For who comes next: ${book.ended.note}`}
+              {msg('fieldbook.theDayEndedAtSaid', {
+                clockTime: clockTime(book.ended.at),
+                by: book.ended.by,
+                unfinished: book.ended.unfinished && msg('fieldbook.unfinished', { unfinished: book.ended.unfinished }),
+                note: book.ended.note && msg('fieldbook.forWhoComesNext2', { note: book.ended.note }),
+              })}
             </p>
           )}
           <div className="mt-3 grid gap-5 lg:grid-cols-2">
             <table className={TABLE}>
-              <caption className="text-left text-[15px] font-semibold">Where the time went</caption>
+              <caption className="text-left text-[15px] font-semibold">{msg('fieldbook.whereTheTimeWent')}</caption>
               <thead>
                 <tr>
-                  <th className={TH_WORD}>On</th>
-                  <th className={TH}>Minutes</th>
-                  <th className={TH}>Done</th>
+                  <th className={TH_WORD}>{msg('common.on')}</th>
+                  <th className={TH}>{msg('fieldbook.minutes')}</th>
+                  <th className={TH}>{msg('common.done')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -77,8 +82,8 @@ export function Place() {
               </tbody>
             </table>
             <div>
-              <h2 className="text-[15px]">Control not used, and why</h2>
-              {book.rejected.length === 0 && <p className="text-ink2">None was left out or called doubtful.</p>}
+              <h2 className="text-[15px]">{msg('fieldbook.controlNotUsedAndWhy')}</h2>
+              {book.rejected.length === 0 && <p className="text-ink2">{msg('fieldbook.noneWasLeftOutOrCalledDoubtful')}</p>}
               <ul>
                 {book.rejected.map(({ name, why }, i) => (
                   <li key={i}>
@@ -86,12 +91,19 @@ export function Place() {
                   </li>
                 ))}
               </ul>
-              <h2 className="mt-3 text-[15px]">Sheets</h2>
-              {book.sheets.length === 0 && <p className="text-ink2">No sheet was issued.</p>}
+              <h2 className="mt-3 text-[15px]">{msg('fieldbook.sheets')}</h2>
+              {book.sheets.length === 0 && <p className="text-ink2">{msg('fieldbook.noSheetWasIssued')}</p>}
               <ul>
                 {book.sheets.map((sheet) => (
                   <li key={`${sheet.number} ${sheet.revision}`}>
-                    {clockTime(sheet.at)} cut sheet {sheet.number}, revision {sheet.revision}: {sheet.marks} marks of {sheet.package} to {sheet.givenTo}
+                    {msg('fieldbook.cutSheetRevisionMarksOfTo', {
+                      clockTime: clockTime(sheet.at),
+                      number: sheet.number,
+                      revision: sheet.revision,
+                      marks: sheet.marks,
+                      package: sheet.package,
+                      givenTo: sheet.givenTo,
+                    })}
                   </li>
                 ))}
               </ul>
@@ -99,7 +111,7 @@ export function Place() {
           </div>
           {book.entries.length > 0 && (
             <details className="mt-3">
-              <summary className="min-h-11 cursor-pointer py-2 font-semibold">Outside of set-ups ({book.entries.length})</summary>
+              <summary className="min-h-11 cursor-pointer py-2 font-semibold">{msg('fieldbook.outsideOfSetUps', { entries: book.entries.length })}</summary>
               <ul>
                 {book.entries.map(({ at, by, text }, i) => (
                   <li key={i} className="border-b border-rule py-1">
@@ -118,7 +130,7 @@ export function Place() {
                 disabled={papers.progress !== null}
                 onClick={() => void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/setup`, body: { ...asked, occupation: occupation.id } })}
               >
-                PDF with every sight
+                {msg('fieldbook.pdfWithEverySight')}
               </Button>
               <Button
                 onClick={() =>
@@ -129,12 +141,12 @@ export function Place() {
                   )
                 }
               >
-                JSON
+                {msg('fieldbook.json')}
               </Button>
             </div>
           </section>
         ))}
-        {setups.length === 0 && <p className="mt-4 text-ink2">The instrument was not set up that day.</p>}
+        {setups.length === 0 && <p className="mt-4 text-ink2">{msg('fieldbook.theInstrumentWasNotSetUpThat')}</p>}
       </div>
     </div>
   );

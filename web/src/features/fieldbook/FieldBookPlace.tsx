@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { AnyFact } from '@idle-marker/contract';
 import { BOOK_TOPICS, bookReader, bookTopic, factsOfOccupation, memberName, type BookTopic } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -13,13 +14,13 @@ import { toggled } from '../../ui/toggled.ts';
 import { SetupPageCard } from './SetupPageCard.tsx';
 
 const TOPIC: Readonly<Record<BookTopic, string>> = {
-  site: 'Site',
+  site: msg('common.site'),
   control: 'Control',
-  station: 'Station',
-  proof: 'Proofs',
-  mark: 'Marks',
-  handover: 'Sheets',
-  note: 'Notes',
+  station: msg('common.station'),
+  proof: msg('common.proofs'),
+  mark: msg('common.marks'),
+  handover: msg('fieldbook.sheets'),
+  note: msg('fieldbook.notes'),
 };
 const PAGE = 200;
 const ALL = 'all';
@@ -59,10 +60,14 @@ export function Place() {
       <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-hidden p-5 max-md:gap-2 max-md:p-3">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <div>
-            <h1 className="text-2xl">Field book</h1>
+            <h1 className="text-2xl">{msg('common.fieldBook')}</h1>
             <p className="text-ink2">
-              {found.length === facts.length ? `${facts.length} entries` : `${found.length} of ${facts.length} entries`}, newest first. Nothing here can be
-              changed or taken away; a correction is a new entry.
+              {msg('fieldbook.newestFirstNothingHereCanBeChanged', {
+                found:
+                  found.length === facts.length
+                    ? msg('fieldbook.entries', { facts: facts.length })
+                    : msg('fieldbook.ofEntries', { found: found.length, facts: facts.length }),
+              })}
             </p>
           </div>
           <form
@@ -72,16 +77,22 @@ export function Place() {
               void note();
             }}
           >
-            <Field label="Add a note" value={text} maxLength={2000} className="w-72 max-w-full" onChange={(event) => setText(event.target.value)} />
+            <Field
+              label={msg('fieldbook.addANote')}
+              value={text}
+              maxLength={2000}
+              className="w-72 max-w-full"
+              onChange={(event) => setText(event.target.value)}
+            />
             <Button type="submit" disabled={text.trim() === ''}>
-              Write
+              {msg('fieldbook.write')}
             </Button>
           </form>
         </div>
         <div
           className="flex flex-wrap items-end gap-2 max-md:-mx-3 max-md:flex-none max-md:flex-nowrap max-md:*:flex-none max-md:overflow-x-auto max-md:px-3"
           role="group"
-          aria-label="Show"
+          aria-label={msg('fieldbook.show')}
         >
           {BOOK_TOPICS.map((topic) => (
             <button
@@ -96,26 +107,26 @@ export function Place() {
           ))}
           <span className="ml-auto flex items-center gap-2">
             <Choice
-              label="Set-up"
+              label={msg('common.setUp')}
               value={setUp}
               options={[
-                [ALL, 'Every set-up'],
+                [ALL, msg('fieldbook.everySetUp')],
                 ...[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const),
               ]}
               onChange={setSetUp}
             />
           </span>
-          <SearchField label="Find in the book" value={search} onChange={setSearch} className="w-56 self-end" />
+          <SearchField label={msg('fieldbook.findInTheBook')} value={search} onChange={setSearch} className="w-56 self-end" />
         </div>
-        <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label="Entries">
+        <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label={msg('common.entries')}>
           {occupation && <SetupPageCard occupation={occupation} />}
           <table className={TABLE}>
             <thead className="sticky top-0 bg-sheet">
               <tr>
-                <th className={TH_WORD}>At</th>
-                <th className={`${TH_WORD} max-md:hidden`}>Who</th>
-                <th className={`${TH_WORD} max-md:hidden`}>About</th>
-                <th className={TH_WORD}>Entry</th>
+                <th className={TH_WORD}>{msg('common.at')}</th>
+                <th className={`${TH_WORD} max-md:hidden`}>{msg('fieldbook.who')}</th>
+                <th className={`${TH_WORD} max-md:hidden`}>{msg('fieldbook.about')}</th>
+                <th className={TH_WORD}>{msg('fieldbook.entry')}</th>
               </tr>
             </thead>
             <tbody>
@@ -136,10 +147,10 @@ export function Place() {
               })}
             </tbody>
           </table>
-          {found.length === 0 && <p className="p-6 text-ink2">No entry matches. Take away a filter, or write a note.</p>}
+          {found.length === 0 && <p className="p-6 text-ink2">{msg('fieldbook.noEntryMatchesTakeAwayAFilter')}</p>}
           {found.length > shown && (
             <Button look="quiet" onClick={() => setShown(shown + PAGE)}>
-              Show {Math.min(PAGE, found.length - shown)} older entries
+              {msg('fieldbook.showOlderEntries', { min: Math.min(PAGE, found.length - shown) })}
             </Button>
           )}
         </div>

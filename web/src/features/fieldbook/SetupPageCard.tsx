@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { bookLine, checkSentences, goodToOf, memberName, noticesOf, proofFigures, SETUP_CHECKED, setupPage } from '@idle-marker/records';
-import { goodToWords, PROOF_OUTCOME, proofFigureWords, SETUP_STEPS, smallUnit } from '@idle-marker/words';
+import { msg, goodToWords, PROOF_OUTCOME, proofFigureWords, SETUP_STEPS, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -10,7 +10,7 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
-const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
+const VERDICT = { accepted: 'accepted', provisional: msg('fieldbook.acceptedAsProvisional'), refused: 'refused' } as const;
 
 /** One set-up as a page of a field book: who, with what, in what weather, on which marks, how it fitted, and what came of it. */
 export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }) {
@@ -23,7 +23,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   const names = (marks: readonly { readonly body: { readonly name: string } }[]) => [...new Set(marks.map((mark) => mark.body.name))].join(', ');
   const nameOf = (id: string) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? '?';
   const provenOn = ({ body }: Fact<'proof'>) =>
-    body.control === null ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? 'a fixed direction') : nameOf(body.control);
+    body.control === null ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? msg('fieldbook.aFixedDirection')) : nameOf(body.control);
   const steps = occupation.body.checklist ?? [];
   const ticked = SETUP_STEPS.flatMap((step) => {
     const at = steps.find((each) => each.step === step.id)?.at;
@@ -42,53 +42,74 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   }, [state, trust, page]);
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const lines: readonly (readonly [string, string])[] = [
-    ['Site', state.settings.name],
-    ['Who', memberName(state, occupation.by)],
-    ['When', `${dayAndTime(page.from)} to ${clockTime(page.to)}${page.closed ? ', closed' : ''}`],
+    [msg('common.site'), state.settings.name],
+    [msg('fieldbook.who'), memberName(state, occupation.by)],
+    [msg('common.when'), msg('fieldbook.to', { dayAndTime: dayAndTime(page.from), clockTime: clockTime(page.to), closed: page.closed ? ', closed' : '' })],
     [
-      'Instrument',
-      `${instrument.name}, ${instrument.angleSdSec}″, ${instrument.distSdMm} mm + ${instrument.distSdPpm} ppm, ${units.length(instrumentHeight)} ${units.unit} above ground`,
+      msg('common.instrument'),
+      msg('fieldbook.mmPpmAboveGround', {
+        name: instrument.name,
+        angleSdSec: instrument.angleSdSec,
+        distSdMm: instrument.distSdMm,
+        distSdPpm: instrument.distSdPpm,
+        length: units.length(instrumentHeight),
+        unit: units.unit,
+      }),
     ],
-    ['Weather', `${temperatureC} °C, ${pressureHPa} hPa: ${formatSigned(ppm, 1)} ppm${windy ? ', windy' : ''}; on ${ground}`],
+    [msg('fieldbook.weather'), msg('fieldbook.cHpaPpmOn', { temperatureC, pressureHPa, signed: formatSigned(ppm, 1), windy: windy ? ', windy' : '', ground })],
     [
-      'Station',
+      msg('common.station'),
       result
-        ? `${units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(result[axis])}`).join(', ')}, height ${units.length(result.z)}; 95 %: ${goodToWords(page.solution ? goodToOf(page.solution) : null, units.lengthUnit)}`
-        : 'not decided',
+        ? msg('fieldbook.height95', {
+            axes: units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(result[axis])}`).join(', '),
+            length: units.length(result.z),
+            goodTo: goodToWords(page.solution ? goodToOf(page.solution) : null, units.lengthUnit),
+          })
+        : msg('fieldbook.notDecided'),
     ],
     [
-      'Decision',
+      msg('fieldbook.decision'),
       page.solution
-        ? `${withdrawn ? 'withdrawn; was ' : ''}${VERDICT[page.solution.decision.body.verdict]}${page.solution.decision.body.reason ? `: ${page.solution.decision.body.reason}` : ''}`
-        : 'none yet',
+        ? `${withdrawn ? msg('fieldbook.withdrawnWas') : ''}${VERDICT[page.solution.decision.body.verdict]}${page.solution.decision.body.reason ? `: ${page.solution.decision.body.reason}` : ''}`
+        : msg('common.noneYet'),
     ],
-    ...(check.length > 0 ? [['Checked', check.join(' ')] as const] : []),
-    ...(notices.length > 0 ? [['Mind', notices.join(' ')] as const] : []),
-    ['Setting up', ticked.join('; ') || 'no step ticked'],
-    ...(tiltSec ? [['Level', `left at ${Math.round(tiltSec.along)}″ front to back, ${Math.round(tiltSec.across)}″ side to side`] as const] : []),
-    ...(occupation.body.confirmed && carried.length > 0 ? [['Carried over', `not confirmed: ${carried.join(', ')}`] as const] : []),
-    ['Left out', page.leftOut.join(', ') || 'nothing'],
+    ...(check.length > 0 ? [[msg('common.checked'), check.join(' ')] as const] : []),
+    ...(notices.length > 0 ? [[msg('fieldbook.mind'), notices.join(' ')] as const] : []),
+    [msg('common.settingUp'), ticked.join('; ') || msg('fieldbook.noStepTicked')],
+    ...(tiltSec
+      ? [[msg('common.level'), msg('fieldbook.leftAtFrontToBackSideTo', { along: Math.round(tiltSec.along), across: Math.round(tiltSec.across) })] as const]
+      : []),
+    ...(occupation.body.confirmed && carried.length > 0
+      ? [[msg('common.carriedOver'), msg('fieldbook.notConfirmed', { carried: carried.join(', ') })] as const]
+      : []),
+    [msg('common.leftOut2'), page.leftOut.join(', ') || 'nothing'],
     [
-      'Proofs',
+      msg('common.proofs'),
       page.proofs
         .map((proof) => {
           const measured = proofFigureWords(proofFigures(proof.body), units.lengthUnit, state.settings.axisOrder);
-          return `${clockTime(proof.at)} ${provenOn(proof)}: plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}${measured && ` (${measured})`}`;
+          return msg('fieldbook.planHeight', {
+            clockTime: clockTime(proof.at),
+            provenOn: provenOn(proof),
+            proofOutcome: PROOF_OUTCOME[proof.body.plan],
+            proofOutcome2: PROOF_OUTCOME[proof.body.height],
+            measured: measured && ` (${measured})`,
+          });
         })
         .join('; ') || 'none',
     ],
-    ['Marks set', names(page.marks) || 'none'],
+    [msg('fieldbook.marksSet'), names(page.marks) || 'none'],
     ...(page.measured.length > 0
-      ? [['Measured too', page.measured.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ')] as const]
+      ? [[msg('fieldbook.measuredToo'), page.measured.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ')] as const]
       : []),
-    ['Remarks', page.remarks.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ') || 'none'],
+    [msg('common.remarks'), page.remarks.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ') || 'none'],
   ];
   return (
-    <section className="printed border-b-2 border-ink py-3" aria-label={`Page of ${name}`}>
+    <section className="printed border-b-2 border-ink py-3" aria-label={msg('fieldbook.pageOf', { name })}>
       <div className="flex items-center justify-between gap-3">
-        <h2 className="text-xl">Set-up {name}</h2>
+        <h2 className="text-xl">{msg('fieldbook.setUp', { name })}</h2>
         <Button className="print:hidden" onClick={() => print()}>
-          Print this page
+          {msg('fieldbook.printThisPage')}
         </Button>
       </div>
       <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[1fr_auto]">
@@ -102,14 +123,14 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         </dl>
         {page.used.length > 0 && (
           <table className={`${TABLE} w-auto self-start`}>
-            <caption className="text-left text-[13px] text-ink2">Measured minus listed, {small.name}</caption>
+            <caption className="text-left text-[13px] text-ink2">{msg('fieldbook.measuredMinusListed', { name: small.name })}</caption>
             <thead>
               <tr>
-                <th className={TH_WORD}>Mark</th>
-                <th className={TH}>East</th>
-                <th className={TH}>North</th>
-                <th className={TH}>Height</th>
-                <th className={TH_WORD}>Used in</th>
+                <th className={TH_WORD}>{msg('common.mark')}</th>
+                <th className={TH}>{msg('common.east')}</th>
+                <th className={TH}>{msg('common.north')}</th>
+                <th className={TH}>{msg('common.height')}</th>
+                <th className={TH_WORD}>{msg('fieldbook.usedIn')}</th>
               </tr>
             </thead>
             <tbody>
@@ -128,7 +149,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
       </div>
       <MarkPhotos mark={occupation.id} name={name} />
       {/* On paper there is room to draw what no record holds. */}
-      <div className="sketch-paper mt-4 hidden h-[78mm] break-inside-avoid border border-ink p-2 text-[13px] text-ink2 print:block">Sketch</div>
+      <div className="sketch-paper mt-4 hidden h-[78mm] break-inside-avoid border border-ink p-2 text-[13px] text-ink2 print:block">{msg('common.sketch')}</div>
     </section>
   );
 }

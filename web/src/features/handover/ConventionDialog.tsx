@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { STAKE_MARK_KINDS, STAKE_TERMS, type StakeTerm } from '@idle-marker/core';
 import type { NamedConvention } from '@idle-marker/records';
-import { CARRIER, conventionFaultWords, crewWords, FACING, LANGUAGES, otherReadings, ROUNDING, STAKE_MARK_KIND, STAKE_PART } from '@idle-marker/words';
+import { msg, CARRIER, conventionFaultWords, crewWords, FACING, LANGUAGES, otherReadings, ROUNDING, STAKE_MARK_KIND, STAKE_PART } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -16,15 +16,15 @@ import { conventionOfDraft, draftOfConvention, faultsOf, hasSizes, movePart, siz
 const SIDES = [
   ['front', 'front'],
   ['back', 'back'],
-  ['left', 'left side'],
-  ['right', 'right side'],
-  ['none', 'not written'],
+  ['left', msg('handover.leftSide')],
+  ['right', msg('handover.rightSide')],
+  ['none', msg('handover.notWritten')],
 ] as const;
 const SIZES = [
-  ['length', 'Length'],
-  ['inGround', 'Of it in the ground'],
-  ['width', 'Width of a side'],
-  ['letterHeight', 'Height of letters'],
+  ['length', msg('common.length')],
+  ['inGround', msg('handover.ofItInTheGround')],
+  ['width', msg('handover.widthOfASide')],
+  ['letterHeight', msg('handover.heightOfLetters')],
 ] as const;
 /** Terms that offsets can lead to, and heights. */
 const OFFSET_TERMS: readonly StakeTerm[] = ['outsideFace', 'insideFace', 'wallCentre', 'gridLine', 'waterLine', 'centre', 'edge', 'face', 'back', 'flowLine'];
@@ -43,7 +43,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
   const isNew = from.fact === null;
   const [draft, setDraft] = useState<ConventionDraft>(() => ({
     ...draftOfConvention(from.convention),
-    ...(isNew ? { name: `${from.convention.name}, as here`.slice(0, 80) } : {}),
+    ...(isNew ? { name: msg('handover.asHere', { name: from.convention.name }).slice(0, 80) } : {}),
   }));
   const [identity] = useState(newId);
   const change = (part: Partial<ConventionDraft>) => setDraft({ ...draft, ...part });
@@ -61,10 +61,14 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
       open
       onClose={onClose}
       beside={{
-        title: 'As it would be written',
-        content: readable ? <ConventionPreview convention={conventionOfDraft(draft)} /> : <p className="text-ochre">Give the lath its sizes first.</p>,
+        title: msg('handover.asItWouldBeWritten'),
+        content: readable ? (
+          <ConventionPreview convention={conventionOfDraft(draft)} />
+        ) : (
+          <p className="text-ochre">{msg('handover.giveTheLathItsSizesFirst')}</p>
+        ),
       }}
-      title={isNew ? `A copy of “${from.convention.name}”` : `Change “${from.convention.name}”`}
+      title={isNew ? msg('handover.aCopyOf', { name: from.convention.name }) : msg('handover.change', { name: from.convention.name })}
       foot={
         <>
           <ul className="mr-auto text-[13px] font-medium text-brick" role="alert">
@@ -72,64 +76,64 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
               <li key={i}>{conventionFaultWords(fault)}</li>
             ))}
           </ul>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={!readable || faults.length > 0 || nameless} onClick={() => void keep()}>
-            Keep
+            {msg('common.keep')}
           </Button>
         </>
       }
     >
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
-          label="Name"
+          label={msg('common.name')}
           value={draft.name}
           maxLength={80}
           onChange={(event) => change({ name: event.target.value })}
-          error={nameless ? 'Give it a name.' : null}
+          error={nameless ? msg('common.giveItAName') : null}
         />
-        <Choice label="Written on" value={draft.carrier} options={entries(CARRIER)} onChange={(carrier) => change({ carrier })} />
+        <Choice label={msg('handover.writtenOn')} value={draft.carrier} options={entries(CARRIER)} onChange={(carrier) => change({ carrier })} />
       </div>
-      <Group title="What stands where">
+      <Group title={msg('handover.whatStandsWhere')}>
         <PartsTable parts={draft.parts} onChange={(parts) => change({ parts })} />
       </Group>
       <WithSigns>
-        <Group title="Cut, fill and figures">
+        <Group title={msg('handover.cutFillAndFigures')}>
           <div className="grid gap-3 sm:grid-cols-3">
             {(
               [
-                ['cut', 'The ground is too high'],
-                ['fill', 'The ground is too low'],
-                ['onGrade', 'Neither'],
+                ['cut', msg('handover.theGroundIsTooHigh')],
+                ['fill', msg('handover.theGroundIsTooLow')],
+                ['onGrade', msg('handover.neither')],
               ] as const
             ).map(([which, label]) => (
               <Field key={which} label={label} value={draft[which]} maxLength={24} onChange={(event) => change({ [which]: event.target.value })} />
             ))}
             <Choice
-              label="Offsets are written"
+              label={msg('handover.offsetsAreWritten')}
               value={draft.rounding.offset}
               options={ROUNDING(state.settings.lengthUnit)}
               onChange={(offset) => change({ rounding: { ...draft.rounding, offset } })}
             />
             <Choice
-              label="Heights are written"
+              label={msg('handover.heightsAreWritten')}
               value={draft.rounding.height}
               options={ROUNDING(state.settings.lengthUnit)}
               onChange={(height) => change({ rounding: { ...draft.rounding, height } })}
             />
             <Choice
-              label="The offset"
+              label={msg('handover.theOffset')}
               value={draft.offsetFigure}
               options={[
-                ['asSet', 'as it was set'],
-                ['plannedWithin', 'as planned, while it is within tolerance'],
+                ['asSet', msg('handover.asItWasSet')],
+                ['plannedWithin', msg('handover.asPlannedWhileItIsWithinTolerance')],
               ]}
               onChange={(offsetFigure) => change({ offsetFigure })}
             />
           </div>
-          <Tick label="The unit stands behind each figure" checked={draft.showUnit} onChange={(showUnit) => change({ showUnit })} />
+          <Tick label={msg('handover.theUnitStandsBehindEachFigure')} checked={draft.showUnit} onChange={(showUnit) => change({ showUnit })} />
         </Group>
-        <Group title="Short forms">
-          <Tick label="Short forms are used where there are any" checked={draft.abbreviate} onChange={(abbreviate) => change({ abbreviate })} />
+        <Group title={msg('handover.shortForms')}>
+          <Tick label={msg('handover.shortFormsAreUsedWhereThereAre')} checked={draft.abbreviate} onChange={(abbreviate) => change({ abbreviate })} />
           {draft.abbreviate && (
             <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
               {STAKE_TERMS.map((term) => {
@@ -141,7 +145,11 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
                     value={draft.shorts[term]}
                     maxLength={24}
                     onChange={(event) => change({ shorts: { ...draft.shorts, [term]: event.target.value } })}
-                    error={others.length > 1 ? `Also read as ${others.filter((each) => each !== crewWords('en').term[term]).join(' or ')}.` : null}
+                    error={
+                      others.length > 1
+                        ? msg('handover.alsoReadAs', { others: others.filter((each) => each !== crewWords('en').term[term]).join(' or ') })
+                        : null
+                    }
                   />
                 );
               })}
@@ -149,17 +157,17 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
           )}
         </Group>
       </WithSigns>
-      <Group title="What is usual here">
-        <p className="text-[13px] text-ink2">Anything else is boxed on the stake and said to the crew. With none ticked nothing is unusual.</p>
+      <Group title={msg('handover.whatIsUsualHere')}>
+        <p className="text-[13px] text-ink2">{msg('handover.anythingElseIsBoxedOnTheStake')}</p>
         <div className="grid gap-4 sm:grid-cols-2">
           <Terms
-            title="Offsets lead to"
+            title={msg('handover.offsetsLeadTo')}
             terms={OFFSET_TERMS}
             chosen={draft.usual.offsetTo}
             onChange={(offsetTo) => change({ usual: { ...draft.usual, offsetTo } })}
           />
           <Terms
-            title="Heights lead to"
+            title={msg('handover.heightsLeadTo')}
             terms={HEIGHT_TERMS}
             chosen={draft.usual.heightTo}
             onChange={(heightTo) => change({ usual: { ...draft.usual, heightTo } })}
@@ -167,13 +175,13 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
         </div>
         <Field
           className="mt-2 max-w-60"
-          label="Colour for the unusual"
+          label={msg('handover.colourForTheUnusual')}
           value={draft.unusualPaint}
           maxLength={40}
           onChange={(event) => change({ unusualPaint: event.target.value })}
         />
       </Group>
-      <Group title="The lath">
+      <Group title={msg('handover.theLath')}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
           {SIZES.map(([field, label]) => (
             <Field
@@ -187,19 +195,25 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
             />
           ))}
           <Choice
-            label="Lines run"
+            label={msg('handover.linesRun')}
             value={draft.lath.writing}
             options={[
-              ['across', 'across it'],
-              ['along', 'along it'],
+              ['across', msg('handover.acrossIt')],
+              ['along', msg('handover.alongIt')],
             ]}
             onChange={(writing) => change({ lath: { ...draft.lath, writing } })}
           />
-          <Choice label="Its front" className="col-span-2" value={draft.facing} options={entries(FACING)} onChange={(facing) => change({ facing })} />
+          <Choice
+            label={msg('handover.itsFront')}
+            className="col-span-2"
+            value={draft.facing}
+            options={entries(FACING)}
+            onChange={(facing) => change({ facing })}
+          />
           <FacingPicture facing={draft.facing} />
         </div>
       </Group>
-      <Group title="Ribbon and paint">
+      <Group title={msg('handover.ribbonAndPaint')}>
         <div className="grid grid-cols-[auto_1fr_1fr] items-end gap-x-3 gap-y-2">
           {STAKE_MARK_KINDS.map((kind) => (
             <div key={kind} className="contents">
@@ -207,7 +221,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
               {(['ribbon', 'paint'] as const).map((what) => (
                 <Field
                   key={what}
-                  label={what === 'ribbon' ? 'Ribbon' : 'Paint'}
+                  label={what === 'ribbon' ? msg('handover.ribbon') : msg('handover.paint')}
                   value={draft.colours[kind][what]}
                   maxLength={40}
                   onChange={(event) => change({ colours: { ...draft.colours, [kind]: { ...draft.colours[kind], [what]: event.target.value } } })}
@@ -217,10 +231,10 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
           ))}
         </div>
       </Group>
-      <Group title="Languages">
+      <Group title={msg('handover.languages')}>
         <Choice
           className="max-w-60"
-          label="On the stake"
+          label={msg('handover.onTheStake')}
           value={draft.languages[0] ?? 'en'}
           options={LANGUAGES.map(({ code, name }) => [code, name] as const)}
           onChange={(first) => {
@@ -231,7 +245,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
         {LANGUAGES.filter(({ code }) => code !== draft.languages[0]).map(({ code, name }) => (
           <Tick
             key={code}
-            label={`${name} on the cards too`}
+            label={msg('handover.onTheCardsToo', { name })}
             checked={draft.languages.includes(code)}
             onChange={(on) => change({ languages: on ? [...draft.languages, code] : draft.languages.filter((each) => each !== code) })}
           />
@@ -255,10 +269,10 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
     <table className={TABLE}>
       <thead>
         <tr>
-          <th className={TH_WORD}>Line</th>
-          <th className={TH_WORD}>Side</th>
-          <th className={TH_WORD}>Order</th>
-          <th className={TH_WORD}>Line below</th>
+          <th className={TH_WORD}>{msg('common.line')}</th>
+          <th className={TH_WORD}>{msg('handover.side')}</th>
+          <th className={TH_WORD}>{msg('common.order')}</th>
+          <th className={TH_WORD}>{msg('handover.lineBelow')}</th>
         </tr>
       </thead>
       <tbody>
@@ -267,7 +281,7 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
             <td className={`${TD_WORD} first-letter:uppercase`}>{STAKE_PART[part]}</td>
             <td className={TD_WORD}>
               <select
-                aria-label={`Side of ${STAKE_PART[part]}`}
+                aria-label={msg('handover.sideOf', { stakePart: STAKE_PART[part] })}
                 value={side}
                 onChange={(event) => set(part, { side: event.target.value as PartPlace['side'] })}
                 className="min-h-11 rounded-sm border border-ink2 bg-sheet px-2"
@@ -282,10 +296,14 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
             <td className={TD_WORD}>
               {side !== 'none' && (
                 <span className="flex">
-                  <Button look="quiet" aria-label={`${STAKE_PART[part]} earlier`} onClick={() => onChange(movePart(parts, part, -1))}>
+                  <Button
+                    look="quiet"
+                    aria-label={msg('handover.earlier', { stakePart: STAKE_PART[part] })}
+                    onClick={() => onChange(movePart(parts, part, -1))}
+                  >
                     ↑
                   </Button>
-                  <Button look="quiet" aria-label={`${STAKE_PART[part]} later`} onClick={() => onChange(movePart(parts, part, 1))}>
+                  <Button look="quiet" aria-label={msg('handover.later', { stakePart: STAKE_PART[part] })} onClick={() => onChange(movePart(parts, part, 1))}>
                     ↓
                   </Button>
                 </span>
@@ -297,7 +315,7 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
                   <input
                     type="checkbox"
                     className="h-5 w-5 accent-(--spruce)"
-                    aria-label={`A line below ${STAKE_PART[part]}`}
+                    aria-label={msg('handover.aLineBelow', { stakePart: STAKE_PART[part] })}
                     checked={ruled}
                     onChange={(event) => set(part, { ruled: event.target.checked })}
                   />

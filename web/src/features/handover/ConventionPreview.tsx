@@ -1,11 +1,11 @@
 import { roomOn, type StakeConvention } from '@idle-marker/core';
-import { CARRIER, crewWords, FACING, stakeNoticeWords, STAKE_MARK_KIND, writtenStake } from '@idle-marker/words';
+import { msg, CARRIER, crewWords, FACING, stakeNoticeWords, STAKE_MARK_KIND, writtenStake } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { FacingPicture } from '../../stakes/FacingPicture.tsx';
 import { LathPicture } from './LathPicture.tsx';
 import { SAMPLES } from './conventionDraft.ts';
 
-const SAMPLE = ['A hub of a building', 'A hub behind a kerb'];
+const SAMPLE = [msg('handover.aHubOfABuilding'), msg('handover.aHubBehindAKerb')];
 
 /** A convention tried on made-up marks, and the rest of what it says. */
 export function ConventionPreview({ convention }: { readonly convention: StakeConvention }) {
@@ -30,37 +30,44 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
         })}
       </div>
       <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-        <dt className="text-ink2">Written on</dt>
+        <dt className="text-ink2">{msg('handover.writtenOn')}</dt>
         <dd>{CARRIER[convention.carrier]}</dd>
-        <dt className="text-ink2">Room</dt>
+        <dt className="text-ink2">{msg('handover.room')}</dt>
         <dd className="figures">
-          {room.lines} {room.lines === 1 ? 'line' : 'lines'} of {room.characters} letters a side, {Math.round(convention.lath.letterHeight * 1000)} mm high,{' '}
-          {convention.lath.writing === 'across' ? 'across' : 'along'} it
+          {msg('handover.ofLettersASideMmHighIt', {
+            lines: room.lines,
+            characters: room.characters,
+            letterHeight: Math.round(convention.lath.letterHeight * 1000),
+            writing: convention.lath.writing === 'across' ? 'across' : 'along',
+          })}
         </dd>
-        <dt className="text-ink2">Colours</dt>
+        <dt className="text-ink2">{msg('handover.colours')}</dt>
         <dd>
           {convention.colours
             .map(
-              ({ kind, ribbon, paint }) => `${STAKE_MARK_KIND[kind]}: ${[ribbon && `${ribbon} ribbon`, paint && `${paint} paint`].filter(Boolean).join(', ')}`,
+              ({ kind, ribbon, paint }) =>
+                `${STAKE_MARK_KIND[kind]}: ${[ribbon && msg('handover.ribbon2', { ribbon }), paint && msg('handover.paint2', { paint })].filter(Boolean).join(', ')}`,
             )
-            .join('; ') || 'none said'}
+            .join('; ') || msg('handover.noneSaid')}
         </dd>
-        <dt className="text-ink2">Usual here</dt>
+        <dt className="text-ink2">{msg('handover.usualHere')}</dt>
         <dd>
           {[
-            convention.usual.offsetTo.length > 0 && `offsets to ${convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ')}`,
-            convention.usual.heightTo.length > 0 && `heights to ${convention.usual.heightTo.map((term) => crewWords('en').term[term]).join(' or ')}`,
+            convention.usual.offsetTo.length > 0 &&
+              msg('handover.offsetsTo', { offsetTo: convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ') }),
+            convention.usual.heightTo.length > 0 &&
+              msg('handover.heightsTo', { heightTo: convention.usual.heightTo.map((term) => crewWords('en').term[term]).join(' or ') }),
           ]
             .filter(Boolean)
             .join('; ') || 'anything'}
           {(convention.usual.offsetTo.length > 0 || convention.usual.heightTo.length > 0) &&
-            `; anything else is boxed in ${convention.unusualPaint || 'another colour'}`}
+            msg('handover.anythingElseIsBoxedIn', { unusualPaint: convention.unusualPaint || msg('handover.anotherColour') })}
         </dd>
-        <dt className="text-ink2">Languages</dt>
-        <dd>{convention.languages.map((code, i) => `${crewWords(code).name}${i === 0 ? ' on the stake' : ' on cards'}`).join(', ')}</dd>
+        <dt className="text-ink2">{msg('handover.languages')}</dt>
+        <dd>{convention.languages.map((code, i) => `${crewWords(code).name}${i === 0 ? msg('handover.onTheStake2') : msg('handover.onCards')}`).join(', ')}</dd>
         {convention.carrier === 'lath' && (
           <>
-            <dt className="text-ink2">The lath</dt>
+            <dt className="text-ink2">{msg('handover.theLath')}</dt>
             <dd className="flex items-center gap-3">
               {FACING[convention.facing]} <FacingPicture facing={convention.facing} />
             </dd>

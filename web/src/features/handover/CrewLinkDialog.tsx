@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { memberName } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { about, ask, sending, troubleOf } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -34,14 +35,14 @@ export function CrewLinkDialog({ onClose, onMade }: { onClose(): void; onMade():
       onMade();
       onClose();
     } catch (error) {
-      setProblem(troubleOf(error, 'No page was made; try again when it is back.'));
+      setProblem(troubleOf(error, msg('handover.noPageWasMadeTryAgainWhen')));
     }
   };
   return (
     <Dialog
       open
       onClose={onClose}
-      title="A page for a crew"
+      title={msg('handover.aPageForACrew')}
       foot={
         <>
           {problem && (
@@ -49,33 +50,33 @@ export function CrewLinkDialog({ onClose, onMade }: { onClose(): void; onMade():
               {problem}
             </p>
           )}
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={faulty} onClick={() => void make()}>
-            Make it
+            {msg('handover.makeIt')}
           </Button>
         </>
       }
     >
       <Field
-        label="Crew"
+        label={msg('common.crew')}
         value={label}
         maxLength={80}
         onChange={(event) => setLabel(event.target.value)}
-        error={label.trim() === '' ? 'Say whose page it is.' : null}
+        error={label.trim() === '' ? msg('handover.sayWhosePageItIs') : null}
         autoFocus
       />
       <Field
         className="mt-3"
-        label="Whom it says to ask"
+        label={msg('handover.whomItSaysToAsk')}
         value={asked}
         maxLength={120}
         onChange={(event) => setAsked(event.target.value)}
-        error={asked.trim() === '' ? 'A crew that finds something wrong has to know whom to ask.' : null}
-        help="A name, and a telephone number if you like."
+        error={asked.trim() === '' ? msg('handover.aCrewThatFindsSomethingWrongHas') : null}
+        help={msg('handover.aNameAndATelephoneNumberIf')}
       />
-      <Choice className="mt-3" label="It stays open for" value={days} options={DAYS} onChange={setDays} />
+      <Choice className="mt-3" label={msg('handover.itStaysOpenFor')} value={days} options={DAYS} onChange={setDays} />
       <div className="mt-3">
-        <Tick label="All packages of the site" checked={all} onChange={setAll} />
+        <Tick label={msg('handover.allPackagesOfTheSite')} checked={all} onChange={setAll} />
         {!all &&
           state.packages.map((work) => {
             const root = state.packageRoots.get(work.id)!;

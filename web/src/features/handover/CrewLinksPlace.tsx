@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { memberName, restakeList } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { about, ask, troubleOf } from '../../data/server.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -26,24 +27,21 @@ export function Place() {
       await ask(`/api/v1/sites/${id}/crew-links/${link.id}`, about(link.id), { method: 'DELETE' });
       await read();
     } catch (error) {
-      setTrouble(troubleOf(error, `The page of ${link.label} is still open: try again.`));
+      setTrouble(troubleOf(error, msg('handover.thePageOfIsStillOpenTry', { label: link.label })));
     }
   };
   return (
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-[1fr_380px]">
-        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Pages for crews">
+        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.pagesForCrews')}>
           <div className="flex flex-wrap items-start justify-between gap-3">
             <div>
-              <h1 className="text-2xl">Crew page</h1>
-              <p className="max-w-[60ch] text-ink2">
-                A page for phones: a crew finds its stake by number or by the code on its label, sees how to read it, and says when it is gone. Whoever has the
-                link can read it; nothing else can be reached from it.
-              </p>
+              <h1 className="text-2xl">{msg('common.crewPage')}</h1>
+              <p className="max-w-[60ch] text-ink2">{msg('handover.aPageForPhonesACrewFinds')}</p>
             </div>
             <Button look="primary" onClick={() => setMaking(true)}>
-              New page…
+              {msg('handover.newPage')}
             </Button>
           </div>
           <PublicAddress />
@@ -52,17 +50,17 @@ export function Place() {
               {trouble}
             </p>
           )}
-          {away && <p className="my-2 text-ochre">The pages can’t be read just now.</p>}
-          {!away && links.length === 0 && <p className="mt-4 text-ink2">No crew has a page yet.</p>}
+          {away && <p className="my-2 text-ochre">{msg('handover.thePagesCantBeReadJustNow')}</p>}
+          {!away && links.length === 0 && <p className="mt-4 text-ink2">{msg('handover.noCrewHasAPageYet')}</p>}
           <ul className="mt-3 flex flex-col gap-3">
             {[...links].reverse().map((link) => (
               <LinkRow key={link.id} link={link} open={isOpen(link, now)} onEnd={() => void end(link)} />
             ))}
           </ul>
         </section>
-        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="To set again">
-          <h2 className="text-xl">To set again</h2>
-          {restake.length === 0 && <p className="mt-1 text-ink2">No stake is said to be gone or hit, and none stands for an earlier plan.</p>}
+        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('common.toSetAgain')}>
+          <h2 className="text-xl">{msg('common.toSetAgain')}</h2>
+          {restake.length === 0 && <p className="mt-1 text-ink2">{msg('handover.noStakeIsSaidToBeGone')}</p>}
           <ul className="mt-2 flex flex-col gap-3">
             {restake.map(({ mark, work, why, report }) => (
               <li key={mark.id} className="border-l-4 border-brick pl-3">
@@ -70,13 +68,17 @@ export function Place() {
                   {mark.body.name} <span className="font-normal text-ink2">{work.body.name}</span>
                 </p>
                 <p className="text-[13px]">
-                  {why === 'destroyed' ? 'Said to be gone' : why === 'moved' ? 'Said to have been hit or moved' : 'Set for an earlier revision of the package'}
-                  {report && `, ${dayAndTime(report.at)} by ${report.body.who || memberName(state, report.by)}`}
+                  {why === 'destroyed'
+                    ? msg('common.saidToBeGone')
+                    : why === 'moved'
+                      ? msg('common.saidToHaveBeenHitOrMoved')
+                      : msg('handover.setForAnEarlierRevisionOfThe')}
+                  {report && msg('handover.by', { dayAndTime: dayAndTime(report.at), who: report.body.who || memberName(state, report.by) })}
                   {report?.body.text && `: ${report.body.text}`}
                 </p>
                 <p className="flex flex-wrap gap-x-4">
                   <Link className={LINK} to={`/sites/${id}/mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}>
-                    Set it again
+                    {msg('common.setItAgain')}
                   </Link>
                   {report && <TakeBack report={report.id} />}
                 </p>
@@ -98,7 +100,7 @@ function TakeBack({ report }: { readonly report: string }) {
   if (!asking)
     return (
       <button type="button" className={LINK} onClick={() => setAsking(true)}>
-        It stands where it was
+        {msg('handover.itStandsWhereItWas')}
       </button>
     );
   return (
@@ -109,12 +111,19 @@ function TakeBack({ report }: { readonly report: string }) {
         if (reason.trim()) void say({ type: 'withdrawal', body: { record: report, occupation: null, reason: reason.trim() } });
       }}
     >
-      <Field className="flex-1" label="How do you know?" value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} autoFocus />
+      <Field
+        className="flex-1"
+        label={msg('handover.howDoYouKnow')}
+        value={reason}
+        maxLength={500}
+        onChange={(event) => setReason(event.target.value)}
+        autoFocus
+      />
       <Button type="submit" disabled={reason.trim() === ''}>
-        Take it back
+        {msg('handover.takeItBack')}
       </Button>
       <Button look="quiet" onClick={() => setAsking(false)}>
-        Cancel
+        {msg('common.cancel')}
       </Button>
     </form>
   );
@@ -139,22 +148,21 @@ function PublicAddress() {
       >
         <Field
           className="min-w-64 flex-1"
-          label="Address under which phones reach this server"
+          label={msg('handover.addressUnderWhichPhonesReachThisServer')}
           value={text}
           maxLength={200}
           inputMode="url"
           placeholder="http://192.168.1.20:4181"
           onChange={(event) => setText(event.target.value)}
-          error={valid ? null : 'Give an address such as http://192.168.1.20:4181, without anything behind it.'}
+          error={valid ? null : msg('handover.giveAnAddressSuchAsHttp192')}
         />
         <Button type="submit" disabled={!valid || trimmed === kept}>
-          Keep
+          {msg('common.keep')}
         </Button>
       </form>
       {fault && (
-        <Card tone="ochre" title="No phone can open a page yet">
-          {fault} Start the server with IDLE_CREW_HOST=0.0.0.0: then a second port, 4181, serves the crew’s pages and nothing else to the network. Give its
-          address here.
+        <Card tone="ochre" title={msg('handover.noPhoneCanOpenAPageYet')}>
+          {msg('handover.startTheServerWithIdleCrewHost', { fault })}
         </Card>
       )}
     </div>
@@ -169,7 +177,7 @@ function LinkRow({ link, open, onEnd }: { readonly link: CrewLink; readonly open
   const address = `${state.settings.publicAddress || location.origin}/crew/${link.token}`;
   const packages =
     link.roots === null
-      ? 'all packages'
+      ? msg('handover.allPackages')
       : state.packages
           .filter((work) => link.roots!.includes(state.packageRoots.get(work.id)!))
           .map((work) => work.body.name)
@@ -189,45 +197,43 @@ function LinkRow({ link, open, onEnd }: { readonly link: CrewLink; readonly open
         {link.label}{' '}
         <span className={`font-normal ${open ? 'text-good' : 'text-ink2'}`}>
           {open
-            ? `open until ${dayAndTime(link.expiresAt)}`
+            ? msg('handover.openUntil', { dayAndTime: dayAndTime(link.expiresAt) })
             : link.revokedAt
-              ? `closed ${dayAndTime(link.revokedAt)}`
-              : `ran out ${dayAndTime(link.expiresAt)}`}
+              ? msg('handover.closed', { dayAndTime: dayAndTime(link.revokedAt) })
+              : msg('handover.ranOut', { dayAndTime: dayAndTime(link.expiresAt) })}
         </span>
       </p>
-      <p className="text-[13px] text-ink2">
-        {packages || 'packages that are no more'} · asks {link.who}
-      </p>
+      <p className="text-[13px] text-ink2">{msg('handover.asks', { packages: packages || msg('handover.packagesThatAreNoMore'), who: link.who })}</p>
       {open && (
         <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
           <a className={LINK} href={address} target="_blank" rel="noreferrer">
-            Open it
+            {msg('handover.openIt')}
           </a>
           <button type="button" className={LINK} onClick={() => void copy()}>
-            {copied ? 'Copied' : 'Copy the link'}
+            {copied ? msg('handover.copied') : msg('handover.copyTheLink')}
           </button>
           <button type="button" className={LINK} aria-expanded={shown} onClick={() => setShown(!shown)}>
-            {shown ? 'Hide the code' : 'Show the code'}
+            {shown ? msg('handover.hideTheCode') : msg('handover.showTheCode')}
           </button>
           {ending ? (
             <>
               <Button look="danger" onClick={onEnd}>
-                Close it now: its labels lead nowhere then
+                {msg('handover.closeItNowItsLabelsLeadNowhere')}
               </Button>
               <Button look="quiet" onClick={() => setEnding(false)}>
-                Keep it open
+                {msg('handover.keepItOpen')}
               </Button>
             </>
           ) : (
             <button type="button" className={`${LINK} text-brick`} onClick={() => setEnding(true)}>
-              Close the page…
+              {msg('handover.closeThePage')}
             </button>
           )}
         </p>
       )}
       {open && shown && (
         <div className="mt-2">
-          <QrCode address={address} label={`Code of the page of ${link.label}`} />
+          <QrCode address={address} label={msg('handover.codeOfThePageOf', { label: link.label })} />
           <p className="text-[13px] break-all text-ink2 select-all">{address}</p>
         </div>
       )}

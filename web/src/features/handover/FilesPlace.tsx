@@ -3,6 +3,7 @@ import { fileWord } from '@idle-marker/paper';
 import { rawSightsText } from '@idle-marker/contract';
 import { columnTitle, pointsCsv, POINT_COLUMNS, siteDxf, siteGeoJson, siteLandXml, type PointColumn, type PointGroup } from '@idle-marker/formats';
 import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { now as clock } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -16,10 +17,10 @@ import { TakeRawSights } from './TakeRawSights.tsx';
 
 const GROUPS: readonly (readonly [PointGroup, string])[] = [
   ['control', 'Control'],
-  ['marks', 'Marks that are set'],
-  ['planned', 'Marks still to be set'],
-  ['stations', 'Stations'],
-  ['asBuilt', 'What was measured as it stands'],
+  ['marks', msg('handover.marksThatAreSet')],
+  ['planned', msg('handover.marksStillToBeSet')],
+  ['stations', msg('common.stations')],
+  ['asBuilt', msg('handover.whatWasMeasuredAsItStands')],
 ];
 const COLUMNS_KEY = 'idle-marker export columns';
 const USUAL: readonly PointColumn[] = ['name', 'e', 'n', 'z', 'group', 'code', 'note'];
@@ -61,10 +62,10 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-2">
-        <section className="self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Points and lines">
-          <h1 className="text-2xl">Files for others</h1>
-          <p className="text-ink2">Points and lines, with every sight in the LandXML. This browser writes them by itself, with a server or without.</p>
-          <div className="mt-2 grid sm:grid-cols-2" role="group" aria-label="What goes into the file">
+        <section className="self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.pointsAndLines')}>
+          <h1 className="text-2xl">{msg('handover.filesForOthers')}</h1>
+          <p className="text-ink2">{msg('handover.pointsAndLinesWithEverySightIn')}</p>
+          <div className="mt-2 grid sm:grid-cols-2" role="group" aria-label={msg('handover.whatGoesIntoTheFile')}>
             {GROUPS.map(([group, words]) => (
               <Tick
                 key={group}
@@ -84,41 +85,36 @@ export function Place() {
               disabled={chosen.length === 0 || columns.length === 0}
               onClick={() => saveAs(`${name}-points.csv`, 'text/csv', pointsCsv(chosen, columns, settings.lengthUnit))}
             >
-              CSV
+              {msg('handover.csv')}
             </Button>
             <Button disabled={chosen.length === 0} onClick={() => saveAs(`${name}.xml`, 'application/xml', landXml())}>
-              LandXML
+              {msg('handover.landxml')}
             </Button>
             <Button
               disabled={chosen.length === 0}
               onClick={() => saveAs(`${name}.dxf`, 'application/dxf', siteDxf(chosen, exportedLines(state), settings.lengthUnit))}
             >
-              DXF
+              {msg('handover.dxf')}
             </Button>
             <Button
               disabled={chosen.length === 0}
               onClick={() => saveAs(`${name}.geojson`, 'application/geo+json', siteGeoJson(chosen, exportedLines(state), settings.coordinateSystem))}
             >
-              GeoJSON
+              {msg('handover.geojson')}
             </Button>
           </div>
-          <p className="mt-2 text-[13px] text-ink2">
-            Points come back under Control, drawings and lines under Work. GeoJSON has the site’s own coordinates in metres, no degrees.
-          </p>
-          <h2 className="mt-5 text-[17px]">Columns of the CSV, in this order</h2>
+          <p className="mt-2 text-[13px] text-ink2">{msg('handover.pointsComeBackUnderControlDrawingsAnd')}</p>
+          <h2 className="mt-5 text-[17px]">{msg('handover.columnsOfTheCsvInThisOrder')}</h2>
           <ColumnList columns={columns} unit={settings.lengthUnit} onChange={setColumns} />
         </section>
         <div className="flex flex-col gap-4">
-          <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Raw sights">
-            <h2 className="text-xl">Raw sights</h2>
-            <p className="text-ink2">
-              One placing of the instrument, with everything that its station can be computed from again, to the last digit. Sights are taken in from such a
-              file, or from the survey of a LandXML file.
-            </p>
+          <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.rawSights')}>
+            <h2 className="text-xl">{msg('handover.rawSights')}</h2>
+            <p className="text-ink2">{msg('handover.onePlacingOfTheInstrumentWith')}</p>
             {occupation ? (
               <div className="mt-2 flex flex-wrap items-end gap-2">
                 <Choice
-                  label="Set-up"
+                  label={msg('common.setUp')}
                   className="min-w-56 flex-1"
                   value={setUp}
                   options={[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${dayAndTime(each.at)}`] as const)}
@@ -129,22 +125,19 @@ export function Place() {
                     saveAs(`${name}-${fileWord(occupation.body.name)}.sights.jsonl`, 'application/x-ndjson', rawSightsText(rawSightsOf(state, occupation)))
                   }
                 >
-                  Save
+                  {msg('handover.save')}
                 </Button>
               </div>
             ) : (
-              <p className="mt-2">The instrument has not been set up here yet.</p>
+              <p className="mt-2">{msg('handover.theInstrumentHasNotBeenSetUp')}</p>
             )}
             <TakeRawSights />
           </section>
-          <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="The whole site">
-            <h2 className="text-xl">The whole site</h2>
-            <p className="text-ink2">
-              One file with every entry, sheet, photo and drawing. It opens on another server from the list of sites, and is the same there. Links of crews are
-              not in it.
-            </p>
+          <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.theWholeSite')}>
+            <h2 className="text-xl">{msg('handover.theWholeSite')}</h2>
+            <p className="text-ink2">{msg('handover.oneFileWithEveryEntrySheetPhoto')}</p>
             <a className={`${LINK} mt-2 inline-flex`} href={`/api/v1/sites/${id}/archive`} download>
-              Save the archive
+              {msg('handover.saveTheArchive')}
             </a>
           </section>
         </div>
@@ -174,13 +167,27 @@ function ColumnList({ columns, unit, onChange }: ColumnListProps) {
           <li key={column} className="flex items-center gap-1 border-b border-rule">
             <span className="figures w-7 text-ink2">{i + 1}</span>
             <span className="flex-1">{columnTitle(column, unit)}</span>
-            <Button look="quiet" disabled={i === 0} aria-label={`${columnTitle(column, unit)} earlier`} onClick={() => move(i, -1)}>
+            <Button
+              look="quiet"
+              disabled={i === 0}
+              aria-label={msg('handover.earlier2', { columnTitle: columnTitle(column, unit) })}
+              onClick={() => move(i, -1)}
+            >
               ↑
             </Button>
-            <Button look="quiet" disabled={i === columns.length - 1} aria-label={`${columnTitle(column, unit)} later`} onClick={() => move(i, 1)}>
+            <Button
+              look="quiet"
+              disabled={i === columns.length - 1}
+              aria-label={msg('handover.later2', { columnTitle: columnTitle(column, unit) })}
+              onClick={() => move(i, 1)}
+            >
               ↓
             </Button>
-            <Button look="quiet" aria-label={`Leave out ${columnTitle(column, unit)}`} onClick={() => onChange(columns.filter((each) => each !== column))}>
+            <Button
+              look="quiet"
+              aria-label={msg('handover.leaveOut', { columnTitle: columnTitle(column, unit) })}
+              onClick={() => onChange(columns.filter((each) => each !== column))}
+            >
               ×
             </Button>
           </li>
@@ -189,7 +196,12 @@ function ColumnList({ columns, unit, onChange }: ColumnListProps) {
       {rest.length > 0 && (
         <p className="mt-2 flex flex-wrap gap-2">
           {rest.map((column) => (
-            <Button key={column} look="quiet" aria-label={`Add ${columnTitle(column, unit)}`} onClick={() => onChange([...columns, column])}>
+            <Button
+              key={column}
+              look="quiet"
+              aria-label={msg('handover.add', { columnTitle: columnTitle(column, unit) })}
+              onClick={() => onChange([...columns, column])}
+            >
               + {columnTitle(column, unit)}
             </Button>
           ))}

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { cutSheet, memberName, type CutSheet, uncheckedMarks } from '@idle-marker/records';
 import {
+  msg,
   CAUTIONS,
   HEIGHT_REFERENCE,
   MEANING,
@@ -49,8 +50,8 @@ export function Place() {
   );
   if (!work || !preview) {
     return (
-      <EmptyTo title="Nothing to hand over yet" place="design" label="Make a work package" ways={<HandOverWays />}>
-        A cut sheet is made from the marks of a work package.
+      <EmptyTo title={msg('handover.nothingToHandOverYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+        {msg('handover.aCutSheetIsMadeFromThe')}
       </EmptyTo>
     );
   }
@@ -62,75 +63,83 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-[1fr_270px]">
-        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Sheet to issue">
+        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.sheetToIssue')}>
           <div className="flex flex-wrap items-start justify-between gap-3 border-b-2 border-ink pb-3">
             <div>
               <h1 className="text-2xl">{preview.package}</h1>
               <p className="text-ink2">
-                for {preview.crew} · within {smallLength(preview.planMm / 1000, preview.lengthUnit)} plan,{' '}
-                {smallLength(preview.heightMm / 1000, preview.lengthUnit)} height · {preview.rows.length} of{' '}
-                {preview.rows.length + preview.withheld.length + preview.notSet.length} marks
+                {msg('handover.forWithinPlanHeightOfMarks', {
+                  crew: preview.crew,
+                  smallLength: smallLength(preview.planMm / 1000, preview.lengthUnit),
+                  smallLength2: smallLength(preview.heightMm / 1000, preview.lengthUnit),
+                  rows: preview.rows.length,
+                  rows2: preview.rows.length + preview.withheld.length + preview.notSet.length,
+                })}
               </p>
             </div>
             <div className="flex flex-wrap items-end gap-2">
               {state.packages.length > 1 && (
-                <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setWork} />
+                <Choice
+                  label={msg('common.workPackage')}
+                  value={work.id}
+                  options={state.packages.map((each) => [each.id, each.body.name] as const)}
+                  onChange={setWork}
+                />
               )}
               <Button look="primary" disabled={nothing || ledger.waiting !== 0} onClick={() => setIssuing(true)}>
-                Issue cut sheet…
+                {msg('handover.issueCutSheet')}
               </Button>
             </div>
           </div>
           {ledger.waiting !== null && ledger.waiting > 0 && (
-            <Card tone="ochre" title={`${ledger.waiting} entries are not stored yet`}>
-              A sheet is made from what is stored. It can be issued once everything has gone out.
+            <Card tone="ochre" title={msg('handover.entriesAreNotStoredYet', { waiting: ledger.waiting })}>
+              {msg('handover.aSheetIsMadeFromWhatIs')}
             </Card>
           )}
           {preview.stations.map((station) => {
             const notices = stationNotices(station, state.settings.lengthUnit);
             return (
               notices.length > 0 && (
-                <Card key={station.name} tone="ochre" title={`What goes along with ${station.name}`}>
+                <Card key={station.name} tone="ochre" title={msg('handover.whatGoesAlongWith', { name: station.name })}>
                   {notices.map((notice) => (
                     <p key={notice}>{notice}</p>
                   ))}
-                  <p>This is printed on the sheet.</p>
+                  <p>{msg('handover.thisIsPrintedOnTheSheet')}</p>
                 </Card>
               )
             );
           })}
           {asked.length > 0 && (
-            <Card tone="ochre" title="Nobody has answered">
+            <Card tone="ochre" title={msg('handover.nobodyHasAnswered')}>
               {asked.map((each) => (
                 <p key={each.code}>{openCautionWords(each)}</p>
               ))}
-              <p>This is printed on the sheet.</p>
+              <p>{msg('handover.thisIsPrintedOnTheSheet')}</p>
             </Card>
           )}
           {unchecked.length > 0 && (
             <Card
               tone="ochre"
-              title={`${unchecked.length} ${unchecked.length === 1 ? 'mark wants' : 'marks want'} an independent check`}
+              title={msg('handover.anIndependentCheck', { unchecked: unchecked.length })}
               actions={
                 <Link className={LINK} to={`/sites/${id}/prove`}>
-                  Go to Prove
+                  {msg('handover.goToProve')}
                 </Link>
               }
             >
-              {unchecked.map(({ body }) => body.name).join(', ')}: for what is bolted together or stands beside a building. Tape them to another mark, or sight
-              them from another station, before they go out.
+              {msg('handover.forWhatIsBoltedTogetherOrStands', { unchecked: unchecked.map(({ body }) => body.name).join(', ') })}
             </Card>
           )}
           {preview.withheld.length > 0 && (
-            <Card tone="brick" title={`${preview.withheld.length} ${preview.withheld.length === 1 ? 'mark is' : 'marks are'} withheld`}>
+            <Card tone="brick" title={msg('handover.withheld', { withheld: preview.withheld.length })}>
               {preview.withheld.map((each) => `${each.name}: ${WITHHELD_REASON[each.reason]}`).join('. ')}.
             </Card>
           )}
           {nothing ? (
             <p className="py-8 text-ink2">
-              No mark of this package is set yet.{' '}
+              {msg('handover.noMarkOfThisPackageIsSet')}{' '}
               <Link className={LINK} to={`/sites/${id}/mark`}>
-                Go and mark
+                {msg('handover.goAndMark')}
               </Link>
             </p>
           ) : (
@@ -149,20 +158,20 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
   const { shown, rest } = useLongList(sheet.rows, 'marks');
   return (
     <>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the sheet">
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={msg('handover.rowsOfTheSheet')}>
         <table className={`${TABLE} min-w-[680px] max-md:min-w-[840px]`}>
           <thead>
             <tr>
-              <th className={TH_WORD}>Mark</th>
-              <th className={TH_WORD}>Offset to</th>
-              <th className={TH}>Offset</th>
-              <th className={TH}>Hub</th>
+              <th className={TH_WORD}>{msg('common.mark')}</th>
+              <th className={TH_WORD}>{msg('handover.offsetTo')}</th>
+              <th className={TH}>{msg('handover.offset')}</th>
+              <th className={TH}>{msg('common.hub')}</th>
               <th className={`${TH} first-letter:uppercase`}>{HEIGHT_REFERENCE[sheet.heightReference]}</th>
-              <th className={TH_WORD}>Cut / fill</th>
-              <th className={TH}>E / N off, mm</th>
-              <th className={TH_WORD}>Station</th>
-              <th className={TH_WORD}>Proof before / after</th>
-              <th className={TH_WORD}>Standing</th>
+              <th className={TH_WORD}>{msg('handover.cutFill')}</th>
+              <th className={TH}>{msg('handover.eNOffMm')}</th>
+              <th className={TH_WORD}>{msg('common.station')}</th>
+              <th className={TH_WORD}>{msg('handover.proofBeforeAfter')}</th>
+              <th className={TH_WORD}>{msg('handover.standing')}</th>
             </tr>
           </thead>
           <tbody>

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import type { Fact } from '@idle-marker/contract';
 import { compareNames, roundOf } from '@idle-marker/records';
-import { STANDING } from '@idle-marker/words';
+import { msg, STANDING } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { tryNow } from '../../data/ledger.ts';
 import { ask, sending, troubleOf, type IsAnswer } from '../../data/server.ts';
@@ -65,7 +65,7 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
       tryNow();
       onClose();
     } catch (error) {
-      setProblem(troubleOf(error, 'Nothing was issued; try again when it is back.'));
+      setProblem(troubleOf(error, msg('handover.nothingWasIssuedTryAgainWhenIt')));
     } finally {
       setBusy(false);
     }
@@ -74,7 +74,7 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
     <Dialog
       open
       onClose={onClose}
-      title={`Issue a cut sheet of ${work.body.name}`}
+      title={msg('handover.issueACutSheetOf', { name: work.body.name })}
       foot={
         <>
           {problem && (
@@ -82,44 +82,46 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
               {problem}
             </p>
           )}
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={busy || faulty} onClick={() => void issue()}>
-            {busy ? 'Issuing…' : 'Issue'}
+            {busy ? msg('handover.issuing') : msg('handover.issue')}
           </Button>
         </>
       }
     >
       <div className="grid gap-3 sm:grid-cols-2">
         <Field
-          label="Given to"
+          label={msg('handover.givenTo')}
           value={givenTo}
           maxLength={80}
           placeholder={work.body.crew}
           onChange={(event) => setGivenTo(event.target.value)}
-          help="Whoever has to be told when a mark falls in doubt."
+          help={msg('handover.whoeverHasToBeToldWhenA')}
         />
         <Field
-          label="Not to be built from after"
+          label={msg('handover.notToBeBuiltFromAfter')}
           type="date"
           value={validUntil}
           onChange={(event) => setValidUntil(event.target.value)}
-          help="Empty: until something else is said."
+          help={msg('handover.emptyUntilSomethingElseIsSaid')}
         />
       </div>
-      <Field className="mt-3" label="Remarks" value={remarks} maxLength={1000} onChange={(event) => setRemarks(event.target.value)} />
-      {state.settings.siteZero !== null && <Tick label="Heights against the site’s zero beside true ones" checked={bothHeights} onChange={setBothHeights} />}
-      <Tick label="Only some of its marks" checked={part} onChange={setPart} />
+      <Field className="mt-3" label={msg('common.remarks')} value={remarks} maxLength={1000} onChange={(event) => setRemarks(event.target.value)} />
+      {state.settings.siteZero !== null && (
+        <Tick label={msg('handover.heightsAgainstTheSitesZeroBesideTrue')} checked={bothHeights} onChange={setBothHeights} />
+      )}
+      <Tick label={msg('handover.onlySomeOfItsMarks')} checked={part} onChange={setPart} />
       {part && (
         <>
           <Field
-            label="Name of this part"
+            label={msg('handover.nameOfThisPart')}
             value={name}
             maxLength={80}
-            placeholder="such as: north side"
+            placeholder={msg('handover.suchAsNorthSide')}
             onChange={(event) => setName(event.target.value)}
-            error={name.trim() === '' ? 'Give the part a name: it gets a number and revisions of its own.' : null}
+            error={name.trim() === '' ? msg('handover.giveThePartANameItGets') : null}
           />
-          <ul className="mt-2 grid max-h-60 grid-cols-2 gap-x-4 overflow-y-auto border border-rule px-3" aria-label="Marks of this part">
+          <ul className="mt-2 grid max-h-60 grid-cols-2 gap-x-4 overflow-y-auto border border-rule px-3" aria-label={msg('handover.marksOfThisPart')}>
             {stops.map(({ plan, standing }) => (
               <li key={plan.key}>
                 <Tick

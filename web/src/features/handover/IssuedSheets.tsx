@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { sheetNotices } from '@idle-marker/records';
-import { sheetTroubleWords } from '@idle-marker/words';
+import { msg, sheetTroubleWords } from '@idle-marker/words';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -32,12 +32,10 @@ export function IssuedSheets({ sheets, away }: { readonly sheets: readonly Issue
   const latest = new Map((sheets ?? []).map((sheet) => [sheet.number, sheet.revision]));
   const today = now.toISOString().slice(0, 10);
   return (
-    <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Issued sheets">
-      <h2 className="mb-2 text-xl">Issued</h2>
-      {away && <p className="text-ochre">The issued sheets can’t be read just now.</p>}
-      {sheets?.length === 0 && (
-        <p className="text-ink2">No sheet yet. Issuing gives it a number and freezes it; a later one of the same package is its next revision.</p>
-      )}
+    <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.issuedSheets')}>
+      <h2 className="mb-2 text-xl">{msg('handover.issued')}</h2>
+      {away && <p className="text-ochre">{msg('handover.theIssuedSheetsCantBeReadJust')}</p>}
+      {sheets?.length === 0 && <p className="text-ink2">{msg('handover.noSheetYetIssuingGivesItA')}</p>}
       <PaperProgress papers={papers} />
       <ul className="flex flex-col gap-3">
         {[...(sheets ?? [])].reverse().map((sheet) => {
@@ -46,22 +44,27 @@ export function IssuedSheets({ sheets, away }: { readonly sheets: readonly Issue
           return (
             <li key={sheet.id} className={`border-l-4 pl-3 ${notice ? 'border-brick' : isOld ? 'border-rule' : 'border-ink'}`}>
               <p className="font-semibold">
-                Cut sheet {sheet.number}, revision {sheet.revision}
-                {isOld && <span className="font-normal text-ink2"> · replaced</span>}
+                {msg('handover.cutSheetRevision', { number: sheet.number, revision: sheet.revision })}
+                {isOld && <span className="font-normal text-ink2"> {msg('handover.replaced')}</span>}
               </p>
               <p className="text-[13px] text-ink2">
-                {sheet.package}
-                {sheet.selection && `: ${sheet.selection}`} · {sheet.marks.length} {sheet.marks.length === 1 ? 'mark' : 'marks'} · {dayAndTime(sheet.issuedAt)}{' '}
-                by {sheet.issuedBy} · with {sheet.givenTo ?? sheet.crew}
+                {msg('handover.byWith', {
+                  package: sheet.package,
+                  selection: sheet.selection && `: ${sheet.selection}`,
+                  marks: sheet.marks.length,
+                  dayAndTime: dayAndTime(sheet.issuedAt),
+                  issuedBy: sheet.issuedBy,
+                  givenTo: sheet.givenTo ?? sheet.crew,
+                })}
               </p>
               {sheet.validUntil && !isOld && (
                 <p className={`text-[13px] ${sheet.validUntil < today ? 'font-medium text-brick' : 'text-ink2'}`}>
-                  {sheet.validUntil < today ? 'Ran out' : 'Valid until'} {sheet.validUntil}
+                  {sheet.validUntil < today ? msg('handover.ranOut2') : msg('handover.validUntil')} {sheet.validUntil}
                 </p>
               )}
               {notice && (
                 <p className="mt-1 font-medium text-brick">
-                  Tell {notice.givenTo}: {sheetTroubleWords(notice.marks)}
+                  {msg('handover.tell', { givenTo: notice.givenTo, sheetTrouble: sheetTroubleWords(notice.marks) })}
                 </p>
               )}
               <p className="mt-1 flex gap-4">
@@ -70,7 +73,7 @@ export function IssuedSheets({ sheets, away }: { readonly sheets: readonly Issue
                     key={ending}
                     type="button"
                     className={LINK}
-                    aria-label={`${ending.toUpperCase()} of cut sheet ${sheet.number}, revision ${sheet.revision}`}
+                    aria-label={msg('handover.ofCutSheetRevision', { ending: ending.toUpperCase(), number: sheet.number, revision: sheet.revision })}
                     onClick={() => void papers.fetchPaper({ address: `/api/v1/sites/${id}/sheets/${sheet.id}/${ending}` })}
                   >
                     {ending.toUpperCase()}

@@ -1,6 +1,12 @@
 import { STAKE_SIDES, type StakeConvention, type StakeFaces, type StakeSide } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 
-const SIDE_NAME: Readonly<Record<StakeSide, string>> = { front: 'Front', back: 'Back', left: 'Left side', right: 'Right side' };
+const SIDE_NAME: Readonly<Record<StakeSide, string>> = {
+  front: msg('handover.front'),
+  back: msg('common.back'),
+  left: msg('common.leftSide'),
+  right: msg('common.rightSide'),
+};
 
 interface LathPictureProps {
   readonly faces: StakeFaces;
@@ -27,7 +33,9 @@ export function LathPicture({ faces, carrier, writing, paint }: LathPictureProps
           />
           <figcaption className="mt-1 text-[13px] text-ink2">
             {SIDE_NAME[side]}
-            {faces[side].some((line) => line.unusual) && <span className="font-medium text-brick"> · mark in {paint || 'another colour'}</span>}
+            {faces[side].some((line) => line.unusual) && (
+              <span className="font-medium text-brick"> {msg('handover.markIn', { paint: paint || msg('handover.anotherColour') })}</span>
+            )}
           </figcaption>
         </figure>
       ))}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { conventionFor } from '@idle-marker/records';
-import { LANGUAGES } from '@idle-marker/words';
+import { msg, LANGUAGES } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -15,14 +15,14 @@ import { TIME_ZONE } from '../../ui/time.ts';
 import { addressFault, isOpen, useCrewLinks } from './useCrewLinks.ts';
 
 const LABEL_FORMATS = [
-  ['a4of24', 'A4, 24 labels of 70 × 37 mm'],
-  ['a4of14', 'A4, 14 labels of 99 × 38 mm'],
-  ['a4of8', 'A4, 8 labels of 105 × 72 mm'],
-  ['letterOf30', 'Letter, 30 labels of 2 5/8 × 1 in'],
-  ['letterOf10', 'Letter, 10 labels of 4 × 2 in'],
-  ['roll24', 'Roll of 24 mm'],
-  ['roll36', 'Roll of 36 mm'],
-  ['roll62', 'Roll of 62 mm'],
+  ['a4of24', msg('handover.a424LabelsOf7037Mm')],
+  ['a4of14', msg('handover.a414LabelsOf9938Mm')],
+  ['a4of8', msg('handover.a48LabelsOf10572Mm')],
+  ['letterOf30', msg('handover.letter30LabelsOf258')],
+  ['letterOf10', msg('handover.letter10LabelsOf42In')],
+  ['roll24', msg('handover.rollOf24Mm')],
+  ['roll36', msg('handover.rollOf36Mm')],
+  ['roll62', msg('handover.rollOf62Mm')],
 ] as const;
 const FORMAT_KEY = 'idle-marker label format';
 const NONE = 'none';
@@ -67,19 +67,19 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
     <Dialog
       open
       onClose={onClose}
-      title={kind === 'labels' ? `${count} ${count === 1 ? 'label' : 'labels'}` : `${count} ${count === 1 ? 'card' : 'cards'} for the crew`}
+      title={kind === 'labels' ? `${count} ${count === 1 ? 'label' : 'labels'}` : msg('handover.forTheCrew', { count })}
       foot={
         <>
-          <Button onClick={onClose}>Close</Button>
+          <Button onClick={onClose}>{msg('common.close')}</Button>
           <Button look="primary" disabled={papers.progress !== null || (kind === 'cards' && languages.length === 0)} onClick={() => void print()}>
-            Make the PDF
+            {msg('handover.makeThePdf')}
           </Button>
         </>
       }
     >
       {kind === 'labels' ? (
         <Choice
-          label="Labels"
+          label={msg('handover.labels')}
           value={format}
           options={LABEL_FORMATS}
           onChange={(next) => {
@@ -89,7 +89,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         />
       ) : (
         <fieldset>
-          <legend className="text-[13px] text-ink2">Languages</legend>
+          <legend className="text-[13px] text-ink2">{msg('handover.languages')}</legend>
           {LANGUAGES.map(({ code, name }) => (
             <Tick
               key={code}
@@ -102,16 +102,16 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
       )}
       <Choice
         className="mt-3"
-        label="The square code leads to"
+        label={msg('handover.theSquareCodeLeadsTo')}
         value={link}
-        options={[...open.map((each) => [each.id, `the page of ${each.label}`] as const), [NONE, 'nowhere: no code is printed']]}
+        options={[...open.map((each) => [each.id, msg('handover.thePageOf', { label: each.label })] as const), [NONE, msg('handover.nowhereNoCodeIsPrinted')]]}
         onChange={setAsked}
       />
       {open.length === 0 && (
         <p className="mt-1 text-[13px] text-ink2">
-          There is no page for a crew yet.{' '}
+          {msg('handover.thereIsNoPageForACrew')}{' '}
           <Link className={LINK} to={`/sites/${id}/hand-over/crew`}>
-            Make one
+            {msg('common.makeOne')}
           </Link>
         </p>
       )}
@@ -119,7 +119,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         <p className="mt-2 font-medium text-ochre" role="alert">
           {fault}{' '}
           <Link className={LINK} to={`/sites/${id}/hand-over/crew`}>
-            Say the address
+            {msg('handover.sayTheAddress')}
           </Link>
         </p>
       )}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -14,23 +15,20 @@ export function ReportDialog({ name, mark, onClose }: { readonly name: string; r
     <Dialog
       open
       onClose={onClose}
-      title={`What happened to ${name}?`}
+      title={msg('handover.whatHappenedTo', { name })}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
-          <Button onClick={() => report('moved')}>It was hit or moved</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
+          <Button onClick={() => report('moved')}>{msg('handover.itWasHitOrMoved')}</Button>
           <Button look="primary" onClick={() => report('destroyed')}>
-            It is gone
+            {msg('common.itIsGone')}
           </Button>
         </>
       }
     >
-      <p className="mb-3">
-        It comes off the next sheets and onto the list of marks to set again. One that was only hit is good again once it is sighted again and is where it
-        belongs.
-      </p>
-      <Field label="What happened" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} autoFocus />
-      <Field className="mt-3" label="Said by, when it was not you" value={saidBy} maxLength={80} onChange={(event) => setSaidBy(event.target.value)} />
+      <p className="mb-3">{msg('handover.itComesOffTheNextSheetsAnd')}</p>
+      <Field label={msg('handover.whatHappened')} value={text} maxLength={500} onChange={(event) => setText(event.target.value)} autoFocus />
+      <Field className="mt-3" label={msg('handover.saidByWhenItWasNotYou')} value={saidBy} maxLength={80} onChange={(event) => setSaidBy(event.target.value)} />
     </Dialog>
   );
 }

@@ -1,6 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import { fileWord, sketchDxf, sceneSvg, SKETCH_OPTIONS, sketchSteps, type SketchOptions } from '@idle-marker/paper';
 import { cutSheet, memberName } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { PAPER_NAMES, pngOf, svgStyle } from '../../print/files.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
@@ -18,10 +19,10 @@ import { HandOverWays } from './HandOverWays.tsx';
 import { useWork } from './useWork.ts';
 
 const SHOWN = [
-  ['offsets', 'Offsets'],
-  ['heights', 'Heights, cut and fill'],
-  ['dimensions', 'Distances between marks'],
-  ['diagonals', 'Diagonals'],
+  ['offsets', msg('handover.offsets')],
+  ['heights', msg('handover.heightsCutAndFill')],
+  ['dimensions', msg('handover.distancesBetweenMarks')],
+  ['diagonals', msg('handover.diagonals')],
 ] as const;
 
 /** The sketch of a package: what a client or a crew gets beside the sheet. */
@@ -42,8 +43,8 @@ export function Place() {
   const { result: sketch, progress } = useSteps(sheet ? begin : null);
   if (!work || !sheet)
     return (
-      <EmptyTo title="Nothing to draw yet" place="design" label="Make a work package" ways={<HandOverWays />}>
-        A sketch is made from the marks of a work package.
+      <EmptyTo title={msg('handover.nothingToDrawYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+        {msg('handover.aSketchIsMadeFromTheMarks')}
       </EmptyTo>
     );
   const pages = sketch?.pages ?? [];
@@ -60,7 +61,7 @@ export function Place() {
     try {
       saveAs(`${pageName}.png`, 'image/png', await pngOf(sceneSvg(scene, await svgStyle()), scene));
     } catch {
-      setTrouble('This browser can’t make a picture of it: take the PDF or the SVG.');
+      setTrouble(msg('handover.thisBrowserCantMakeAPictureOf'));
     }
   };
   const asDxf = () => {
@@ -72,14 +73,19 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto p-5 max-md:p-3 lg:flex-row">
-        <section className="flex flex-none flex-col gap-3 border-[1.5px] border-ink bg-sheet p-4 lg:w-[250px]" aria-label="How it is drawn">
-          <h1 className="text-2xl">Sketch</h1>
+        <section className="flex flex-none flex-col gap-3 border-[1.5px] border-ink bg-sheet p-4 lg:w-[250px]" aria-label={msg('handover.howItIsDrawn')}>
+          <h1 className="text-2xl">{msg('common.sketch')}</h1>
           {state.packages.length > 1 && (
-            <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setWork} />
+            <Choice
+              label={msg('common.workPackage')}
+              value={work.id}
+              options={state.packages.map((each) => [each.id, each.body.name] as const)}
+              onChange={setWork}
+            />
           )}
-          <Choice label="Paper" value={options.paper} options={PAPER_NAMES} onChange={(paper) => setOptions({ ...options, paper })} />
+          <Choice label={msg('common.paper')} value={options.paper} options={PAPER_NAMES} onChange={(paper) => setOptions({ ...options, paper })} />
           <Choice
-            label="Way up"
+            label={msg('handover.wayUp')}
             value={options.upright ? 'upright' : 'across'}
             options={[
               ['across', 'across'],
@@ -102,52 +108,46 @@ export function Place() {
               })
             }
           >
-            PDF
+            {msg('common.pdf')}
           </Button>
           <div className="flex gap-2">
             <Button className="flex-1 px-2" disabled={drawing} onClick={() => void asSvg()}>
-              SVG
+              {msg('handover.svg')}
             </Button>
             <Button className="flex-1 px-2" disabled={drawing} onClick={() => void asPng()}>
-              PNG
+              {msg('handover.png')}
             </Button>
             <Button className="flex-1 px-2" disabled={drawing} onClick={asDxf}>
-              DXF
+              {msg('handover.dxf')}
             </Button>
           </div>
           <PaperProgress papers={papers} />
           {trouble && <p className="font-medium text-brick">{trouble}</p>}
           {pages.length > 1 && (
-            <div role="group" aria-label="Pages of the sketch">
-              <p className="text-[13px] text-ink2">
-                One page has no room for all names: a key, and {pages.length - 1} parts of it. The PDF and the DXF have all of them.
-              </p>
+            <div role="group" aria-label={msg('handover.pagesOfTheSketch')}>
+              <p className="text-[13px] text-ink2">{msg('handover.onePageHasNoRoomForAll', { pages: pages.length - 1 })}</p>
               <div className="mt-1 flex items-center gap-1">
-                <Button look="quiet" disabled={at === 0} aria-label="Page before" onClick={() => setShown(at - 1)}>
+                <Button look="quiet" disabled={at === 0} aria-label={msg('handover.pageBefore')} onClick={() => setShown(at - 1)}>
                   ‹
                 </Button>
-                <span className="figures">
-                  {at + 1} of {pages.length}
-                </span>
-                <Button look="quiet" disabled={at === pages.length - 1} aria-label="Next page" onClick={() => setShown(at + 1)}>
+                <span className="figures">{msg('handover.of', { at: at + 1, pages: pages.length })}</span>
+                <Button look="quiet" disabled={at === pages.length - 1} aria-label={msg('handover.nextPage')} onClick={() => setShown(at + 1)}>
                   ›
                 </Button>
               </div>
             </div>
           )}
           {sketch && sketch.unlabelled.length > 0 && (
-            <p className="text-[13px] text-ochre">
-              No room to name {sketch.unlabelled.length} {sketch.unlabelled.length === 1 ? 'mark' : 'marks'}: take larger paper, or show less.
-            </p>
+            <p className="text-[13px] text-ochre">{msg('handover.noRoomToNameTakeLargerPaper', { unlabelled: sketch.unlabelled.length })}</p>
           )}
           {sheet.withheld.length > 0 && (
-            <p className="text-[13px] text-brick">Not drawn, since withheld: {sheet.withheld.map((each) => each.name).join(', ')}.</p>
+            <p className="text-[13px] text-brick">{msg('handover.notDrawnSinceWithheld', { withheld: sheet.withheld.map((each) => each.name).join(', ') })}</p>
           )}
         </section>
         <div className="relative min-h-[300px] min-w-0 flex-1 border-[1.5px] border-ink bg-sheet" aria-busy={drawing}>
-          {progress !== null && <progress aria-label="Drawing the sketch" className="absolute top-0 right-0 left-0 w-full" value={progress} />}
+          {progress !== null && <progress aria-label={msg('handover.drawingTheSketch')} className="absolute top-0 right-0 left-0 w-full" value={progress} />}
           {sheet.rows.length === 0 ? (
-            <p className="p-6 text-ink2">No mark of this package is set yet.</p>
+            <p className="p-6 text-ink2">{msg('handover.noMarkOfThisPackageIsSet')}</p>
           ) : (
             scene && <SceneView scene={scene} className={`mx-auto h-full max-h-full w-full ${drawing ? 'opacity-50' : ''}`} />
           )}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { conventionFor, memberName, stakeAsSet, stakeReading, writingBody, type RoundStop } from '@idle-marker/records';
-import { crewWords, LANGUAGES, stakeNoticeWords } from '@idle-marker/words';
+import { msg, crewWords, LANGUAGES, stakeNoticeWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -32,43 +32,56 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
   const anew = useMemo(() => writingBody(state, work, plan, mark), [state, work, plan, mark]);
   const last = state.writings.get(mark.id);
   return (
-    <section className="min-w-0 flex-1 border-ink bg-sheet p-5 max-md:border-t max-md:p-3 lg:overflow-y-auto lg:border-l" aria-label={`Stake of ${plan.name}`}>
+    <section
+      className="min-w-0 flex-1 border-ink bg-sheet p-5 max-md:border-t max-md:p-3 lg:overflow-y-auto lg:border-l"
+      aria-label={msg('handover.stakeOf', { name: plan.name })}
+    >
       <div className="flex flex-wrap items-start justify-between gap-3">
         <div>
           <h1 className="text-2xl">{plan.name}</h1>
           <p className="text-ink2">
-            {convention.name} · set {clockTime(mark.at)} by {memberName(state, mark.by)}
-            {last && ` · written anew ${clockTime(last.at)} by ${memberName(state, last.by)}`}
+            {msg('handover.setBy', {
+              name: convention.name,
+              clockTime: clockTime(mark.at),
+              memberName: memberName(state, mark.by),
+              clockTime2: last && msg('handover.writtenAnewBy', { clockTime: clockTime(last.at), memberName: memberName(state, last.by) }),
+            })}
           </p>
         </div>
         <div className="flex flex-wrap gap-2">
-          <Button onClick={() => setReporting(true)}>Gone or hit…</Button>
+          <Button onClick={() => setReporting(true)}>{msg('handover.goneOrHit')}</Button>
           <Button look="primary" onClick={() => setWriting(true)}>
-            Write it
+            {msg('handover.writeIt')}
           </Button>
         </div>
       </div>
       {report && (
         <Card
           tone="brick"
-          title={report.body.kind === 'destroyed' ? 'Said to be gone' : 'Said to have been hit or moved'}
+          title={report.body.kind === 'destroyed' ? msg('common.saidToBeGone') : msg('common.saidToHaveBeenHitOrMoved')}
           actions={
             <Link className={LINK} to={`/sites/${id}/mark?package=${work.id}&mark=${encodeURIComponent(plan.key)}`}>
-              Set it again
+              {msg('common.setItAgain')}
             </Link>
           }
         >
-          {clockTime(report.at)} by {report.body.who || memberName(state, report.by)}
-          {report.body.text && `: ${report.body.text}`}
+          {msg('handover.by2', {
+            clockTime: clockTime(report.at),
+            who: report.body.who || memberName(state, report.by),
+            text: report.body.text && `: ${report.body.text}`,
+          })}
         </Card>
       )}
       {outdated && (
-        <Card tone="brick" title="The package asks for another place or height by now">
-          What stands here was set for an earlier revision. Set it again before anybody builds from it.
+        <Card tone="brick" title={msg('handover.thePackageAsksForAnotherPlaceOr')}>
+          {msg('handover.whatStandsHereWasSetForAn')}
         </Card>
       )}
       {written.notices.length > 0 && (
-        <Card tone="ochre" title={written.notices.length === 1 ? 'One thing to notice' : `${written.notices.length} things to notice`}>
+        <Card
+          tone="ochre"
+          title={written.notices.length === 1 ? msg('handover.oneThingToNotice') : msg('handover.thingsToNotice', { notices: written.notices.length })}
+        >
           <ul className="list-disc pl-5">
             {written.notices.map((notice, i) => (
               <li key={i}>{stakeNoticeWords(notice, state.settings.lengthUnit)}</li>
@@ -79,15 +92,11 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
       <div className="mt-4">
         <LathPicture faces={written.faces} carrier={convention.carrier} writing={convention.lath.writing} paint={convention.unusualPaint} />
       </div>
-      {anew && (
-        <p className="mt-2 text-[13px] text-ochre">
-          What stands on it: {mark.body.stakeText.join(' · ')}. How stakes are written, or the package, has changed since: write it anew, or leave it as it is.
-        </p>
-      )}
+      {anew && <p className="mt-2 text-[13px] text-ochre">{msg('handover.whatStandsOnItHowStakesAre', { stakeText: mark.body.stakeText.join(' · ') })}</p>}
       <MarkPhotos mark={mark.id} name={plan.name} written />
       <div className="mt-5 flex flex-wrap items-end justify-between gap-3 border-t border-rule pt-3">
-        <h2 className="text-xl">How a crew reads it</h2>
-        <Choice label="Language" value={language} options={LANGUAGES.map(({ code, name }) => [code, name] as const)} onChange={setLanguage} />
+        <h2 className="text-xl">{msg('handover.howACrewReadsIt')}</h2>
+        <Choice label={msg('handover.language')} value={language} options={LANGUAGES.map(({ code, name }) => [code, name] as const)} onChange={setLanguage} />
       </div>
       <div className="mt-2">
         <ReadingCard

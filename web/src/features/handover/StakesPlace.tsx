@@ -1,7 +1,7 @@
 import { memo, useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { compareNames, roundOf, writingBody, type RoundStop } from '@idle-marker/records';
-import { STANDING } from '@idle-marker/words';
+import { msg, STANDING } from '@idle-marker/words';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -65,8 +65,8 @@ export function Place() {
   const toggle = useCallback((key: string) => setTicked((before) => toggled(before, key)), []);
   if (!work)
     return (
-      <EmptyTo title="No stakes yet" place="design" label="Make a work package" ways={<HandOverWays />}>
-        What is written on a stake comes from the mark as it was set.
+      <EmptyTo title={msg('handover.noStakesYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+        {msg('handover.whatIsWrittenOnAStakeComes')}
       </EmptyTo>
     );
   const asked = stops.find(({ plan }) => plan.key === search.get('mark')) ?? null;
@@ -77,10 +77,13 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
-        <section className="flex min-w-0 flex-col gap-3 p-5 max-md:p-3 lg:w-[360px] lg:flex-none lg:overflow-y-auto" aria-label="Stakes of the package">
+        <section
+          className="flex min-w-0 flex-col gap-3 p-5 max-md:p-3 lg:w-[360px] lg:flex-none lg:overflow-y-auto"
+          aria-label={msg('handover.stakesOfThePackage')}
+        >
           {state.packages.length > 1 && (
             <Choice
-              label="Work package"
+              label={msg('common.workPackage')}
               value={work.id}
               options={state.packages.map((each) => [each.id, each.body.name] as const)}
               onChange={(id) => {
@@ -91,41 +94,43 @@ export function Place() {
           )}
           <div className="flex flex-wrap gap-2">
             <Button disabled={stops.length === 0} onClick={() => setPrinting('labels')}>
-              Labels…
+              {msg('handover.labels2')}
             </Button>
             <Button disabled={stops.length === 0} onClick={() => setPrinting('cards')}>
-              Cards for the crew…
+              {msg('handover.cardsForTheCrew')}
             </Button>
-            <span className="self-center text-[13px] text-ink2">{keys.length === 0 ? 'of all of them' : `of the ${keys.length} ticked`}</span>
+            <span className="self-center text-[13px] text-ink2">
+              {keys.length === 0 ? msg('handover.ofAllOfThem') : msg('handover.ofTheTicked', { keys: keys.length })}
+            </span>
           </div>
           {anew.length > 0 && (
             <Card
               tone="ochre"
-              title={`${anew.length} ${anew.length === 1 ? 'stake says' : 'stakes say'} something else than would be written now`}
-              actions={<Button onClick={() => setWritingAnew(true)}>Written anew…</Button>}
+              title={msg('handover.somethingElseThanWouldBeWrittenNow', { anew: anew.length })}
+              actions={<Button onClick={() => setWritingAnew(true)}>{msg('handover.writtenAnew')}</Button>}
             >
-              How stakes are written, or the package, has changed since.
+              {msg('handover.howStakesAreWrittenOrThePackage')}
             </Card>
           )}
           {stops.length > MANY && (
             <Field
-              label="Find a stake"
+              label={msg('handover.findAStake')}
               value={wanted}
               onChange={(event) => setWanted(event.target.value)}
-              error={found.length === 0 ? 'No stake has that in its name.' : null}
+              error={found.length === 0 ? msg('handover.noStakeHasThatInItsName') : null}
             />
           )}
           {stops.length === 0 ? (
-            <p className="text-ink2">No mark of this package is set yet.</p>
+            <p className="text-ink2">{msg('handover.noMarkOfThisPackageIsSet')}</p>
           ) : (
             <table className={TABLE}>
               <thead>
                 <tr>
                   <th className={TH_WORD}>
-                    <span className="sr-only">Print</span>
+                    <span className="sr-only">{msg('handover.print')}</span>
                   </th>
-                  <th className={TH_WORD}>Mark</th>
-                  <th className={TH_WORD}>Standing</th>
+                  <th className={TH_WORD}>{msg('common.mark')}</th>
+                  <th className={TH_WORD}>{msg('handover.standing')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -167,7 +172,13 @@ const StakeRow = memo(function StakeRow({ stop: { plan, standing, report, outdat
     <tr className={isChosen ? 'bg-ochre-tint' : ''}>
       <td className={TD_WORD}>
         <label className="flex min-h-11 min-w-11 cursor-pointer items-center justify-center">
-          <input type="checkbox" className="h-5 w-5 accent-(--spruce)" aria-label={`Print ${plan.name}`} checked={isTicked} onChange={() => onTick(plan.key)} />
+          <input
+            type="checkbox"
+            className="h-5 w-5 accent-(--spruce)"
+            aria-label={msg('handover.print2', { name: plan.name })}
+            checked={isTicked}
+            onChange={() => onTick(plan.key)}
+          />
         </label>
       </td>
       <td className={TD_WORD}>
@@ -181,7 +192,15 @@ const StakeRow = memo(function StakeRow({ stop: { plan, standing, report, outdat
         </button>
       </td>
       <td className={`${TD_WORD} ${standing === 'inDoubt' || report ? 'text-brick' : standing === 'held' && !outdated ? 'text-good' : 'text-ochre'}`}>
-        {report ? (report.body.kind === 'destroyed' ? 'said to be gone' : 'said to be hit') : outdated ? 'plan changed' : standing ? STANDING[standing] : ''}
+        {report
+          ? report.body.kind === 'destroyed'
+            ? msg('handover.saidToBeGone')
+            : msg('handover.saidToBeHit')
+          : outdated
+            ? msg('handover.planChanged')
+            : standing
+              ? STANDING[standing]
+              : ''}
       </td>
     </tr>
   );

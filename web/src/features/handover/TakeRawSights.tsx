@@ -13,7 +13,7 @@ import {
   targetHeightsThatCannotBe,
   usesOfRaw,
 } from '@idle-marker/records';
-import { landXmlFaultWords, smallLength } from '@idle-marker/words';
+import { msg, landXmlFaultWords, smallLength } from '@idle-marker/words';
 import { keepUses } from '../../pole/useDraft.ts';
 import { ask, RefusedError, troubleOf } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
@@ -39,7 +39,10 @@ const checked = (text: string, signal: AbortSignal): Promise<RawSights> =>
 const among = (name: string, text: string, signal: AbortSignal): Promise<RawSights> =>
   checked(text, signal).catch((error: unknown) => {
     if (!(error instanceof RefusedError)) throw error;
-    throw new RefusedError({ ...error.problem, detail: `Among what was read from ${name}: ${error.problem.detail.replace(/^Line \d+, /, '')}` });
+    throw new RefusedError({
+      ...error.problem,
+      detail: msg('handover.amongWhatWasReadFrom', { name, detail: error.problem.detail.replace(/^Line \d+, /, '') }),
+    });
   });
 
 /** What a file holds, ready to be taken in: one placing, or of several the one that is chosen. */
@@ -59,7 +62,7 @@ export function TakeRawSights() {
   const take = async (file: File) => {
     setTrouble(null);
     if (file.size > LARGEST_UPLOAD_BYTES) {
-      setTrouble(`${file.name} is too large for the sights of one placing. Nothing was taken.`);
+      setTrouble(msg('handover.isTooLargeForTheSightsOf', { name: file.name }));
       return;
     }
     const end = new AbortController();
@@ -68,7 +71,7 @@ export function TakeRawSights() {
       const text = await file.text();
       await (looksLikeXml(text) ? takeSurvey(file.name, text, end.signal) : takeSights(file.name, text, end.signal));
     } catch (error) {
-      if (!end.signal.aborted) setTrouble(`${file.name} was not taken. ${troubleOf(error, 'Try again when it is back.')}`);
+      if (!end.signal.aborted) setTrouble(msg('handover.wasNotTaken', { name: file.name, trouble: troubleOf(error, msg('common.tryAgainWhenItIsBack')) }));
     } finally {
       setReading(null);
     }
@@ -77,23 +80,27 @@ export function TakeRawSights() {
     const read = await checked(text, signal);
     if (read.header.combinedScaleFactor !== state.settings.combinedScaleFactor)
       setTrouble(
-        `${fileName} was not taken: its grid distances are ${read.header.combinedScaleFactor} of ground distances, those of this site ${state.settings.combinedScaleFactor}. Its station would come out another one here.`,
+        msg('handover.wasNotTakenItsGridDistancesAre', {
+          fileName,
+          combinedScaleFactor: read.header.combinedScaleFactor,
+          combinedScaleFactor2: state.settings.combinedScaleFactor,
+        }),
       );
     else setFound({ setups: [read], assumed: null });
   };
   const takeSurvey = async (fileName: string, text: string, signal: AbortSignal) => {
     const survey = await readList('survey', { text }, signal);
     if (survey === null) {
-      if (!signal.aborted) setTrouble(`${fileName} could not be read just now. Nothing was taken: choose it again.`);
+      if (!signal.aborted) setTrouble(msg('handover.couldNotBeReadJustNowNothing', { fileName }));
       return;
     }
     if (!survey.ok) {
-      setTrouble(`${fileName} was not taken. ${landXmlFaultWords(survey.error)}`);
+      setTrouble(msg('handover.wasNotTaken2', { fileName, landXmlFault: landXmlFaultWords(survey.error) }));
       return;
     }
     const setups = survey.value.setups.filter((setup) => setup.sights.length > 0);
     if (setups.length === 0) {
-      setTrouble(`${fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.`);
+      setTrouble(msg('handover.wasNotTakenItIsLandxmlBut', { fileName }));
       return;
     }
     const raws: RawSights[] = [];
@@ -108,7 +115,7 @@ export function TakeRawSights() {
         accept=".jsonl,.xml,.landxml,application/x-ndjson,application/xml"
         className="sr-only"
         tabIndex={-1}
-        aria-label="File of raw sights"
+        aria-label={msg('handover.fileOfRawSights')}
         onChange={(event) => {
           const [file] = event.target.files ?? [];
           if (file) void take(file);
@@ -116,9 +123,9 @@ export function TakeRawSights() {
         }}
       />
       <Button disabled={occupation !== null || reading !== null} onClick={() => input.current?.click()}>
-        Take raw sights in…
+        {msg('handover.takeRawSightsIn')}
       </Button>
-      {occupation !== null && <p className="mt-1 text-[13px] text-ink2">{occupation.body.name} is still set up: close it first.</p>}
+      {occupation !== null && <p className="mt-1 text-[13px] text-ink2">{msg('handover.isStillSetUpCloseItFirst', { name: occupation.body.name })}</p>}
       {reading && <ReadingOn fileName={reading.fileName} onCancel={() => reading.end.abort()} />}
       {trouble && (
         <p className="mt-2 font-medium text-brick" role="alert">
@@ -161,12 +168,12 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
     <Dialog
       open
       onClose={onClose}
-      title={`${raw.sights.length} sights from ${raw.setup.name} of ${raw.header.site}`}
+      title={msg('handover.sightsFromOf', { sights: raw.sights.length, name: raw.setup.name, site: raw.header.site })}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={name === '' || taken !== null} onClick={() => void take()}>
-            Take them in
+            {msg('handover.takeThemIn')}
           </Button>
         </>
       }
@@ -174,9 +181,12 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
       {found.setups.length > 1 && (
         <Choice
           className="mb-3"
-          label="The file holds several placings: which one"
+          label={msg('handover.theFileHoldsSeveralPlacingsWhichOne')}
           value={chosen}
-          options={found.setups.map(({ setup, sights }, i) => [String(i), `${setup.name}, ${dayAndTime(setup.at)}, ${sights.length} sights`] as const)}
+          options={found.setups.map(
+            ({ setup, sights }, i) =>
+              [String(i), msg('handover.sights', { name: setup.name, dayAndTime: dayAndTime(setup.at), sights: sights.length })] as const,
+          )}
           onChange={(next) => {
             setChosen(next);
             setTyped(null);
@@ -184,55 +194,59 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
         />
       )}
       <p>
-        {raw.setup.instrument.name}, {units.length(raw.setup.instrumentHeight)} {units.unit} high; taken by {raw.setup.by}. They become a set-up of this site,
-        to be looked at and accepted under Station.
+        {msg('handover.highTakenByTheyBecomeASet', {
+          name: raw.setup.instrument.name,
+          length: units.length(raw.setup.instrumentHeight),
+          unit: units.unit,
+          by: raw.setup.by,
+        })}
       </p>
       <Field
         className="mt-3 max-w-xs"
-        label="Name of the set-up here"
+        label={msg('handover.nameOfTheSetUpHere')}
         value={typed ?? free}
         maxLength={80}
         onChange={(event) => setTyped(event.target.value)}
-        error={name === '' ? 'Give it a name.' : taken === null ? null : `There is ${taken} already.`}
-        help={free === raw.setup.name ? null : `${raw.setup.name} is the name of another set-up here.`}
+        error={name === '' ? msg('common.giveItAName') : taken === null ? null : msg('handover.thereIsAlready', { taken })}
+        help={free === raw.setup.name ? null : msg('handover.isTheNameOfAnotherSetUp', { name: raw.setup.name })}
       />
-      {found.assumed !== null && (
-        <p className="mt-2">
-          The file does not say how precise the instrument is, nor how the targets were carried: they are reckoned as good as those of {found.assumed}, and
-          distances as put right for prism and air.
-        </p>
-      )}
+      {found.assumed !== null && <p className="mt-2">{msg('handover.theFileDoesNotSayHowPrecise', { assumed: found.assumed })}</p>}
       {solved?.ok && (
         <p className="mt-2">
-          Its station computed again: {units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(solved.value[axis])}`).join(', ')}, height{' '}
-          {units.length(solved.value.height?.z ?? null)}
-          {same !== null && (same === 0 ? ', the same as in the file to the last digit.' : `, ${smallLength(same, units.lengthUnit)} from what the file says.`)}
+          {msg('handover.itsStationComputedAgainHeight', {
+            axes: units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(solved.value[axis])}`).join(', '),
+            length: units.length(solved.value.height?.z ?? null),
+            same:
+              same !== null &&
+              (same === 0 ? msg('handover.theSameAsInTheFileTo') : msg('handover.fromWhatTheFileSays', { smallLength: smallLength(same, units.lengthUnit) })),
+          })}
         </p>
       )}
-      {solved && !solved.ok && <p className="mt-2 text-ochre">By themselves these sights give no station yet.</p>}
+      {solved && !solved.ok && <p className="mt-2 text-ochre">{msg('handover.byThemselvesTheseSightsGiveNoStation')}</p>}
       {impossible.length > 0 && (
         <p className="mt-2 font-medium text-brick" role="alert">
-          {impossible.join(', ')}: a wall target has no pole, and the file gives its sights a target height. They are kept as they were read: leave their
-          heights out, or put the height right under “An entry was wrong”.
+          {msg('handover.aWallTargetHasNoPoleAnd', { impossible: impossible.join(', ') })}
         </p>
       )}
-      {left.length > 0 && <p className="mt-2">Left out of it: {left.join(', ')}. That comes along.</p>}
-      {fresh.length > 0 && <p className="mt-2">New on this site: {fresh.map(({ name }) => name).join(', ')}. They are listed with the figures of the file.</p>}
+      {left.length > 0 && <p className="mt-2">{msg('handover.leftOutOfItThatComesAlong', { left: left.join(', ') })}</p>}
+      {fresh.length > 0 && <p className="mt-2">{msg('handover.newOnThisSiteTheyAreListed', { fresh: fresh.map(({ name }) => name).join(', ') })}</p>}
       {elsewhere.length > 0 && (
         <p className="mt-2 font-medium text-ochre" role="alert">
-          Listed here with other figures, which count:{' '}
-          {elsewhere
-            .map(({ name, byPlan, byHeight }) =>
-              [
-                `${name}`,
-                byPlan ? `${smallLength(byPlan, units.lengthUnit)} away` : '',
-                byHeight ? `${smallLength(Math.abs(byHeight), units.lengthUnit)} ${byHeight > 0 ? 'higher' : 'lower'} in the file` : '',
-              ]
-                .filter(Boolean)
-                .join(' '),
-            )
-            .join(', ')}
-          . The station will come out accordingly.
+          {msg('handover.listedHereWithOtherFiguresWhichCount', {
+            elsewhere: elsewhere
+              .map(({ name, byPlan, byHeight }) =>
+                [
+                  `${name}`,
+                  byPlan ? msg('handover.away', { smallLength: smallLength(byPlan, units.lengthUnit) }) : '',
+                  byHeight
+                    ? msg('handover.inTheFile', { smallLength: smallLength(Math.abs(byHeight), units.lengthUnit), byHeight: byHeight > 0 ? 'higher' : 'lower' })
+                    : '',
+                ]
+                  .filter(Boolean)
+                  .join(' '),
+              )
+              .join(', '),
+          })}
         </p>
       )}
     </Dialog>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { pointsToFind } from '@idle-marker/records';
-import { crewWords, LANGUAGES } from '@idle-marker/words';
+import { msg, crewWords, LANGUAGES } from '@idle-marker/words';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -17,8 +17,8 @@ export function Place() {
   const points = useMemo(() => (work ? pointsToFind(state, trust, work) : []), [state, trust, work]);
   if (!work)
     return (
-      <EmptyTo title="No points yet" place="design" label="Make a work package" ways={<HandOverWays />}>
-        Points are taped back from the marks of a work package.
+      <EmptyTo title={msg('handover.noPointsYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+        {msg('handover.pointsAreTapedBackFromTheMarks')}
       </EmptyTo>
     );
   const idOf = (point: (typeof points)[number]) => `${point.item}\n${point.corner}`;
@@ -27,29 +27,37 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
-        <section className="max-w-5xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label="Tape it back">
-          <h1 className="text-2xl">Tape it back</h1>
-          <p className="text-ink2">
-            From any two marks that are left, the distances that give a point again. Distances are level, from the marks as they were set.
-          </p>
+        <section className="max-w-5xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('common.tapeItBack')}>
+          <h1 className="text-2xl">{msg('common.tapeItBack')}</h1>
+          <p className="text-ink2">{msg('handover.fromAnyTwoMarksThatAreLeft')}</p>
           <div className="my-3 grid gap-3 sm:grid-cols-3">
             {state.packages.length > 1 && (
-              <Choice label="Work package" value={work.id} options={state.packages.map((each) => [each.id, each.body.name] as const)} onChange={setWork} />
+              <Choice
+                label={msg('common.workPackage')}
+                value={work.id}
+                options={state.packages.map((each) => [each.id, each.body.name] as const)}
+                onChange={setWork}
+              />
             )}
             {point && (
               <Choice
-                label="Point"
+                label={msg('common.point')}
                 value={idOf(point)}
-                options={points.map((each) => [idOf(each), `${each.corner} of ${each.item}`] as const)}
+                options={points.map((each) => [idOf(each), msg('handover.of2', { corner: each.corner, item: each.item })] as const)}
                 onChange={setChosen}
               />
             )}
-            <Choice label="Language" value={language} options={LANGUAGES.map(({ code, name }) => [code, name] as const)} onChange={setLanguage} />
+            <Choice
+              label={msg('handover.language')}
+              value={language}
+              options={LANGUAGES.map(({ code, name }) => [code, name] as const)}
+              onChange={setLanguage}
+            />
           </div>
           {point ? (
             <TapeBack key={idOf(point)} point={point} unit={state.settings.lengthUnit} angleUnit={state.settings.angleUnit} words={crewWords(language)} />
           ) : (
-            <p className="text-ink2">The package has no marks.</p>
+            <p className="text-ink2">{msg('handover.thePackageHasNoMarks')}</p>
           )}
         </section>
       </div>

@@ -1,16 +1,17 @@
 import { useEffect, useState } from 'react';
 import { STAKE_SIDES, type StakeConvention, type StakeFaces } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
-const SIDE = { front: 'Front', back: 'Back', left: 'Left side', right: 'Right side' } as const;
+const SIDE = { front: msg('handover.front'), back: msg('common.back'), left: msg('common.leftSide'), right: msg('common.rightSide') } as const;
 const FACING = {
-  toItem: 'Toward what is to be built.',
-  angled: 'Turned halfway toward what is to be built.',
-  alongRoad: 'Along the road.',
+  toItem: msg('handover.towardWhatIsToBeBuilt'),
+  angled: msg('handover.turnedHalfwayTowardWhatIsToBe'),
+  alongRoad: msg('handover.alongTheRoad'),
 } as const;
 
 interface WriteDialogProps {
@@ -45,16 +46,16 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
       open
       wide
       onClose={onClose}
-      title={`Write the stake of ${name}`}
+      title={msg('handover.writeTheStakeOf', { name })}
       foot={
         <>
-          <span className="mr-auto text-ink2">{line ? `Line ${at + 1} of ${lines.length}` : 'All written'}</span>
+          <span className="mr-auto text-ink2">{line ? msg('handover.lineOf', { at: at + 1, lines: lines.length }) : msg('handover.allWritten')}</span>
           <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
-            A line back
+            {msg('handover.aLineBack')}
           </Button>
           {line ? (
-            <Button look="primary" hint="Space" onClick={() => setAt(at + 1)}>
-              Written
+            <Button look="primary" hint={msg('common.space')} onClick={() => setAt(at + 1)}>
+              {msg('handover.written')}
             </Button>
           ) : (
             <Button
@@ -64,7 +65,7 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
                 onClose();
               }}
             >
-              Done
+              {msg('common.done')}
             </Button>
           )}
         </>
@@ -89,17 +90,18 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
           {line.ruled && (
             <>
               <div className="border-t-4 border-ink" />
-              <p className="text-ink2">Draw a line below it.</p>
+              <p className="text-ink2">{msg('handover.drawALineBelowIt')}</p>
             </>
           )}
-          {line.unusual && <p className="font-medium text-brick">Not as usual here: mark it in {convention.unusualPaint || 'another colour'}.</p>}
+          {line.unusual && (
+            <p className="font-medium text-brick">
+              {msg('handover.notAsUsualHereMarkItIn', { unusualPaint: convention.unusualPaint || msg('handover.anotherColour') })}
+            </p>
+          )}
         </div>
       ) : (
         <div>
-          <p className="text-[17px]">
-            Read it once aloud from the stake. Then take a photo: it proves what was really written.
-            {anew && ' With “Done” the book keeps that the stake says this from now on.'}
-          </p>
+          <p className="text-[17px]">{msg('handover.readItOnceAloudFromTheStake', { value: anew && msg('handover.withDoneTheBookKeepsThatThe') })}</p>
           <MarkPhotos mark={mark} name={name} written />
         </div>
       )}

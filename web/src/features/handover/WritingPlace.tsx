@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { conventionsOf, conventionFor, type NamedConvention } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useLeadTo } from '../../ui/useLeadTo.ts';
@@ -21,9 +22,9 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
-        <section className="p-5 max-md:p-3 lg:w-[340px] lg:flex-none lg:overflow-y-auto" aria-label="Conventions">
-          <h1 className="text-2xl">How stakes are written</h1>
-          <p className="text-ink2">What goes on which side, in which words. A site chooses one and adapts it; a package can have its own.</p>
+        <section className="p-5 max-md:p-3 lg:w-[340px] lg:flex-none lg:overflow-y-auto" aria-label={msg('handover.conventions')}>
+          <h1 className="text-2xl">{msg('common.howStakesAreWritten')}</h1>
+          <p className="text-ink2">{msg('handover.whatGoesOnWhichSideInWhich')}</p>
           <ul className="mt-3 flex flex-col gap-1">
             {all.map((each) => (
               <li key={each.id}>
@@ -38,7 +39,7 @@ export function Place() {
                 >
                   <span className="block font-semibold">{each.convention.name}</span>
                   <span className="block text-[13px] text-ink2">
-                    {each.id === usual.id ? 'usual on this site' : each.fact ? 'of this site' : 'comes with Idle Marker'}
+                    {each.id === usual.id ? msg('handover.usualOnThisSite') : each.fact ? msg('handover.ofThisSite') : msg('handover.comesWithIdleMarker')}
                   </span>
                 </button>
               </li>
@@ -54,7 +55,7 @@ export function Place() {
             <div>
               <h2 className="text-xl">{chosen.convention.name}</h2>
               <p className="text-[13px] text-ink2">
-                {users.length > 0 ? `Written so: ${users.map((work) => work.body.name).join(', ')}` : 'No package is written so.'}
+                {users.length > 0 ? msg('handover.writtenSo', { users: users.map((work) => work.body.name).join(', ') }) : msg('handover.noPackageIsWrittenSo')}
               </p>
             </div>
             <div className="flex flex-wrap gap-2">
@@ -65,21 +66,21 @@ export function Place() {
                     setShown(usual.id);
                   }}
                 >
-                  Put aside
+                  {msg('handover.putAside')}
                 </Button>
               )}
-              <Button onClick={() => setEditing(chosen)}>{chosen.fact ? 'Change…' : 'Adapt a copy…'}</Button>
+              <Button onClick={() => setEditing(chosen)}>{chosen.fact ? msg('common.change') : msg('handover.adaptACopy')}</Button>
               <Button
                 look="primary"
                 disabled={chosen.id === state.settings.convention}
                 onClick={() => void say({ type: 'site', body: { ...state.settings, convention: chosen.id } })}
               >
-                {chosen.id === state.settings.convention ? 'Usual here' : 'Make it usual here'}
+                {chosen.id === state.settings.convention ? msg('handover.usualHere') : msg('handover.makeItUsualHere')}
               </Button>
             </div>
           </div>
           <ConventionPreview convention={chosen.convention} />
-          <p className="mt-4 text-[13px] text-ink2">Marks that are set keep what was written on them. A stake is written anew under Stakes.</p>
+          <p className="mt-4 text-[13px] text-ink2">{msg('handover.marksThatAreSetKeepWhatWas')}</p>
         </section>
       </div>
       {editing && <ConventionDialog from={editing} onClose={() => setEditing(null)} onKept={setShown} />}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -22,25 +23,22 @@ export function WrittenAnewDialog({ stakes, onClose }: WrittenAnewDialogProps) {
       open
       wide
       onClose={onClose}
-      title="Stakes written anew"
+      title={msg('handover.stakesWrittenAnew')}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button
             look="primary"
             disabled={chosen.length === 0}
             onClick={() => void say(...chosen.map(({ body }) => ({ type: 'writing' as const, body }))).then(onClose)}
           >
-            {chosen.length === 1 ? '1 stake says this now' : `${chosen.length} stakes say this now`}
+            {chosen.length === 1 ? msg('handover.n1StakeSaysThisNow') : msg('handover.stakesSayThisNow', { chosen: chosen.length })}
           </Button>
         </>
       }
     >
-      <p>
-        The crew’s page, labels and sheets follow what stands on the stakes. Say so once it stands there, or right before labels are printed and put on: labels
-        print what is said here.
-      </p>
-      <ul className="mt-3" aria-label="Stakes written anew">
+      <p>{msg('handover.theCrewsPageLabelsAndSheetsFollow')}</p>
+      <ul className="mt-3" aria-label={msg('handover.stakesWrittenAnew')}>
         {shown.map(({ name, before, body }) => (
           <li key={body.mark} className="border-b border-rule py-1.5">
             <label className="flex min-h-11 cursor-pointer items-start gap-3">
@@ -52,7 +50,7 @@ export function WrittenAnewDialog({ stakes, onClose }: WrittenAnewDialogProps) {
               />
               <span className="min-w-0">
                 <span className="font-semibold">{name}</span>
-                <span className="block text-[13px] text-ink2">before: {before.join(' · ')}</span>
+                <span className="block text-[13px] text-ink2">{msg('handover.before', { before: before.join(' · ') })}</span>
                 <span className="figures block">{body.stakeText.join(' · ')}</span>
               </span>
             </label>

@@ -13,6 +13,7 @@ import {
   type StakeSide,
   type StakeTerm,
 } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 
 export interface PartPlace {
   readonly part: StakePart;
@@ -62,7 +63,7 @@ const RANGE = { length: [50, 5000], width: [10, 1000], inGround: [0, 5000], lett
 export function sizeError(draft: ConventionDraft, field: (typeof LATH_FIELDS)[number]): string | null {
   const value = millimetres(draft.lath[field]);
   const [least, most] = RANGE[field];
-  return value >= least && value <= most ? null : `Give ${least} to ${most} mm.`;
+  return value >= least && value <= most ? null : msg('handover.giveToMm', { least, most });
 }
 
 export const hasSizes = (draft: ConventionDraft): boolean => LATH_FIELDS.every((field) => sizeError(draft, field) === null);
@@ -130,10 +131,10 @@ export const SAMPLES: readonly StakeContent[] = [
     designZ: 6.25,
     also: null,
     road: null,
-    package: 'Hall hubs',
+    package: msg('handover.hallHubs'),
     point: 'nail',
     tolerance: { plan: 0.006, height: 0.005 },
-    set: { day: '2031-05-06', by: 'Kim' },
+    set: { day: '2031-05-06', by: msg('handover.kim') },
   },
   {
     name: 'K-0+040',
@@ -147,10 +148,10 @@ export const SAMPLES: readonly StakeContent[] = [
     hubZ: 4.402,
     designZ: 4.274,
     also: null,
-    road: { name: 'Mill Road', to: 'left kerb.back', gradeTo: 'left kerb.face', why: 'curve begins' },
-    package: 'Kerb hubs',
+    road: { name: msg('handover.millRoad'), to: 'left kerb.back', gradeTo: 'left kerb.face', why: 'curve begins' },
+    package: msg('handover.kerbHubs'),
     point: 'tack',
     tolerance: { plan: 0.01, height: 0.006 },
-    set: { day: '2031-05-06', by: 'Kim' },
+    set: { day: '2031-05-06', by: msg('handover.kim') },
   },
 ];

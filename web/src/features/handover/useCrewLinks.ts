@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { msg } from '@idle-marker/words';
 import { ask, listIn } from '../../data/server.ts';
 
 export interface CrewLink {
@@ -28,6 +29,6 @@ const LOOPBACK = /^https?:\/\/(localhost|127(\.\d+){3}|\[::1\])(:\d+)?$/i;
 
 /** What keeps a phone from opening the crew's page; null when nothing does that can be known here. */
 export function addressFault(address: string | undefined): string | null {
-  if (!address) return 'No address is set under which phones reach the page: nothing is printed as a code.';
-  return LOOPBACK.test(address) ? `${address} is this machine alone: no phone can open it.` : null;
+  if (!address) return msg('handover.noAddressIsSetUnderWhichPhones');
+  return LOOPBACK.test(address) ? msg('handover.isThisMachineAloneNoPhoneCan', { address }) : null;
 }

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { azimuth, moveFor, moveGrade, planDistance, RADIANS_PER_DEGREE, type Move } from '@idle-marker/core';
 import { placeAtGround } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -42,31 +42,30 @@ export function Place() {
   const move = shown ? moveFor(viewpoint, shown, lineAzimuth) : null;
   const trail = useTrail(live ? move : null, `${plan?.key} ${viewpoint}`);
 
-  if (round.ordering) return <Empty title="One moment">The marks of {work!.body.name} are put in walking order…</Empty>;
+  if (round.ordering) return <Empty title={msg('mark.oneMoment')}>{msg('mark.theMarksOfArePutInWalking', { name: work!.body.name })}</Empty>;
   if (!work || !stop || !plan) {
     return (
-      <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package" ways={<MarkWays className="bg-sheet" />}>
-        A work package says which corners get hubs, at what offset, and how good they have to be.
+      <EmptyTo title={msg('common.nothingToMarkYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<MarkWays className="bg-sheet" />}>
+        {msg('mark.aWorkPackageSaysWhichCornersGet')}
       </EmptyTo>
     );
   }
   if (!inForce && occupation?.body.method === 'heightOnly') {
     return (
       <EmptyTo
-        title={`${occupation.body.name} gives heights alone`}
+        title={msg('common.givesHeightsAlone', { name: occupation.body.name })}
         place="mark/receiver"
-        label="Mark with a receiver"
+        label={msg('common.markWithAReceiver')}
         ways={<MarkWays className="bg-sheet" />}
       >
-        The instrument has no place there, so by itself it can’t say where a mark goes. A receiver on the same pole can; or station the instrument anew from
-        marks that are known in plan.
+        {msg('mark.theInstrumentHasNoPlaceThereSo')}
       </EmptyTo>
     );
   }
   if (!inForce) {
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
-        {stops.length} marks wait in {work.body.name}. None can be set until it is known where the instrument stands.
+      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+        {msg('mark.marksWaitInNoneCanBeSet', { stops: stops.length, name: work.body.name })}
       </EmptyTo>
     );
   }
@@ -79,7 +78,7 @@ export function Place() {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Guidance">
+        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('common.guidance')}>
           <MoveHead
             name={plan.name}
             due={staking.due}
@@ -105,8 +104,8 @@ export function Place() {
                 trail={trail}
                 viewpoint={viewpoint}
                 tolerance={tolerance}
-                toleranceWords={`within ${smallLength(tolerance, units.lengthUnit)}`}
-                ahead={viewpoint === 'facingInstrument' ? `${name}, ${toInstrument} ${units.unit} ahead of you` : null}
+                toleranceWords={msg('common.within', { smallLength: smallLength(tolerance, units.lengthUnit) })}
+                ahead={viewpoint === 'facingInstrument' ? msg('mark.aheadOfYou', { name, toInstrument, unit: units.unit }) : null}
                 stale={stale}
               />
             )}
@@ -127,7 +126,7 @@ export function Place() {
           pole={pole}
         />
       </div>
-      <TypedReading title={`Reading at ${plan.name}`} />
+      <TypedReading title={msg('common.readingAt', { name: plan.name })} />
     </>
   );
 }

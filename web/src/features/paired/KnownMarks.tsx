@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { checkJson, type Fact } from '@idle-marker/contract';
 import { judgePairedProof, type ControlMark, type PairedSolution, classOf } from '@idle-marker/records';
-import { PROOF_OUTCOME, pairedProofSentence, proofVerdict, smallLength } from '@idle-marker/words';
+import { msg, PROOF_OUTCOME, pairedProofSentence, proofVerdict, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -59,11 +59,9 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
     return typeof value === 'number' ? smallLength(value / 1000, units.lengthUnit) : '–';
   };
   return (
-    <section className="mt-4" aria-label="Known marks">
-      <h2 className="text-[15px]">The pole on a known mark</h2>
-      <p className="text-[13px] text-ink2">
-        Marks of the control list only. What is to be set, or a point of a road, is no benchmark, however near its height looks.
-      </p>
+    <section className="mt-4" aria-label={msg('paired.knownMarks')}>
+      <h2 className="text-[15px]">{msg('paired.thePoleOnAKnownMark')}</h2>
+      <p className="text-[13px] text-ink2">{msg('paired.marksOfTheControlListOnlyWhat')}</p>
       {last && (
         <Card tone={last.tone} title={last.title}>
           {last.said} {last.text}
@@ -74,15 +72,20 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
           const { body } = mark.revision;
           const proves = [
             ...(body.usePlan ? ['plan'] : []),
-            ...(body.useHeight && body.z !== null ? [used.has(mark.id) ? 'height (the one it came from)' : 'height'] : []),
+            ...(body.useHeight && body.z !== null ? [used.has(mark.id) ? msg('paired.heightTheOneItCameFrom') : 'height'] : []),
           ].join(' and ');
           return (
             <li key={mark.id} className="flex items-center justify-between gap-3 border-b border-rule">
               <span>
-                <strong>{body.name}</strong> <span className="text-[13px] text-ink2">proves {proves}</span>
+                <strong>{body.name}</strong> <span className="text-[13px] text-ink2">{msg('paired.proves', { proves })}</span>
               </span>
-              <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => void prove(mark)} aria-label={`Prove on ${body.name}`}>
-                Prove
+              <Button
+                className="my-0.5 px-3 text-[14px]"
+                disabled={busy}
+                onClick={() => void prove(mark)}
+                aria-label={msg('common.proveOn', { name: body.name })}
+              >
+                {msg('common.prove')}
               </Button>
             </li>
           );
@@ -92,10 +95,10 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
         <table className={`mt-3 ${TABLE}`}>
           <thead>
             <tr>
-              <th className={TH_WORD}>At</th>
-              <th className={TH_WORD}>Mark</th>
-              <th className={TH}>Plan, receiver</th>
-              <th className={TH}>Height, instrument</th>
+              <th className={TH_WORD}>{msg('common.at')}</th>
+              <th className={TH_WORD}>{msg('common.mark')}</th>
+              <th className={TH}>{msg('paired.planReceiver')}</th>
+              <th className={TH}>{msg('paired.heightInstrument')}</th>
             </tr>
           </thead>
           <tbody>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { antennaHeightMisfit, antennaHeightOf, SAME_HEIGHT } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { antennaMisfitWords } from '@idle-marker/words';
+import { msg, antennaMisfitWords } from '@idle-marker/words';
 import { useLinked } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -37,15 +37,15 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
   const misfit = antenna === null || offset === null ? null : antennaHeightMisfit(antenna, targetHeight, offset);
   const fit = { sdPlanMm: Number(plan.replace(',', '.')), sdHeightMm: Number(height.replace(',', '.')) };
   const errors = {
-    receiver: !listed && receiver.trim() === '' ? 'Its name or number.' : null,
-    offset: offset === null || offset < 0 || offset > 2 ? 'From the prism’s centre up to the receiver’s reference point, 0 to 2 m.' : null,
+    receiver: !listed && receiver.trim() === '' ? msg('common.itsNameOrNumber') : null,
+    offset: offset === null || offset < 0 || offset > 2 ? msg('paired.fromThePrismsCentreUpToThe') : null,
     antenna:
       antenna === null
-        ? 'As it is entered at the receiver.'
+        ? msg('paired.asItIsEnteredAtTheReceiver')
         : misfit !== null && Math.abs(misfit) > SAME_HEIGHT
           ? antennaMisfitWords(misfit, units.lengthUnit)
           : null,
-    fit: !(fit.sdPlanMm >= 0 && fit.sdPlanMm <= 500 && fit.sdHeightMm >= 0 && fit.sdHeightMm <= 500) ? 'Millimetres, from 0 to 500.' : null,
+    fit: !(fit.sdPlanMm >= 0 && fit.sdPlanMm <= 500 && fit.sdHeightMm >= 0 && fit.sdHeightMm <= 500) ? msg('paired.millimetresFrom0To500') : null,
   };
   const otherTarget = listed !== null && listed.target !== null && carried !== null && listed.target !== carried;
   const wrong = Object.values(errors).some((each) => each !== null) || otherTarget;
@@ -69,42 +69,37 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
     <Dialog
       open
       onClose={onClose}
-      title="Receiver and prism on one pole"
+      title={msg('paired.receiverAndPrismOnOnePole')}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={wrong} onClick={() => void keep()}>
-            Pair them
+            {msg('paired.pairThem')}
           </Button>
         </>
       }
     >
       <div className="flex flex-col gap-3">
         <Choice
-          label="Pair"
+          label={msg('common.pair')}
           value={item}
           options={[
             ...pairs.map((each) => [each.item, each.name] as const),
-            [OTHER, pairs.length === 0 ? 'none is listed: typed here' : 'another, typed here'] as const,
+            [OTHER, pairs.length === 0 ? msg('paired.noneIsListedTypedHere') : msg('paired.anotherTypedHere')] as const,
           ]}
           onChange={setItem}
           help={
             listed
-              ? `Receiver ${listed.receiver}, ${units.length(listed.offset)} ${units.unit} above the prism’s centre.`
-              : 'Pairs that are used again are listed under Linked, Library.'
+              ? msg('paired.receiverAboveThePrismsCentre', { receiver: listed.receiver, length: units.length(listed.offset), unit: units.unit })
+              : msg('paired.pairsThatAreUsedAgainAreListed')
           }
         />
-        {otherTarget && (
-          <p className="border-l-4 border-brick pl-3 text-brick">
-            This pair is listed with another target than the one on the pole. Change the target under Linked, or choose the right pair: the offset belongs to
-            both.
-          </p>
-        )}
+        {otherTarget && <p className="border-l-4 border-brick pl-3 text-brick">{msg('paired.thisPairIsListedWithAnotherTarget')}</p>}
         {!listed && (
           <div className="grid grid-cols-2 gap-3">
-            <Field label="Receiver: name or number" maxLength={80} value={receiver} onChange={(event) => setReceiver(event.target.value)} />
+            <Field label={msg('common.receiverNameOrNumber')} maxLength={80} value={receiver} onChange={(event) => setReceiver(event.target.value)} />
             <Field
-              label="Prism’s centre up to its reference point"
+              label={msg('common.prismsCentreUpToItsReferencePoint')}
               unit={units.unit}
               inputMode="decimal"
               value={offsetText}
@@ -114,7 +109,7 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
           </div>
         )}
         <Field
-          label="Antenna height, as entered at the receiver"
+          label={msg('paired.antennaHeightAsEnteredAtTheReceiver')}
           unit={units.unit}
           inputMode="decimal"
           value={antennaText}
@@ -122,20 +117,34 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
           error={antennaText === '' ? null : errors.antenna}
           help={
             offset === null
-              ? `The target height is ${units.length(targetHeight)} ${units.unit}.`
-              : `Target height ${units.length(targetHeight)} and offset ${units.length(offset)} make ${units.length(antennaHeightOf(targetHeight, offset))} ${units.unit}.`
+              ? msg('paired.theTargetHeightIs', { length: units.length(targetHeight), unit: units.unit })
+              : msg('paired.targetHeightAndOffsetMake', {
+                  length: units.length(targetHeight),
+                  length2: units.length(offset),
+                  length3: units.length(antennaHeightOf(targetHeight, offset)),
+                  unit: units.unit,
+                })
           }
         />
         <div className="grid grid-cols-3 gap-3">
-          <Field label="Fitted to the site, plan, mm" inputMode="decimal" value={plan} onChange={(event) => setPlan(event.target.value)} error={errors.fit} />
-          <Field label="Height, mm" inputMode="decimal" value={height} onChange={(event) => setHeight(event.target.value)} />
-          <Field label="Calibrated on" type="date" value={on} onChange={(event) => setOn(event.target.value)} />
+          <Field
+            label={msg('paired.fittedToTheSitePlanMm')}
+            inputMode="decimal"
+            value={plan}
+            onChange={(event) => setPlan(event.target.value)}
+            error={errors.fit}
+          />
+          <Field label={msg('paired.heightMm')} inputMode="decimal" value={height} onChange={(event) => setHeight(event.target.value)} />
+          <Field label={msg('paired.calibratedOn')} type="date" value={on} onChange={(event) => setOn(event.target.value)} />
         </div>
-        <p className="text-[13px] text-ink2">
-          What the calibration left at the marks it was fitted to, as its report says. It is in every reading alike, so it counts in what is promised and in how
-          far the two heights may differ.
-        </p>
-        <Field label="Note" maxLength={300} value={note} onChange={(event) => setNote(event.target.value)} placeholder="which base or network" />
+        <p className="text-[13px] text-ink2">{msg('paired.whatTheCalibrationLeftAtTheMarks')}</p>
+        <Field
+          label={msg('common.note')}
+          maxLength={300}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+          placeholder={msg('paired.whichBaseOrNetwork')}
+        />
       </div>
     </Dialog>
   );

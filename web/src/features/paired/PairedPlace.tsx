@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { azimuth, moveFor, moveGrade, planDistance, RADIANS_PER_DEGREE, type MoveInput, type Viewpoint } from '@idle-marker/core';
 import { pairedDue, pairedStake, placeAtGround, roundRows, toleranceOf, type ShotPlace, classOf } from '@idle-marker/records';
-import { hubPlaceWords, moveWords, PAIRED_DUE, pairedPromiseWords, pairFaultWords, smallLength, TWO_HEIGHTS } from '@idle-marker/words';
+import { msg, hubPlaceWords, moveWords, PAIRED_DUE, pairedPromiseWords, pairFaultWords, smallLength, TWO_HEIGHTS } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -43,9 +43,13 @@ export function Place() {
   const set = usePairedSet();
   if (!set)
     return (
-      <EmptyTo title="Set the instrument up for heights alone first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
-        With a receiver on the pole the instrument gives heights only: it may stand anywhere that sees a benchmark and the work. Choose heights alone when you
-        set it up.
+      <EmptyTo
+        title={msg('paired.setTheInstrumentUpForHeightsAlone')}
+        place="station"
+        label={msg('common.goToStation')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
+        {msg('paired.withAReceiverOnThePoleThe')}
       </EmptyTo>
     );
   return <PairedWork set={set} />;
@@ -96,7 +100,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Guidance">
+        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('common.guidance')}>
           {now && <Sources now={now} />}
           {stop && plan ? (
             <>
@@ -126,7 +130,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                     trail={[]}
                     viewpoint={viewpoint}
                     tolerance={tolerance}
-                    toleranceWords={`within ${smallLength(tolerance, units.lengthUnit)}`}
+                    toleranceWords={msg('common.within', { smallLength: smallLength(tolerance, units.lengthUnit) })}
                     ahead={null}
                     stale={now?.place.plan === null}
                   />
@@ -135,8 +139,8 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
               <PolePad distance={distance} busy={busy} onWalk={() => void shooting.walk(placeAtGround(plan, groundZ), true)} />
             </>
           ) : (
-            <EmptyTo title="Nothing to mark yet" place="design" label="Make a work package">
-              Known marks can be proved already; what is to be set comes from a work package.
+            <EmptyTo title={msg('common.nothingToMarkYet')} place="design" label={msg('common.makeAWorkPackage')}>
+              {msg('paired.knownMarksCanBeProvedAlreadyWhat')}
             </EmptyTo>
           )}
         </section>
@@ -150,7 +154,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                 {work && plan ? `${work.body.name} · ${plan.name}` : set.occupation.body.name}{' '}
                 {stop && (
                   <span className="ml-1 text-[15px] font-normal text-ink2">
-                    {round.stops.indexOf(stop) + 1} of {round.stops.length}
+                    {msg('common.of2', { index: round.stops.indexOf(stop) + 1, stops: round.stops.length })}
                   </span>
                 )}
               </h1>
@@ -162,25 +166,30 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
             accepted && (
               <>
                 <span className="flex flex-wrap gap-2">
-                  {busy && <Button onClick={shooting.cancel}>Cancel</Button>}
+                  {busy && <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button>}
                   {!busy && !staking.shot && due !== 'next' && (
                     <Button hint="N" onClick={round.next}>
-                      Skip
+                      {msg('common.skip')}
                     </Button>
                   )}
                   {!busy && stands && (
                     <Button look={due === 'next' ? 'quiet' : 'plain'} onClick={staking.pull}>
-                      Set it anew
+                      {msg('common.setItAnew')}
                     </Button>
                   )}
                 </span>
                 <span className="flex gap-2">
                   {!busy && (due === 'set' || due === 'next') && (
                     <Button disabled={blocked} onClick={() => void staking.shoot()}>
-                      Shoot again
+                      {msg('common.shootAgain')}
                     </Button>
                   )}
-                  <Button look="primary" hint="Space" disabled={busy || !ready || (blocked && due !== 'set' && due !== 'next')} onClick={staking.act}>
+                  <Button
+                    look="primary"
+                    hint={msg('common.space')}
+                    disabled={busy || !ready || (blocked && due !== 'set' && due !== 'next')}
+                    onClick={staking.act}
+                  >
                     {DUE_LABEL[due]}
                   </Button>
                 </span>
@@ -192,7 +201,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
             {(trouble ?? staking.fault) && (
               <Card
                 tone="brick"
-                title={staking.fault?.title ?? 'Nothing was stored'}
+                title={staking.fault?.title ?? msg('common.nothingWasStored')}
                 actions={
                   <Button
                     onClick={() => {
@@ -201,7 +210,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                       proving.shooting.clear();
                     }}
                   >
-                    Close
+                    {msg('common.close')}
                   </Button>
                 }
               >
@@ -216,7 +225,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                     key={fault.code}
                     tone="brick"
                     title={title}
-                    actions={fault.code === 'POLE_CHANGED' && <Button onClick={() => setPairing(true)}>Enter both again…</Button>}
+                    actions={fault.code === 'POLE_CHANGED' && <Button onClick={() => setPairing(true)}>{msg('paired.enterBothAgain')}</Button>}
                   >
                     {text}
                   </Card>
@@ -240,9 +249,12 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           {accepted && staking.shot && (
             <Card
               tone={due === 'set' ? 'good' : 'ochre'}
-              title={due === 'set' ? `Inside ${smallLength(tolerance, units.lengthUnit)}: set it` : 'Not there yet'}
+              title={due === 'set' ? msg('common.insideSetIt', { smallLength: smallLength(tolerance, units.lengthUnit) }) : msg('common.notThereYet')}
             >
-              Shot {staking.shot.shots}: {moveWords(moveFor(viewpoint, moveInput(staking.shot.stake), lineAzimuth), viewpoint, units.lengthUnit)}.
+              {msg('common.shot', {
+                shots: staking.shot.shots,
+                move: moveWords(moveFor(viewpoint, moveInput(staking.shot.stake), lineAzimuth), viewpoint, units.lengthUnit),
+              })}
             </Card>
           )}
           {accepted && work && stop && <MarkHeights work={work} stop={stop} groundZ={groundZ ?? stop.mark?.body.groundZ ?? null} stands={stands} hasHeight />}
@@ -251,13 +263,13 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           {accepted && <KnownMarks paired={accepted} shooting={proving} />}
           {accepted && (
             <div className="mt-3 flex flex-wrap gap-2">
-              <Button onClick={() => setPairing(true)}>Change the pair…</Button>
+              <Button onClick={() => setPairing(true)}>{msg('paired.changeThePair')}</Button>
             </div>
           )}
           {work && state.packages.length > 1 && (
             <Choice
               className="my-2"
-              label="Work package"
+              label={msg('common.workPackage')}
               value={work.id}
               options={state.packages.map((each) => [each.id, each.body.name] as const)}
               onChange={round.chooseWork}
@@ -274,7 +286,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
             />
           )}
           <details className="mt-3 border-y border-rule">
-            <summary className="min-h-11 cursor-pointer py-2.5">Why the two heights differ</summary>
+            <summary className="min-h-11 cursor-pointer py-2.5">{msg('paired.whyTheTwoHeightsDiffer')}</summary>
             {TWO_HEIGHTS.map((paragraph) => (
               <p key={paragraph} className="pb-2 leading-snug">
                 {paragraph}
@@ -284,7 +296,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           <MarkWays className="mt-3 border-t md:hidden" />
         </Slip>
       </div>
-      <TypedReading title={plan ? `Reading at ${plan.name}` : 'Reading'} />
+      <TypedReading title={plan ? msg('common.readingAt', { name: plan.name }) : msg('common.reading')} />
       {pairing && <PairDialog set={set} onClose={() => setPairing(false)} />}
     </>
   );

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { msg } from '@idle-marker/words';
 import { currentLink, useLinked, useLinkKind } from '../../link/linkStore.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -16,15 +17,15 @@ export function ReceiverSwitches({ offset }: { readonly offset: number }) {
     if (link?.kind === 'simulator') link.switchReceiver({ ...change, offset });
   };
   return (
-    <section className="mt-4" aria-label="At the receiver">
-      <h2 className="text-[15px]">At the receiver</h2>
+    <section className="mt-4" aria-label={msg('paired.atTheReceiver')}>
+      <h2 className="text-[15px]">{msg('paired.atTheReceiver')}</h2>
       <Button className="my-1" onClick={() => turn({ on: !on })}>
-        {on ? 'Switch the receiver off' : 'Switch the receiver on'}
+        {on ? msg('paired.switchTheReceiverOff') : msg('paired.switchTheReceiverOn')}
       </Button>
       {on && (
         <>
-          <Tick label="Tilt compensation" checked={compensating} onChange={(next) => turn({ compensating: next })} />
-          <Tick label="Corrections received" checked={linked} onChange={(next) => turn({ linked: next })} />
+          <Tick label={msg('paired.tiltCompensation')} checked={compensating} onChange={(next) => turn({ compensating: next })} />
+          <Tick label={msg('paired.correctionsReceived')} checked={linked} onChange={(next) => turn({ linked: next })} />
         </>
       )}
     </section>
@@ -56,21 +57,21 @@ function TypedReceiver() {
     link.giveReceiver({ e, n, z, ...sd, fix: fixed ? 'fixed' : 'float', correctionAge: 0, compensating: !plumb, leanDeg: null, linked: true });
   };
   return (
-    <section className="mt-4 flex flex-col gap-2" aria-label="At the receiver">
-      <h2 className="text-[15px]">What the receiver shows</h2>
+    <section className="mt-4 flex flex-col gap-2" aria-label={msg('paired.atTheReceiver')}>
+      <h2 className="text-[15px]">{msg('paired.whatTheReceiverShows')}</h2>
       <div className="grid grid-cols-3 gap-2">
-        <Field label={units.axes[0] === 'e' ? 'East' : 'North'} inputMode="decimal" value={text.first} onChange={set('first')} />
-        <Field label={units.axes[0] === 'e' ? 'North' : 'East'} inputMode="decimal" value={text.second} onChange={set('second')} />
-        <Field label="Height of the receiver" inputMode="decimal" value={text.z} onChange={set('z')} />
+        <Field label={units.axes[0] === 'e' ? msg('common.east') : msg('common.north')} inputMode="decimal" value={text.first} onChange={set('first')} />
+        <Field label={units.axes[0] === 'e' ? msg('common.north') : msg('common.east')} inputMode="decimal" value={text.second} onChange={set('second')} />
+        <Field label={msg('paired.heightOfTheReceiver')} inputMode="decimal" value={text.z} onChange={set('z')} />
       </div>
       <div className="grid grid-cols-2 gap-2">
-        <Field label="It states for plan, mm" inputMode="decimal" value={text.plan} onChange={set('plan')} />
-        <Field label="and for height, mm" inputMode="decimal" value={text.height} onChange={set('height')} />
+        <Field label={msg('paired.itStatesForPlanMm')} inputMode="decimal" value={text.plan} onChange={set('plan')} />
+        <Field label={msg('paired.andForHeightMm')} inputMode="decimal" value={text.height} onChange={set('height')} />
       </div>
-      <Tick label="It says fixed, with corrections under 10 s old" checked={fixed} onChange={setFixed} />
-      <Tick label="Tilt compensation is off, the pole is plumb" checked={plumb} onChange={setPlumb} />
+      <Tick label={msg('paired.itSaysFixedWithCorrectionsUnder10')} checked={fixed} onChange={setFixed} />
+      <Tick label={msg('paired.tiltCompensationIsOffThePoleIs')} checked={plumb} onChange={setPlumb} />
       <Button disabled={!complete} onClick={use}>
-        {given ? 'Ready for the shot' : 'Use this reading for the next shot'}
+        {given ? msg('paired.readyForTheShot') : msg('paired.useThisReadingForTheNextShot')}
       </Button>
     </section>
   );

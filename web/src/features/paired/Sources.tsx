@@ -1,10 +1,10 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
-import { FIX_WORD, heightsWords, smallLength } from '@idle-marker/words';
+import { msg, FIX_WORD, heightsWords, smallLength } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { planPromise, type PairedNow } from '../../pole/usePaired.ts';
 import type { LinkState } from '../../link/instrumentLink.ts';
 
-const LOCK = { none: 'follows nothing', searching: 'searching…', locked: 'follows the prism', lost: 'LOCK LOST' } as const;
+const LOCK = { none: msg('paired.followsNothing'), searching: 'searching…', locked: msg('paired.followsThePrism'), lost: msg('common.lockLost') } as const;
 
 interface SourceProps {
   readonly part: string;
@@ -17,9 +17,13 @@ interface SourceProps {
 
 function Source({ part, from, figure, precision, words, good }: SourceProps) {
   return (
-    <div className={`min-w-0 flex-1 border-l-4 py-0.5 pl-2.5 ${good ? 'border-good' : 'border-brick'}`} role="group" aria-label={`${part} from the ${from}`}>
+    <div
+      className={`min-w-0 flex-1 border-l-4 py-0.5 pl-2.5 ${good ? 'border-good' : 'border-brick'}`}
+      role="group"
+      aria-label={msg('paired.fromThe', { part, from })}
+    >
       <p className="text-[13px] text-ink2">
-        <strong className="text-ink">{part}</strong> from the {from}
+        <strong className="text-ink">{part}</strong> {msg('paired.fromThe2', { from })}
       </p>
       <p className="figures text-[17px] font-medium">
         {figure
@@ -45,19 +49,21 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
   const state = receiver
     ? [
         FIX_WORD[receiver.fix],
-        receiver.correctionAge === null ? 'no corrections yet' : `corrections ${receiver.correctionAge.toFixed(receiver.correctionAge < 10 ? 1 : 0)} s old`,
-        receiver.compensating ? 'tilt compensation ON' : receiver.leanDeg === null ? null : `leans ${receiver.leanDeg.toFixed(1)}°`,
+        receiver.correctionAge === null
+          ? msg('paired.noCorrectionsYet')
+          : msg('paired.correctionsSOld', { correctionAge: receiver.correctionAge.toFixed(receiver.correctionAge < 10 ? 1 : 0) }),
+        receiver.compensating ? msg('paired.tiltCompensationOn') : receiver.leanDeg === null ? null : `leans ${receiver.leanDeg.toFixed(1)}°`,
       ]
         .flatMap((each) => each ?? [])
         .join(', ')
-    : 'switched off, or not linked';
+    : msg('paired.switchedOffOrNotLinked');
   const followed = link.kind === 'typed' || link.lock === 'locked';
   const compared = place.compared;
   return (
     <div className="border-b border-rule px-6 py-2 max-lg:px-4" data-testid="sources">
       <div className="flex gap-4">
         <Source
-          part="Plan"
+          part={msg('common.plan')}
           from="receiver"
           figure={place.plan && units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(place.plan![axis])}`)}
           precision={place.plan && smallLength(planPromise(place)!, units.lengthUnit)}
@@ -65,11 +71,11 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
           good={!planBad}
         />
         <Source
-          part="Height"
+          part={msg('common.height')}
           from="instrument"
           figure={place.height && [units.length(place.height.z)]}
           precision={place.height && small(place.height.variance)}
-          words={link.kind === 'typed' ? 'as keyed in at the shot' : place.height ? LOCK[link.lock] : `${LOCK[link.lock]}: no height`}
+          words={link.kind === 'typed' ? msg('paired.asKeyedInAtTheShot') : place.height ? LOCK[link.lock] : msg('paired.noHeight', { lock: LOCK[link.lock] })}
           good={followed && (place.height !== null || link.kind === 'typed')}
         />
       </div>

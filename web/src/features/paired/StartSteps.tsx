@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { fitsByChance, partsLeft } from '@idle-marker/core';
 import { heightDraft, pairedBodies } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -35,11 +35,11 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
   const byPlan = [...state.classes].sort((a, b) => a.plan - b.plan);
   const classId = chosen ?? (byPlan.find(({ plan }) => promised !== null && promised <= plan) ?? byPlan.at(-1)!).id;
   const steps = [
-    { done: on && !has('NOT_FIXED', 'CORRECTIONS_OLD'), what: 'Begin with the receiver: on, corrections coming in, fixed' },
-    { done: on && !has('COMPENSATING'), what: 'Its tilt compensation is off' },
-    { done: set.pairing !== null && !has('POLE_CHANGED'), what: 'Receiver and prism are one pair: offset and both heights agree' },
-    { done: result !== null, what: 'The instrument has sighted a benchmark' },
-    { done: draft.benchmarks > 1 && !poor, what: 'And a second one, which checks the first' },
+    { done: on && !has('NOT_FIXED', 'CORRECTIONS_OLD'), what: msg('paired.beginWithTheReceiverOnCorrections') },
+    { done: on && !has('COMPENSATING'), what: msg('paired.itsTiltCompensationIsOff') },
+    { done: set.pairing !== null && !has('POLE_CHANGED'), what: msg('paired.receiverAndPrismAreOnePairOffset') },
+    { done: result !== null, what: msg('paired.theInstrumentHasSightedABenchmark') },
+    { done: draft.benchmarks > 1 && !poor, what: msg('paired.andASecondOneWhichChecksThe') },
   ];
   const ready = set.pairing !== null && result !== null && !poor;
   const begin = async () => {
@@ -50,8 +50,8 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
   };
   const height = partsLeft(faults).height;
   return (
-    <section aria-label="To begin">
-      <h2 className="text-[15px]">To begin</h2>
+    <section aria-label={msg('paired.toBegin')}>
+      <h2 className="text-[15px]">{msg('paired.toBegin')}</h2>
       <ol>
         {steps.map(({ done, what }, i) => (
           <li key={what} className="flex gap-2 border-b border-rule py-1.5">
@@ -60,19 +60,19 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
             </span>
             <span className={done ? 'text-ink2' : ''}>
               {what}
-              {done && <span className="sr-only">, done</span>}
+              {done && <span className="sr-only">{msg('paired.done')}</span>}
             </span>
           </li>
         ))}
       </ol>
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        <Button onClick={onPair}>{set.pairing ? 'Change the pair…' : 'Pair receiver and prism…'}</Button>
+        <Button onClick={onPair}>{set.pairing ? msg('paired.changeThePair') : msg('paired.pairReceiverAndPrism')}</Button>
         <Link className={LINK} to={`/sites/${id}/station`}>
-          {set.axis ? 'Sight another benchmark' : 'Sight a benchmark'}
+          {set.axis ? msg('common.sightAnotherBenchmark') : msg('paired.sightABenchmark')}
         </Link>
       </div>
       {draft.groups.length > 0 && (
-        <ul className="mt-3" aria-label="Benchmarks">
+        <ul className="mt-3" aria-label={msg('common.benchmarks')}>
           {[...new Set(draft.groups.map((group) => group.mark))].map((mark) => {
             const point = result?.points.find((each) => each.name === mark);
             const name = state.control.find(({ id: each }) => each === mark)?.revision.body.name ?? '?';
@@ -80,15 +80,15 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
             return (
               <li key={mark} className={`flex items-center justify-between border-b border-rule ${point?.leaveOneOutHeight?.exceeds ? 'text-brick' : ''}`}>
                 <span>
-                  <strong>{name}</strong> {off !== null && `off ${smallLength(off, units.lengthUnit)}`}
+                  <strong>{name}</strong> {off !== null && msg('paired.off', { smallLength: smallLength(off, units.lengthUnit) })}
                 </span>
                 <Button
                   look="quiet"
                   aria-pressed={!out.has(mark)}
-                  aria-label={`${name} is ${out.has(mark) ? 'left out' : 'used'}`}
+                  aria-label={msg('paired.is', { name, has: out.has(mark) ? msg('common.leftOut') : 'used' })}
                   onClick={() => setOut((before) => new Set(before.has(mark) ? [...before].filter((each) => each !== mark) : [...before, mark]))}
                 >
-                  {out.has(mark) ? 'left out' : 'used'}
+                  {out.has(mark) ? msg('common.leftOut') : 'used'}
                 </Button>
               </li>
             );
@@ -96,29 +96,39 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
         </ul>
       )}
       {poor && (
-        <Card tone="brick" title="The benchmarks do not agree">
-          Is it the right spot, and the height that is written there? Sight them again, then leave one out.
+        <Card tone="brick" title={msg('common.theBenchmarksDoNotAgree')}>
+          {msg('paired.isItTheRightSpotAndThe')}
         </Card>
       )}
       <Choice
         className="mt-3"
-        label="It is proved for work of class"
+        label={msg('paired.itIsProvedForWorkOfClass')}
         value={classId}
         options={state.classes.map(
-          (each) => [each.id, `${each.name}: ${smallLength(each.plan, units.lengthUnit)} plan, ${smallLength(each.height, units.lengthUnit)} height`] as const,
+          (each) =>
+            [
+              each.id,
+              msg('paired.planHeight', {
+                name: each.name,
+                smallLength: smallLength(each.plan, units.lengthUnit),
+                smallLength2: smallLength(each.height, units.lengthUnit),
+              }),
+            ] as const,
         )}
         onChange={choose}
-        help={promised === null ? undefined : `The receiver promises ${smallLength(promised, units.lengthUnit)} in plan (95 %).`}
+        help={promised === null ? undefined : msg('paired.theReceiverPromisesInPlan95', { smallLength: smallLength(promised, units.lengthUnit) })}
       />
       <Button look="primary" className="mt-3" disabled={!ready} onClick={() => void begin()}>
-        Begin with {draft.benchmarks === 1 ? 'one benchmark' : `${draft.benchmarks} benchmarks`}
+        {msg('paired.beginWith', {
+          benchmarks: draft.benchmarks === 1 ? msg('paired.oneBenchmark') : msg('paired.benchmarks', { benchmarks: draft.benchmarks }),
+        })}
       </Button>
       <p className="mt-1 text-[13px] text-ink2">
         {draft.benchmarks === 1
-          ? 'With one benchmark the heights are provisional until a second one is proved with the pole.'
+          ? msg('paired.withOneBenchmarkTheHeightsAre')
           : height
-            ? 'Then put the pole on a mark that is known in plan, before the first mark is set.'
-            : 'Heights come once the instrument follows the prism.'}
+            ? msg('paired.thenPutThePoleOnAMark')
+            : msg('paired.heightsComeOnceTheInstrumentFollowsThe')}
       </p>
     </section>
   );

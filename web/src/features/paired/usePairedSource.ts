@@ -2,7 +2,7 @@
 import type { Metres, SimulatedPlace } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { keptPlace, pairedStake, readingOf, type ShotPlace } from '@idle-marker/records';
-import { pairFaultWords } from '@idle-marker/words';
+import { msg, pairFaultWords } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import type { LiveReceiver } from '../../link/instrumentLink.ts';
 import { currentLink } from '../../link/linkStore.ts';
@@ -91,7 +91,7 @@ export function usePairedSource(set: PairedSet | null, tolerance: Metres): Staki
       const shot = await shoot(hub ? 'driven' : 'mark', target, hub && currentLink()?.kind === 'simulator' ? { name: plan.name } : null, tolerance);
       if (!shot) return null;
       const stake = pairedStake(keptPlace(state, accepted, shot.position, shot.sight), plan, hub?.body.groundZ ?? null);
-      return stake ? { ...shot, stake } : { fault: 'The receiver gave no place.' };
+      return stake ? { ...shot, stake } : { fault: msg('paired.theReceiverGaveNoPlace') };
     },
   };
 }

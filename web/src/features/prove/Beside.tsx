@@ -1,6 +1,6 @@
 import { formatSigned } from '@idle-marker/core';
 import { againstFirst, besideLine, type AcceptedSolution } from '@idle-marker/records';
-import { smallLength, smallUnit } from '@idle-marker/words';
+import { msg, smallLength, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { clockTime } from '../../ui/time.ts';
@@ -19,14 +19,16 @@ export function Beside({ solution, last }: { readonly solution: AcceptedSolution
     <>
       {first && (
         <p className="mt-1">
-          Against the first sight to it from here, at {clockTime(first.at)}:{' '}
-          {units.axes.map((axis) => `${axis.toUpperCase()} ${figure(axis === 'e' ? first.dE : first.dN)}`).join(', ')}
-          {first.dZ !== null && `, height ${figure(first.dZ)}`}. The mark’s own error drops out of that.
+          {msg('prove.againstTheFirstSightToItFrom', {
+            clockTime: clockTime(first.at),
+            axes: units.axes.map((axis) => `${axis.toUpperCase()} ${figure(axis === 'e' ? first.dE : first.dN)}`).join(', '),
+            figure: first.dZ !== null && msg('prove.height', { figure: figure(first.dZ) }),
+          })}
         </p>
       )}
       {line && (
         <p className="mt-1">
-          {smallLength(line.off, units.lengthUnit)} {line.off >= 0 ? 'right' : 'left'} of the drawn line {line.name}.
+          {msg('prove.ofTheDrawnLine', { smallLength: smallLength(line.off, units.lengthUnit), off: line.off >= 0 ? 'right' : 'left', name: line.name })}
         </p>
       )}
     </>

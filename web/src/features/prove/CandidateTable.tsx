@@ -1,5 +1,5 @@
 import type { ControlMark, ProofCandidate } from '@idle-marker/records';
-import { aboutLength } from '@idle-marker/words';
+import { msg, aboutLength } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -13,7 +13,7 @@ interface CandidateTableProps {
   onProve(mark: ControlMark): void;
 }
 
-const USE = { both: 'used: a repeat', plan: 'used in plan', height: 'used in height' } as const;
+const USE = { both: msg('prove.usedARepeat'), plan: msg('prove.usedInPlan'), height: 'used in height' } as const;
 
 /** Marks to prove on: what the station did not use first, and of these the ones kept for it. */
 export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: CandidateTableProps) {
@@ -22,12 +22,12 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
     <table className={TABLE}>
       <thead>
         <tr>
-          <th className={TH_WORD}>Mark</th>
-          <th className={TH_WORD}>For the station it is</th>
-          <th className={TH}>Unseen effect</th>
-          <th className={TH_WORD}>Last sighted</th>
+          <th className={TH_WORD}>{msg('common.mark')}</th>
+          <th className={TH_WORD}>{msg('prove.forTheStationItIs')}</th>
+          <th className={TH}>{msg('common.unseenEffect')}</th>
+          <th className={TH_WORD}>{msg('prove.lastSighted')}</th>
           <th className={TH}>
-            <span className="sr-only">Sight it</span>
+            <span className="sr-only">{msg('common.sightIt')}</span>
           </th>
         </tr>
       </thead>
@@ -46,19 +46,24 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
                 {use !== null ? (
                   <>
                     {USE[use]}
-                    {part && <strong>; proves {part}</strong>}
+                    {part && <strong>{msg('prove.proves', { part })}</strong>}
                   </>
                 ) : onPostOf === null ? (
-                  <strong>unused: {part ? `proves ${part}` : 'a proof'}</strong>
+                  <strong>{msg('prove.unused', { part: part ? msg('prove.proves2', { part }) : 'a proof' })}</strong>
                 ) : (
-                  `on the post of ${naming.nameOf(onPostOf)}: hardly a proof`
+                  msg('prove.onThePostOfHardlyAProof', { name: naming.nameOf(onPostOf) })
                 )}
               </td>
               <td className={TD}>{hidden === null ? '' : aboutLength(hidden, naming.unit)}</td>
               <td className={TD_WORD}>{last ? clockTime(last.at) : '–'}</td>
               <td className={TD}>
-                <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onProve(mark)} aria-label={`Prove on ${mark.revision.body.name}`}>
-                  Sight
+                <Button
+                  className="my-0.5 px-3 text-[14px]"
+                  disabled={busy}
+                  onClick={() => onProve(mark)}
+                  aria-label={msg('common.proveOn', { name: mark.revision.body.name })}
+                >
+                  {msg('common.sight')}
                 </Button>
               </td>
             </tr>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { angleToRadians, formatSigned, RADIANS_PER_DEGREE, RADIANS_PER_SECOND } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { judgeTurn, type AcceptedSolution } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { useLinked, useLinkKind } from '../../link/linkStore.ts';
 import type { Shooting } from '../../pole/takeSight.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -57,19 +57,16 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
   };
   return (
     <section>
-      <p className="my-2 text-ink2">
-        Take the direction to something far and fixed right after the station is accepted. Aimed at again, it shows whether the instrument has turned. It is a
-        repeat: it does not prove the station.
-      </p>
+      <p className="my-2 text-ink2">{msg('prove.takeTheDirectionToSomethingFarAnd')}</p>
       {mine.length > 0 && (
         <table className={TABLE}>
           <thead>
             <tr>
-              <th className={TH_WORD}>Far mark</th>
-              <th className={TH_WORD}>First taken</th>
-              <th className={TH}>Turned since</th>
+              <th className={TH_WORD}>{msg('prove.farMark')}</th>
+              <th className={TH_WORD}>{msg('prove.firstTaken')}</th>
+              <th className={TH}>{msg('prove.turnedSince')}</th>
               <th className={TH}>
-                <span className="sr-only">Aim again</span>
+                <span className="sr-only">{msg('prove.aimAgain')}</span>
               </th>
             </tr>
           </thead>
@@ -83,9 +80,12 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
                   <td className={`${TD_WORD} font-semibold`}>{direction.body.name}</td>
                   <td className={TD_WORD}>{clockTime(direction.at)}</td>
                   <td className={TD}>
-                    {typeof turn === 'number' ? `${formatSigned(turn, 1)}″` : '–'} {last?.body.plan === 'outside' && <strong>it has turned</strong>}
+                    {typeof turn === 'number' ? `${formatSigned(turn, 1)}″` : '–'}{' '}
+                    {last?.body.plan === 'outside' && <strong>{msg('prove.itHasTurned')}</strong>}
                     {typeof shift === 'number' && (
-                      <span className="block text-[12px] text-ink2">{smallLength(shift / 1000, state.settings.lengthUnit)} at the farthest mark</span>
+                      <span className="block text-[12px] text-ink2">
+                        {msg('prove.atTheFarthestMark', { smallLength: smallLength(shift / 1000, state.settings.lengthUnit) })}
+                      </span>
                     )}
                   </td>
                   <td className={TD}>
@@ -93,9 +93,9 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
                       className="my-0.5 px-3 text-[14px]"
                       disabled={busy}
                       onClick={() => void compare(direction)}
-                      aria-label={`Aim at ${direction.body.name} again`}
+                      aria-label={msg('prove.aimAtAgain', { name: direction.body.name })}
                     >
-                      Aim
+                      {msg('prove.aim')}
                     </Button>
                   </td>
                 </tr>
@@ -107,15 +107,15 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
       <div className="mt-3 flex flex-wrap gap-2">
         {offered.map((each) => (
           <Button key={each} disabled={busy} onClick={() => void take(each)}>
-            Take {each}
+            {msg('prove.take', { each })}
           </Button>
         ))}
       </div>
       {kind === 'typed' && (
         <div className="mt-3 flex items-end gap-2">
-          <Field className="flex-1" label="What is aimed at" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+          <Field className="flex-1" label={msg('prove.whatIsAimedAt')} value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
           <Button disabled={busy || name.trim() === ''} onClick={() => void take(name.trim())}>
-            Take it
+            {msg('common.takeIt')}
           </Button>
         </div>
       )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { AcceptedSolution } from '@idle-marker/records';
-import { EVENT_KINDS, EVENT_WORDS } from '@idle-marker/words';
+import { msg, EVENT_KINDS, EVENT_WORDS } from '@idle-marker/words';
 import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -14,7 +14,7 @@ export function HappenedRow({ solution }: { readonly solution: AcceptedSolution 
   const deferred = state.deferrals.findLast((each) => each.body.solution === solution.fact.id);
   return (
     <section className="mt-4">
-      <h2 className="mb-1 text-[15px]">Something happened at the instrument?</h2>
+      <h2 className="mb-1 text-[15px]">{msg('prove.somethingHappenedAtTheInstrument')}</h2>
       <div className="flex flex-wrap gap-2">
         {EVENT_KINDS.map((kind) => (
           <Button key={kind} onClick={() => void say({ type: 'event', body: { occupation: solution.occupation.id, kind, note: '' } })}>
@@ -24,14 +24,14 @@ export function HappenedRow({ solution }: { readonly solution: AcceptedSolution 
       </div>
       {age?.due && !age.failed && (
         <p className="mt-3">
-          <Button onClick={() => setPutting(true)}>Put the proof off…</Button>
-          {deferred && <span className="ml-3 text-ochre">Put off: {deferred.body.reason}</span>}
+          <Button onClick={() => setPutting(true)}>{msg('prove.putTheProofOff')}</Button>
+          {deferred && <span className="ml-3 text-ochre">{msg('prove.putOff', { reason: deferred.body.reason })}</span>}
         </p>
       )}
       <PutOffDialog
         solution={solution}
         open={putting}
-        title="Go on without the proof that is due?"
+        title={msg('prove.goOnWithoutTheProofThatIs')}
         onClose={() => setPutting(false)}
         onProve={() => setPutting(false)}
       />

@@ -1,5 +1,5 @@
 import { checkOf, type AcceptedSolution, classOf } from '@idle-marker/records';
-import { CHECKABILITY_WORDS, hardlyChecked, partlyChecked, unnoticedWords } from '@idle-marker/words';
+import { msg, CHECKABILITY_WORDS, hardlyChecked, partlyChecked, unnoticedWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { Card } from '../../ui/Slip.tsx';
@@ -15,14 +15,14 @@ export function HiddenCard({ solution, proven }: { readonly solution: AcceptedSo
   if (!worst) {
     return now === 'unchecked' ? (
       <Card tone="ochre" title={CHECKABILITY_WORDS.unchecked.title}>
-        {CHECKABILITY_WORDS.unchecked.text} Prove it before the first stake.
+        {msg('prove.proveItBeforeTheFirstStake', { text: CHECKABILITY_WORDS.unchecked.text })}
       </Card>
     ) : null;
   }
   if ((worst.effect ?? Infinity) <= asked.plan) return null;
   return (
     <Card tone="ochre" title={(now === 'unchecked' ? hardlyChecked : partlyChecked)(worst, naming)}>
-      {unnoticedWords(worst, naming)} A proof on a mark that the station did not use would show it: prove it before the first stake.
+      {msg('prove.aProofOnAMarkThatThe', { unnoticed: unnoticedWords(worst, naming) })}
     </Card>
   );
 }

@@ -1,4 +1,5 @@
 import { outsideWork, type AcceptedSolution, type ControlMark } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
@@ -11,23 +12,23 @@ export function OutsideCard({ solution, busy, onProve }: { readonly solution: Ac
   const outside = outsideWork(state, solution);
   if (!outside || outside.proven) return null;
   const { names, best } = outside;
-  const which = `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`;
+  const which = `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? msg('prove.andMore', { names: names.length - NAMED }) : ''}`;
   return (
     <Card
       tone="ochre"
-      title={`${names.length === 1 ? 'One mark' : `${names.length} marks`} to set outside the control`}
+      title={msg('prove.toSetOutsideTheControl', { names: names.length === 1 ? msg('prove.oneMark') : msg('prove.marks', { names: names.length }) })}
       actions={
         best && (
           <Button disabled={busy} onClick={() => onProve(best)}>
-            Prove out there, on {best.revision.body.name}
+            {msg('prove.proveOutThereOn', { name: best.revision.body.name })}
           </Button>
         )
       }
     >
-      {which}: the station’s figures say little there.{' '}
-      {best
-        ? `A proof on ${best.revision.body.name}, on that side, would.`
-        : 'No listed mark stands on that side: measure one of your own there and prove it, or stand nearer to that work.'}
+      {msg('prove.theStationsFiguresSayLittleThere', {
+        which,
+        best: best ? msg('prove.aProofOnOnThatSideWould', { name: best.revision.body.name }) : msg('prove.noListedMarkStandsOnThatSide'),
+      })}
     </Card>
   );
 }

@@ -1,6 +1,6 @@
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { smallUnit } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
@@ -22,17 +22,17 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
   const replaced = new Set(proofs.map((proof) => proof.body.supersedes));
   return (
     <section className="mt-4">
-      <h2 className="mb-1 text-[15px]">Proofs of this station</h2>
+      <h2 className="mb-1 text-[15px]">{msg('prove.proofsOfThisStation')}</h2>
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>At</th>
-            <th className={TH_WORD}>Mark</th>
-            <th className={TH}>East</th>
-            <th className={TH}>North</th>
-            <th className={TH}>Height</th>
-            <th className={TH}>Along</th>
-            <th className={TH}>Across</th>
+            <th className={TH_WORD}>{msg('common.at')}</th>
+            <th className={TH_WORD}>{msg('common.mark')}</th>
+            <th className={TH}>{msg('common.east')}</th>
+            <th className={TH}>{msg('common.north')}</th>
+            <th className={TH}>{msg('common.height')}</th>
+            <th className={TH}>{msg('common.along')}</th>
+            <th className={TH}>{msg('prove.across2')}</th>
           </tr>
         </thead>
         <tbody>
@@ -42,7 +42,7 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
               <tr key={proof.id} title={outcomeWords(proof)} className={replaced.has(proof.id) ? 'text-ink2 line-through' : bad ? 'text-brick' : ''}>
                 <td className={TD_WORD}>{clockTime(proof.at)}</td>
                 <td className={TD_WORD}>
-                  {nameOf(proof)} {bad && <strong>outside</strong>}
+                  {nameOf(proof)} {bad && <strong>{msg('prove.outside')}</strong>}
                 </td>
                 {['dEMm', 'dNMm', 'dZMm', 'dAlongMm', 'dAcrossMm'].map((field) => (
                   <td key={field} className={TD}>
@@ -54,9 +54,7 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
           })}
         </tbody>
       </table>
-      <p className="mt-1.5 text-[13px] text-ink2">
-        Measured minus listed, {small.name}. Along: plus is farther away. Across: plus is right, seen from the instrument.
-      </p>
+      <p className="mt-1.5 text-[13px] text-ink2">{msg('prove.measuredMinusListedAlongPlusIsFarther', { name: small.name })}</p>
     </section>
   );
 }

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { claimOf, markInForce, type ControlMark } from '@idle-marker/records';
-import { PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict, unprovenShort } from '@idle-marker/words';
+import { msg, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict, unprovenShort } from '@idle-marker/words';
 import { useProofAge } from '../../site/railFacts.ts';
 import { useFacing } from '../../link/linkStore.ts';
 import { MisnamedCard } from '../../pole/MisnamedCard.tsx';
@@ -36,10 +36,10 @@ import { useProving } from './useProving.ts';
 import { LINK } from '../../ui/link.ts';
 
 const WAYS = [
-  ['known', 'A known mark'],
-  ['set', 'A mark set'],
-  ['far', 'Far direction'],
-  ['tape', 'Tape'],
+  ['known', msg('prove.aKnownMark')],
+  ['set', msg('prove.aMarkSet')],
+  ['far', msg('prove.farDirection')],
+  ['tape', msg('prove.tape')],
 ] as const;
 
 /** Is it still true? A sight to a known mark that the station did not use. */
@@ -71,15 +71,15 @@ export function Place() {
 
   if (!inForce && occupation?.body.method === 'heightOnly') {
     return (
-      <EmptyTo title={`${occupation.body.name} gives heights alone`} place="mark/receiver" label="Prove with a receiver">
-        With a receiver on the pole both are proved on a known mark: the plan by the receiver, the height by the instrument.
+      <EmptyTo title={msg('common.givesHeightsAlone', { name: occupation.body.name })} place="mark/receiver" label={msg('prove.proveWithAReceiver')}>
+        {msg('prove.withAReceiverOnThePoleBoth')}
       </EmptyTo>
     );
   }
   if (!inForce) {
     return (
-      <EmptyTo title="No station to prove" place="station" label="Go to Station">
-        A proof compares a known mark with what the accepted station measures. Station the instrument first.
+      <EmptyTo title={msg('prove.noStationToProve')} place="station" label={msg('common.goToStation')}>
+        {msg('prove.aProofComparesAKnownMarkWith')}
       </EmptyTo>
     );
   }
@@ -102,7 +102,7 @@ export function Place() {
         board={
           <Board
             scene={scene}
-            description={`Plan with station ${inForce.fact.body.name}, the control marks and the marks set`}
+            description={msg('prove.planWithStationTheControlMarksAnd', { name: inForce.fact.body.name })}
             onPick={(picked) => state.control.some((mark) => mark.id === picked) && proving.choose(picked)}
             fitKey={inForce.fact.id}
           />
@@ -113,23 +113,23 @@ export function Place() {
             head={
               <>
                 <h1 className="text-xl">
-                  Prove {inForce.fact.body.name}{' '}
+                  {msg('prove.prove', { name: inForce.fact.body.name })}{' '}
                   <span className={`ml-1 text-[15px] font-normal ${age?.due ? 'text-ochre' : 'text-ink2'}`}>
                     {age?.failed
-                      ? 'a proof failed'
+                      ? msg('prove.aProofFailed')
                       : age?.proven
-                        ? `last good proof ${age.minutes} min ago`
-                        : `${unprovenShort(age?.unproven ?? [], age?.unchecked)} so far`}
+                        ? msg('prove.lastGoodProofMinAgo', { minutes: age.minutes })
+                        : msg('prove.soFar', { unprovenShort: unprovenShort(age?.unproven ?? [], age?.unchecked) })}
                   </span>
                 </h1>
-                <p className="text-ink2">Best a mark the station did not use; the same pole height as for the stakes.</p>
+                <p className="text-ink2">{msg('prove.bestAMarkTheStationDidNot')}</p>
               </>
             }
             foot={
               <>
-                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <span />}
+                {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <span />}
                 <Button look="primary" hint="A" disabled={!target || busy} onClick={() => target && void prove(target)}>
-                  {target ? `Sight ${target.revision.body.name}` : 'Choose a mark'}
+                  {target ? msg('common.sight2', { name: target.revision.body.name }) : msg('common.chooseAMark')}
                 </Button>
               </>
             }
@@ -137,7 +137,7 @@ export function Place() {
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
               {(shooting.trouble ?? fault) && (
-                <Card tone="brick" title="No proof was made">
+                <Card tone="brick" title={msg('prove.noProofWasMade')}>
                   {shooting.trouble ?? fault}
                 </Card>
               )}
@@ -149,11 +149,11 @@ export function Place() {
                 actions={
                   verdict.tone === 'good' ? (
                     <Link className={LINK} to={`/sites/${id}/mark`}>
-                      On to the marks
+                      {msg('prove.onToTheMarks')}
                     </Link>
                   ) : (
                     <Button disabled={busy} onClick={() => void proving.again()}>
-                      Sight {last.name} again
+                      {msg('common.sightAgain', { name: last.name })}
                     </Button>
                   )
                 }
@@ -179,10 +179,10 @@ export function Place() {
               <Card
                 key={mark.id}
                 tone="ochre"
-                title={`${mark.revision.body.name} stands alone against the others`}
-                actions={<Button onClick={() => setMoved(mark)}>{mark.revision.body.name} has moved…</Button>}
+                title={msg('prove.standsAloneAgainstTheOthers', { name: mark.revision.body.name })}
+                actions={<Button onClick={() => setMoved(mark)}>{msg('prove.hasMoved', { name: mark.revision.body.name })}</Button>}
               >
-                Better evidence speaks for the station: this mark is no longer a witness until it proves good, or gets a new revision.
+                {msg('prove.betterEvidenceSpeaksForTheStationThis')}
               </Card>
             ))}
             <MisnamedCard doubt={proving.misnamed.doubt} onRename={() => void proving.rename()} onKeep={() => void proving.keepName()} />
@@ -195,7 +195,7 @@ export function Place() {
               }}
             />
             <Tabs.Root defaultValue="known">
-              <Tabs.List className="my-2 flex flex-wrap border-b border-ink" aria-label="What to prove by">
+              <Tabs.List className="my-2 flex flex-wrap border-b border-ink" aria-label={msg('prove.whatToProveBy')}>
                 {WAYS.map(([way, words]) => (
                   <Tabs.Trigger
                     key={way}
@@ -224,14 +224,16 @@ export function Place() {
               <ProofTable
                 proofs={proofs}
                 nameOf={nameOf}
-                outcomeWords={(proof: Fact<'proof'>) => `plan ${PROOF_OUTCOME[proof.body.plan]}, height ${PROOF_OUTCOME[proof.body.height]}`}
+                outcomeWords={(proof: Fact<'proof'>) =>
+                  msg('prove.planHeight', { proofOutcome: PROOF_OUTCOME[proof.body.plan], proofOutcome2: PROOF_OUTCOME[proof.body.height] })
+                }
               />
             )}
             <HappenedRow solution={inForce} />
           </Slip>
         }
       />
-      <TypedReading title={target ? `Reading to ${target.revision.body.name}` : 'Reading'} />
+      <TypedReading title={target ? msg('common.readingTo', { name: target.revision.body.name }) : msg('common.reading')} />
       {moved && <FoundMovedDialog mark={moved} onClose={() => setMoved(null)} />}
     </>
   );

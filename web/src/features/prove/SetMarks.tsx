@@ -1,7 +1,7 @@
 import type { Proposal } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { compareNames, decidedSolution } from '@idle-marker/records';
-import { STANDING } from '@idle-marker/words';
+import { msg, STANDING } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -24,17 +24,17 @@ export function SetMarks({ busy, onResight }: SetMarksProps) {
   const marks = [...state.marks.values()]
     .filter((mark) => mark.body.state !== 'rough')
     .sort((a, b) => rank(a) - rank(b) || compareNames(a.body.name, b.body.name));
-  if (marks.length === 0) return <p className="mt-3 text-ink2">No mark is set yet: there is nothing to sight again.</p>;
+  if (marks.length === 0) return <p className="mt-3 text-ink2">{msg('prove.noMarkIsSetYetThereIs')}</p>;
   return (
     <>
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Mark</th>
-            <th className={TH_WORD}>Set from</th>
-            <th className={TH_WORD}>It is</th>
+            <th className={TH_WORD}>{msg('common.mark')}</th>
+            <th className={TH_WORD}>{msg('prove.setFrom')}</th>
+            <th className={TH_WORD}>{msg('prove.itIs')}</th>
             <th className={TH}>
-              <span className="sr-only">Sight it again</span>
+              <span className="sr-only">{msg('prove.sightItAgain')}</span>
             </th>
           </tr>
         </thead>
@@ -48,11 +48,16 @@ export function SetMarks({ busy, onResight }: SetMarksProps) {
                 <td className={TD_WORD}>{station?.id === inForce?.fact.id ? 'here' : (station?.body.name ?? '?')}</td>
                 <td className={`${TD_WORD} ${standing === 'inDoubt' ? 'font-semibold text-brick' : ''}`}>
                   {standing ? STANDING[standing] : '–'}
-                  {asked.has(mark.id) && <strong className="block text-ochre">sight this one next</strong>}
+                  {asked.has(mark.id) && <strong className="block text-ochre">{msg('prove.sightThisOneNext')}</strong>}
                 </td>
                 <td className={TD}>
-                  <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onResight(mark)} aria-label={`Sight ${mark.body.name} again`}>
-                    Sight
+                  <Button
+                    className="my-0.5 px-3 text-[14px]"
+                    disabled={busy}
+                    onClick={() => onResight(mark)}
+                    aria-label={msg('common.sightAgain', { name: mark.body.name })}
+                  >
+                    {msg('common.sight')}
                   </Button>
                 </td>
               </tr>
@@ -60,11 +65,8 @@ export function SetMarks({ busy, onResight }: SetMarksProps) {
           })}
         </tbody>
       </table>
-      {marks.length > SHOWN && <p className="mt-1 text-ink2">And {marks.length - SHOWN} more, which nothing asks for.</p>}
-      <p className="mt-1.5 text-[13px] leading-snug text-ink2">
-        Sighted from a station that is proven itself, a mark proves where its own station stood when it was set. From the station that set it, it only shows
-        whether either has moved since.
-      </p>
+      {marks.length > SHOWN && <p className="mt-1 text-ink2">{msg('prove.andMoreWhichNothingAsksFor', { marks: marks.length - SHOWN })}</p>}
+      <p className="mt-1.5 text-[13px] leading-snug text-ink2">{msg('prove.sightedFromAStationThatIsProven')}</p>
     </>
   );
 }

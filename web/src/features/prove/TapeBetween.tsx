@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { planDistance } from '@idle-marker/core';
 import { compareNames, pairTolerance } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -22,7 +22,7 @@ export function TapeBetween() {
   const [text, setText] = useState('');
   const from = marks.find((mark) => mark.id === fromId);
   const to = marks.find((mark) => mark.id === toId);
-  if (marks.length < 2) return <p className="mt-3 text-ink2">Two marks have to be set before a distance can be taped between them.</p>;
+  if (marks.length < 2) return <p className="mt-3 text-ink2">{msg('prove.twoMarksHaveToBeSetBefore')}</p>;
   const taped = units.readLength(text);
   const measured = from && to ? planDistance(from.body.place, to.body.place) : null;
   const tolerance = pairTolerance(state, ...[from, to].flatMap((mark) => mark?.body.class ?? []));
@@ -34,38 +34,48 @@ export function TapeBetween() {
     setText('');
   };
   const options = marks.map((mark) => [mark.id, mark.body.name] as const);
-  const nameOf = (id: string) => marks.find((mark) => mark.id === id)?.body.name ?? 'a mark set since anew';
+  const nameOf = (id: string) => marks.find((mark) => mark.id === id)?.body.name ?? msg('prove.aMarkSetSinceAnew');
   return (
     <section className="flex flex-col gap-3">
       <div className="grid grid-cols-2 gap-3">
-        <Choice label="From" value={fromId} options={options} onChange={setFrom} />
-        <Choice label="To" value={toId} options={options} onChange={setTo} />
+        <Choice label={msg('common.from')} value={fromId} options={options} onChange={setFrom} />
+        <Choice label={msg('common.to2')} value={toId} options={options} onChange={setTo} />
       </div>
       <Field
-        label="Taped, level"
+        label={msg('prove.tapedLevel')}
         unit={units.unit}
         value={text}
         inputMode="decimal"
         onChange={(event) => setText(event.target.value)}
-        error={text !== '' && taped === null ? 'Give the distance as read from the tape.' : from === to ? 'Choose two different marks.' : null}
-        help={measured === null ? undefined : `Their measured places are ${units.length(measured)} ${units.unit} apart.`}
+        error={text !== '' && taped === null ? msg('prove.giveTheDistanceAsReadFromThe') : from === to ? msg('prove.chooseTwoDifferentMarks') : null}
+        help={measured === null ? undefined : msg('prove.theirMeasuredPlacesAreApart', { length: units.length(measured), unit: units.unit })}
       />
       {ready && (
         <Card
           tone={within ? 'good' : 'brick'}
-          title={within ? 'The tape agrees' : 'The tape does not agree'}
-          actions={<Button onClick={() => void keep()}>Keep it</Button>}
+          title={within ? msg('prove.theTapeAgrees') : msg('prove.theTapeDoesNotAgree')}
+          actions={<Button onClick={() => void keep()}>{msg('common.keepIt')}</Button>}
         >
-          {smallLength(taped - measured, units.lengthUnit)} {taped > measured ? 'longer' : 'shorter'} than from coordinates; two marks may differ by{' '}
-          {smallLength(tolerance, units.lengthUnit)}.{!within && ' Was the tape level and the right marks used? Then sight both again.'}
+          {msg('prove.thanFromCoordinatesTwoMarksMayDiffer', {
+            smallLength: smallLength(taped - measured, units.lengthUnit),
+            taped: taped > measured ? 'longer' : 'shorter',
+            smallLength2: smallLength(tolerance, units.lengthUnit),
+            value: !within && msg('prove.wasTheTapeLevelAndTheRight'),
+          })}
         </Card>
       )}
       {state.tapes.length > 0 && (
         <ul className="text-[14px]">
           {state.tapes.slice(-TAPES_SHOWN).map((tape) => (
             <li key={tape.id} className={tape.body.within ? '' : 'font-semibold text-brick'}>
-              {clockTime(tape.at)} {nameOf(tape.body.from)} to {nameOf(tape.body.to)}: {units.length(tape.body.taped)} taped, {units.length(tape.body.measured)}{' '}
-              from coordinates{tape.body.within ? '' : ', outside'}
+              {msg('prove.toTapedFromCoordinates', {
+                clockTime: clockTime(tape.at),
+                name: nameOf(tape.body.from),
+                name2: nameOf(tape.body.to),
+                length: units.length(tape.body.taped),
+                length2: units.length(tape.body.measured),
+                within: tape.body.within ? '' : ', outside',
+              })}
             </li>
           ))}
         </ul>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { displayedStation } from '@idle-marker/core';
 import { heightOverRoad, measuredAlong, nextName, roadShot, usedCodes } from '@idle-marker/records';
-import { offsetWords, overSurfaceWords, stationText, stringWords } from '@idle-marker/words';
+import { msg, offsetWords, overSurfaceWords, stationText, stringWords } from '@idle-marker/words';
 import { CodeField } from '../../pole/CodeField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
@@ -55,22 +55,23 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
   return (
     <details className="mt-4 border-t border-rule pt-2">
       <summary className="min-h-11 cursor-pointer text-[17px]">
-        Measure along it{measured.length > 0 && <span className="text-[15px] text-ink2">, {measured.length} kept</span>}
+        {msg('road.measureAlongIt')}
+        {measured.length > 0 && <span className="text-[15px] text-ink2">{msg('road.kept', { measured: measured.length })}</span>}
       </summary>
       {inForce ? (
         <>
           <div className="grid grid-cols-3 gap-3">
             <Field
-              label="Name"
+              label={msg('common.name')}
               value={name}
               maxLength={80}
               onChange={(event) => setName(event.target.value)}
-              error={taken ? 'Measured already: choose another.' : null}
+              error={taken ? msg('road.measuredAlreadyChooseAnother') : null}
             />
             <CodeField value={code} codes={usedCodes(state)} onChange={setCode} />
             <ShotsChoice shots={shots} onShots={setShots} />
           </div>
-          <p className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Codes">
+          <p className="mt-2 flex flex-wrap gap-2" role="group" aria-label={msg('common.codes')}>
             {codes.map((each) => (
               <Button key={each} look="quiet" aria-pressed={each === code} onClick={() => setCode(each)}>
                 {each}
@@ -78,23 +79,23 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
             ))}
           </p>
           <Button className="mt-2" disabled={busy || wanted === '' || taken} onClick={() => void take()}>
-            Shoot {wanted || 'it'} here
+            {msg('road.shootHere', { wanted: wanted || 'it' })}
           </Button>
           {measuring.fault && <p className="mt-1 font-medium text-brick">{measuring.fault}</p>}
           {measuring.remark && <p className="mt-1 text-[14px] text-ochre">{measuring.remark}</p>}
         </>
       ) : (
-        <p className="text-ink2">Station the instrument, then the ground can be kept with its station and offset.</p>
+        <p className="text-ink2">{msg('road.stationTheInstrumentThenTheGroundCan')}</p>
       )}
       {measured.length > 0 && (
         <table className={`mt-3 ${TABLE}`}>
           <thead>
             <tr>
               <th className={TH_WORD}>{word}</th>
-              <th className={TH_WORD}>What</th>
-              <th className={TH}>Height, {units.unit}</th>
+              <th className={TH_WORD}>{msg('common.what')}</th>
+              <th className={TH}>{msg('common.height2', { unit: units.unit })}</th>
               <th className={TH}>
-                <span className="sr-only">Take back</span>
+                <span className="sr-only">{msg('common.takeBack')}</span>
               </th>
             </tr>
           </thead>

@@ -1,7 +1,7 @@
 import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { displayedStation, lengthFromMetres, METRES_PER_UNIT, profileAt, profileExtremes, stationList, type LengthUnit } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { gradeText, shortStation, stationText } from '@idle-marker/words';
+import { msg, gradeText, shortStation, stationText } from '@idle-marker/words';
 import { useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../field/useUnits.ts';
 
@@ -45,8 +45,7 @@ export function ProfileChart({ road, station, z, ground }: ProfileChartProps) {
   return (
     <figure className="m-0 flex h-full min-h-0 flex-col p-3">
       <figcaption className="text-[15px] text-ink2">
-        Heights along {road.name}
-        {ground.length > 0 ? ', with the ground under it (dashed)' : ''}; {units.unit}.
+        {msg('road.heightsAlong', { name: road.name, ground: ground.length > 0 ? msg('road.withTheGroundUnderItDashed') : '', unit: units.unit })}
       </figcaption>
       <div className="min-h-[200px] flex-1">
         <ResponsiveContainer width="100%" height="100%">

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { displayedStation, type Metres, type SitePoint } from '@idle-marker/core';
 import { againstRoad, measuredAlong, measuredAt, placeOnRoad } from '@idle-marker/records';
-import { ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, shapeWords, offsetWords, stationText, gradeWords } from '@idle-marker/words';
+import { msg, ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, shapeWords, offsetWords, stationText, gradeWords } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
@@ -36,9 +36,9 @@ import { MeasureHere } from './MeasureHere.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
 
 const VIEWS = [
-  ['plan', 'Plan'],
-  ['section', 'Section'],
-  ['profile', 'Profile'],
+  ['plan', msg('common.plan')],
+  ['section', msg('road.section')],
+  ['profile', msg('road.profile')],
 ] as const;
 type View = (typeof VIEWS)[number][0];
 
@@ -89,12 +89,13 @@ export function Place() {
   const scene = useRoadBoard(roads, active?.id ?? null, style, at, subject === POLE && stale, goal.place);
   if (roads.length === 0)
     return (
-      <EmptyTo title="No road yet" place="design" label="Go to Work" ways={<MarkWays className="bg-sheet" />}>
-        Take a LandXML file with alignments there, or type one: a road, a rail line, a pipe run. Then anything can be found along it by station and offset.
+      <EmptyTo title={msg('road.noRoadYet')} place="design" label={msg('road.goToWork')} ways={<MarkWays className="bg-sheet" />}>
+        {msg('road.takeALandxmlFileWithAlignmentsThere')}
       </EmptyTo>
     );
   if (!active || !road) return null;
-  const name = subject === POLE ? 'pole' : subject === INSTRUMENT ? (inForce?.fact.body.name ?? 'instrument') : subject === TYPED ? 'the place' : subject;
+  const name =
+    subject === POLE ? 'pole' : subject === INSTRUMENT ? (inForce?.fact.body.name ?? 'instrument') : subject === TYPED ? msg('road.thePlace') : subject;
   const noise = subject === POLE && pole ? Math.hypot(Math.sqrt((pole.plan.ee + pole.plan.nn) / 2), MOTION_NOISE) : 0;
   const chosen = goal.string;
   const design = station === null ? null : placeOnRoad(road, { station, string: goal.gradeString });
@@ -103,17 +104,23 @@ export function Place() {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Along the road">
+        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('road.alongTheRoad')}>
           <ShiftBadge fact={active.fact} />
           <div className="min-h-[132px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
             <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
               <strong className="text-ink">{road.name}</strong>
               <span>
-                {subject === POLE ? 'the pole' : subject === INSTRUMENT ? `where ${name} stands` : subject === TYPED ? 'a typed place' : `mark ${name}`}
+                {subject === POLE
+                  ? msg('road.thePole')
+                  : subject === INSTRUMENT
+                    ? msg('road.whereStands', { name })
+                    : subject === TYPED
+                      ? msg('road.aTypedPlace')
+                      : msg('road.mark', { name })}
               </span>
               {shooting.doing && <span aria-live="polite">{shooting.doing}</span>}
-              {subject === POLE && stale && pole && <strong className="text-brick">Lock lost or still: the figures are old</strong>}
-              <span role="group" aria-label="What is drawn" className="ml-auto flex">
+              {subject === POLE && stale && pole && <strong className="text-brick">{msg('common.lockLostOrStillTheFiguresAre')}</strong>}
+              <span role="group" aria-label={msg('road.whatIsDrawn')} className="ml-auto flex">
                 {VIEWS.map(([each, label]) => (
                   <button
                     key={each}
@@ -133,11 +140,14 @@ export function Place() {
               style={style}
               noise={noise}
               stale={subject === POLE && stale}
-              waiting={subject === POLE ? 'Search for the pole, or shoot' : 'Give a place'}
+              waiting={subject === POLE ? msg('common.searchForThePoleOrShoot') : msg('road.giveAPlace')}
             />
             {fields.has('coordinates') && at && (
               <p className="figures text-[15px]" data-testid="road-coordinates">
-                {units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(at[axis])}`).join(', ')}, height {units.length(at.z)}
+                {msg('common.height3', {
+                  axes: units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(at[axis])}`).join(', '),
+                  length: units.length(at.z),
+                })}
               </p>
             )}
             {fields.has('height') && against && (
@@ -154,7 +164,7 @@ export function Place() {
                     {cutFill !== null && (
                       <strong>
                         {' '}
-                        · {withUnit(cutFillWords(cutFill, units.lengthUnit), units.unit)} to {gradeWords(goal.gradeString)}
+                        {msg('road.to', { withUnit: withUnit(cutFillWords(cutFill, units.lengthUnit), units.unit), grade: gradeWords(goal.gradeString) })}
                       </strong>
                     )}
                   </>
@@ -176,7 +186,7 @@ export function Place() {
               <Board
                 scene={scene}
                 underlay={underlay}
-                description={`Plan with ${road.name}: stations, where it changes, and what is looked at. Touching another line works along that one.`}
+                description={msg('road.planWithStationsWhereItChangesAnd', { name: road.name })}
                 onPlace={(point, pixel) => {
                   // Another line that is touched is worked along; anything else is a place.
                   const touched = roadAt(roads, point, TOUCH * pixel);
@@ -193,7 +203,7 @@ export function Place() {
               <SectionDrawing
                 road={road}
                 station={shownStation}
-                title={`${road.name} at ${stationText(displayedStation(road.alignment, shownStation).displayed, style)}`}
+                title={msg('road.at', { name: road.name, station: stationText(displayedStation(road.alignment, shownStation).displayed, style) })}
                 at={against && station !== null ? { offset: against.nearest.offset, z: at?.z ?? null, name } : null}
                 ground={ground}
                 measured={measuredAt(measured, shownStation, SAME_SECTION).map(({ fact, shot }) => ({
@@ -219,9 +229,9 @@ export function Place() {
           topic={`${active.id} ${shooting.trouble ?? ''}`}
           foot={
             <>
-              <Button onClick={() => setReturning(true)}>Kerb return…</Button>
+              <Button onClick={() => setReturning(true)}>{msg('road.kerbReturn')}</Button>
               <Button look="primary" onClick={() => setMarking(true)}>
-                Marks along it…
+                {msg('road.marksAlongIt')}
               </Button>
             </>
           }
@@ -230,64 +240,68 @@ export function Place() {
               <MarkWays />
               <h1 className="text-xl">{road.name}</h1>
               <p className="text-ink2">
-                {ALIGNMENT_KIND[active.fact.body.kind]}, {stationText(road.alignment.startStation, style, 0)} to{' '}
-                {stationText(displayedStation(road.alignment, road.alignment.endStation).displayed, style, 0)}, {units.length(road.alignment.length, 1)}{' '}
-                {units.unit} long.
+                {msg('road.toLong', {
+                  alignmentKind: ALIGNMENT_KIND[active.fact.body.kind],
+                  station: stationText(road.alignment.startStation, style, 0),
+                  station2: stationText(displayedStation(road.alignment, road.alignment.endStation).displayed, style, 0),
+                  length: units.length(road.alignment.length, 1),
+                  unit: units.unit,
+                })}
               </p>
             </>
           }
         >
           {shooting.trouble && (
-            <Card tone="brick" title="Nothing was stored" actions={<Button onClick={shooting.clear}>Close</Button>}>
+            <Card tone="brick" title={msg('common.nothingWasStored')} actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}>
               {shooting.trouble}
             </Card>
           )}
           <div className="grid grid-cols-2 gap-3">
-            <Choice label="Along" value={active.id} options={roads.map((each) => [each.id, each.road.name] as const)} onChange={setActive} />
+            <Choice label={msg('common.along')} value={active.id} options={roads.map((each) => [each.id, each.road.name] as const)} onChange={setActive} />
             <Choice
-              label="Where is"
+              label={msg('road.whereIs')}
               value={subject}
               options={[
-                ...(withPole ? [[POLE, 'the pole, live'] as const] : []),
-                ...(inForce ? [[INSTRUMENT, `the instrument, ${inForce.fact.body.name}`] as const] : []),
-                [TYPED, 'a place, typed or touched on the plan'],
+                ...(withPole ? [[POLE, msg('road.thePoleLive')] as const] : []),
+                ...(inForce ? [[INSTRUMENT, msg('road.theInstrument', { name: inForce.fact.body.name })] as const] : []),
+                [TYPED, msg('road.aPlaceTypedOrTouchedOnThe')],
                 ...state.control
                   .filter(({ revision }) => revision.body.e !== null)
-                  .map(({ revision }) => [revision.body.name, `mark ${revision.body.name}`] as const),
+                  .map(({ revision }) => [revision.body.name, msg('road.mark', { name: revision.body.name })] as const),
               ]}
               onChange={setSubject}
             />
             {subject === TYPED && (
               <>
                 <Field
-                  label={units.axes[0] === 'e' ? 'East' : 'North'}
+                  label={units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}
                   unit={units.unit}
                   value={typed.first}
                   inputMode="decimal"
                   onChange={(event) => setTyped({ ...typed, first: event.target.value })}
-                  error={typed.first !== '' && units.readLength(typed.first) === null ? 'This is no length.' : null}
+                  error={typed.first !== '' && units.readLength(typed.first) === null ? msg('road.thisIsNoLength') : null}
                 />
                 <Field
-                  label={units.axes[0] === 'e' ? 'North' : 'East'}
+                  label={units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}
                   unit={units.unit}
                   value={typed.second}
                   inputMode="decimal"
                   onChange={(event) => setTyped({ ...typed, second: event.target.value })}
-                  error={typed.second !== '' && units.readLength(typed.second) === null ? 'This is no length.' : null}
+                  error={typed.second !== '' && units.readLength(typed.second) === null ? msg('road.thisIsNoLength') : null}
                 />
                 <Field
-                  label="Height"
+                  label={msg('common.height')}
                   unit={units.unit}
                   value={typed.z}
                   inputMode="decimal"
                   onChange={(event) => setTyped({ ...typed, z: event.target.value })}
-                  help="Empty: plan only."
+                  help={msg('road.emptyPlanOnly')}
                 />
               </>
             )}
             {surfaces.length > 0 && (
               <Choice
-                label="Ground drawn with it"
+                label={msg('road.groundDrawnWithIt')}
                 value={surfaceChoice}
                 options={[[NO_SURFACE, 'none'], ...surfaces.map(({ id, label }) => [id, label] as const)]}
                 onChange={setSurface}
@@ -296,12 +310,12 @@ export function Place() {
           </div>
           {against && against.feet.length > 1 && (
             <div className="mt-3">
-              <p className="font-medium text-ochre">The line passes {against.feet.length} times within its corridor: say which pass is meant.</p>
+              <p className="font-medium text-ochre">{msg('road.theLinePassesTimesWithinItsCorridor', { feet: against.feet.length })}</p>
               <table className={`${TABLE} mt-1`}>
                 <thead>
                   <tr>
                     <th className={TH}>{word}</th>
-                    <th className={TH_WORD}>Off</th>
+                    <th className={TH_WORD}>{msg('common.off2')}</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -329,7 +343,7 @@ export function Place() {
           <MeasureHere key={active.id} active={active} measuring={measuring} gradeString={goal.gradeString} onGo={goal.goTo} />
           <StationTable active={active} onGo={goal.goTo} />
           <details className="mt-4 border-t border-rule pt-2">
-            <summary className="min-h-11 cursor-pointer text-[17px]">Figures at the top</summary>
+            <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.figuresAtTheTop')}</summary>
             {ROAD_FIELDS.map(([field, label]) => (
               <Tick key={field} label={label} checked={fields.has(field)} onChange={(on) => showField(field, on)} />
             ))}
@@ -339,7 +353,7 @@ export function Place() {
       </div>
       {returning && <ReturnPackage active={active} work={null} onClose={() => setReturning(false)} />}
       {marking && <RoadPackage active={active} work={null} string={goal.string} onClose={() => setMarking(false)} />}
-      {subject === POLE && <TypedReading title={`Reading along ${road.name}`} />}
+      {subject === POLE && <TypedReading title={msg('road.readingAlong', { name: road.name })} />}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import type { Fact } from '@idle-marker/contract';
-import { offsetWords } from '@idle-marker/words';
+import { msg, offsetWords } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 
 /** Says loudly that a line is not where it was designed. */
@@ -9,7 +9,11 @@ export function ShiftBadge({ fact }: { readonly fact: Fact<'alignment'> }) {
   if (shift === 0) return null;
   return (
     <p className="bg-[#8f1d15] px-6 py-1 text-[17px] font-semibold text-on-footing max-lg:px-4">
-      {name} IS SHIFTED {offsetWords(shift, units.lengthUnit).toUpperCase()} of its design{shiftReason ? `: ${shiftReason}` : ''}
+      {msg('road.isShiftedOfItsDesign', {
+        name,
+        offset: offsetWords(shift, units.lengthUnit).toUpperCase(),
+        shiftReason: shiftReason ? `: ${shiftReason}` : '',
+      })}
     </p>
   );
 }

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CENTRELINE, displayedStation, type CatchOutcome, type Metres } from '@idle-marker/core';
 import { atSlope, designedCatch, hingeAt, nextName, roadShot, slopePlaces, type AtSlope, type Road, type RoadSlope } from '@idle-marker/records';
-import { catchMoveWords, slopeStakeWords, stationText, stringWords } from '@idle-marker/words';
+import { msg, catchMoveWords, slopeStakeWords, stationText, stringWords } from '@idle-marker/words';
+import { rich } from '../../ui/rich.tsx';
 import { heightsOf, type OpenSurface } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
@@ -83,11 +84,11 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
   const strings = road.template.names.map((name) => [name, stringWords(name)] as const);
   return (
     <details className="mt-4 border-t border-rule pt-2" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-11 cursor-pointer text-[17px]">Slope to the ground</summary>
+      <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.slopeToTheGround')}</summary>
       <div className="grid grid-cols-2 gap-3">
-        <Choice label="It starts at" value={onHinge} options={strings} onChange={setHinge} />
+        <Choice label={msg('road.itStartsAt')} value={onHinge} options={strings} onChange={setHinge} />
         <Choice
-          label="and runs to the"
+          label={msg('road.andRunsToThe')}
           value={side}
           options={[
             ['right', 'right'],
@@ -96,33 +97,33 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
           onChange={setSide}
         />
         <Field
-          label="In cut, 1 in"
+          label={msg('road.inCut1In')}
           value={cut}
           inputMode="decimal"
           onChange={(event) => setCut(event.target.value)}
-          error={cutRun === null ? 'Give a figure such as 1.5.' : null}
+          error={cutRun === null ? msg('road.giveAFigureSuchAs15') : null}
         />
         <Field
-          label="In fill, 1 in"
+          label={msg('road.inFill1In')}
           value={fill}
           inputMode="decimal"
           onChange={(event) => setFill(event.target.value)}
-          error={fillRun === null ? 'Give a figure such as 2.' : null}
+          error={fillRun === null ? msg('road.giveAFigureSuchAs2') : null}
         />
         {surfaces.length > 0 && (
           <Choice
             className="col-span-2"
-            label="The ground is"
+            label={msg('road.theGroundIs')}
             value={surface?.id ?? NONE}
-            options={[[NONE, 'only what the pole finds'], ...surfaces.map(({ id, label }) => [id, label] as const)]}
+            options={[[NONE, msg('road.onlyWhatThePoleFinds')], ...surfaces.map(({ id, label }) => [id, label] as const)]}
             onChange={setGround}
           />
         )}
       </div>
       {near === null || !slope ? (
-        <p className="mt-2 text-ink2">Give a place or a station.</p>
+        <p className="mt-2 text-ink2">{msg('road.giveAPlaceOrAStation')}</p>
       ) : !start ? (
-        <p className="mt-2 font-medium text-ochre">{stringWords(onHinge)} has no height there: a slope can’t start.</p>
+        <p className="mt-2 font-medium text-ochre">{msg('road.hasNoHeightThereASlopeCant', { string: stringWords(onHinge) })}</p>
       ) : (
         <>
           {surface && (
@@ -136,22 +137,22 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
                 {catchMoveWords(live.move, units.lengthUnit, CAUGHT)}
               </p>
               <p className="text-[14px] text-ink2">
-                Here it is {units.length(live.distance)} {units.unit} out; a {live.kind} slope has this height {units.length(live.wanted)} {units.unit} out.
+                {msg('road.hereItIsOutASlopeHas', {
+                  length: units.length(live.distance),
+                  unit: units.unit,
+                  kind: live.kind,
+                  length2: units.length(live.wanted),
+                })}
               </p>
               {Math.abs(live.move) <= CAUGHT && measuring && inForce && (
                 <Button className="my-2" disabled={measuring.shooting.doing !== null} onClick={() => void keep()}>
-                  Keep this slope stake
+                  {msg('road.keepThisSlopeStake')}
                 </Button>
               )}
               {Math.abs(live.move) <= CAUGHT && <StakePicture lines={stakeText(live)} />}
             </div>
           ) : (
-            z !== null &&
-            offset !== null && (
-              <p className="mt-2 text-ink2">
-                This lies inside of {stringWords(onHinge)}: go out to its {side}.
-              </p>
-            )
+            z !== null && offset !== null && <p className="mt-2 text-ink2">{msg('road.thisLiesInsideOfGoOutTo', { string: stringWords(onHinge), side })}</p>
           )}
         </>
       )}
@@ -171,26 +172,29 @@ function CatchWords({
   readonly name: string;
 }) {
   const units = useUnits();
-  if (!outcome) return <span className="text-ink2">Looking for the catch point on {name}…</span>;
+  if (!outcome) return <span className="text-ink2">{msg('road.lookingForTheCatchPointOn', { name })}</span>;
   switch (outcome.status) {
     case 'found':
       return (
         <>
-          By {name} at {at}: {outcome.kind} 1 in {outcome.kind === 'cut' ? slope.cutRun : slope.fillRun}, caught{' '}
-          <strong>
-            {units.length(outcome.distance, 2)} {units.unit} out of {stringWords(slope.hinge)}
-          </strong>
-          , height {units.length(outcome.z, 2)}.
+          {rich('road.byAt1InCaughtHeight', {
+            name,
+            at,
+            kind: outcome.kind,
+            kind2: outcome.kind === 'cut' ? slope.cutRun : slope.fillRun,
+            strong: <strong>{msg('road.outOf', { length: units.length(outcome.distance, 2), unit: units.unit, string: stringWords(slope.hinge) })}</strong>,
+            length: units.length(outcome.z, 2),
+          })}
         </>
       );
     case 'noGround':
       return (
         <span className="font-medium text-ochre">
-          {name} has no height {units.length(outcome.distance, 1)} {units.unit} out: the slope is not caught on it.
+          {msg('road.hasNoHeightOutTheSlopeIs', { name, length: units.length(outcome.distance, 1), unit: units.unit })}
         </span>
       );
     case 'notMet':
-      return <span className="font-medium text-ochre">The slope does not meet {name} as far as was looked: is its fall steeper than the ground?</span>;
+      return <span className="font-medium text-ochre">{msg('road.theSlopeDoesNotMeetAsFar', { name })}</span>;
   }
 }
 

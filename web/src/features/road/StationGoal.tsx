@@ -1,6 +1,6 @@
 import { displayedStation } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { gradeWords, stationText, stringWords } from '@idle-marker/words';
+import { msg, gradeWords, stationText, stringWords } from '@idle-marker/words';
 import { useStationStyle, useStationWord } from '../../site/useRoads.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -20,7 +20,7 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
   const grades = road.template.names.map((name) => [name, gradeWords(name)] as const);
   return (
     <fieldset className="mt-4 border-t border-rule pt-2">
-      <legend className="pr-2 text-[17px]">Go to a {word.toLowerCase()}</legend>
+      <legend className="pr-2 text-[17px]">{msg('road.goToA', { word: word.toLowerCase() })}</legend>
       <div className="grid grid-cols-2 gap-3">
         <Field
           label={word}
@@ -29,41 +29,52 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
           onChange={(event) => goal.setText(event.target.value)}
           error={goal.fault}
         />
-        <Field label="Then every" unit={units.unit} value={goal.interval} inputMode="decimal" onChange={(event) => goal.setInterval(event.target.value)} />
+        <Field
+          label={msg('road.thenEvery')}
+          unit={units.unit}
+          value={goal.interval}
+          inputMode="decimal"
+          onChange={(event) => goal.setInterval(event.target.value)}
+        />
         <div className="col-span-2 flex gap-2">
-          <Button disabled={!step} onClick={() => step?.(-1)} hint="," aria-label="The station before">
-            Back
+          <Button disabled={!step} onClick={() => step?.(-1)} hint="," aria-label={msg('road.theStationBefore')}>
+            {msg('common.back')}
           </Button>
-          <Button disabled={!step} onClick={() => step?.(1)} hint="." aria-label="The next station">
-            Next
+          <Button disabled={!step} onClick={() => step?.(1)} hint="." aria-label={msg('road.theNextStation')}>
+            {msg('road.next')}
           </Button>
         </div>
         {goal.found.length > 1 && (
-          <div className="col-span-2" role="group" aria-label="Which of the places with this station">
-            <p className="font-medium text-ochre">This station comes {goal.found.length} times along the line: which one?</p>
+          <div className="col-span-2" role="group" aria-label={msg('road.whichOfThePlacesWithThisStation')}>
+            <p className="font-medium text-ochre">{msg('road.thisStationComesTimesAlongTheLine', { found: goal.found.length })}</p>
             <div className="mt-1 flex flex-wrap gap-2">
               {goal.found.map((each, i) => (
                 <Button key={each.station} look={i === goal.chosen ? 'primary' : 'plain'} onClick={() => goal.choose(i)}>
-                  {units.length(each.station - road.alignment.startStation, 1)} {units.unit} from the start
-                  {road.alignment.equations.length > 0 && `, ${each.region === 0 ? 'before the jump' : `after jump ${each.region}`}`}
+                  {msg('road.fromTheStart', {
+                    length: units.length(each.station - road.alignment.startStation, 1),
+                    unit: units.unit,
+                    region:
+                      road.alignment.equations.length > 0 &&
+                      `, ${each.region === 0 ? msg('road.beforeTheJump') : msg('road.afterJump', { region: each.region })}`,
+                  })}
                 </Button>
               ))}
             </div>
           </div>
         )}
-        <Choice label="On" value={goal.string} options={strings} onChange={goal.setString} />
-        <Choice label="Cut and fill to" value={goal.gradeString} options={grades} onChange={goal.setGradeString} />
+        <Choice label={msg('common.on')} value={goal.string} options={strings} onChange={goal.setString} />
+        <Choice label={msg('common.cutAndFillTo')} value={goal.gradeString} options={grades} onChange={goal.setGradeString} />
         <Field
-          label="Off it by"
+          label={msg('road.offItBy')}
           unit={units.unit}
           value={goal.off}
           inputMode="decimal"
           placeholder="0"
           onChange={(event) => goal.setOff(event.target.value)}
-          error={goal.off.trim() !== '' && units.readLength(goal.off) === null ? 'This is no length.' : null}
+          error={goal.off.trim() !== '' && units.readLength(goal.off) === null ? msg('road.thisIsNoLength') : null}
         />
         <Choice
-          label="to the"
+          label={msg('common.toThe')}
           value={goal.side}
           options={[
             ['right', 'right'],
@@ -74,7 +85,11 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
         {goal.off.trim() !== '' && (
           <div className="col-span-2">
             <Tick
-              label={goal.isOffset ? `Offset ON: to ${goal.off.trim()} ${units.unit} ${goal.side} of it` : `Offset OFF: to ${stringWords(goal.string)} itself`}
+              label={
+                goal.isOffset
+                  ? msg('road.offsetOnToOfIt', { off: goal.off.trim(), unit: units.unit, side: goal.side })
+                  : msg('road.offsetOffToItself', { string: stringWords(goal.string) })
+              }
               checked={goal.isOffset}
               onChange={goal.switchOffset}
             />
@@ -85,7 +100,7 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
         <p className="mt-2 text-[14px] text-ink2" data-testid="goal-place">
           {stationText(displayedStation(road.alignment, goal.station).displayed, style)}: {units.axes[0] === 'e' ? 'E' : 'N'}{' '}
           {units.length(goal.place[units.axes[0]])}, {units.axes[1] === 'n' ? 'N' : 'E'} {units.length(goal.place[units.axes[1]])},{' '}
-          {goal.place.z === null ? 'no height here' : `height ${units.length(goal.place.z)}`}.
+          {goal.place.z === null ? msg('road.noHeightHere') : msg('road.height', { length: units.length(goal.place.z) })}.
         </p>
       )}
     </fieldset>

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { CENTRELINE, displayedStation, stationList, type Metres } from '@idle-marker/core';
 import { placeOnRoad } from '@idle-marker/records';
-import { stationListFaultWords, stationReasonWords, stationText, stringWords } from '@idle-marker/words';
+import { msg, stationListFaultWords, stationReasonWords, stationText, stringWords } from '@idle-marker/words';
 import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -32,19 +32,19 @@ export function StationTable({ active, onGo }: { readonly active: SiteRoad; onGo
   const rows = list?.ok ? (all ? list.value : list.value.slice(0, SHOWN)) : [];
   return (
     <details className="mt-4 border-t border-rule pt-2" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-11 cursor-pointer text-[17px]">List of stations</summary>
-      <Choice label="Of" value={onString} options={road.template.names.map((name) => [name, stringWords(name)] as const)} onChange={setString} />
+      <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.listOfStations')}</summary>
+      <Choice label={msg('common.of')} value={onString} options={road.template.names.map((name) => [name, stringWords(name)] as const)} onChange={setString} />
       <RuleFields draft={draft} onChange={setDraft} road={road} />
       {fault && <p className="mt-2 font-medium text-brick">{fault}</p>}
       {list?.ok && (
         <>
-          <p className="mt-2 text-[14px] text-ink2">{list.value.length} stations.</p>
+          <p className="mt-2 text-[14px] text-ink2">{msg('road.stations', { value: list.value.length })}</p>
           <table className={TABLE}>
             <thead>
               <tr>
                 <th className={TH}>{word}</th>
-                <th className={TH_WORD}>Because</th>
-                <th className={TH}>Height</th>
+                <th className={TH_WORD}>{msg('road.because')}</th>
+                <th className={TH}>{msg('common.height')}</th>
               </tr>
             </thead>
             <tbody>
@@ -66,7 +66,7 @@ export function StationTable({ active, onGo }: { readonly active: SiteRoad; onGo
           </table>
           {rows.length < list.value.length && (
             <Button className="mt-2" onClick={() => setAll(true)}>
-              Show all {list.value.length}
+              {msg('road.showAll', { value: list.value.length })}
             </Button>
           )}
         </>

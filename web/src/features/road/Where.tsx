@@ -1,6 +1,6 @@
 import { sectionAt, sectionHeight, type SitePoint } from '@idle-marker/core';
 import type { AgainstRoad, Road } from '@idle-marker/records';
-import { cutFillWords, offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
+import { msg, cutFillWords, offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
 import { roadRemarks } from '@idle-marker/records';
 import { useHeightUnder, type OpenSurface } from '../../drawings/useSurfaces.ts';
 import { useUnits } from '../../field/useUnits.ts';
@@ -24,7 +24,7 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
   const side = offsetWords(nearest.offset, units.lengthUnit);
   const [figure, ...rest] = side.split(' ');
   const large = `figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`;
-  const region = 'station' in nearest && road.alignment.equations.length > 0 ? `, part ${nearest.region + 1} of its stations` : '';
+  const region = 'station' in nearest && road.alignment.equations.length > 0 ? msg('road.partOfItsStations', { region: nearest.region + 1 }) : '';
   return (
     <>
       <p className={large} data-testid="road-where">
@@ -35,7 +35,7 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
         ) : (
           <>
             <Steady text={units.length(nearest.extension)} noise={noise} unit={units.lengthUnit} /> {units.unit}{' '}
-            {nearest.status === 'beyondStart' ? 'before its start' : 'beyond its end'} <span className="text-ink2">·</span>{' '}
+            {nearest.status === 'beyondStart' ? msg('road.beforeItsStart') : msg('road.beyondItsEnd')} <span className="text-ink2">·</span>{' '}
           </>
         )}
         {rest.length > 0 && /\d/.test(figure!) ? (
@@ -46,11 +46,11 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
           side
         )}
       </p>
-      {!('station' in nearest) && <p className="font-medium text-ochre">The line is carried on straight here: nothing of it was designed.</p>}
-      {'status' in nearest && nearest.status === 'atAngle' && <p className="font-medium text-ochre">Nearest is a bend: nothing is square to the line here.</p>}
+      {!('station' in nearest) && <p className="font-medium text-ochre">{msg('road.theLineIsCarriedOnStraightHere')}</p>}
+      {'status' in nearest && nearest.status === 'atAngle' && <p className="font-medium text-ochre">{msg('road.nearestIsABendNothingIsSquare')}</p>}
       {against.outside && (
         <p className="font-medium text-ochre">
-          Outside of the {units.length(road.corridor, 0)} {units.unit} to each side that belong to {road.name}: is this the right line?
+          {msg('road.outsideOfTheToEachSideThat', { length: units.length(road.corridor, 0), unit: units.unit, name: road.name })}
         </p>
       )}
       {region !== '' && <span className="sr-only">{region}</span>}
@@ -66,7 +66,7 @@ export function OnSurface({ surface, at }: { readonly surface: OpenSurface; read
   return (
     <p className="text-[15px]" data-testid="on-surface">
       {under.z === null ? (
-        <span className="text-ink2">{surface.name} has no height here.</span>
+        <span className="text-ink2">{msg('road.hasNoHeightHere', { name: surface.name })}</span>
       ) : (
         <>
           {surface.name} {units.length(under.z)} {units.unit}
@@ -94,10 +94,10 @@ export function BySections({
     const height = sectionHeight(road.sections, name, station, offset);
     return height === null ? [] : [{ name, height }];
   });
-  if (found.length === 0) return <p className="text-[15px] text-ink2">The designed cross sections have no height here.</p>;
+  if (found.length === 0) return <p className="text-[15px] text-ink2">{msg('road.theDesignedCrossSectionsHaveNoHeight')}</p>;
   return (
     <p className="text-[15px]" data-testid="by-sections">
-      By its cross sections:{' '}
+      {msg('road.byItsCrossSections')}{' '}
       {found.map(({ name, height }, i) => (
         <span key={name}>
           {i > 0 && '; '}

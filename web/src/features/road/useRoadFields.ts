@@ -1,12 +1,13 @@
 /** Which figures stand above the plan along a road: each person has room for what is looked at, and for no more. */
 import { useState } from 'react';
+import { msg } from '@idle-marker/words';
 
 export const ROAD_FIELDS = [
-  ['height', 'what the road is like there, its height, and cut or fill'],
-  ['move', 'the way to the station that was asked for'],
-  ['surface', 'the chosen surface under it'],
-  ['sections', 'the designed cross sections'],
-  ['coordinates', 'coordinates and height of the place'],
+  ['height', msg('road.whatTheRoadIsLikeThereIts')],
+  ['move', msg('road.theWayToTheStationThatWas')],
+  ['surface', msg('road.theChosenSurfaceUnderIt')],
+  ['sections', msg('road.theDesignedCrossSections')],
+  ['coordinates', msg('road.coordinatesAndHeightOfThePlace')],
 ] as const;
 export type RoadField = (typeof ROAD_FIELDS)[number][0];
 

@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { CENTRELINE, displayedStation, METRES_PER_UNIT, moveGrade, stationsShown, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
 import { placeOnRoad, type AgainstRoad } from '@idle-marker/records';
-import { cutFillWords, GRADE_WORD, readStation, offsetWords, stationText, gradeWords } from '@idle-marker/words';
+import { msg, cutFillWords, GRADE_WORD, readStation, offsetWords, stationText, gradeWords } from '@idle-marker/words';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../field/useUnits.ts';
@@ -88,9 +88,9 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
     text.trim() === ''
       ? null
       : read === null
-        ? `Write it as ${stationText(style.unit === 'metre' ? 123.4 : 123.4 * METRES_PER_UNIT[style.unit], style, 2)}, or as a plain number.`
+        ? msg('road.writeItAsOrAsAPlain', { station: stationText(style.unit === 'metre' ? 123.4 : 123.4 * METRES_PER_UNIT[style.unit], style, 2) })
         : found.length === 0
-          ? 'No place of this line has that station.'
+          ? msg('road.noPlaceOfThisLineHasThat')
           : null;
   return {
     text,
@@ -139,10 +139,12 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
             const ahead = station - against.nearest.station;
             const right = place.offset - against.nearest.offset;
             const height =
-              at.z === null || place.z === null ? '' : `; ${withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit)} to ${gradeWords(onGrade)}`;
+              at.z === null || place.z === null
+                ? ''
+                : msg('road.to2', { withUnit: withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit), grade: gradeWords(onGrade) });
             const along = `${units.length(Math.abs(ahead))} ${units.unit} ${ahead >= 0 ? 'ahead' : 'back'}`;
             const across = offsetWords(right, units.lengthUnit);
-            return `${GRADE_WORD[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? 'none across' : across}${height}`;
+            return `${GRADE_WORD[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? msg('road.noneAcross') : across}${height}`;
           },
   };
 }

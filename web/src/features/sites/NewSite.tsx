@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { startingLibrary } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { say } from '../../data/ledger.ts';
 import { writeSetting } from '../../data/storage.ts';
 import { newId } from '../../data/uuid.ts';
@@ -21,7 +22,7 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
   const [person, setPerson] = useState('');
   const [tried, setTried] = useState(false);
   const errors = siteErrors(draft, taken);
-  const noPerson = person.trim() === '' ? 'Give the name of the first person: every entry carries one.' : null;
+  const noPerson = person.trim() === '' ? msg('sites.giveTheNameOfTheFirstPerson') : null;
   const make = async () => {
     setTried(true);
     if (noPerson || Object.values(errors).some((error) => error !== null)) return;
@@ -39,25 +40,25 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
     <Dialog
       open={open}
       onClose={onClose}
-      title="New site"
+      title={msg('sites.newSite')}
       wide
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void make()}>
-            Make site
+            {msg('sites.makeSite')}
           </Button>
         </>
       }
     >
       <SiteFields draft={draft} errors={errors} tried={tried} onChange={(change) => setDraft({ ...draft, ...change })}>
         <Field
-          label="Your name"
+          label={msg('sites.yourName')}
           value={person}
           maxLength={80}
           onChange={(event) => setPerson(event.target.value)}
           error={tried ? noPerson : null}
-          help="More people are added later."
+          help={msg('sites.morePeopleAreAddedLater')}
         />
       </SiteFields>
     </Dialog>

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
+import { msg } from '@idle-marker/words';
 import { ask, troubleOf, type IsAnswer } from '../../data/server.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -30,7 +31,7 @@ export function OpenArchive() {
       setTaken(await ask('/api/v1/archives', isTaken, { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file }));
       await queries.invalidateQueries({ queryKey: ['sites'] });
     } catch (error) {
-      setTrouble(`${file.name} was not taken in. ${troubleOf(error, 'Try again when it is back.')}`);
+      setTrouble(msg('sites.wasNotTakenIn', { name: file.name, trouble: troubleOf(error, msg('common.tryAgainWhenItIsBack')) }));
     } finally {
       setBusy(false);
     }
@@ -43,7 +44,7 @@ export function OpenArchive() {
         accept=".zip,application/zip"
         className="sr-only"
         tabIndex={-1}
-        aria-label="Archive of a site"
+        aria-label={msg('sites.archiveOfASite')}
         onChange={(event) => {
           const [file] = event.target.files ?? [];
           if (file) void open(file);
@@ -51,7 +52,7 @@ export function OpenArchive() {
         }}
       />
       <Button disabled={busy} onClick={() => input.current?.click()}>
-        {busy ? 'Taking it in…' : 'Open an archive…'}
+        {busy ? msg('sites.takingItIn') : msg('sites.openAnArchive')}
       </Button>
       {trouble && (
         <p role="alert" className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick">
@@ -61,10 +62,10 @@ export function OpenArchive() {
       {taken && (
         <p role="status" className="mt-3 border-l-4 border-good pl-3">
           {taken.facts === 0
-            ? `${taken.name} was here already, the same to the last entry.`
-            : `${taken.name}: ${taken.facts} entries and ${taken.files} files taken in.`}{' '}
+            ? msg('sites.wasHereAlreadyTheSameToThe', { name: taken.name })
+            : msg('sites.entriesAndFilesTakenIn', { name: taken.name, facts: taken.facts, files: taken.files })}{' '}
           <button type="button" className="min-h-11 font-semibold text-spruce underline" onClick={() => void navigate(`/sites/${taken.site}/today`)}>
-            Go there
+            {msg('sites.goThere')}
           </button>
         </p>
       )}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
+import { msg } from '@idle-marker/words';
 import { Logo } from '../../ui/Logo.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
@@ -15,30 +16,30 @@ export function Place() {
   return (
     <main className="mx-auto flex min-h-dvh max-w-2xl flex-col gap-5 p-6 pt-16">
       <h1 className="flex items-center gap-3 text-3xl">
-        <Logo /> Idle Marker
+        <Logo /> {msg('common.idleMarker')}
       </h1>
-      <p className="text-ink2">Choose a site to work on, or make a new one.</p>
+      <p className="text-ink2">{msg('sites.chooseASiteToWorkOnOr')}</p>
       {sites.isError && (
         <p role="alert" className="border-l-4 border-ochre pl-3">
-          The database does not answer. This page tries again by itself.
+          {msg('sites.theDatabaseDoesNotAnswerThisPage')}
         </p>
       )}
-      {sites.isPending && <p className="text-ink2">Reading the sites…</p>}
+      {sites.isPending && <p className="text-ink2">{msg('sites.readingTheSites')}</p>}
       <ul className="flex flex-col gap-2">
         {sites.data?.map((site) => (
           <li key={site.id}>
             <Link to={`/sites/${site.id}/today`} className="flex min-h-14 items-center justify-between rounded-sm border-[1.5px] border-ink bg-sheet px-4">
               <span className="text-lg font-semibold">{site.name}</span>
-              {site.lastAt && <span className="text-[13px] text-ink2">last entry {dayAndTime(site.lastAt)}</span>}
+              {site.lastAt && <span className="text-[13px] text-ink2">{msg('sites.lastEntry', { dayAndTime: dayAndTime(site.lastAt) })}</span>}
             </Link>
           </li>
         ))}
       </ul>
-      {sites.data?.length === 0 && <p>There is no site yet. Make one: it needs a name, its units, and the people who work on it.</p>}
+      {sites.data?.length === 0 && <p>{msg('sites.thereIsNoSiteYetMakeOne')}</p>}
       <div>
         <div className="flex flex-wrap gap-2">
           <Button look="primary" onClick={() => setMaking(true)}>
-            New site…
+            {msg('sites.newSite2')}
           </Button>
           <OpenArchive />
         </div>

@@ -11,7 +11,7 @@ import {
   type UseFlags,
   type ToleranceClass,
 } from '@idle-marker/records';
-import { ACCEPT_WORDS, allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
+import { msg, ACCEPT_WORDS, allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
 import type { Said } from '../../data/ledger.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -86,29 +86,29 @@ export function AcceptDialog({
       onClose={onClose}
       title={
         provisional
-          ? `${occupation.body.name} does not meet ${asked.name.toLowerCase()}`
+          ? msg('station.doesNotMeet', { name: occupation.body.name, name2: asked.name.toLowerCase() })
           : unchecked
-            ? `Nothing checks ${occupation.body.name} yet`
-            : `Accept ${occupation.body.name} for ${asked.name.toLowerCase()}`
+            ? msg('station.nothingChecksYet', { name: occupation.body.name })
+            : msg('station.acceptFor', { name: occupation.body.name, name2: asked.name.toLowerCase() })
       }
       foot={
         <>
-          <Button onClick={onClose}>Not yet</Button>
+          <Button onClick={onClose}>{msg('station.notYet')}</Button>
           <Button look="danger" onClick={() => void decide('refused')}>
-            Refuse
+            {msg('station.refuse')}
           </Button>
           {unchecked && next && (
             <Button disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted', onProve)}>
-              {provisional ? 'Accept as provisional' : 'Accept unchecked'}
+              {provisional ? msg('station.acceptAsProvisional') : msg('station.acceptUnchecked')}
             </Button>
           )}
           {unchecked && next ? (
             <Button look="primary" onClick={() => onSight(next.id)}>
-              Sight {next.revision.body.name}
+              {msg('common.sight2', { name: next.revision.body.name })}
             </Button>
           ) : (
             <Button look="primary" disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted', unchecked ? onProve : onAccepted)}>
-              {provisional ? 'Accept as provisional' : unchecked ? 'Accept, then prove it' : 'Accept'}
+              {provisional ? msg('station.acceptAsProvisional') : unchecked ? msg('station.acceptThenProveIt') : 'Accept'}
             </Button>
           )}
         </>
@@ -116,7 +116,7 @@ export function AcceptDialog({
     >
       {provisional ? (
         <>
-          <p>It can only be accepted as provisional, and the reason goes along to every sheet. Against it stands:</p>
+          <p>{msg('station.itCanOnlyBeAcceptedAsProvisional')}</p>
           <ul className="my-2 list-disc pl-5">
             {obstacles.map((obstacle) => (
               <li key={obstacleWords(obstacle, naming)}>{obstacleWords(obstacle, naming)}</li>
@@ -130,27 +130,24 @@ export function AcceptDialog({
       )}
       {!allowed && (
         <p className="mt-2 border-l-4 border-ochre pl-3">
-          Here {provisional ? 'a provisional station' : 'a station'} is accepted by{' '}
-          {allowedRoles(state.settings.mayAccept?.[provisional ? 'provisional' : 'accepted'] ?? [])}. Call for help, or let one of them look at it on this
-          device.
+          {msg('station.hereIsAcceptedByCallForHelp', {
+            provisional: provisional ? msg('station.aProvisionalStation') : 'a station',
+            allowedRoles: allowedRoles(state.settings.mayAccept?.[provisional ? 'provisional' : 'accepted'] ?? []),
+          })}
         </p>
       )}
       <Field
         className="mt-3"
-        label={provisional ? 'Reason (needed)' : 'Remark, or reason for refusing'}
+        label={provisional ? msg('common.reasonNeeded') : msg('station.remarkOrReasonForRefusing')}
         value={reason}
         maxLength={500}
         onChange={(event) => setReason(event.target.value)}
-        error={tried && reason.trim() === '' ? 'Say why: provisional and refused stations carry their reason.' : null}
+        error={tried && reason.trim() === '' ? msg('station.sayWhyProvisionalAndRefusedStations') : null}
       />
       {!known && (
         <>
-          <Tick label={`Keep the place of ${occupation.body.name} as a mark, too`} checked={keep} onChange={setKeep} />
-          {keep && (
-            <p className="text-[13px] text-ink2">
-              Only if the ground under the instrument is marked. It is listed as usable, for proofs alone, with the precision it has here.
-            </p>
-          )}
+          <Tick label={msg('station.keepThePlaceOfAsAMark', { name: occupation.body.name })} checked={keep} onChange={setKeep} />
+          {keep && <p className="text-[13px] text-ink2">{msg('station.onlyIfTheGroundUnderTheInstrument')}</p>}
         </>
       )}
     </Dialog>

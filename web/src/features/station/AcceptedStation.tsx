@@ -19,6 +19,7 @@ import {
   figuresOf,
 } from '@idle-marker/records';
 import {
+  msg,
   CHECKABILITY_WORDS,
   closingWords,
   EVENT_KINDS,
@@ -56,19 +57,19 @@ import { Promise95 } from './Promise95.tsx';
 
 /** What is promised over what the class allows. */
 const SHADES = [
-  ['bg-spruce', 'promised well inside'],
-  ['bg-ochre', 'just inside'],
-  ['bg-brick', 'not promised'],
+  ['bg-spruce', msg('station.promisedWellInside')],
+  ['bg-ochre', msg('station.justInside')],
+  ['bg-brick', msg('station.notPromised')],
 ] as const;
 
 const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string, marks: number) => string>> = {
-  resection: (_, marks) => `free station, ${marks} marks in plan`,
-  overMark: (over, marks) => `over ${over}, ${marks - 1} ${marks === 2 ? 'backsight' : 'backsights'}`,
-  carried: (over) => `over ${over}, carried forward from the station before`,
-  assumed: (over) => `over ${over}, direction assumed: nothing tests it`,
-  onLines: () => 'free station, from points on drawn lines',
-  heightOnly: () => 'heights alone',
-  paired: () => 'heights, with the plan from a receiver',
+  resection: (_, marks) => msg('station.freeStationMarksInPlan', { marks }),
+  overMark: (over, marks) => msg('station.over', { over, marks: marks - 1, marks2: marks === 2 ? 'backsight' : 'backsights' }),
+  carried: (over) => msg('station.overCarriedForwardFromTheStationBefore', { over }),
+  assumed: (over) => msg('station.overDirectionAssumedNothingTestsIt', { over }),
+  onLines: () => msg('station.freeStationFromPointsOnDrawnLines'),
+  heightOnly: () => msg('station.heightsAlone'),
+  paired: () => msg('station.heightsWithThePlanFromAReceiver'),
 };
 
 export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(over: string | null): void }) {
@@ -137,7 +138,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   };
   const rivals = rivalSolutions(state, solution);
   const stoodOver = state.control.find((mark) => mark.id === solution.occupation.body.over?.mark)?.revision.body.name ?? null;
-  const heightFrom = stoodOver ? `, from ${HEIGHT_FROM[solution.fact.body.heightFrom ?? 'mark'](stoodOver)}` : '';
+  const heightFrom = stoodOver ? msg('station.from', { value: HEIGHT_FROM[solution.fact.body.heightFrom ?? 'mark'](stoodOver) }) : '';
   const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
   const record = async () => {
     if (!event) return;
@@ -153,11 +154,11 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     <>
       <Workspace
         board={
-          <Board scene={scene} description={`Plan with station ${name} and the marks it used`} fitKey={solution.fact.id}>
+          <Board scene={scene} description={msg('station.planWithStationAndTheMarksIt', { name })} fitKey={solution.fact.id}>
             {shades.length > 0 && (
               <ul
                 className="pointer-events-none absolute bottom-3 left-4 flex flex-wrap gap-x-4 text-[13px] text-ink2"
-                aria-label="Colours at the marks to set"
+                aria-label={msg('station.coloursAtTheMarksToSet')}
               >
                 {SHADES.map(([colour, words]) => (
                   <li key={words} className="flex items-center gap-1.5">
@@ -174,39 +175,42 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             head={
               <>
                 <h1 className="text-xl">
-                  Station {name} <span className="ml-1 text-[15px] font-normal text-ink2">in force since {clockTime(solution.decision.at)}</span>
+                  {msg('station.station', { name })}{' '}
+                  <span className="ml-1 text-[15px] font-normal text-ink2">{msg('station.inForceSince', { clockTime: clockTime(solution.decision.at) })}</span>
                   {result.z === null && <PlanOnlyBadge />}
                 </h1>
                 <Figures
                   items={[
-                    ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(result[axis])] as const),
-                    ['Height', units.length(result.z)],
-                    ['Good to (95 %)', goodToWords(goodToOf(solution), units.lengthUnit)],
+                    ...units.axes.map((axis) => [axis === 'e' ? msg('common.east') : msg('common.north'), units.length(result[axis])] as const),
+                    [msg('common.height'), units.length(result.z)],
+                    [msg('common.goodTo95'), goodToWords(goodToOf(solution), units.lengthUnit)],
                   ]}
                 />
               </>
             }
             foot={
               <>
-                <Button onClick={onSightMore}>Sight more marks</Button>
+                <Button onClick={onSightMore}>{msg('common.sightMoreMarks')}</Button>
                 <Button look="primary" hint="P" onClick={() => void navigate(`/sites/${id}/prove`)}>
-                  Prove it
+                  {msg('station.proveIt')}
                 </Button>
               </>
             }
           >
             {provisional && (
-              <Card tone="ochre" title="Provisional">
-                {solution.decision.body.reason} This goes along to every sheet.
+              <Card tone="ochre" title={msg('common.provisional')}>
+                {msg('station.thisGoesAlongToEverySheet', { reason: solution.decision.body.reason })}
               </Card>
             )}
             <LiftProvision solution={solution} />
             {fallen && <FallenStationCard fallen={fallen} onSightMore={onSightMore} />}
             {older && <OlderControlCard older={older} />}
             {rivals.length > 0 && (
-              <Card tone="ochre" title={`${name} was accepted more than once`}>
-                Two devices decided on it without knowing of each other, at {rivals.map((each) => clockTime(each.decision.at)).join(', ')} and{' '}
-                {clockTime(solution.decision.at)}. The later one is in force; marks keep the one they were set with.
+              <Card tone="ochre" title={msg('station.wasAcceptedMoreThanOnce', { name })}>
+                {msg('station.twoDevicesDecidedOnItWithoutKnowing', {
+                  rivals: rivals.map((each) => clockTime(each.decision.at)).join(', '),
+                  clockTime: clockTime(solution.decision.at),
+                })}
               </Card>
             )}
             {proof && !proof.proven && !proof.failed && (
@@ -215,24 +219,27 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               </Card>
             )}
             {proof?.failed && (
-              <Card tone="brick" title={`A proof of ${name} failed`}>
-                Marks set since the last good proof are in doubt. See Prove for what to do next.
+              <Card tone="brick" title={msg('station.aProofOfFailed', { name })}>
+                {msg('station.marksSetSinceTheLastGoodProof')}
               </Card>
             )}
             <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
-              <dt className="text-ink2">Station</dt>
+              <dt className="text-ink2">{msg('common.station')}</dt>
               <dd>{METHOD_SAID[solution.fact.body.method](stoodOver ?? '?', marks)}</dd>
-              <dt className="text-ink2">Orientation</dt>
-              <dd className="figures">{units.angle(figuresOf(solution.fact).orientation)} at circle zero</dd>
-              <dt className="text-ink2">Height</dt>
+              <dt className="text-ink2">{msg('station.orientation')}</dt>
+              <dd className="figures">{msg('station.atCircleZero', { angle: units.angle(figuresOf(solution.fact).orientation) })}</dd>
+              <dt className="text-ink2">{msg('common.height')}</dt>
               <dd>
                 {figuresOf(solution.fact).sdAxis === null
-                  ? 'none: plan only'
-                  : `tilting axis good to ${smallLength(1.96 * (figuresOf(solution.fact).sdAxis ?? 0), units.lengthUnit)} (95 %)${heightFrom}`}
+                  ? msg('station.nonePlanOnly')
+                  : msg('station.tiltingAxisGoodTo95', {
+                      smallLength: smallLength(1.96 * (figuresOf(solution.fact).sdAxis ?? 0), units.lengthUnit),
+                      heightFrom,
+                    })}
               </dd>
               {check && (
                 <>
-                  <dt className="text-ink2">Checked</dt>
+                  <dt className="text-ink2">{msg('common.checked')}</dt>
                   <dd>
                     {CHECKABILITY_WORDS[check.now].title}. {CHECKABILITY_WORDS[check.now].text}{' '}
                     {check.byRulesOfThen && !fallen && thenWords(check.then, check.now)}
@@ -244,36 +251,37 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
                   </dd>
                 </>
               )}
-              <dt className="text-ink2">Left out</dt>
+              <dt className="text-ink2">{msg('common.leftOut2')}</dt>
               <dd>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
-              <dt className="text-ink2">Ground</dt>
+              <dt className="text-ink2">{msg('station.ground')}</dt>
               <dd>
                 {solution.occupation.body.ground}
-                {isUnsteady(solution.occupation.body) && ': a proof lasts 30 minutes at most'}
+                {isUnsteady(solution.occupation.body) && msg('station.aProofLasts30MinutesAtMost')}
               </dd>
             </dl>
             <Promise95 solution={solution} />
             {correctedSince && (
-              <Card tone="ochre" title="An entry was corrected after it was accepted" actions={<Button onClick={onSightMore}>Take it up again</Button>}>
-                Marks that it concerns were computed again. The station itself is still the one that was accepted: take it up again to accept it with what is
-                right.
+              <Card
+                tone="ochre"
+                title={msg('station.anEntryWasCorrectedAfterItWas')}
+                actions={<Button onClick={onSightMore}>{msg('station.takeItUpAgain')}</Button>}
+              >
+                {msg('station.marksThatItConcernsWereComputedAgain')}
               </Card>
             )}
-            <h2 className="mt-5 mb-2 text-[15px]">Carry on from here</h2>
+            <h2 className="mt-5 mb-2 text-[15px]">{msg('station.carryOnFromHere')}</h2>
             <div className="flex flex-wrap gap-2">
-              <Button onClick={() => setCarrying(true)}>Measure a control mark of one’s own…</Button>
-              <Button onClick={() => setSwapping(true)}>Change places with a tripod target…</Button>
-              {!ground && !stoodOver && <Button onClick={() => void keepGround()}>Mark the ground under it, to look back to</Button>}
-              <Button onClick={() => setCorrecting(true)}>An entry was wrong…</Button>
+              <Button onClick={() => setCarrying(true)}>{msg('station.measureAControlMarkOfOnesOwn')}</Button>
+              <Button onClick={() => setSwapping(true)}>{msg('station.changePlacesWithATripodTarget')}</Button>
+              {!ground && !stoodOver && <Button onClick={() => void keepGround()}>{msg('station.markTheGroundUnderItToLook')}</Button>}
+              <Button onClick={() => setCorrecting(true)}>{msg('station.anEntryWasWrong')}</Button>
             </div>
-            {ground && (
-              <p className="mt-1 text-[13px] text-ink2">The ground under it is listed as {ground.revision.body.name}: leave a target there when you move on.</p>
-            )}
-            <h2 className="mt-5 mb-2 text-[15px]">Something happened?</h2>
+            {ground && <p className="mt-1 text-[13px] text-ink2">{msg('station.theGroundUnderItIsListedAs', { name: ground.revision.body.name })}</p>}
+            <h2 className="mt-5 mb-2 text-[15px]">{msg('station.somethingHappened')}</h2>
             <div className="flex flex-wrap gap-2">
-              <Button onClick={() => setEvent('bump')}>Note an event…</Button>
-              <Button onClick={() => setClosing(true)}>Close the station…</Button>
-              <Button onClick={() => onNew(null)}>New station…</Button>
+              <Button onClick={() => setEvent('bump')}>{msg('station.noteAnEvent')}</Button>
+              <Button onClick={() => setClosing(true)}>{msg('station.closeTheStation')}</Button>
+              <Button onClick={() => onNew(null)}>{msg('station.newStation')}</Button>
             </div>
           </Slip>
         }
@@ -293,28 +301,33 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
       <Dialog
         open={event !== null}
         onClose={() => setEvent(null)}
-        title="What happened at the instrument?"
+        title={msg('station.whatHappenedAtTheInstrument')}
         foot={
           <Button look="primary" onClick={() => void record()}>
-            Note it
+            {msg('common.noteIt')}
           </Button>
         }
       >
         <div className="flex flex-col gap-3">
-          <Choice label="Event" value={event ?? 'bump'} options={EVENT_KINDS.map((kind) => [kind, EVENT_WORDS[kind].said] as const)} onChange={setEvent} />
-          <Field label="Note" value={note} maxLength={500} onChange={(change) => setNote(change.target.value)} />
-          <p className="text-ink2">A proof is due at once after it.</p>
+          <Choice
+            label={msg('station.event')}
+            value={event ?? 'bump'}
+            options={EVENT_KINDS.map((kind) => [kind, EVENT_WORDS[kind].said] as const)}
+            onChange={setEvent}
+          />
+          <Field label={msg('common.note')} value={note} maxLength={500} onChange={(change) => setNote(change.target.value)} />
+          <p className="text-ink2">{msg('station.aProofIsDueAtOnceAfter')}</p>
         </div>
       </Dialog>
       <Dialog
         open={closing}
         onClose={() => setClosing(false)}
-        title={`Close station ${name}?`}
+        title={msg('station.closeStation', { name })}
         foot={
           <>
-            <Button onClick={() => void navigate(`/sites/${id}/prove`)}>Prove first</Button>
+            <Button onClick={() => void navigate(`/sites/${id}/prove`)}>{msg('station.proveFirst')}</Button>
             <Button look="danger" onClick={() => void close()}>
-              Close it
+              {msg('station.closeIt')}
             </Button>
           </>
         }
@@ -324,7 +337,7 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             <strong>{title}.</strong> {text}
           </p>
         ))}
-        {missing.length === 0 && <p>Nothing that was set or measured from here waits for a proof.</p>}
+        {missing.length === 0 && <p>{msg('station.nothingThatWasSetOrMeasuredFrom')}</p>}
       </Dialog>
     </>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { formatSigned, wrapTurn, type ResectionObservation, type ResectionResult } from '@idle-marker/core';
 import { groupSights, stationSights, type SightGroup } from '@idle-marker/records';
 import type { Fact } from '@idle-marker/contract';
-import { smallUnit, WHY } from '@idle-marker/words';
+import { msg, smallUnit, WHY } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -20,7 +20,7 @@ export function ArithmeticButton({ result, occupation }: ArithmeticProps) {
   return (
     <>
       <Button look="quiet" onClick={() => setOpen(true)}>
-        Show the arithmetic
+        {msg('station.showTheArithmetic')}
       </Button>
       {open && <ArithmeticDialog result={result} occupation={occupation} onClose={() => setOpen(false)} />}
     </>
@@ -36,10 +36,10 @@ function ArithmeticDialog({ result, occupation, onClose }: ArithmeticProps & { o
   const observation = result.observations.find((each) => each.reduced.point === name);
   const group = groups.find((each) => each.mark === name);
   return (
-    <Dialog open onClose={onClose} wide title="The arithmetic">
-      <Choice label="Sight to" value={name} options={names.map((each) => [each, nameOf(each)] as const)} onChange={setName} />
+    <Dialog open onClose={onClose} wide title={msg('station.theArithmetic')}>
+      <Choice label={msg('station.sightTo')} value={name} options={names.map((each) => [each, nameOf(each)] as const)} onChange={setName} />
       {observation && <Sums observation={observation} group={group} result={result} occupation={occupation} name={nameOf(name)} />}
-      <h3 className="mt-5 text-[15px]">Why?</h3>
+      <h3 className="mt-5 text-[15px]">{msg('station.why')}</h3>
       {WHY.map(([question, answer]) => (
         <details key={question} className="border-b border-rule">
           <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{question}</summary>
@@ -71,17 +71,20 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
   const lines: (readonly [string, string])[] = [];
   if (sight) {
     lines.push([
-      'Slope, corrected',
-      `read, ${formatSigned(sight.prismConstantMm, 1)} mm prism, ${formatSigned(sight.ppm, 1)} ppm air = ${length(reduced.slope)}`,
+      msg('station.slopeCorrected'),
+      msg('station.readMmPrismPpmAir', { signed: formatSigned(sight.prismConstantMm, 1), signed2: formatSigned(sight.ppm, 1), length: length(reduced.slope) }),
     ]);
   }
   if (reduced.horizontal !== null) {
     lines.push(
-      ['Level distance', `slope × sin ${units.angle(reduced.zenith)} = ${length(reduced.horizontal)}`],
-      ['Grid distance', `× ${state.settings.combinedScaleFactor.toFixed(6)} = ${length(reduced.gridDistance)}`],
-      ['Azimuth', `circle ${units.angle(reduced.hz)} + orientation ${units.angle(result.orientation)} = ${units.angle(azimuth)}`],
+      [msg('common.levelDistance'), msg('station.slopeSin', { angle: units.angle(reduced.zenith), length: length(reduced.horizontal) })],
+      [msg('station.gridDistance'), `× ${state.settings.combinedScaleFactor.toFixed(6)} = ${length(reduced.gridDistance)}`],
       [
-        'Place measured',
+        msg('station.azimuth'),
+        msg('station.circleOrientation', { angle: units.angle(reduced.hz), angle2: units.angle(result.orientation), angle3: units.angle(azimuth) }),
+      ],
+      [
+        msg('station.placeMeasured'),
         units.axes
           .map((axis) => `${axis.toUpperCase()} ${units.length(result[axis] + reduced.gridDistance! * (axis === 'e' ? Math.sin(azimuth) : Math.cos(azimuth)))}`)
           .join(', '),
@@ -89,26 +92,38 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
     );
   }
   if (listed)
-    lines.push(['Listed', `${units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(listed[axis])}`).join(', ')}, height ${units.length(listed.z)}`]);
-  lines.push(['Measured minus listed', `E ${mm(point?.dE)}, N ${mm(point?.dN)}, height ${mm(point?.dZ)}`]);
+    lines.push([
+      msg('station.listed'),
+      msg('common.height3', {
+        axes: units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(listed[axis])}`).join(', '),
+        length: units.length(listed.z),
+      }),
+    ]);
+  lines.push([msg('station.measuredMinusListed'), msg('station.eNHeight', { mm: mm(point?.dE), mm2: mm(point?.dN), mm3: mm(point?.dZ) })]);
   if (observation.height && reduced.heightDifference !== null) {
     lines.push([
-      'Height of the station from it',
-      `${units.length(listed?.z ?? null)} + target ${units.length(reduced.targetHeight)} − rise ${units.length(reduced.heightDifference)} − instrument ${units.length(occupation.body.instrumentHeight)} = ${units.length(observation.height.stationZ)}`,
+      msg('station.heightOfTheStationFromIt'),
+      msg('station.targetRiseInstrument', {
+        length: units.length(listed?.z ?? null),
+        length2: units.length(reduced.targetHeight),
+        length3: units.length(reduced.heightDifference),
+        length4: units.length(occupation.body.instrumentHeight),
+        length5: units.length(observation.height.stationZ),
+      }),
     ]);
   }
   if (observation.distance)
     lines.push([
-      'Ratio of the distance',
+      msg('station.ratioOfTheDistance'),
       ratio(observation.distance.residual, observation.distance.sd, observation.distance.redundancy, small.perMetre, small.name),
     ]);
   if (observation.direction && reduced.horizontal !== null) {
     const { residualAtTarget, sd, redundancy } = observation.direction;
-    lines.push(['Ratio of the direction', ratio(residualAtTarget, sd * reduced.horizontal, redundancy, small.perMetre, small.name)]);
+    lines.push([msg('station.ratioOfTheDirection'), ratio(residualAtTarget, sd * reduced.horizontal, redundancy, small.perMetre, small.name)]);
   }
   return (
     <>
-      <dl className="figures mt-3 grid grid-cols-1 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr]" aria-label={`Sums of ${name}`}>
+      <dl className="figures mt-3 grid grid-cols-1 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr]" aria-label={msg('station.sumsOf', { name })}>
         {lines.map(([what, sum]) => (
           <div key={what} className="contents">
             <dt className="text-ink2">{what}</dt>
@@ -116,15 +131,12 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
           </div>
         ))}
       </dl>
-      <p className="mt-2 text-[13px] text-ink2">
-        The rise holds curvature and refraction. Redundancy: how much of a mistake in this reading would show in its own residual, from 0 to 1; all of them sum
-        to the surplus of the station, {result.fit.dof}.
-      </p>
+      <p className="mt-2 text-[13px] text-ink2">{msg('station.theRiseHoldsCurvatureAndRefraction', { dof: result.fit.dof })}</p>
     </>
   );
 }
 
 const ratio = (residual: number, sd: number, redundancy: number, perMetre: number, unit: string): string =>
   redundancy < 1e-6
-    ? 'nothing else checks it'
+    ? msg('station.nothingElseChecksIt')
     : `${Math.abs(residual * perMetre).toFixed(1)} ${unit} ÷ (${(sd * perMetre).toFixed(1)} ${unit} × √${redundancy.toFixed(2)}) = ${(Math.abs(residual) / sd / Math.sqrt(redundancy)).toFixed(1)}`;

@@ -13,7 +13,7 @@ import {
   type Correction,
   classOf,
 } from '@idle-marker/records';
-import { effectWords } from '@idle-marker/words';
+import { msg, effectWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -30,10 +30,10 @@ const OTHER = 'other';
 
 type What = Correction['what'];
 const WHAT: readonly (readonly [What, string])[] = [
-  ['targetHeight', 'Target height of a range of sights'],
-  ['prismConstant', 'Target of a range of sights'],
-  ['station', 'Station of a range of sights'],
-  ['instrumentHeight', 'Height of the instrument'],
+  ['targetHeight', msg('station.targetHeightOfARangeOfSights')],
+  ['prismConstant', msg('station.targetOfARangeOfSights')],
+  ['station', msg('station.stationOfARangeOfSights')],
+  ['instrumentHeight', msg('station.heightOfTheInstrument')],
 ];
 /** Metres that can be right. */
 const LIMITS: Readonly<Record<Exclude<What, 'station'>, readonly [Metres, Metres]>> = {
@@ -78,7 +78,7 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const fixed = chosen.find((sight) => isFixed(state, sight.body.target)) ?? null;
   const targetName = (sight: Fact<'sight'>) => {
     const { target } = sight.body;
-    return target.kind === 'control' ? (state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? 'It') : 'It';
+    return target.kind === 'control' ? (state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? msg('station.it')) : msg('station.it');
   };
   const correction = useMemo((): Correction | null => {
     const of = { occupation: occupation.id };
@@ -102,19 +102,16 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const errors = {
     value:
       what === 'targetHeight' && metres !== 0 && fixed
-        ? `${targetName(fixed)} has no pole: its target height can only be 0. Choose the sights without it.`
+        ? msg('station.hasNoPoleItsTargetHeightCan', { targetName: targetName(fixed) })
         : inLimits
           ? null
           : what === 'prismConstant'
-            ? 'Give the constant, between −500 and 500 mm.'
-            : 'Give the height as it was.',
-    range: what !== 'instrumentHeight' && chosen.length === 0 ? 'Choose at least one sight; the first must not come after the last.' : null,
-    station: what === 'station' && station === '' ? 'No other station was accepted here: accept the right one first.' : null,
-    untold:
-      untold.length > 0
-        ? `${untold.map((row) => row.name).join(', ')} can’t be computed with that. Withdraw the station in the field book instead, and sight the marks again.`
-        : null,
-    reason: reason.trim() === '' ? 'Say how you know: it goes into the book.' : null,
+            ? msg('station.giveTheConstantBetween500And500')
+            : msg('station.giveTheHeightAsItWas'),
+    range: what !== 'instrumentHeight' && chosen.length === 0 ? msg('station.chooseAtLeastOneSightTheFirst') : null,
+    station: what === 'station' && station === '' ? msg('station.noOtherStationWasAcceptedHereAccept') : null,
+    untold: untold.length > 0 ? msg('station.cantBeComputedWithThatWithdrawThe', { untold: untold.map((row) => row.name).join(', ') }) : null,
+    reason: reason.trim() === '' ? msg('station.sayHowYouKnowItGoesInto') : null,
   };
   const keep = async () => {
     setTried(true);
@@ -132,7 +129,7 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
                 revision: null,
                 ...parts,
                 effects,
-                reason: `Marks from ${solution.fact.body.name} recomputed: ${said}`,
+                reason: msg('station.marksFromRecomputed', { name: solution.fact.body.name, said }),
                 supersedes: before?.id ?? null,
               },
             },
@@ -142,62 +139,60 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
     onClose();
   };
   const asEntered = ({ body }: Fact<'sight'>): string =>
-    what === 'prismConstant' ? `${formatSigned(body.prismConstantMm, 1)} mm` : units.length(body.targetHeight);
+    what === 'prismConstant' ? msg('station.mm', { signed: formatSigned(body.prismConstantMm, 1) }) : units.length(body.targetHeight);
   const ownHeights = what === 'prismConstant' && carried ? chosen.filter(({ body }) => body.carried && body.carried.ownHeight !== carried.ownHeight) : [];
   return (
     <Dialog
       open
       onClose={onClose}
       wide
-      title={`Something at ${solution.fact.body.name} was entered wrongly`}
+      title={msg('station.somethingAtWasEnteredWrongly', { name: solution.fact.body.name })}
       foot={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void keep()}>
-            Correct it
+            {msg('station.correctIt')}
           </Button>
         </>
       }
     >
       <div className="grid gap-3 sm:grid-cols-2">
         <Choice
-          label="What was wrong"
+          label={msg('station.whatWasWrong')}
           value={what}
           options={WHAT}
           onChange={setWhat}
-          help={
-            what === 'instrumentHeight' && !occupation.body.over
-              ? 'On a free station the marks give the axis, so this only moves the ground below it.'
-              : 'What was read stays as it was read; the entry is corrected.'
-          }
+          help={what === 'instrumentHeight' && !occupation.body.over ? msg('station.onAFreeStationTheMarksGive') : msg('station.whatWasReadStaysAsItWas')}
         />
         {what === 'station' && (
           <Choice
-            label="They were taken from"
+            label={msg('station.theyWereTakenFrom')}
             value={station}
             options={
               stations.length === 0
-                ? [['', 'no other station']]
-                : stations.map((each) => [each.fact.id, `${each.fact.body.name}, accepted ${clockTime(each.decision.at)}`] as const)
+                ? [['', msg('station.noOtherStation')]]
+                : stations.map(
+                    (each) => [each.fact.id, msg('station.accepted', { name: each.fact.body.name, clockTime: clockTime(each.decision.at) })] as const,
+                  )
             }
             onChange={setStation}
-            help="The marks hang on the evidence of that station from then on."
+            help={msg('station.theMarksHangOnTheEvidenceOf')}
           />
         )}
         {what === 'prismConstant' && (
           <Choice
-            label="It was"
+            label={msg('station.itWas')}
             value={target}
             options={[
-              ...targets.map((each) => [each.item, `${each.name}, ${formatSigned(each.constantMm, 1)} mm`] as const),
-              [OTHER, targets.length === 0 ? 'a target with the constant' : 'another, with the constant'],
+              ...targets.map((each) => [each.item, msg('station.mm2', { name: each.name, signed: formatSigned(each.constantMm, 1) })] as const),
+              [OTHER, targets.length === 0 ? msg('station.aTargetWithTheConstant') : msg('station.anotherWithTheConstant')],
             ]}
             onChange={setTarget}
           />
         )}
         {what !== 'station' && !(what === 'prismConstant' && carried) && (
           <Field
-            label={what === 'prismConstant' ? 'Right constant' : 'Right value'}
+            label={what === 'prismConstant' ? msg('station.rightConstant') : msg('station.rightValue')}
             unit={what === 'prismConstant' ? 'mm' : units.unit}
             value={value}
             inputMode={what === 'instrumentHeight' ? 'decimal' : 'text'}
@@ -211,21 +206,18 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
       {(tried || sights.length === 0) && errors.range && <p className="font-medium text-brick">{errors.range}</p>}
       {ownHeights.length > 0 && (
         <p className="mt-2 text-ochre">
-          Its centre is {units.length(carried!.ownHeight)} {units.unit} above the pole’s mark; {ownHeights.length}{' '}
-          {ownHeights.length === 1 ? 'sight was' : 'sights were'} reckoned with another. Correct the target height too.
+          {msg('station.itsCentreIsAboveThePolesMark', { length: units.length(carried!.ownHeight), unit: units.unit, ownHeights: ownHeights.length })}
         </p>
       )}
       {correction && (
-        <section className="mt-3" aria-label="Marks concerned">
+        <section className="mt-3" aria-label={msg('common.marksConcerned')}>
           <h3 className="text-[15px]">
-            {rows.length === 0
-              ? 'Every mark set from here stays where it was thought to be.'
-              : `${rows.length} ${rows.length === 1 ? 'mark is' : 'marks are'} elsewhere than was thought:`}
+            {rows.length === 0 ? msg('station.everyMarkSetFromHereStaysWhere') : msg('station.elsewhereThanWasThought', { rows: rows.length })}
           </h3>
           {rows.length === 0 && what === 'targetHeight' && chosen.some((sight) => sight.body.purpose === 'station') && (
-            <p className="text-ink2">The same slip at the control and at the marks cancels: the station comes out as much too high as the marks too low.</p>
+            <p className="text-ink2">{msg('station.theSameSlipAtTheControlAnd')}</p>
           )}
-          <ul className="max-h-56 overflow-y-auto" tabIndex={0} role="region" aria-label="List of marks">
+          <ul className="max-h-56 overflow-y-auto" tabIndex={0} role="region" aria-label={msg('station.listOfMarks')}>
             {rows.slice(0, SHOWN).map((row) => (
               <li key={row.effect.mark} className="flex justify-between gap-4 border-b border-rule py-0.5">
                 <strong className="whitespace-nowrap">{row.name}</strong>
@@ -233,24 +225,25 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
               </li>
             ))}
           </ul>
-          {rows.length > SHOWN && <p className="text-ink2">And {rows.length - SHOWN} more.</p>}
+          {rows.length > SHOWN && <p className="text-ink2">{msg('common.andMore', { rows: rows.length - SHOWN })}</p>}
           {errors.untold && <p className="font-medium text-brick">{errors.untold}</p>}
           {measured.length > 0 && (
             <p className="mt-1 text-ochre">
-              Measured with these sights as it stands, and not computed again:{' '}
-              {measured
-                .slice(0, NAMED)
-                .map(({ body }) => body.name)
-                .join(', ')}
-              {measured.length > NAMED && ` and ${measured.length - NAMED} more`}. Measure {measured.length === 1 ? 'it' : 'them'} again before a report goes
-              out.
+              {msg('station.measuredWithTheseSightsAsItStands', {
+                measured: measured
+                  .slice(0, NAMED)
+                  .map(({ body }) => body.name)
+                  .join(', '),
+                measured2: measured.length > NAMED && msg('station.andMore', { measured: measured.length - NAMED }),
+                measured3: measured.length,
+              })}
             </p>
           )}
         </section>
       )}
       <Field
         className="mt-3"
-        label="How you know (needed)"
+        label={msg('station.howYouKnowNeeded')}
         value={reason}
         maxLength={500}
         onChange={(event) => setReason(event.target.value)}

@@ -1,6 +1,6 @@
 import { facePairs, formatSigned, RADIANS_PER_SECOND, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { coarseAngle } from '@idle-marker/words';
+import { msg, coarseAngle } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { useNaming } from '../../site/useNaming.ts';
 import { Card } from '../../ui/Slip.tsx';
@@ -16,9 +16,8 @@ export function FacesCard({ result, occupation }: { readonly result: ResectionRe
   if (wrong) {
     const apart = 2 * Math.max(Math.abs(wrong.collimation), Math.abs(wrong.indexError));
     return (
-      <Card tone="brick" title={`The two faces of ${naming.nameOf(wrong.name)} are not of one mark`}>
-        They lie {coarseAngle(apart, units.angleUnit, 1)} apart. One of the two readings was to something else, or a circle was misread: leave it out, and sight
-        the mark again in both faces.
+      <Card tone="brick" title={msg('station.theTwoFacesOfAreNotOf', { name: naming.nameOf(wrong.name) })}>
+        {msg('station.theyLieApartOneOfTheTwo', { coarseAngle: coarseAngle(apart, units.angleUnit, 1) })}
       </Card>
     );
   }
@@ -27,11 +26,17 @@ export function FacesCard({ result, occupation }: { readonly result: ResectionRe
     <div className="mt-2">
       <p className={unadjusted ? 'text-ochre' : ''}>
         {pairs
-          .map((pair) => `${naming.nameOf(pair.name)} in two faces: collimation ${seconds(pair.collimation)}, index ${seconds(pair.indexError)}`)
+          .map((pair) =>
+            msg('station.inTwoFacesCollimationIndex', {
+              name: naming.nameOf(pair.name),
+              seconds: seconds(pair.collimation),
+              seconds2: seconds(pair.indexError),
+            }),
+          )
           .join('; ')}
         .
       </p>
-      {unadjusted && <p className="text-[13px] text-ink2">More than the instrument’s angles explain: have it adjusted, and sight in two faces until then.</p>}
+      {unadjusted && <p className="text-[13px] text-ink2">{msg('station.moreThanTheInstrumentsAnglesExplain')}</p>}
     </div>
   );
 }

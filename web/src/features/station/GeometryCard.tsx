@@ -1,5 +1,5 @@
 import { stationGeometry, type ResectionResult } from '@idle-marker/core';
-import { coarseAngle, geometryWords, GRADE_OF_GEOMETRY } from '@idle-marker/words';
+import { msg, coarseAngle, geometryWords, GRADE_OF_GEOMETRY } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 
@@ -18,8 +18,8 @@ export function GeometryCard({ result }: { readonly result: ResectionResult }) {
   return (
     <section className="mt-3">
       <p>
-        <strong className={poor ? 'text-ochre' : ''}>Geometry: {GRADE_OF_GEOMETRY[grade]}.</strong> The best angle between two marks is{' '}
-        {coarseAngle(bestAngle, state.settings.angleUnit)}.
+        <strong className={poor ? 'text-ochre' : ''}>{msg('station.geometry', { gradeOfGeometry: GRADE_OF_GEOMETRY[grade] })}</strong>{' '}
+        {msg('station.theBestAngleBetweenTwoMarksIs', { coarseAngle: coarseAngle(bestAngle, state.settings.angleUnit) })}
       </p>
       {remarks.map((remark) => (
         <p key={remark.code + ('name' in remark ? remark.name : '')} className="mt-1 border-l-4 border-ochre pl-3">

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { heightReach, heightSdAt, lengthToMetres, NORMAL_95_FACTOR, RADIANS_PER_DEGREE, TARGET_HEIGHT_SD, type Metres } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { precisionOf } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { useLinked } from '../../link/linkStore.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -27,12 +27,12 @@ export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occu
   const distances = DISTANCES[units.lengthUnit === 'metre' ? 'metre' : 'feet'].map((each) => lengthToMetres(each, units.lengthUnit));
   return (
     <details className="mt-4">
-      <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">Instead of a level: how far?</summary>
+      <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">{msg('station.insteadOfALevelHowFar')}</summary>
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>At a distance of</th>
-            <th className={TH}>a height is good to, 95 %</th>
+            <th className={TH_WORD}>{msg('station.atADistanceOf')}</th>
+            <th className={TH}>{msg('station.aHeightIsGoodTo95')}</th>
           </tr>
         </thead>
         <tbody>
@@ -47,17 +47,18 @@ export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occu
         </tbody>
       </table>
       <p className="mt-2 text-[14px]">
-        {reach > 0
-          ? `Up to ${units.length(reach, 0)} ${units.unit} from here no level has to be run for ${small(USUAL_95)}.`
-          : `The benchmarks alone leave more than ${small(USUAL_95)}: sight another one, or run a level.`}{' '}
-        Beyond, or for less than that, run a level, or stand in the middle so that both sights are of one length. Heat over the ground bends sights: early is
-        better.
+        {msg('station.beyondOrForLessThanThatRun', {
+          reach:
+            reach > 0
+              ? msg('station.upToFromHereNoLevelHas', { length: units.length(reach, 0), unit: units.unit, small: small(USUAL_95) })
+              : msg('station.theBenchmarksAloneLeaveMoreThanSight', { small: small(USUAL_95) }),
+        })}
       </p>
       <p className="mt-1 text-[14px]">
-        {noise === null
-          ? `While the pole is followed, it is told here how steady its height reads.`
-          : `The last readings of the standing pole differ by ${small(2 * noise)} (95 %).`}{' '}
-        From satellites alone a height moves by {small(SATELLITES_95)} or so.
+        {msg('station.fromSatellitesAloneAHeightMovesBy', {
+          noise: noise === null ? msg('station.whileThePoleIsFollowedItIs') : msg('station.theLastReadingsOfTheStandingPole', { small: small(2 * noise) }),
+          small: small(SATELLITES_95),
+        })}
       </p>
     </details>
   );

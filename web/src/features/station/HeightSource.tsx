@@ -1,6 +1,6 @@
 import { formatLength, type HeightFrom, type HeightSolution, type Reason } from '@idle-marker/core';
 import { heightRevision, type ControlMark } from '@idle-marker/records';
-import { HEIGHT_FROM, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, HEIGHT_FROM, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -21,11 +21,11 @@ export function HeightSource({ draft, over }: HeightSourceProps) {
   return (
     <Choice
       className="mt-3"
-      label="Height from"
+      label={msg('common.heightFrom')}
       value={draft.heightFrom}
       options={[words('mark'), words('benchmarks'), words('both')]}
       onChange={draft.setHeightFrom}
-      help="The heights that are not taken are compared. Both together give the weighted mean: for heights that agree."
+      help={msg('station.theHeightsThatAreNotTakenAre')}
     />
   );
 }
@@ -46,17 +46,13 @@ export function OccupiedHeight({ reason, draft, over, height, station }: Occupie
   if (reason.isUsed)
     return (
       <Button look="primary" onClick={() => draft.setHeightFrom('benchmarks')}>
-        Take the height from the benchmarks
+        {msg('station.takeTheHeightFromTheBenchmarks')}
       </Button>
     );
-  const source = `by station ${station} from ${reason.benchmarks.map((name) => naming.nameOf(name)).join(', ')}`;
+  const source = msg('station.byStationFrom', { station, benchmarks: reason.benchmarks.map((name) => naming.nameOf(name)).join(', ') });
   const { name, z, heightSource } = over.revision.body;
   const figure = `${formatLength(height.z, naming.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[naming.unit]}`;
   if (heightSource === source && z !== null && Math.abs(z - height.z) < 0.0005)
-    return <p className="font-medium">{`${name} is listed at ${figure} now; its history has both heights.`}</p>;
-  return (
-    <Button onClick={() => void say({ type: 'control', body: heightRevision(over, height, source) })}>
-      Revise {name} to {figure}
-    </Button>
-  );
+    return <p className="font-medium">{msg('station.isListedAtNowItsHistoryHas', { name, figure })}</p>;
+  return <Button onClick={() => void say({ type: 'control', body: heightRevision(over, height, source) })}>{msg('station.reviseTo', { name, figure })}</Button>;
 }

@@ -12,7 +12,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import { fewOf, placesAlong, sitedBenchmarks, standsForHeights, waitingPlaces, classOf } from '@idle-marker/records';
-import { count, smallLength } from '@idle-marker/words';
+import { msg, count, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useRoads } from '../../site/useRoads.ts';
 import { useUnits } from '../../field/useUnits.ts';
@@ -52,30 +52,35 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
   const stands = useMemo(() => (targets.length > 0 ? standsForHeights(state, targets, reach) : []), [state, targets, reach]);
   const names = ({ benchmarks: seen }: HeightStand) => {
     const told = seen.slice(0, NAMED).map((i) => benchmarks[i]!.revision.body.name);
-    return `${told.join(', ')}${seen.length > NAMED ? ` and ${count(seen.length - NAMED)} more` : ''}`;
+    return `${told.join(', ')}${seen.length > NAMED ? msg('station.andMore2', { count: count(seen.length - NAMED) }) : ''}`;
   };
   const from = (stand: HeightStand): string => {
     const nearest = [...benchmarks].sort((a, b) => planDistance(a.at, stand) - planDistance(b.at, stand))[0]!;
-    return `${units.length(planDistance(nearest.at, stand), 0)} ${units.unit} ${compassWord(azimuth(nearest.at, stand))} of ${nearest.revision.body.name}`;
+    return msg('station.of', {
+      length: units.length(planDistance(nearest.at, stand), 0),
+      unit: units.unit,
+      compassWord: compassWord(azimuth(nearest.at, stand)),
+      name: nearest.revision.body.name,
+    });
   };
   return (
-    <section className="border-y border-rule py-3" aria-label="Where to stand">
+    <section className="border-y border-rule py-3" aria-label={msg('station.whereToStand')}>
       <Choice
-        label="Where to stand for it"
+        label={msg('station.whereToStandForIt')}
         value={wanted}
         options={[
-          [NOTHING, 'choose what is to be set'],
+          [NOTHING, msg('station.chooseWhatIsToBeSet')],
           ...state.packages.map((each) => [each.id, each.body.name] as const),
-          ...roads.map((each) => [each.id, `along ${each.road.name}`] as const),
+          ...roads.map((each) => [each.id, msg('station.along', { name: each.road.name })] as const),
         ]}
         onChange={setWanted}
-        help="Only a line of sight to a benchmark and to the work counts: control in plan need not be seen, nor the figure be a good one."
+        help={msg('station.onlyALineOfSightToA')}
       />
       {targets.length > 0 && stands.length === 0 && (
         <p className="mt-2 font-medium text-ochre">
           {benchmarks.length === 0
-            ? 'No benchmark of the list has a place, so nothing can be said of sights to it.'
-            : `No place sees a benchmark and any of it within ${units.length(reach, 0)} ${units.unit}.`}
+            ? msg('station.noBenchmarkOfTheListHasA')
+            : msg('station.noPlaceSeesABenchmarkAndAny', { length: units.length(reach, 0), unit: units.unit })}
         </p>
       )}
       <ol>
@@ -86,13 +91,20 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
               <span>
                 <strong>{from(stand)}</strong>
                 <span className="block text-[13px] text-ink2">
-                  sees {count(stand.benchmarks.length)} {stand.benchmarks.length === 1 ? 'benchmark' : 'benchmarks'} ({names(stand)}), {stand.seen} of{' '}
-                  {targets.length} places, the farthest at {units.length(stand.farthest, 0)} {units.unit}
+                  {msg('station.seesOfPlacesTheFarthestAt', {
+                    count: count(stand.benchmarks.length),
+                    benchmarks: stand.benchmarks.length,
+                    names: names(stand),
+                    seen: stand.seen,
+                    targets: targets.length,
+                    length: units.length(stand.farthest, 0),
+                    unit: units.unit,
+                  })}
                 </span>
               </span>
               {onPlace && (
                 <Button className="flex-none px-3 text-[14px] whitespace-nowrap" aria-pressed={chosen} onClick={() => onPlace({ e: stand.e, n: stand.n })}>
-                  {chosen ? 'Chosen' : 'Stand here'}
+                  {chosen ? msg('station.chosen') : msg('station.standHere')}
                 </Button>
               )}
             </li>
@@ -101,8 +113,11 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
       </ol>
       {stands.length > 0 && (
         <p className="mt-1 text-[13px] text-ink2">
-          Heights stay within {smallLength(allowed, units.lengthUnit)} (95 %) up to {units.length(reach, 0)} {units.unit}. Areas drawn in Work that nobody sees
-          through are taken into account; look yourself for what is not drawn.
+          {msg('station.heightsStayWithin95UpToAreas', {
+            smallLength: smallLength(allowed, units.lengthUnit),
+            length: units.length(reach, 0),
+            unit: units.unit,
+          })}
         </p>
       )}
     </section>

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { fitsByChance, formatSigned, NORMAL_95_FACTOR } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { heightDraft } from '@idle-marker/records';
-import { heightCheckWords, smallLength, smallUnit, stationErrorSentence } from '@idle-marker/words';
+import { msg, heightCheckWords, smallLength, smallUnit, stationErrorSentence } from '@idle-marker/words';
 import { useShooting } from '../../pole/takeSight.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -48,13 +48,13 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
   const { nameOf } = naming;
   const busy = shooting.doing !== null;
   const sight = async (mark: string) => {
-    setReading(`Reading to ${nameOf(mark)}`);
+    setReading(msg('common.readingTo', { name: nameOf(mark) }));
     await shooting.shoot('station', { kind: 'control', mark }, { name: nameOf(mark) });
   };
   const readSpot = async () => {
     const name = spot.trim();
     if (name === '') return;
-    setReading(`Reading at ${name}`);
+    setReading(msg('common.readingAt', { name }));
     const taken = await shooting.shoot('spot', { kind: 'spot', name }, null);
     if (taken) setSpot('');
   };
@@ -62,21 +62,22 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
   return (
     <>
       <Workspace
-        board={<Board scene={scene} description="Plan with the benchmarks. The instrument has no place here, only a height." fitKey={occupation.id} />}
+        board={<Board scene={scene} description={msg('station.planWithTheBenchmarksTheInstrumentHas')} fitKey={occupation.id} />}
         slip={
           <Slip
             topic={`${draft.groups.length} ${draft.spots.length}`}
             head={
               <>
                 <h1 className="text-xl">
-                  {occupation.body.name} <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">Heights only</strong>
+                  {occupation.body.name}{' '}
+                  <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">{msg('station.heightsOnly')}</strong>
                 </h1>
                 {result && (
                   <Figures
                     items={[
-                      ['Tilting axis', units.length(result.height.z + occupation.body.instrumentHeight)],
-                      ['Good to (95 %)', smallLength(NORMAL_95_FACTOR * result.height.sdTrunnionZ, units.lengthUnit)],
-                      ['Benchmarks', String(draft.benchmarks)],
+                      [msg('station.tiltingAxis'), units.length(result.height.z + occupation.body.instrumentHeight)],
+                      [msg('common.goodTo95'), smallLength(NORMAL_95_FACTOR * result.height.sdTrunnionZ, units.lengthUnit)],
+                      [msg('common.benchmarks'), String(draft.benchmarks)],
                     ]}
                   />
                 )}
@@ -84,9 +85,9 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
             }
             foot={
               <>
-                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <Button onClick={onNew}>New station…</Button>}
+                {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <Button onClick={onNew}>{msg('station.newStation')}</Button>}
                 <Button look="primary" disabled={!result || busy || spot.trim() === ''} onClick={() => void readSpot()}>
-                  Read the height{spot.trim() === '' ? '' : ` of ${spot.trim()}`}
+                  {msg('station.readTheHeight', { spot: spot.trim() === '' ? '' : msg('station.of2', { spot: spot.trim() }) })}
                 </Button>
               </>
             }
@@ -94,13 +95,13 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
               {shooting.trouble && (
-                <Card tone="brick" title="The sight was not taken" actions={<Button onClick={shooting.clear}>Close</Button>}>
+                <Card tone="brick" title={msg('station.theSightWasNotTaken')} actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}>
                   {shooting.trouble}
                 </Card>
               )}
             </div>
             {draft.outcome && !draft.outcome.ok && (
-              <Card tone="brick" title="No height yet">
+              <Card tone="brick" title={msg('station.noHeightYet')}>
                 {stationErrorSentence(draft.outcome.error)}
               </Card>
             )}
@@ -110,45 +111,45 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                 title={
                   poor
                     ? off
-                      ? `${nameOf(off.name)} does not fit the others`
-                      : 'The benchmarks do not agree'
+                      ? msg('station.doesNotFitTheOthers', { name: nameOf(off.name) })
+                      : msg('common.theBenchmarksDoNotAgree')
                     : draft.benchmarks > 1
-                      ? `${draft.benchmarks} benchmarks agree${isChecked ? '' : ', and hardly check each other'}`
+                      ? msg('station.benchmarksAgree', { benchmarks: draft.benchmarks, isChecked: isChecked ? '' : msg('station.andHardlyCheckEachOther') })
                       : draft.otherPole
-                        ? 'One benchmark, read with two target heights'
-                        : 'One benchmark: nothing checks it'
+                        ? msg('station.oneBenchmarkReadWithTwoTargetHeights')
+                        : msg('station.oneBenchmarkNothingChecksIt')
                 }
               >
                 {poor
-                  ? 'Is it the right spot (nail, flange, nut), and the height that is written there? Read it again, then leave one out.'
+                  ? msg('station.isItTheRightSpotNailFlange')
                   : draft.benchmarks > 1
                     ? heightCheckWords(result.reliability, naming)
                     : draft.otherPole
-                      ? 'The target height is checked by that; the benchmark itself is not. A second one would be better.'
-                      : 'A wrong spot or a wrong figure puts every height out by the same amount, and no residual shows it. Sight a second one, or this one with another target height.'}
+                      ? msg('station.theTargetHeightIsCheckedByThat')
+                      : msg('station.aWrongSpotOrAWrongFigure')}
               </Card>
             )}
             {result && (
-              <section className="mt-4" aria-label="Heights read from here">
-                <h2 className="text-[15px]">Heights from here</h2>
+              <section className="mt-4" aria-label={msg('station.heightsReadFromHere')}>
+                <h2 className="text-[15px]">{msg('station.heightsFromHere')}</h2>
                 <Field
-                  label="Which spot"
+                  label={msg('station.whichSpot')}
                   value={spot}
                   maxLength={80}
-                  placeholder="top of the footing, north-east"
+                  placeholder={msg('station.topOfTheFootingNorthEast')}
                   onChange={(event) => setSpot(event.target.value)}
-                  help="Then read it. Each one is kept with the benchmarks it hangs on; sight a benchmark again before you pack up."
+                  help={msg('station.thenReadItEachOneIsKept')}
                 />
                 {draft.spots.length > 0 && (
                   <table className={TABLE}>
                     <thead>
                       <tr>
-                        <th className={TH_WORD}>Spot</th>
-                        <th className={TH}>Height, {units.unit}</th>
-                        {state.settings.siteZero !== null && <th className={TH}>Against zero</th>}
+                        <th className={TH_WORD}>{msg('station.spot')}</th>
+                        <th className={TH}>{msg('common.height2', { unit: units.unit })}</th>
+                        {state.settings.siteZero !== null && <th className={TH}>{msg('common.againstZero')}</th>}
                         <th className={TH}>95 %</th>
                         <th className={TH}>
-                          <span className="sr-only">Take back</span>
+                          <span className="sr-only">{msg('common.takeBack')}</span>
                         </th>
                       </tr>
                     </thead>
@@ -162,15 +163,15 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                           <td className={TD}>
                             <Button
                               look="quiet"
-                              aria-label={`Take back ${each.name}`}
+                              aria-label={msg('common.takeBack2', { name: each.name })}
                               onClick={() =>
                                 void say({
                                   type: 'withdrawal',
-                                  body: { record: each.sight.id, occupation: null, reason: `the height of ${each.name} was taken back` },
+                                  body: { record: each.sight.id, occupation: null, reason: msg('station.theHeightOfWasTakenBack', { name: each.name }) },
                                 })
                               }
                             >
-                              Take back
+                              {msg('common.takeBack')}
                             </Button>
                           </td>
                         </tr>
@@ -184,10 +185,10 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
               <table className={TABLE}>
                 <thead>
                   <tr>
-                    <th className={TH_WORD}>Benchmark</th>
-                    <th className={TH}>Off, {small.name}</th>
-                    <th className={TH}>Target</th>
-                    <th className={TH}>Use</th>
+                    <th className={TH_WORD}>{msg('common.benchmark')}</th>
+                    <th className={TH}>{msg('common.off', { name: small.name })}</th>
+                    <th className={TH}>{msg('station.target')}</th>
+                    <th className={TH}>{msg('common.use')}</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -203,7 +204,7 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                         <td className={TD}>{units.length(group.observation.targetHeight)}</td>
                         <td className={TD}>
                           <Button look="quiet" aria-pressed={!out.has(group.mark)} onClick={() => toggle(group.mark)}>
-                            {out.has(group.mark) ? 'left out' : 'used'}
+                            {out.has(group.mark) ? msg('common.leftOut') : 'used'}
                           </Button>
                         </td>
                       </tr>
@@ -214,17 +215,17 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
             )}
             <Card
               tone="ink"
-              title="A receiver on the same pole?"
+              title={msg('station.aReceiverOnTheSamePole')}
               actions={
                 <Link to={`/sites/${id}/mark/receiver`} className={LINK}>
-                  Mark with a receiver
+                  {msg('common.markWithAReceiver')}
                 </Link>
               }
             >
-              It gives the plan, and the instrument goes on giving the heights: marks can be set from anywhere that sees a benchmark and the work.
+              {msg('station.itGivesThePlanAndTheInstrument')}
             </Card>
             {result && <HeightReach occupation={occupation.body} axisSd={result.height.sdTrunnionZ} />}
-            <h2 className="mt-4 mb-1 text-[15px]">Benchmarks</h2>
+            <h2 className="mt-4 mb-1 text-[15px]">{msg('common.benchmarks')}</h2>
             <ul>
               {benchmarks.map((mark) => (
                 <li key={mark.id} className="flex items-center justify-between gap-3 border-b border-rule">
@@ -236,16 +237,16 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                     className="my-0.5 px-3 text-[14px]"
                     disabled={busy}
                     onClick={() => void sight(mark.id)}
-                    aria-label={`Sight ${mark.revision.body.name}`}
+                    aria-label={msg('common.sight2', { name: mark.revision.body.name })}
                   >
-                    {sighted.has(mark.id) ? 'Again' : 'Sight'}
+                    {sighted.has(mark.id) ? msg('station.again') : msg('common.sight')}
                   </Button>
                 </li>
               ))}
             </ul>
-            {benchmarks.length === 0 && <p className="text-ink2">No mark on the list has a height yet.</p>}
+            {benchmarks.length === 0 && <p className="text-ink2">{msg('station.noMarkOnTheListHasA')}</p>}
             <Button look="quiet" onClick={() => setAdding(true)}>
-              A benchmark that is not listed…
+              {msg('station.aBenchmarkThatIsNotListed')}
             </Button>
           </Slip>
         }

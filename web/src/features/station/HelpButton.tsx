@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Judgement } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { helpPackage } from '@idle-marker/records';
-import { reasonWords, stepWords } from '@idle-marker/words';
+import { msg, reasonWords, stepWords } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
@@ -25,7 +25,7 @@ export function HelpButton({ occupation, judgement }: { readonly occupation: Fac
         }),
         ...judgement.doThis.map((step) => stepWords(step, naming)),
       ]
-    : ['No station follows from the sights yet.'];
+    : [msg('station.noStationFollowsFromTheSightsYet')];
   const pack = () => {
     const packed = helpPackage(state, occupation, { at: now().toISOString(), question: question.trim(), judgement, sentences });
     saveAs(`${occupation.body.name}-for-a-colleague.json`, 'application/json', JSON.stringify(packed, null, 1));
@@ -33,30 +33,27 @@ export function HelpButton({ occupation, judgement }: { readonly occupation: Fac
   };
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Call for help…</Button>
+      <Button onClick={() => setOpen(true)}>{msg('station.callForHelp')}</Button>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
-        title={`${occupation.body.name} for a colleague`}
+        title={msg('station.forAColleague', { name: occupation.body.name })}
         foot={
           <Button look="primary" onClick={pack}>
-            Save the package
+            {msg('station.saveThePackage')}
           </Button>
         }
       >
-        <p>
-          One file with every sight as read, the control as it is listed, the weather, and what the judgement says. Send it by whatever reaches your colleague;
-          nothing has to be asked for again.
-        </p>
+        <p>{msg('station.oneFileWithEverySightAsRead')}</p>
         <Field
           className="mt-3"
-          label="What is the trouble?"
+          label={msg('station.whatIsTheTrouble')}
           value={question}
           maxLength={500}
-          placeholder="K5 is off by a hand, the label says K5"
+          placeholder={msg('station.k5IsOffByAHandThe')}
           onChange={(event) => setQuestion(event.target.value)}
         />
-        <h3 className="mt-3 text-[15px]">What the judgement says</h3>
+        <h3 className="mt-3 text-[15px]">{msg('station.whatTheJudgementSays')}</h3>
         <ul className="list-disc pl-5 text-[14px] text-ink2">
           {sentences.map((sentence) => (
             <li key={sentence}>{sentence}</li>

@@ -1,6 +1,7 @@
 import type { Judgement } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { lastTest } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 
 /** What an instrument out of adjustment would do. */
@@ -14,8 +15,9 @@ export function InstrumentSuspect({ judgement, occupation }: { readonly judgemen
   const { on: tested, old } = lastTest(item, now) ?? { on: null, old: true };
   return (
     <p className={`my-2 border-l-4 pl-3 ${old ? 'border-ochre' : 'border-rule'}`}>
-      {occupation.body.instrument.name}: {tested === null ? 'no test of collimation and index is noted' : `collimation and index were tested on ${tested}`}.{' '}
-      {old && 'It may be the instrument: sight one far mark in both faces, and note the result in the library.'}
+      {occupation.body.instrument.name}:{' '}
+      {tested === null ? msg('station.noTestOfCollimationAndIndexIs') : msg('station.collimationAndIndexWereTestedOn', { tested })}.{' '}
+      {old && msg('station.itMayBeTheInstrumentSightOne')}
     </p>
   );
 }

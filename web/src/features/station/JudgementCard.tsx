@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Explanation, Judgement, Reason, Step } from '@idle-marker/core';
 import { isFixed, type SightGroup } from '@idle-marker/records';
-import { reasonWords, restateButton, spreadWords, stepWords, VERDICT_TONE } from '@idle-marker/words';
+import { msg, reasonWords, restateButton, spreadWords, stepWords, VERDICT_TONE } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -96,10 +96,10 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
               ) : reason.code === 'BACKSIGHT_HEIGHT_OFF' ? (
                 <>
                   <Button disabled={busy} onClick={() => onSight(reason.name)}>
-                    Sight again
+                    {msg('station.sightAgain')}
                   </Button>
                   <Button disabled={busy} onClick={() => onLeaveOut(reason.name, 'height')}>
-                    Leave out of height
+                    {msg('station.leaveOutOfHeight')}
                   </Button>
                 </>
               ) : null
@@ -146,22 +146,22 @@ function Actions({
       )}
       {again && (
         <Button look={restated ? 'plain' : 'primary'} disabled={busy} onClick={() => onSight(mark)}>
-          Sight again
+          {msg('station.sightAgain')}
         </Button>
       )}
       {code === 'MARK_MOVED_PLAN' && (
         <Button disabled={busy} onClick={() => onLeaveOut(mark!, 'plan')}>
-          Leave out of plan
+          {msg('station.leaveOutOfPlan')}
         </Button>
       )}
       {(code === 'MARK_MOVED_HEIGHT' || code === 'TARGET_HEIGHT') && (
         <Button disabled={busy} onClick={() => onLeaveOut(mark!, 'height')}>
-          Leave out of height
+          {msg('station.leaveOutOfHeight')}
         </Button>
       )}
       {code === 'DIRECTION_READING' && (
         <Button disabled={busy} onClick={() => onLeaveOut(mark!, 'direction')}>
-          Use its distance alone
+          {msg('station.useItsDistanceAlone')}
         </Button>
       )}
     </>

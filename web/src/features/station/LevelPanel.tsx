@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { COMPENSATOR_RANGE, formatSigned, levelStep, RADIANS_PER_SECOND, type LevelStep } from '@idle-marker/core';
-import { LEVEL_WAIT, levelStepWords } from '@idle-marker/words';
+import { msg, LEVEL_WAIT, levelStepWords } from '@idle-marker/words';
 import { currentLink, useLinked } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -12,13 +12,13 @@ const RIM_SIZE = 40;
 const SCREW_PLACES = {
   over: [
     { name: 'front', x: 60, y: 112 },
-    { name: 'back left', x: 14, y: 34 },
-    { name: 'back right', x: 106, y: 34 },
+    { name: msg('station.backLeft'), x: 14, y: 34 },
+    { name: msg('station.backRight'), x: 106, y: 34 },
   ],
   between: [
     { name: 'back', x: 60, y: 10 },
-    { name: 'front right', x: 106, y: 88 },
-    { name: 'front left', x: 14, y: 88 },
+    { name: msg('station.frontRight'), x: 106, y: 88 },
+    { name: msg('station.frontLeft'), x: 14, y: 88 },
   ],
 } as const;
 /** Numbers of the two screws side by side, the left one first as one stands there. */
@@ -72,13 +72,11 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
   };
   if (!byHand) {
     return (
-      <section aria-label="Level">
-        <h2 className="text-[15px]">Level</h2>
-        <p className="text-[14px] text-ink2">
-          The demo instrument levels itself when you start. To practise, put the tripod down and bring it in by the foot screws.
-        </p>
+      <section aria-label={msg('common.level')}>
+        <h2 className="text-[15px]">{msg('common.level')}</h2>
+        <p className="text-[14px] text-ink2">{msg('station.theDemoInstrumentLevelsItselfWhenYou')}</p>
         <Button look="quiet" onClick={begin}>
-          Bring it in by hand
+          {msg('station.bringItInByHand')}
         </Button>
       </section>
     );
@@ -99,15 +97,19 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
   const x = 60 + side * Math.max(-1, Math.min(1, stand.acrossSec / rim)) * RIM_SIZE;
   const y = 60 + side * Math.max(-1, Math.min(1, stand.alongSec / rim)) * RIM_SIZE;
   return (
-    <section aria-label="Level" className="border-[1.5px] border-ink p-3">
+    <section aria-label={msg('common.level')} className="border-[1.5px] border-ink p-3">
       <h2 className="text-[15px]">
-        Level{' '}
+        {msg('common.level')}{' '}
         <span className={`font-normal ${good ? 'text-good' : 'text-ink2'}`}>
-          {good ? 'good: hands off' : tilt <= COMPENSATOR_RANGE / RADIANS_PER_SECOND ? 'within the compensator’s reach' : 'out of the compensator’s reach'}
+          {good
+            ? msg('station.goodHandsOff')
+            : tilt <= COMPENSATOR_RANGE / RADIANS_PER_SECOND
+              ? msg('station.withinTheCompensatorsReach')
+              : msg('station.outOfTheCompensatorsReach')}
         </span>
       </h2>
       <div className="mt-1 flex flex-wrap items-center gap-4">
-        <svg viewBox="0 0 120 128" className="h-36 w-34 flex-none" role="img" aria-label={`Bubble, inner ring of ${inner} seconds`}>
+        <svg viewBox="0 0 120 128" className="h-36 w-34 flex-none" role="img" aria-label={msg('station.bubbleInnerRingOfSeconds', { inner })}>
           <circle cx="60" cy="60" r="42" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
           <circle cx="60" cy="60" r={(inner / rim) * RIM_SIZE} fill="none" stroke={good ? 'var(--good)' : 'var(--ink2)'} strokeWidth="1.5" />
           <path d="M60 14V106M14 60H106" stroke="var(--rule)" />
@@ -123,15 +125,15 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
         </svg>
         <div className="min-w-0 flex-1">
           <dl className="figures grid grid-cols-[auto_1fr] gap-x-3">
-            <dt className="text-ink2">Front to back</dt>
+            <dt className="text-ink2">{msg('station.frontToBack')}</dt>
             <dd>{formatSigned(side * stand.alongSec, 0)}″</dd>
-            <dt className="text-ink2">Side to side</dt>
+            <dt className="text-ink2">{msg('station.sideToSide')}</dt>
             <dd>{formatSigned(side * stand.acrossSec, 0)}″</dd>
-            <dt className="text-ink2">Inner ring</dt>
+            <dt className="text-ink2">{msg('station.innerRing')}</dt>
             <dd>{inner}″</dd>
           </dl>
           <p className="mt-1 text-[14px]" aria-live="polite">
-            {next ? `${levelStepWords(factsOf(next, side))} ${LEVEL_WAIT}` : good ? 'Inside the inner ring: the compensator does the rest.' : LEVEL_WAIT}
+            {next ? `${levelStepWords(factsOf(next, side))} ${LEVEL_WAIT}` : good ? msg('station.insideTheInnerRingTheCompensatorDoes') : LEVEL_WAIT}
           </p>
         </div>
       </div>
@@ -146,7 +148,9 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
                 <Button
                   key={way}
                   aria-label={
-                    byLegs ? `Leg ${i + 1} ${way > 0 ? 'longer' : 'shorter'}` : `Screw ${i + 1} ${way > 0 ? 'clockwise' : 'anticlockwise'}, seen from above`
+                    byLegs
+                      ? msg('station.leg', { i: i + 1, way: way > 0 ? 'longer' : 'shorter' })
+                      : msg('station.screwSeenFromAbove', { i: i + 1, way: way > 0 ? 'clockwise' : 'anticlockwise' })
                   }
                   className="flex-1 px-1"
                   onClick={() => simulator()?.turnScrew(SCREW_AT[i]!, way * turned)}
@@ -162,23 +166,23 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
         <div className="mt-2 grid grid-cols-2 gap-2">
           {(['in', 'out'] as const).map((thumbs) => (
             <Button key={thumbs} onClick={() => pair(thumbs)}>
-              {PAIR[display].join(' and ')}: thumbs {thumbs}
+              {msg('station.thumbs', { pair: PAIR[display].join(' and '), thumbs })}
             </Button>
           ))}
         </div>
       )}
       <Choice
         className="mt-2"
-        label="The display stands"
+        label={msg('station.theDisplayStands')}
         value={display}
         options={[
-          ['over', 'over one screw'],
-          ['between', 'between two screws'],
+          ['over', msg('station.overOneScrew')],
+          ['between', msg('station.betweenTwoScrews')],
         ]}
         onChange={setDisplay}
       />
       <Button look="quiet" onClick={() => simulator()?.selfLevel()}>
-        Let it level itself
+        {msg('station.letItLevelItself')}
       </Button>
     </section>
   );

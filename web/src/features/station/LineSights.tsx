@@ -1,6 +1,6 @@
 import { formatSigned } from '@idle-marker/core';
 import { lineName, siteLines, type DrawnLine, type LineSight } from '@idle-marker/records';
-import { smallUnit } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { currentLink } from '../../link/linkStore.ts';
@@ -36,11 +36,11 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
         <table className={TABLE}>
           <thead>
             <tr>
-              <th className={TH_WORD}>On the line</th>
-              <th className={TH}>Off it, {small.name}</th>
-              <th className={TH}>Ratio</th>
+              <th className={TH_WORD}>{msg('common.onTheLine')}</th>
+              <th className={TH}>{msg('station.offIt', { name: small.name })}</th>
+              <th className={TH}>{msg('common.ratio')}</th>
               <th className={TH}>
-                <span className="sr-only">Take back</span>
+                <span className="sr-only">{msg('common.takeBack')}</span>
               </th>
             </tr>
           </thead>
@@ -53,12 +53,12 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
                 <td className={TD}>
                   <Button
                     look="quiet"
-                    aria-label={`Take back the sight to ${line}`}
+                    aria-label={msg('station.takeBackTheSightTo', { line })}
                     onClick={() =>
-                      void say({ type: 'withdrawal', body: { record: taken.id, occupation: null, reason: `the sight to ${line} was taken back` } })
+                      void say({ type: 'withdrawal', body: { record: taken.id, occupation: null, reason: msg('station.theSightToWasTakenBack', { line }) } })
                     }
                   >
-                    Take back
+                    {msg('common.takeBack')}
                   </Button>
                 </td>
               </tr>
@@ -68,16 +68,24 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
       )}
       {lines.length < 3 && (
         <p className="my-2 text-ink2">
-          {3 - lines.length} more {lines.length === 2 ? 'sight gives' : 'sights give'} a station; they must not all lie on parallel lines.
+          {msg('station.moreAStationTheyMustNotAll', {
+            value: 3 - lines.length,
+            lines: lines.length === 2 ? msg('station.sightGives') : msg('station.sightsGive'),
+          })}
         </p>
       )}
-      <h2 className="mt-4 mb-1 text-[15px]">Lines to sight</h2>
+      <h2 className="mt-4 mb-1 text-[15px]">{msg('station.linesToSight')}</h2>
       <ul>
         {drawn.map((line) => (
           <li key={lineName(line.target) + line.target.package} className="flex items-center justify-between gap-3 border-b border-rule">
             <span>{line.name}</span>
-            <Button className="my-0.5 px-3 text-[14px]" disabled={shooting.doing !== null} onClick={() => void sight(line)} aria-label={`Sight ${line.name}`}>
-              Sight
+            <Button
+              className="my-0.5 px-3 text-[14px]"
+              disabled={shooting.doing !== null}
+              onClick={() => void sight(line)}
+              aria-label={msg('common.sight2', { name: line.name })}
+            >
+              {msg('common.sight')}
             </Button>
           </li>
         ))}

@@ -1,5 +1,5 @@
 import { markHistory, markTrend } from '@idle-marker/records';
-import { CONTROL_KIND, FIRMNESS, firmnessOf } from '@idle-marker/words';
+import { msg, CONTROL_KIND, FIRMNESS, firmnessOf } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
@@ -12,9 +12,13 @@ export function MarkHints({ marks }: { readonly marks: readonly string[] }) {
     const { body } = mark.revision;
     const { since } = markTrend(markHistory(state, id));
     return [
-      `${body.name} is a ${CONTROL_KIND[body.kind]}, ${FIRMNESS[firmnessOf(body)]}${since ? `; it has disagreed since ${dayAndTime(since)}` : ''}.${
-        body.kind === 'cross' ? ' Crosses are sometimes painted at an offset: read what is written beside it.' : ''
-      }`,
+      msg('station.isA', {
+        name: body.name,
+        controlKind: CONTROL_KIND[body.kind],
+        firmness: FIRMNESS[firmnessOf(body)],
+        since: since ? msg('station.itHasDisagreedSince', { dayAndTime: dayAndTime(since) }) : '',
+        kind: body.kind === 'cross' ? msg('station.crossesAreSometimesPaintedAtAnOffset') : '',
+      }),
     ];
   });
   return hints.map((hint) => (

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import { isUnsteady, precisionOf } from '@idle-marker/records';
-import { levelOutWords } from '@idle-marker/words';
+import { msg, levelOutWords } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { now } from '../../data/clock.ts';
 import { currentLink, rememberOccupation, useLinkState } from '../../link/linkStore.ts';
@@ -87,7 +87,7 @@ export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewS
     else if (current?.kind === 'simulator' && place) current.setUpAt(place, read.heightRead!);
     const fresh = newId();
     if (current?.kind === 'simulator') await rememberOccupation(id, fresh);
-    await say(...(occupation ? [{ type: 'close' as const, body: { occupation: occupation.id, note: 'the instrument was taken away' } }] : []), {
+    await say(...(occupation ? [{ type: 'close' as const, body: { occupation: occupation.id, note: msg('station.theInstrumentWasTakenAway') } }] : []), {
       type: 'occupation',
       id: fresh,
       body: occupationOf(draft, read, state, units, link),
@@ -107,51 +107,46 @@ export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewS
   return (
     <Workspace
       board={
-        <Board
-          scene={scene}
-          description="Plan with the control marks and the work. Choose where the instrument stands."
-          {...(anywhere ? { onPlace: setPlace } : {})}
-          fitKey="new"
-        >
+        <Board scene={scene} description={msg('station.planWithTheControlMarksAndThe')} {...(anywhere ? { onPlace: setPlace } : {})} fitKey="new">
           {anywhere && (
             <p className="absolute top-4 left-4 max-w-[calc(100%-90px)] border-[1.5px] border-ink bg-sheet px-3 py-2 text-[13px]">
-              Touch the plan where the simulated instrument stands.
+              {msg('station.touchThePlanWhereTheSimulated')}
             </p>
           )}
         </Board>
       }
       slip={
         <Slip
-          topic={tried && tilt !== null ? 'not level' : ''}
+          topic={tried && tilt !== null ? msg('station.notLevel') : ''}
           head={
             <>
-              <h1 className="text-xl">New station</h1>
+              <h1 className="text-xl">{msg('station.newStation2')}</h1>
               <p className="text-ink2">{METHOD_HEAD[draft.method]}</p>
             </>
           }
           foot={
             <>
-              {onCancel ? <Button onClick={onCancel}>Cancel</Button> : <span />}
+              {onCancel ? <Button onClick={onCancel}>{msg('common.cancel')}</Button> : <span />}
               {faulty && (
                 <span className="min-w-0 flex-1 px-2 text-[13px] text-ochre" aria-live="polite">
                   {missing[0]}
-                  {missing.length > 1 && ` And ${missing.length - 1} more above.`}
+                  {missing.length > 1 && msg('station.andMoreAbove', { missing: missing.length - 1 })}
                 </span>
               )}
-              <Button look="primary" hint="Enter" disabled={faulty} onClick={() => void start()}>
-                Start sighting
+              <Button look="primary" hint={msg('common.enter')} disabled={faulty} onClick={() => void start()}>
+                {msg('station.startSighting')}
               </Button>
             </>
           }
         >
           <div className="flex flex-col gap-3.5">
             {tried && tilt !== null && (
-              <Card tone="brick" title="Not level yet">
+              <Card tone="brick" title={msg('station.notLevelYet')}>
                 {levelOutWords(tilt)}
               </Card>
             )}
             <Field
-              label="Name of the station"
+              label={msg('station.nameOfTheStation')}
               value={draft.name}
               maxLength={80}
               onChange={(event) => set({ name: event.target.value })}
@@ -167,22 +162,18 @@ export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewS
             )}
             <WeatherFields {...part} />
             <Choice
-              label="Ground under the tripod"
+              label={msg('station.groundUnderTheTripod')}
               value={draft.ground}
               options={[
-                ['gravel', 'Gravel or soil, legs trodden in'],
-                ['concrete', 'Concrete'],
-                ['asphalt', 'Asphalt: creeps in heat'],
-                ['deck', 'Deck: bounces'],
+                ['gravel', msg('station.gravelOrSoilLegsTroddenIn')],
+                ['concrete', msg('station.concrete')],
+                ['asphalt', msg('station.asphaltCreepsInHeat')],
+                ['deck', msg('station.deckBounces')],
               ]}
               onChange={(ground) => set({ ground })}
             />
-            <Tick label="Windy" checked={draft.windy} onChange={(windy) => set({ windy })} />
-            {unsteady && (
-              <p className="text-[13px] text-ochre">
-                The tripod moves sooner here: a proof is due every 30 minutes. Stand low and wide, tighten levers and set screws, and average several readings.
-              </p>
-            )}
+            <Tick label={msg('station.windy')} checked={draft.windy} onChange={(windy) => set({ windy })} />
+            {unsteady && <p className="text-[13px] text-ochre">{msg('station.theTripodMovesSoonerHereAProof')}</p>}
             {!simulated && <InstrumentFields {...part} />}
             <CarriedOverTicks draft={draft} set={set} link={link} state={state} />
             {simulated && <LevelPanel onLevel={levelled} />}

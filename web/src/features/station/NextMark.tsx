@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { azimuth, NEAREST_SIGHT, walkingOrder, planDistance, type AddedSight, type LengthUnit, type PlanPoint } from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
-import { aboutLength, ADDS, smallLength } from '@idle-marker/words';
+import { msg, aboutLength, ADDS, smallLength } from '@idle-marker/words';
+import { rich } from '../../ui/rich.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -42,29 +43,33 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
     body.e !== null && body.n !== null && body.usePlan && !body.forProof && body.condition !== 'doubtful' ? [{ id, e: body.e, n: body.n }] : [],
   );
   const rest = at ? walkingOrder(at, usable).map((i) => usable[i]!.id) : [];
-  if (open.length === 0) return forHeight ? null : <p className="mt-3 text-ink2">Every usable mark has been sighted.</p>;
+  if (open.length === 0) return forHeight ? null : <p className="mt-3 text-ink2">{msg('station.everyUsableMarkHasBeenSighted')}</p>;
   return (
     <section className="mt-4">
-      <h2 className="mb-1 text-[15px]">{forHeight ? 'Benchmarks to sight for the height' : 'Marks to sight'}</h2>
+      <h2 className="mb-1 text-[15px]">{forHeight ? msg('station.benchmarksToSightForTheHeight') : msg('station.marksToSight')}</h2>
       {best && (
         <p className="mb-1">
-          <strong>Best next: {state.control.find((mark) => mark.id === best.name)!.revision.body.name}.</strong> With it the station is good to{' '}
-          {smallLength(best.radius95, units.lengthUnit)} (95 %)
-          {best.worst && best.worst.effect !== null && <>, what could go unseen in it comes down to {aboutLength(best.worst.effect, units.lengthUnit)}</>}, and{' '}
-          {ADDS[best.checkability]}.
+          <strong>{msg('station.bestNext', { name: state.control.find((mark) => mark.id === best.name)!.revision.body.name })}</strong>{' '}
+          {rich('station.withItTheStationIsGoodTo', {
+            smallLength: smallLength(best.radius95, units.lengthUnit),
+            value: best.worst && best.worst.effect !== null && (
+              <>{msg('station.whatCouldGoUnseenInItComes', { aboutLength: aboutLength(best.worst.effect, units.lengthUnit) })}</>
+            ),
+            adds: ADDS[best.checkability],
+          })}
         </p>
       )}
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Mark</th>
-            <th className={TH_WORD}>For</th>
-            {at && <th className={TH}>Distance</th>}
-            {at && <th className={`${TH} ${isJudged ? 'max-sm:hidden' : ''}`}>Azimuth</th>}
-            {isJudged && <th className={TH}>Good to</th>}
-            {isJudged && <th className={TH}>Unseen effect</th>}
+            <th className={TH_WORD}>{msg('common.mark')}</th>
+            <th className={TH_WORD}>{msg('common.for')}</th>
+            {at && <th className={TH}>{msg('station.distance')}</th>}
+            {at && <th className={`${TH} ${isJudged ? 'max-sm:hidden' : ''}`}>{msg('station.azimuth')}</th>}
+            {isJudged && <th className={TH}>{msg('station.goodTo')}</th>}
+            {isJudged && <th className={TH}>{msg('common.unseenEffect')}</th>}
             <th className={TH}>
-              <span className="sr-only">Sight it</span>
+              <span className="sr-only">{msg('common.sightIt')}</span>
             </th>
           </tr>
         </thead>
@@ -81,15 +86,20 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
                 </td>
                 <td className={`${TD_WORD} text-[13px] text-ink2`}>
                   {purpose(mark)}
-                  {!isProvenControl(state, mark) && <span className="block text-ochre">of our own, not proven</span>}
+                  {!isProvenControl(state, mark) && <span className="block text-ochre">{msg('station.ofOurOwnNotProven')}</span>}
                 </td>
                 {at && <td className={TD}>{place && units.length(planDistance(at, place), 1)}</td>}
                 {at && <td className={`${TD} ${isJudged ? 'max-sm:hidden' : ''}`}>{place && units.angle(azimuth(at, place), 0)}</td>}
                 {isJudged && <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>}
                 {isJudged && <td className={TD}>{hidden(adds[rank(mark)], units.lengthUnit)}</td>}
                 <td className={TD}>
-                  <Button className="my-0.5 px-3 text-[14px]" disabled={busy} onClick={() => onSight(mark.id)} aria-label={`Sight ${body.name}`}>
-                    Sight
+                  <Button
+                    className="my-0.5 px-3 text-[14px]"
+                    disabled={busy}
+                    onClick={() => onSight(mark.id)}
+                    aria-label={msg('common.sight2', { name: body.name })}
+                  >
+                    {msg('common.sight')}
                   </Button>
                 </td>
               </tr>
@@ -99,11 +109,11 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
       </table>
       {onSightAll && at && rest.length > 1 && (
         <Button look="quiet" disabled={busy} onClick={() => onSightAll(rest)}>
-          Sight the other {rest.length} in walking order
+          {msg('station.sightTheOtherInWalkingOrder', { rest: rest.length })}
         </Button>
       )}
       <Button look="quiet" onClick={() => setAdding(true)}>
-        A mark that is not listed…
+        {msg('station.aMarkThatIsNotListed')}
       </Button>
       {adding && <EditControl mark={null} onClose={() => setAdding(false)} />}
     </section>
@@ -123,5 +133,5 @@ function hidden(added: AddedSight | undefined, unit: LengthUnit): string {
 
 function purpose({ revision: { body } }: ControlMark): string {
   const parts = [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' + ');
-  return [body.forProof ? 'kept for proofs' : parts, CONDITION[body.condition]].filter((each) => each !== '' && each !== 'usable').join(', ');
+  return [body.forProof ? msg('station.keptForProofs') : parts, CONDITION[body.condition]].filter((each) => each !== '' && each !== 'usable').join(', ');
 }

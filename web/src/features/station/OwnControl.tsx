@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, isFixedKind, measuredMark, nextNumbered, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
-import { smallLength, SWAP_WORDS, thisUnproven } from '@idle-marker/words';
+import { msg, smallLength, SWAP_WORDS, thisUnproven } from '@idle-marker/words';
 import { heightOf, PoleFields, poleDraft } from '../../pole/PoleFields.tsx';
 import { newId } from '../../data/uuid.ts';
 import { changePole, currentLink, useLinkKind } from '../../link/linkStore.ts';
@@ -15,12 +15,12 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 
 const KINDS: readonly (readonly [FactBody<'control'>['kind'], string])[] = [
-  ['nail', 'Nail with a dimple'],
-  ['screw', 'Screw'],
-  ['pin', 'Pin in concrete'],
-  ['cross', 'Cross, cut or painted'],
-  ['target', 'Target on a wall'],
-  ['stake', 'Stake with nail'],
+  ['nail', msg('station.nailWithADimple')],
+  ['screw', msg('common.screw')],
+  ['pin', msg('common.pinInConcrete')],
+  ['cross', msg('common.crossCutOrPainted')],
+  ['target', msg('common.targetOnAWall')],
+  ['stake', msg('common.stakeWithNail')],
 ];
 /** Readings of a new control mark; all that is built on it hangs on them. */
 const READINGS = 3;
@@ -53,9 +53,9 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
   const [pole, setPole] = useState(() => poleDraft({ ...(currentLink()?.state().pole ?? { targetHeight: 1.5, legs: true }), legs: true }, units.edit));
   const { height: poleHeight } = heightOf(pole, units.readLength);
   const errors = {
-    name: name.trim() === '' ? 'Give the mark a name.' : alike === null ? null : `${alike} is on the list already, or looks like it.`,
-    pole: simulated && !isFixedKind(kind) && poleHeight === null ? 'Give the target height.' : null,
-    place: simulated && (place.e === null || place.n === null) ? 'Say where the pole is to go.' : null,
+    name: name.trim() === '' ? msg('station.giveTheMarkAName') : alike === null ? null : msg('station.isOnTheListAlreadyOrLooks', { alike }),
+    pole: simulated && !isFixedKind(kind) && poleHeight === null ? msg('station.giveTheTargetHeight') : null,
+    place: simulated && (place.e === null || place.n === null) ? msg('station.sayWhereThePoleIsToGo') : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null);
   const measure = async () => {
@@ -79,63 +79,62 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
     await say({ type: 'control', body });
     setDone({ mark, name: body.name, sdMm: body.sdHMm ?? 0 });
   };
-  const axis = { e: 'Easting', n: 'Northing' } as const;
+  const axis = { e: msg('common.easting'), n: msg('common.northing') } as const;
   return (
     <Dialog
       open
       onClose={onClose}
-      title={onSwapped ? SWAP_WORDS.title : 'A control mark of one’s own'}
+      title={onSwapped ? SWAP_WORDS.title : msg('station.aControlMarkOfOnesOwn')}
       foot={
         done ? (
           <Button look="primary" onClick={() => (onSwapped ? onSwapped(done.mark) : onClose())}>
-            {onSwapped ? SWAP_WORDS.next : 'Done'}
+            {onSwapped ? SWAP_WORDS.next : msg('common.done')}
           </Button>
         ) : (
           <>
-            <Button onClick={shooting.doing ? shooting.cancel : onClose}>Cancel</Button>
+            <Button onClick={shooting.doing ? shooting.cancel : onClose}>{msg('common.cancel')}</Button>
             <Button look="primary" disabled={faulty || shooting.doing !== null} onClick={() => void measure()}>
-              Measure it, {READINGS} readings
+              {msg('station.measureItReadings', { readings: READINGS })}
             </Button>
           </>
         )
       }
     >
       {done ? (
-        <Card tone="good" title={`${done.name} is listed`}>
-          Good to {smallLength(done.sdMm / 1000, units.lengthUnit)} per axis, the station’s own uncertainty included. Sight it from a second, fresh station
-          before anything hangs on it, while the marks it comes from still stand.
+        <Card tone="good" title={msg('station.isListed', { name: done.name })}>
+          {msg('station.goodToPerAxisTheStationsOwn', { smallLength: smallLength(done.sdMm / 1000, units.lengthUnit) })}
         </Card>
       ) : (
         <div className="flex flex-col gap-3">
           {age && !age.proven && (
             <Card tone="ochre" title={thisUnproven(age.unproven, age.unchecked).replace(/\.$/, '')}>
-              What is measured from it now is only as right as the station. Prove it first.
+              {msg('station.whatIsMeasuredFromItNowIs')}
             </Card>
           )}
           <p className="text-ink2">
             {onSwapped
               ? SWAP_WORDS.how
-              : `${simulated ? 'The place below lies outside of the works, where the control leaves the widest gap. ' : ''}Put it where it lasts: outside of the dig, off the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism low.`}
+              : msg('station.putItWhereItLastsOutsideOf', { simulated: simulated ? msg('station.thePlaceBelowLiesOutsideOfThe') : '' })}
           </p>
           <div className="grid grid-cols-2 gap-3">
-            <Field label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />
-            {!onSwapped && <Choice label="Kind" value={kind} options={KINDS} onChange={setKind} />}
+            <Field label={msg('common.name')} value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />
+            {!onSwapped && <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />}
           </div>
           <Field
-            label="Which spot is the point"
+            label={msg('common.whichSpotIsThePoint')}
             value={spot}
             maxLength={200}
-            placeholder="dimple in the nail head"
+            placeholder={msg('station.dimpleInTheNailHead')}
             onChange={(event) => setSpot(event.target.value)}
           />
           {simulated && !isFixedKind(kind) && <PoleFields draft={pole} onChange={setPole} />}
-          {!simulated && <p className="text-[13px] text-ink2">Which target it is, and its height, is asked with the readings.</p>}
+          {!simulated && <p className="text-[13px] text-ink2">{msg('station.whichTargetItIsAndItsHeight')}</p>}
           {simulated && (
             <div className="grid grid-cols-2 gap-3">
               {units.axes.map((which) => (
                 <Field
                   key={which}
-                  label={`${axis[which]} to walk to`}
+                  label={msg('station.toWalkTo', { axis: axis[which] })}
                   unit={units.unit}
                   value={places[which]}
                   inputMode="decimal"

@@ -1,4 +1,5 @@
 import type { FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { Field } from '../../ui/Field.tsx';
 
 type Instrument = FactBody<'occupation'>['instrument'];
@@ -21,7 +22,7 @@ export const precisionDraft = (before: Instrument | undefined): PrecisionDraft =
 const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
 
 export const instrumentOf = (draft: PrecisionDraft): Instrument => ({
-  name: draft.name.trim() || 'instrument read by hand',
+  name: draft.name.trim() || msg('station.instrumentReadByHand'),
   angleSdSec: number(draft.angleSd),
   distSdMm: number(draft.distanceMm),
   distSdPpm: number(draft.distancePpm),
@@ -30,7 +31,7 @@ export const instrumentOf = (draft: PrecisionDraft): Instrument => ({
 export const precisionError = (draft: PrecisionDraft): string | null => {
   const { angleSdSec, distSdMm, distSdPpm } = instrumentOf(draft);
   const fits = angleSdSec > 0 && angleSdSec <= 600 && distSdMm > 0 && distSdMm <= 1000 && distSdPpm >= 0 && distSdPpm <= 1000;
-  return fits ? null : 'Give the precision of the instrument as its leaflet says, such as 2″ and 2 mm + 2 ppm.';
+  return fits ? null : msg('station.giveThePrecisionOfTheInstrumentAs');
 };
 
 /** How good the instrument is that the readings are taken with: everything is weighed by it. */
@@ -38,11 +39,18 @@ export function PrecisionFields({ draft, onChange, error }: { draft: PrecisionDr
   const set = (field: keyof PrecisionDraft) => (event: { target: { value: string } }) => onChange({ ...draft, [field]: event.target.value });
   return (
     <fieldset>
-      <legend className="text-[13px] text-ink2">The instrument and how good it is, from its leaflet</legend>
+      <legend className="text-[13px] text-ink2">{msg('station.theInstrumentAndHowGoodItIs')}</legend>
       <div className="grid grid-cols-4 gap-2">
-        <Field className="col-span-4" label="Instrument" value={draft.name} maxLength={80} placeholder="name or number" onChange={set('name')} />
-        <Field className="col-span-2" label="Angles" unit="″" value={draft.angleSd} inputMode="decimal" onChange={set('angleSd')} />
-        <Field label="Distance, mm" value={draft.distanceMm} inputMode="decimal" onChange={set('distanceMm')} />
+        <Field
+          className="col-span-4"
+          label={msg('common.instrument')}
+          value={draft.name}
+          maxLength={80}
+          placeholder={msg('station.nameOrNumber')}
+          onChange={set('name')}
+        />
+        <Field className="col-span-2" label={msg('common.angles')} unit="″" value={draft.angleSd} inputMode="decimal" onChange={set('angleSd')} />
+        <Field label={msg('common.distanceMm')} value={draft.distanceMm} inputMode="decimal" onChange={set('distanceMm')} />
         <Field label="+ ppm" value={draft.distancePpm} inputMode="decimal" onChange={set('distancePpm')} />
       </div>
       {error && <p className="text-[13px] font-medium text-brick">{error}</p>}

@@ -1,5 +1,5 @@
 import { promiseFor, type AcceptedSolution, classOf } from '@idle-marker/records';
-import { aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords, millimetres } from '@idle-marker/words';
+import { msg, aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords, millimetres } from '@idle-marker/words';
 import { usePoleSet } from '../../pole/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
@@ -15,15 +15,15 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
   if (state.packages.length === 0) return null;
   return (
     <section className="mt-4">
-      <h2 className="mb-1 text-[15px]">What this station can promise</h2>
+      <h2 className="mb-1 text-[15px]">{msg('station.whatThisStationCanPromise')}</h2>
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Work</th>
-            <th className={TH}>Within</th>
-            <th className={TH}>95 % at the worst</th>
-            <th className={TH}>Unseen effect</th>
-            <th className={TH}>Marks</th>
+            <th className={TH_WORD}>{msg('common.work')}</th>
+            <th className={TH}>{msg('station.within')}</th>
+            <th className={TH}>{msg('station.n95AtTheWorst')}</th>
+            <th className={TH}>{msg('common.unseenEffect')}</th>
+            <th className={TH}>{msg('common.marks')}</th>
           </tr>
         </thead>
         <tbody>
@@ -38,20 +38,20 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
                   {work.body.name}
                   {hidden && reliability?.state === 'unchecked' && (
                     <span className="block text-[13px] text-brick">
-                      {CHECKABILITY_WORDS.unchecked.title} for this:{' '}
-                      {unnoticedWords(hidden, naming, 'its marks up to').replace(/^./, (first) => first.toLowerCase())}
+                      {msg('station.forThis', {
+                        title: CHECKABILITY_WORDS.unchecked.title,
+                        unnoticed: unnoticedWords(hidden, naming, msg('station.itsMarksUpTo')).replace(/^./, (first) => first.toLowerCase()),
+                      })}
                     </span>
                   )}
                   {cure && <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>}
                 </td>
-                <td className={TD}>{millimetres(asked.plan)} mm</td>
+                <td className={TD}>{msg('station.mm3', { millimetres: millimetres(asked.plan) })}</td>
                 <td className={`${TD} ${tone}`}>{goodToWords(worst, units.lengthUnit)}</td>
                 <td className={`${TD} ${reliability?.state === 'unchecked' ? 'font-semibold text-brick' : ''}`}>
                   {!hidden || hidden.effect === null ? 'any' : aboutLength(hidden.effect, units.lengthUnit)}
                 </td>
-                <td className={`${TD} ${tone}`}>
-                  {good} of {marks}
-                </td>
+                <td className={`${TD} ${tone}`}>{msg('station.of3', { good, marks })}</td>
               </tr>
             );
           })}

@@ -1,4 +1,4 @@
-import { SETUP_STEPS } from '@idle-marker/words';
+import { msg, SETUP_STEPS } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { Tick } from '../../ui/Field.tsx';
 
@@ -27,19 +27,20 @@ export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark, b
   const open = steps.filter((step) => step.needed && !at(step.id)).map((step) => `“${step.short}”`);
   const done = steps.filter((step) => at(step.id)).length;
   return (
-    <section aria-label="Setting up">
+    <section aria-label={msg('common.settingUp')}>
       <h2 className="text-[15px]">
-        Setting up <span className="font-normal text-ink2">{done === steps.length ? 'all ticked' : `${done} of ${steps.length} ticked`}</span>
+        {msg('common.settingUp')}{' '}
+        <span className="font-normal text-ink2">
+          {done === steps.length ? msg('station.allTicked') : msg('station.ofTicked', { done, steps: steps.length })}
+        </span>
       </h2>
-      {byHand && open.length > 0 && (
-        <p className="text-[13px] text-ochre">Readings are typed: nobody but you knows whether this is so. Tick {open.join(', ')}.</p>
-      )}
+      {byHand && open.length > 0 && <p className="text-[13px] text-ochre">{msg('station.readingsAreTypedNobodyButYouKnows', { open: open.join(', ') })}</p>}
       <ol className="flex flex-col">
         {steps.map((step) => (
           <li key={step.id} className="border-b border-rule">
             <div className="flex flex-wrap items-center justify-between gap-x-2">
               <Tick
-                label={isLevel || step.id !== 'level' ? step.short : `${step.short} (the instrument says it is not in)`}
+                label={isLevel || step.id !== 'level' ? step.short : msg('station.theInstrumentSaysItIsNotIn', { short: step.short })}
                 checked={at(step.id) !== undefined}
                 onChange={(checked) =>
                   (isLevel || step.id !== 'level') &&
@@ -47,7 +48,7 @@ export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark, b
                 }
               />
               <details className="min-w-0 open:basis-full">
-                <summary className="min-h-11 cursor-pointer px-2 py-2.5 text-spruce underline">Why</summary>
+                <summary className="min-h-11 cursor-pointer px-2 py-2.5 text-spruce underline">{msg('common.why')}</summary>
                 <p className="pb-2 text-[14px] text-ink2">{step.why}</p>
               </details>
             </div>

@@ -1,5 +1,6 @@
 import { formatSigned } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { AngleField } from '../../field/AngleField.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -25,24 +26,24 @@ export interface SetupPart {
 }
 
 const METHODS: readonly (readonly [SetupMethod, string])[] = [
-  ['free', 'Free station, from sights to marks'],
-  ['overMark', 'Over a known mark, with backsights'],
-  ['onLines', 'Free station, from points on drawn lines'],
-  ['heightOnly', 'Heights alone, from benchmarks'],
+  ['free', msg('station.freeStationFromSightsToMarks')],
+  ['overMark', msg('station.overAKnownMarkWithBacksights')],
+  ['onLines', msg('station.freeStationFromPointsOnDrawnLines2')],
+  ['heightOnly', msg('station.heightsAloneFromBenchmarks')],
 ];
 
 const METHOD_HELP: Readonly<Record<SetupMethod, string>> = {
-  free: 'From three marks every one of them is checked by the others.',
-  overMark: 'Neither a wrong mark under the tripod nor a poor centring shows in its own figures; with one backsight a single distance is all that is tested.',
-  onLines: 'Where only grid lines or edges stand: a point anywhere on a line gives one coordinate. Three make a station, each further one checks it.',
-  heightOnly: 'Stand where the sight is best: there is no place, only the height of the tilting axis. Two benchmarks check each other.',
+  free: msg('station.fromThreeMarksEveryOneOfThem'),
+  overMark: msg('station.neitherAWrongMarkUnderTheTripod'),
+  onLines: msg('station.whereOnlyGridLinesOrEdgesStand'),
+  heightOnly: msg('station.standWhereTheSightIsBestThere'),
 };
 
 export const METHOD_HEAD: Readonly<Record<SetupMethod, string>> = {
-  free: 'A free station: anywhere with a clear sight to control all round.',
-  overMark: 'Over a mark: its place is taken on trust, so sight two others.',
-  onLines: 'From lines of the drawing: put the pole on them, anywhere along.',
-  heightOnly: 'For heights alone: sight a benchmark, better two.',
+  free: msg('station.aFreeStationAnywhereWithAClear'),
+  overMark: msg('station.overAMarkItsPlaceIsTaken'),
+  onLines: msg('station.fromLinesOfTheDrawingPutThe'),
+  heightOnly: msg('station.forHeightsAloneSightABenchmarkBetter'),
 };
 
 /** Which way the station is found, and what that way needs to know. */
@@ -53,7 +54,7 @@ export function MethodFields({ draft, read, set }: SetupPart) {
   return (
     <>
       <Choice
-        label="How it will be known where it stands"
+        label={msg('station.howItWillBeKnownWhereIt')}
         value={draft.method}
         options={METHODS}
         onChange={(method) => set({ method })}
@@ -64,13 +65,13 @@ export function MethodFields({ draft, read, set }: SetupPart) {
         <>
           <div className="grid grid-cols-2 gap-3">
             <Choice
-              label="Mark under the instrument"
+              label={msg('station.markUnderTheInstrument')}
               value={draft.over}
               options={marksToStandOn(state).map((mark) => [mark.id, mark.revision.body.name] as const)}
               onChange={(over) => set({ over })}
             />
             <Field
-              label="Centred to within, mm"
+              label={msg('station.centredToWithinMm')}
               value={draft.centring}
               inputMode="decimal"
               onChange={(event) => set({ centring: event.target.value })}
@@ -78,30 +79,28 @@ export function MethodFields({ draft, read, set }: SetupPart) {
             />
           </div>
           {errors.over && <p className="font-medium text-brick">{errors.over}</p>}
-          <Tick label="No backsight: the direction is typed" checked={draft.assumed} onChange={(assumed) => set({ assumed })} />
+          <Tick label={msg('station.noBacksightTheDirectionIsTyped')} checked={draft.assumed} onChange={(assumed) => set({ assumed })} />
           {draft.assumed && (
             <>
               <div className="grid grid-cols-3 gap-3">
-                <AngleField label="Direction" value={draft.azimuth} onChange={(azimuth) => set({ azimuth })} error={errors.azimuth} />
-                <AngleField label="Circle there" value={draft.circle} onChange={(circle) => set({ circle })} error={errors.circle} />
+                <AngleField label={msg('common.direction')} value={draft.azimuth} onChange={(azimuth) => set({ azimuth })} error={errors.azimuth} />
+                <AngleField label={msg('station.circleThere')} value={draft.circle} onChange={(circle) => set({ circle })} error={errors.circle} />
                 <Field
-                  label="To what"
+                  label={msg('common.toWhat')}
                   value={draft.toward}
                   maxLength={80}
-                  placeholder="corner of the shed"
+                  placeholder={msg('station.cornerOfTheShed')}
                   onChange={(event) => set({ toward: event.target.value })}
                   error={errors.toward}
                 />
               </div>
-              <p className="border-l-4 border-ochre pl-3 text-[14px]">
-                Assumed: good for a job in a system of its own, and called so on everything that hangs on it. Nothing tests it.
-              </p>
+              <p className="border-l-4 border-ochre pl-3 text-[14px]">{msg('station.assumedGoodForAJobInA')}</p>
             </>
           )}
         </>
       )}
       <Field
-        label={draft.method === 'overMark' ? 'Instrument height: mark to tilting axis' : 'Instrument height: ground to tilting axis'}
+        label={draft.method === 'overMark' ? msg('station.instrumentHeightMarkToTiltingAxis') : msg('station.instrumentHeightGroundToTiltingAxis')}
         unit={units.unit}
         value={draft.height}
         inputMode="decimal"
@@ -109,10 +108,10 @@ export function MethodFields({ draft, read, set }: SetupPart) {
         error={errors.height ?? errors.zero}
         help={
           draft.method === 'overMark'
-            ? 'All heights hang on it: measure it twice, to the millimetre.'
+            ? msg('station.allHeightsHangOnItMeasureIt')
             : draft.method === 'heightOnly'
-              ? 'Heights come from the benchmarks and refer to the axis: here it changes nothing.'
-              : 'On a free station heights come from the marks and refer to the axis; this only gives the ground below it.'
+              ? msg('station.heightsComeFromTheBenchmarksAndRefer')
+              : msg('station.onAFreeStationHeightsComeFrom')
         }
       />
     </>
@@ -129,21 +128,21 @@ export function WeatherFields({ draft, read, set }: SetupPart) {
     <>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label={`Air temperature, ${draft.celsius ? '°C' : '°F'}`}
+          label={msg('station.airTemperature', { celsius: draft.celsius ? '°C' : '°F' })}
           value={draft.temperature}
           inputMode="decimal"
           onChange={change('temperature')}
           error={draft.temperature === '' ? null : errors.temperature}
         />
-        <Field label="Pressure, hPa (or inHg)" value={draft.pressure} inputMode="decimal" onChange={change('pressure')} error={errors.pressure} />
+        <Field label={msg('station.pressureHpaOrInhg')} value={draft.pressure} inputMode="decimal" onChange={change('pressure')} error={errors.pressure} />
       </div>
       <Button look="quiet" className="self-start" onClick={() => set({ celsius: !draft.celsius })}>
-        Enter in {draft.celsius ? '°F' : '°C'}
+        {msg('station.enterIn', { celsius: draft.celsius ? '°F' : '°C' })}
       </Button>
       <p className="text-[13px] text-ink2" aria-live="polite">
         {ppm === null
-          ? 'The correction of distances follows from temperature and pressure.'
-          : `Correction of distances: ${formatSigned(ppm, 1)} ppm, ${formatSigned(ppm * 0.1, 2)} mm at 100 m.`}
+          ? msg('station.theCorrectionOfDistancesFollowsFrom')
+          : msg('station.correctionOfDistancesPpmMmAt100', { signed: formatSigned(ppm, 1), signed2: formatSigned(ppm * 0.1, 2) })}
       </p>
     </>
   );
@@ -157,9 +156,9 @@ export function InstrumentFields({ draft, read, set }: SetupPart) {
     <>
       {instruments.length > 0 && (
         <Choice
-          label="Instrument"
+          label={msg('common.instrument')}
           value={draft.instrument}
-          options={[...instruments.map((each) => [each.item, each.name] as const), [OTHER_INSTRUMENT, 'Another, its precision typed'] as const]}
+          options={[...instruments.map((each) => [each.item, each.name] as const), [OTHER_INSTRUMENT, msg('station.anotherItsPrecisionTyped')] as const]}
           onChange={(instrument) => set({ instrument, confirmed: [...new Set([...draft.confirmed, 'instrument' as const])] })}
         />
       )}
@@ -183,10 +182,10 @@ export function CarriedOverTicks({
   const toggle = (what: Carried, on: boolean) => set({ confirmed: on ? [...draft.confirmed, what] : draft.confirmed.filter((each) => each !== what) });
   const open = items.filter((item) => !draft.confirmed.includes(item.what)).length;
   return (
-    <section aria-label="Carried over">
+    <section aria-label={msg('common.carriedOver')}>
       <h2 className="text-[15px]">
-        Carried over from the last station{' '}
-        <span className={`font-normal ${open > 0 ? 'text-ochre' : 'text-ink2'}`}>{open === 0 ? 'confirmed' : `${open} not confirmed`}</span>
+        {msg('station.carriedOverFromTheLastStation')}{' '}
+        <span className={`font-normal ${open > 0 ? 'text-ochre' : 'text-ink2'}`}>{open === 0 ? 'confirmed' : msg('station.notConfirmed', { open })}</span>
       </h2>
       {items.map((item) => (
         <Tick key={item.what} label={item.words} checked={draft.confirmed.includes(item.what)} onChange={(on) => toggle(item.what, on)} />

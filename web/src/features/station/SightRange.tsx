@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
 import { clockTime } from '../../ui/time.ts';
@@ -45,13 +46,13 @@ export function SightRange({ sights, value, onChange, entered }: SightRangeProps
   return (
     <>
       <div className="mt-3 grid gap-3 sm:grid-cols-2">
-        <Choice label="From the sight" value={value.from} options={options} onChange={(from) => onChange({ ...value, from })} />
-        <Choice label="To the sight" value={value.to} options={options} onChange={(to) => onChange({ ...value, to })} />
+        <Choice label={msg('station.fromTheSight')} value={value.from} options={options} onChange={(from) => onChange({ ...value, from })} />
+        <Choice label={msg('station.toTheSight')} value={value.to} options={options} onChange={(to) => onChange({ ...value, to })} />
       </div>
       {range.length > 1 && (
         <details className="mt-2">
           <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
-            {chosen.length} of {range.length} sights: leave single ones out
+            {msg('station.ofSightsLeaveSingleOnesOut', { chosen: chosen.length, range: range.length })}
           </summary>
           <div className="grid sm:grid-cols-2">
             {range.map((sight) => (

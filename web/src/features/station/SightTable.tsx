@@ -1,7 +1,7 @@
 import { formatSigned, largestRatio, lengthFromMetres, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import type { SightGroup, UseFlags } from '@idle-marker/records';
-import { firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
+import { msg, firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -51,13 +51,13 @@ export function SightTable({
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Sight</th>
-            <th className={TH}>Distance</th>
-            <th className={TH}>{units.axes[0] === 'e' ? 'East' : 'North'}</th>
-            <th className={TH}>{units.axes[0] === 'e' ? 'North' : 'East'}</th>
-            {!planOnly && <th className={TH}>Height</th>}
-            <th className={TH}>Ratio</th>
-            <th className={TH}>Use</th>
+            <th className={TH_WORD}>{msg('common.sight')}</th>
+            <th className={TH}>{msg('station.distance')}</th>
+            <th className={TH}>{units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}</th>
+            <th className={TH}>{units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}</th>
+            {!planOnly && <th className={TH}>{msg('common.height')}</th>}
+            <th className={TH}>{msg('common.ratio')}</th>
+            <th className={TH}>{msg('common.use')}</th>
           </tr>
         </thead>
         <tbody>
@@ -85,14 +85,18 @@ export function SightTable({
                       type="button"
                       className="min-h-11 min-w-11 text-left text-[13px] font-semibold text-spruce underline disabled:text-ink2"
                       disabled={busy}
-                      aria-label={`Sight ${body?.name ?? '?'} again`}
+                      aria-label={msg('common.sightAgain', { name: body?.name ?? '?' })}
                       onClick={() => onSight(mark)}
                     >
-                      Again
+                      {msg('station.again')}
                     </button>
                   </span>
                   {body && firmnessOf(body) !== 'firm' && <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>}
-                  {spread && <span className="block text-[12px] text-ink2">spread {smallLength(Math.max(spread.across, spread.along), units.lengthUnit)}</span>}
+                  {spread && (
+                    <span className="block text-[12px] text-ink2">
+                      {msg('common.spread', { smallLength: smallLength(Math.max(spread.across, spread.along), units.lengthUnit) })}
+                    </span>
+                  )}
                 </td>
                 <td className={TD}>
                   {reduced?.gridDistance
@@ -103,19 +107,19 @@ export function SightTable({
                 </td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dE : point?.dN)}</td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dN : point?.dE)}</td>
-                {!planOnly && <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">not used</span>}</td>}
+                {!planOnly && <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">{msg('station.notUsed')}</span>}</td>}
                 <td className={TD}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
                 <td className={`${TD} whitespace-nowrap`}>
                   <UseToggle
-                    label={`${body?.name} in plan`}
-                    text="plan"
+                    label={msg('station.inPlan', { name: body?.name })}
+                    text={msg('station.plan')}
                     used={inPlan}
                     can={!heightAlone && body?.e !== null}
                     onChange={(plan) => setUse(sights, { plan })}
                   />
                   <UseToggle
-                    label={`${body?.name} in height`}
-                    text="ht"
+                    label={msg('station.inHeight', { name: body?.name })}
+                    text={msg('station.ht')}
                     used={inHeight}
                     can={!planOnly && body?.z !== null && slope !== null}
                     onChange={(height) => setUse(sights, { height })}
@@ -123,15 +127,15 @@ export function SightTable({
                   {byPart && (
                     <>
                       <UseToggle
-                        label={`${body?.name}, direction`}
-                        text="dir"
+                        label={msg('station.direction', { name: body?.name })}
+                        text={msg('station.dir')}
                         used={inPlan && sights.some((sight) => usageOf(sight).direction ?? true)}
                         can={inPlan && slope !== null}
                         onChange={(direction) => setUse(sights, { direction })}
                       />
                       <UseToggle
-                        label={`${body?.name}, distance`}
-                        text="dist"
+                        label={msg('station.distance2', { name: body?.name })}
+                        text={msg('station.dist')}
                         used={sights.some((sight) => usageOf(sight).distance ?? true)}
                         can={sights.some((sight) => sight.body.read.slope !== null)}
                         onChange={(distance) => setUse(sights, { distance })}
@@ -144,9 +148,7 @@ export function SightTable({
           })}
         </tbody>
       </table>
-      <p className="mt-1.5 text-[13px] leading-snug text-ink2">
-        Measured minus listed, {small.name}. Ratio: misfit over its standard deviation; over 3.3 happens by chance once in 1000.
-      </p>
+      <p className="mt-1.5 text-[13px] leading-snug text-ink2">{msg('station.measuredMinusListedRatioMisfitOverIts', { name: small.name })}</p>
     </>
   );
 }

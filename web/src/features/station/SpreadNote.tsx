@@ -1,5 +1,5 @@
 import type { SightGroup } from '@idle-marker/records';
-import { smallLength } from '@idle-marker/words';
+import { msg, smallLength } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 
 /** Whether a misfit repeated when the mark was sighted again. */
@@ -10,7 +10,7 @@ export function SpreadNote({ groups }: { groups: readonly SightGroup[] }) {
   const spread = Math.max(group.spread.across, group.spread.along);
   return (
     <p className="mt-1 font-medium">
-      Sighted {group.sights.length} times, all within {smallLength(spread, units.lengthUnit)}: it repeats.
+      {msg('station.sightedTimesAllWithinItRepeats', { sights: group.sights.length, smallLength: smallLength(spread, units.lengthUnit) })}
     </p>
   );
 }

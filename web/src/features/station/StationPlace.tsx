@@ -5,6 +5,7 @@ import { HeightWork } from './HeightWork.tsx';
 import { NewStation } from './NewStation.tsx';
 import { StationWork } from './StationWork.tsx';
 import { useState } from 'react';
+import { msg } from '@idle-marker/words';
 
 /** Do I know where I am? Set up, sight, judge, accept. */
 export function Place() {
@@ -18,8 +19,8 @@ export function Place() {
   };
   if (!occupation && state.control.length === 0) {
     return (
-      <EmptyTo title="Nothing to sight yet" place="control" label="List the control marks">
-        A station comes from sights to marks with known coordinates. Two give one, three check it, four can name a bad mark.
+      <EmptyTo title={msg('station.nothingToSightYet')} place="control" label={msg('common.listTheControlMarks')}>
+        {msg('station.aStationComesFromSightsToMarks')}
       </EmptyTo>
     );
   }

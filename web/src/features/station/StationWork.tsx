@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { formatSigned, obstaclesTo, planDistance } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { stationErrorSentence, millimetres } from '@idle-marker/words';
+import { msg, stationErrorSentence, millimetres } from '@idle-marker/words';
 import { MisnamedCard } from '../../pole/MisnamedCard.tsx';
 import { useFacing, useLinkKind } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../pole/usePoleSet.ts';
@@ -108,15 +108,15 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
         board={
           <Board
             scene={scene}
-            description={`Plan with ${state.control.length} control marks and the sights taken. The list beside it does the same.`}
+            description={msg('station.planWithControlMarksAndTheSights', { control: state.control.length })}
             onPick={(id) => state.control.some((mark) => mark.id === id && mark.revision.body.condition !== 'lost') && choose(id)}
             fitKey={occupation.id}
             {...(onLines ? { onPlace: draft.setNear } : {})}
           >
             {solved && (
               <p className="pointer-events-none absolute bottom-3 left-4 max-w-[150px] text-[13px] leading-tight text-ink2 md:max-w-none">
-                {isBlind && <span className="block">Thick line: the way in which the chosen mark is watched least</span>}
-                Residual arrows ×{EXAGGERATION} · ellipse ×{EXAGGERATION} (95 %)
+                {isBlind && <span className="block">{msg('station.thickLineTheWayInWhichThe')}</span>}
+                {msg('station.residualArrowsEllipse95', { exaggeration: EXAGGERATION })}
               </p>
             )}
           </Board>
@@ -127,22 +127,25 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             head={
               <>
                 <h1 className="text-xl">
-                  Station {occupation.body.name}{' '}
+                  {msg('station.station', { name: occupation.body.name })}{' '}
                   <span className="ml-1 text-[15px] font-normal text-ink2">
                     {reopened
-                      ? 'sighted again on the spot'
+                      ? msg('station.sightedAgainOnTheSpot')
                       : sights === 0
-                        ? 'no sight yet'
-                        : `${over ? `over ${over.body.name}` : onLines ? 'on lines' : 'free station'} from ${sights} ${sights === 1 ? 'sight' : 'sights'}`}
+                        ? msg('station.noSightYet')
+                        : msg('station.from2', {
+                            over: over ? msg('station.over2', { name: over.body.name }) : onLines ? msg('station.onLines') : msg('station.freeStation'),
+                            sights,
+                          })}
                   </span>
                   {draft.planOnly && <PlanOnlyBadge />}
                 </h1>
                 {solved && (
                   <Figures
                     items={[
-                      ...units.axes.map((axis) => [axis === 'e' ? 'East' : 'North', units.length(solved.result[axis])] as const),
-                      ...(draft.planOnly ? [] : [['Height', units.length(solved.result.height?.z ?? null)] as const]),
-                      ['Good to (95 %)', goodToWords(solved.judgement.goodTo, units.lengthUnit), isReady ? 'text-good' : 'text-ochre'],
+                      ...units.axes.map((axis) => [axis === 'e' ? msg('common.east') : msg('common.north'), units.length(solved.result[axis])] as const),
+                      ...(draft.planOnly ? [] : [[msg('common.height'), units.length(solved.result.height?.z ?? null)] as const]),
+                      [msg('common.goodTo95'), goodToWords(solved.judgement.goodTo, units.lengthUnit), isReady ? 'text-good' : 'text-ochre'],
                     ]}
                   />
                 )}
@@ -151,14 +154,19 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             foot={
               <>
                 {shooting.doing ? (
-                  <Button onClick={shooting.cancel}>Cancel</Button>
+                  <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button>
                 ) : (
                   <Button look={isReady ? 'plain' : 'primary'} hint="A" disabled={!target} onClick={() => target && void sight(target.id)}>
-                    {target ? `Sight ${target.revision.body.name}` : onLines ? 'Choose a line' : 'Choose a mark'}
+                    {target ? msg('common.sight2', { name: target.revision.body.name }) : onLines ? msg('station.chooseALine') : msg('common.chooseAMark')}
                   </Button>
                 )}
-                <Button look={isReady ? 'primary' : 'plain'} hint="Enter" disabled={!solved || shooting.doing !== null} onClick={() => setAccepting(true)}>
-                  {solved && !isReady ? 'Accept or refuse…' : 'Accept station'}
+                <Button
+                  look={isReady ? 'primary' : 'plain'}
+                  hint={msg('common.enter')}
+                  disabled={!solved || shooting.doing !== null}
+                  onClick={() => setAccepting(true)}
+                >
+                  {solved && !isReady ? msg('station.acceptOrRefuse') : msg('station.acceptStation')}
                 </Button>
               </>
             }
@@ -166,25 +174,24 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
               {shooting.trouble && (
-                <Card tone="brick" title="The sight was not taken" actions={<Button onClick={shooting.clear}>Close</Button>}>
+                <Card tone="brick" title={msg('station.theSightWasNotTaken')} actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}>
                   {shooting.trouble}
                 </Card>
               )}
             </div>
             {notFound.length > 0 && (
-              <Card tone="ochre" title={`Not found: ${notFound.join(', ')}`}>
-                Hidden, covered or gone: look for them on the ground, and note under Control what you find.
+              <Card tone="ochre" title={msg('station.notFound', { notFound: notFound.join(', ') })}>
+                {msg('station.hiddenCoveredOrGoneLookForThem')}
               </Card>
             )}
             {unsteady && (
-              <Card tone="ochre" title={`The pole at ${unsteady.name} moved while it was read`}>
-                The readings lie {smallLength(unsteady.spread, units.lengthUnit)} apart, more than pole and instrument explain. Put it on legs, let it settle,
-                and sight it again.
+              <Card tone="ochre" title={msg('station.thePoleAtMovedWhileItWas', { name: unsteady.name })}>
+                {msg('station.theReadingsLieApartMoreThanPole', { smallLength: smallLength(unsteady.spread, units.lengthUnit) })}
               </Card>
             )}
             <MisnamedCard doubt={misnamed.doubt} onRename={() => void rename()} onKeep={misnamed.keep} />
             {draft.outcome && !draft.outcome.ok && (
-              <Card tone="brick" title="No station yet">
+              <Card tone="brick" title={msg('station.noStationYet')}>
                 {stationErrorSentence(draft.outcome.error)}
               </Card>
             )}
@@ -225,13 +232,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             {solved?.judgement.reliability && <Unseen reliability={solved.judgement.reliability} chosen={chosen} />}
             {solved && !draft.over && !onLines && <WithoutTable input={draft.input} result={solved.result} asked={wanted} />}
             {solved && <ArithmeticButton result={solved.result} occupation={occupation} />}
-            {sights === 0 && !onLines && (
-              <p className="my-2 text-ink2">
-                Level in? Begin with the farthest mark that you see: its direction finds the others. At each one: the right mark, pole plumb, the right target,
-                and don’t step between prism and instrument.
-              </p>
-            )}
-            {sights === 1 && !over && <p className="my-2 text-ink2">One more mark and there is a station; three check it, four can name a bad one.</p>}
+            {sights === 0 && !onLines && <p className="my-2 text-ink2">{msg('station.levelInBeginWithTheFarthestMark')}</p>}
+            {sights === 1 && !over && <p className="my-2 text-ink2">{msg('station.oneMoreMarkAndThereIsA')}</p>}
             {onLines && <LineSights lines={draft.lines} shooting={shooting} />}
             {!(onLines && draft.planOnly) && (
               <NextMark
@@ -248,42 +250,47 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             )}
             <Choice
               className="mt-3"
-              label="Readings of each sight"
+              label={msg('station.readingsOfEachSight')}
               value={readings}
               options={[
-                ['1', 'One careful reading'],
-                ['3', 'Three, averaged'],
-                ['5', 'Five, averaged'],
-                ['faces', 'Both faces, one reading each'],
-                ['quick', 'One quick reading while following: rough'],
+                ['1', msg('station.oneCarefulReading')],
+                ['3', msg('station.threeAveraged')],
+                ['5', msg('station.fiveAveraged')],
+                ['faces', msg('station.bothFacesOneReadingEach')],
+                ['quick', msg('station.oneQuickReadingWhileFollowingRough')],
               ]}
               onChange={setReadings}
-              help="Careful for control. Of several all are kept, their mean counts, and how far they lie apart is shown; a quick one is weighed as half as good."
+              help={msg('station.carefulForControlOfSeveralAllAre')}
             />
             <Choice
               className="mt-3"
-              label="Judge it for"
+              label={msg('station.judgeItFor')}
               value={classId}
               options={state.classes.map(
-                (each) => [each.id, `${each.name}: plan ${millimetres(each.plan)} mm, height ${millimetres(each.height)} mm`] as const,
+                (each) =>
+                  [
+                    each.id,
+                    msg('station.planMmHeightMm', { name: each.name, millimetres: millimetres(each.plan), millimetres2: millimetres(each.height) }),
+                  ] as const,
               )}
               onChange={setClassId}
             />
-            <Tick label="Plan only: heights are not used" checked={draft.planOnly} onChange={draft.setPlanOnly} />
+            <Tick label={msg('station.planOnlyHeightsAreNotUsed')} checked={draft.planOnly} onChange={draft.setPlanOnly} />
             {overMark && <HeightSource draft={draft} over={overMark} />}
             {!over && !onLines && (
               <>
-                <Tick label="Solve for a scale of the distances, too" checked={draft.freeScale} onChange={draft.setFreeScale} />
+                <Tick label={msg('station.solveForAScaleOfTheDistances')} checked={draft.freeScale} onChange={draft.setFreeScale} />
                 {solved && solved.result.scale !== null && (
                   <p className="border-l-4 border-ochre pl-3 text-[14px]">
-                    Distances here are {formatSigned((solved.result.scale - 1) * 1e6, 0)} ± {((solved.result.sdScale ?? 0) * 1e6).toFixed(0)} ppm against the
-                    list. Accepted, it counts for all that is measured from here. A scale that nobody can explain hides a fault: ask whether coordinates are
-                    grid or ground.
+                    {msg('station.distancesHereArePpmAgainstTheList', {
+                      signed: formatSigned((solved.result.scale - 1) * 1e6, 0),
+                      sdScale: ((solved.result.sdScale ?? 0) * 1e6).toFixed(0),
+                    })}
                   </p>
                 )}
               </>
             )}
-            {draft.groups.length > 0 && !onLines && <Tick label="Choose direction and distance of each sight" checked={byPart} onChange={setByPart} />}
+            {draft.groups.length > 0 && !onLines && <Tick label={msg('station.chooseDirectionAndDistanceOfEachSight')} checked={byPart} onChange={setByPart} />}
             {!draft.planOnly && !over && !onLines && draft.groups.length > 0 && (
               <>
                 <Button
@@ -295,23 +302,20 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                     )
                   }
                 >
-                  Take the height from benchmarks alone
+                  {msg('station.takeTheHeightFromBenchmarksAlone')}
                 </Button>
-                <p className="text-[13px] text-ink2">
-                  The heights of the sights so far are left out, the plan stays as it is; then sight a benchmark, better two. One that is not listed can be
-                  added on the spot.
-                </p>
+                <p className="text-[13px] text-ink2">{msg('station.theHeightsOfTheSightsSoFar')}</p>
               </>
             )}
             <div className="mt-4 flex flex-wrap gap-2">
               <HelpButton occupation={occupation} judgement={judgement ?? null} />
-              {reopened && <Button onClick={onDone}>Back to the accepted station</Button>}
-              <Button onClick={onNew}>New station…</Button>
+              {reopened && <Button onClick={onDone}>{msg('station.backToTheAcceptedStation')}</Button>}
+              <Button onClick={onNew}>{msg('station.newStation')}</Button>
             </div>
           </Slip>
         }
       />
-      <TypedReading title={target ? `Reading to ${target.revision.body.name}` : 'Reading'} />
+      <TypedReading title={target ? msg('common.readingTo', { name: target.revision.body.name }) : msg('common.reading')} />
       {solved && (
         <AcceptDialog
           open={accepting}

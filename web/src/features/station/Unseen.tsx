@@ -1,5 +1,5 @@
 import type { Reliability, Unnoticed } from '@idle-marker/core';
-import { aboutLength, eitherWay, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
+import { msg, aboutLength, eitherWay, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -13,7 +13,7 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
   const own = reliability.unnoticed.find((each) => chosen !== null && each.names.includes(chosen));
   const size = ({ fault, noticed }: Unnoticed): string => {
     if (noticed === null) return 'any';
-    return fault === 'SCALE' ? `${Math.round(noticed * 1e6)} ppm` : aboutLength(noticed, units.lengthUnit);
+    return fault === 'SCALE' ? msg('station.ppm', { noticed: Math.round(noticed * 1e6) }) : aboutLength(noticed, units.lengthUnit);
   };
   return (
     <details className="mt-2 border-y border-rule">
@@ -28,10 +28,10 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Mistake at</th>
-            <th className={TH}>Noticed from</th>
-            <th className={TH}>Unseen effect</th>
-            <th className={TH_WORD}>Blind direction</th>
+            <th className={TH_WORD}>{msg('station.mistakeAt')}</th>
+            <th className={TH}>{msg('station.noticedFrom')}</th>
+            <th className={TH}>{msg('common.unseenEffect')}</th>
+            <th className={TH_WORD}>{msg('station.blindDirection')}</th>
           </tr>
         </thead>
         <tbody>
@@ -45,7 +45,7 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
           ))}
           {reliability.height?.unnoticed.map(({ names, noticed, effect }) => (
             <tr key={`height ${names.join()}`}>
-              <td className={TD_WORD}>height of {names.map((name) => naming.nameOf(name)).join(' and ')}</td>
+              <td className={TD_WORD}>{msg('station.heightOf', { names: names.map((name) => naming.nameOf(name)).join(' and ') })}</td>
               <td className={TD}>{noticed === null ? 'any' : aboutLength(noticed, units.lengthUnit)}</td>
               <td className={TD}>{effect === null ? 'any' : aboutLength(effect, units.lengthUnit)}</td>
               <td className={TD_WORD} />
@@ -53,10 +53,7 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
           ))}
         </tbody>
       </table>
-      <p className="pb-2 text-[13px] text-ink2">
-        What is larger is found four times out of five, and by chance once in 1000. More marks, and marks on all sides, make it smaller. Touch a mark on the
-        plan to see which way it is watched least.
-      </p>
+      <p className="pb-2 text-[13px] text-ink2">{msg('station.whatIsLargerIsFoundFourTimes')}</p>
     </details>
   );
 }

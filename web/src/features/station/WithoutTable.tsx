@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { formatSigned, withoutEach, type AskedOfStation, type ResectionInput, type ResectionResult } from '@idle-marker/core';
-import { aboutLength, smallLength, smallUnit } from '@idle-marker/words';
+import { msg, aboutLength, smallLength, smallUnit } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
-const LEFT = { unchecked: 'nothing', checked: 'a mistake', traceable: 'which one' } as const;
+const LEFT = { unchecked: 'nothing', checked: 'a mistake', traceable: msg('station.whichOne') } as const;
 
 /** What people find out by toggling, at once: the station without each of its marks, and what would then still check it. */
 export function WithoutTable({ input, result, asked }: { readonly input: ResectionInput; readonly result: ResectionResult; readonly asked: AskedOfStation }) {
@@ -17,18 +17,18 @@ export function WithoutTable({ input, result, asked }: { readonly input: Resecti
   const off = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
   return (
     <details className="mt-3">
-      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">What if one mark were left out?</summary>
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{msg('station.whatIfOneMarkWereLeftOut')}</summary>
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Without</th>
-            <th className={TH}>{units.axes[0] === 'e' ? 'East' : 'North'}</th>
-            <th className={TH}>{units.axes[0] === 'e' ? 'North' : 'East'}</th>
-            <th className={TH}>Height</th>
-            <th className={TH}>Good to</th>
-            <th className={`${TH} max-sm:hidden`}>Others within</th>
-            <th className={TH}>Unseen effect</th>
-            <th className={TH_WORD}>Still shows</th>
+            <th className={TH_WORD}>{msg('station.without')}</th>
+            <th className={TH}>{units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}</th>
+            <th className={TH}>{units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}</th>
+            <th className={TH}>{msg('common.height')}</th>
+            <th className={TH}>{msg('station.goodTo')}</th>
+            <th className={`${TH} max-sm:hidden`}>{msg('station.othersWithin')}</th>
+            <th className={TH}>{msg('common.unseenEffect')}</th>
+            <th className={TH_WORD}>{msg('station.stillShows')}</th>
           </tr>
         </thead>
         <tbody>
@@ -47,10 +47,10 @@ export function WithoutTable({ input, result, asked }: { readonly input: Resecti
         </tbody>
       </table>
       <p className="mt-1 text-[13px] text-ink2">
-        How far the station would move, {small.name}, how good it would be (95 %), the largest mistake that could then hide in it, and what its own sights would
-        still show. Figures that get prettier by leaving out are no proof.{' '}
-        {perfectMarks !== null &&
-          `Were the marks perfect, it would be good to ${smallLength(perfectMarks, units.lengthUnit)}: that is what instrument and pole do; the rest comes from control.`}
+        {msg('station.howFarTheStationWouldMoveHow', {
+          name: small.name,
+          smallLength: perfectMarks !== null && msg('station.wereTheMarksPerfectItWouldBe', { smallLength: smallLength(perfectMarks, units.lengthUnit) }),
+        })}
       </p>
     </details>
   );

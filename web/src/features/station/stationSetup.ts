@@ -2,6 +2,7 @@
 import { angleFromRadians, atmosphericCorrection, SIMULATED_INSTRUMENT, SIMULATED_REFERENCE, wrapTurn, type ReferenceAtmosphere } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, nextStationName, siteLines, type ControlMark, type SiteState } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import type { LinkState } from '../../link/instrumentLink.ts';
 import type { Units } from '../../field/useUnits.ts';
 import { instrumentOf, precisionDraft, precisionError, type PrecisionDraft } from './PrecisionFields.tsx';
@@ -99,27 +100,29 @@ export function readSetup(draft: SetupDraft, state: SiteState, units: Units, sim
     draft.name,
     state.occupations.map((each) => each.body.name),
   );
-  if (draft.name.trim() === '') errors.name = 'Give the station a name.';
-  else if (alike !== null) errors.name = `${alike} is used already: every placing of the instrument has a name of its own that looks like no other.`;
-  if (heightRead === null || heightRead < 0 || heightRead > 10)
-    errors.height = 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.';
-  if (draft.temperature.trim() === '') errors.temperature = 'Give the air temperature.';
+  if (draft.name.trim() === '') errors.name = msg('station.giveTheStationAName');
+  else if (alike !== null) errors.name = msg('station.isUsedAlreadyEveryPlacingOfThe', { alike });
+  if (heightRead === null || heightRead < 0 || heightRead > 10) errors.height = msg('station.giveTheHeightOfTheTiltingAxis');
+  if (draft.temperature.trim() === '') errors.temperature = msg('station.giveTheAirTemperature');
   else if (!(temperatureC > -60 && temperatureC < 70))
-    errors.temperature = `${draft.temperature.trim()} ${draft.celsius ? '°C' : '°F'} is no air temperature here: give one from ${draft.celsius ? '−60 to 70 °C' : '−76 to 158 °F'}.`;
-  if (!(pressureHPa > 300 && pressureHPa < 1100)) errors.pressure = 'Give the pressure in hPa, or in inches of mercury.';
+    errors.temperature = msg('station.isNoAirTemperatureHereGiveOne', {
+      temperature: draft.temperature.trim(),
+      celsius: draft.celsius ? '°C' : '°F',
+      celsius2: draft.celsius ? '−60 to 70 °C' : '−76 to 158 °F',
+    });
+  if (!(pressureHPa > 300 && pressureHPa < 1100)) errors.pressure = msg('station.giveThePressureInHpaOrIn');
   if (draft.method === 'overMark') {
-    if (!over) errors.over = 'No listed mark can be stood over: list one, or make a free station.';
-    if (!(number(draft.centring) >= 0 && number(draft.centring) <= 50)) errors.centring = 'Give millimetres, from 0 to 50.';
-    if (over?.revision.body.useHeight && heightRead === 0)
-      errors.zero = 'Over a mark with a height, zero puts every height out by the instrument’s height: measure it.';
-    if (!simulated && listed && !listed.plummet) errors.over = `${listed.name} has no plummet: it can’t stand over a mark. Make a free station.`;
+    if (!over) errors.over = msg('station.noListedMarkCanBeStoodOver');
+    if (!(number(draft.centring) >= 0 && number(draft.centring) <= 50)) errors.centring = msg('station.giveMillimetresFrom0To50');
+    if (over?.revision.body.useHeight && heightRead === 0) errors.zero = msg('station.overAMarkWithAHeightZero');
+    if (!simulated && listed && !listed.plummet) errors.over = msg('station.hasNoPlummetItCantStandOver', { name: listed.name });
     if (draft.assumed) {
-      if (units.readAngle(draft.azimuth) === null) errors.azimuth = 'Give the direction, clockwise from grid north.';
-      if (units.readAngle(draft.circle) === null) errors.circle = 'Give what the circle reads there.';
-      if (draft.toward.trim() === '') errors.toward = 'Say what it points to.';
+      if (units.readAngle(draft.azimuth) === null) errors.azimuth = msg('station.giveTheDirectionClockwiseFromGridNorth');
+      if (units.readAngle(draft.circle) === null) errors.circle = msg('station.giveWhatTheCircleReadsThere');
+      if (draft.toward.trim() === '') errors.toward = msg('station.sayWhatItPointsTo');
     }
   }
-  if (draft.method === 'onLines' && siteLines(state).length < 2) errors.method = 'No drawn lines yet: import the outline or the grid under Work first.';
+  if (draft.method === 'onLines' && siteLines(state).length < 2) errors.method = msg('station.noDrawnLinesYetImportTheOutline');
   if (!simulated && draft.instrument === OTHER_INSTRUMENT) {
     const wrong = precisionError(draft.precision);
     if (wrong) errors.precision = wrong;
@@ -178,13 +181,18 @@ export function carriedOver(state: SiteState, draft: SetupDraft, units: Units, l
   if (!before) return [];
   const { pole } = link ?? {};
   return [
-    { what: 'weather', words: `Weather: ${draft.temperature} ${draft.celsius ? '°C' : '°F'}, ${draft.pressure} hPa` },
-    { what: 'instrument', words: `Instrument: ${link?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : before.body.instrument.name}` },
+    { what: 'weather', words: msg('station.weatherHpa', { temperature: draft.temperature, celsius: draft.celsius ? '°C' : '°F', pressure: draft.pressure }) },
+    { what: 'instrument', words: msg('station.instrument', { kind: link?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : before.body.instrument.name }) },
     ...(pole
       ? [
           {
             what: 'pole' as const,
-            words: `Target: ${pole.target?.name ?? 'constant 0'}, ${units.length(pole.targetHeight)} ${units.unit}, ${pole.legs ? 'on legs' : 'by hand'}`,
+            words: msg('station.target2', {
+              name: pole.target?.name ?? 'constant 0',
+              length: units.length(pole.targetHeight),
+              unit: units.unit,
+              legs: pole.legs ? msg('common.onLegs') : msg('common.byHand'),
+            }),
           },
         ]
       : []),

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import { boltGroups, compareNames, designDifferences, nextName, nextNumbered, reservedFor, usedCodes } from '@idle-marker/records';
-import { NUMBERED_NAME, overSurfaceWords } from '@idle-marker/words';
+import { msg, NUMBERED_NAME, overSurfaceWords } from '@idle-marker/words';
 import { heightsOf, useHeightUnder, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { now } from '../../data/clock.ts';
@@ -95,7 +95,7 @@ export function Place() {
       note: note.trim(),
       supersedes: before?.fact.id ?? null,
       shots,
-      onto: simulated ? { name: `built ${plan.corner}`, hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? null } } : null,
+      onto: simulated ? { name: msg('structure.built', { corner: plan.corner }), hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? null } } : null,
     });
     if (!made) return;
     setNote('');
@@ -138,8 +138,8 @@ export function Place() {
   );
   if (!inForce)
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
-        What stands there can be measured once it is known where the instrument stands.
+      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+        {msg('structure.whatStandsThereCanBeMeasuredOnce')}
       </EmptyTo>
     );
   const report = (kind: 'pdf' | 'csv') =>
@@ -152,14 +152,14 @@ export function Place() {
           <Board
             scene={scene}
             underlay={underlay}
-            description={`Plan with what was measured; arrows from the design, ${EXAGGERATION} times as long`}
+            description={msg('structure.planWithWhatWasMeasuredArrowsFrom', { exaggeration: EXAGGERATION })}
             onPick={(picked) => picked.startsWith('plan ') && setKey(picked.slice(5))}
             fitTo={plans.length > 0 ? plans.map(({ design }) => design) : state.asBuilt.map(({ body }) => body.place)}
             fitKey={workId}
           >
             {differences.length > 0 && (
               <p className="absolute bottom-3 left-4 max-w-[45%] bg-paper px-1 text-[13px] leading-tight text-ink2">
-                Arrows from the design to what was measured, {EXAGGERATION} times as long
+                {msg('structure.arrowsFromTheDesignToWhatWas', { exaggeration: EXAGGERATION })}
               </p>
             )}
           </Board>
@@ -170,15 +170,15 @@ export function Place() {
             head={
               <>
                 <MarkWays />
-                <h1 className="text-xl">As built</h1>
-                <p className="text-ink2">What stands there, against the design or by itself.</p>
+                <h1 className="text-xl">{msg('common.asBuilt')}</h1>
+                <p className="text-ink2">{msg('structure.whatStandsThereAgainstTheDesignOr')}</p>
               </>
             }
             foot={
               <>
-                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <span />}
-                <Button look="primary" hint="Space" disabled={!ready} onClick={() => void take()}>
-                  Measure {free ? freeName || 'it' : plan.corner}
+                {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <span />}
+                <Button look="primary" hint={msg('common.space')} disabled={!ready} onClick={() => void take()}>
+                  {msg('structure.measure', { free: free ? freeName || 'it' : plan.corner })}
                 </Button>
               </>
             }
@@ -190,23 +190,23 @@ export function Place() {
               <div className="mb-3">
                 <p className={`figures text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`} data-testid="over-surface">
                   {live === null || live.z === null || under === null
-                    ? `No reading yet over ${surface.name}`
+                    ? msg('structure.noReadingYetOver', { name: surface.name })
                     : overSurfaceWords(under.z === null ? null : live.z - under.z, surface.name, state.settings.lengthUnit)}
                 </p>
-                {stale && live !== null && <p className="text-[14px] font-medium text-brick">Lock lost or still: the figure is old</p>}
+                {stale && live !== null && <p className="text-[14px] font-medium text-brick">{msg('structure.lockLostOrStillTheFigureIs')}</p>}
                 {(live === null || stale) && simulated && (
                   <Button className="mt-1" onClick={() => currentLink()?.search(searchWindow())}>
-                    Search for the pole
+                    {msg('structure.searchForThePole')}
                   </Button>
                 )}
               </div>
             )}
             <div className="grid grid-cols-2 gap-3">
               <Choice
-                label="Compared with"
+                label={msg('structure.comparedWith')}
                 value={work?.id ?? surface?.id ?? FREE}
                 options={[
-                  [FREE, 'nothing: any point'],
+                  [FREE, msg('structure.nothingAnyPoint')],
                   ...state.packages.map((each) => [each.id, each.body.name] as const),
                   ...surfaces.map((each) => [each.id, `surface ${each.label}`] as const),
                 ]}
@@ -217,36 +217,38 @@ export function Place() {
               />
               {work && plan ? (
                 <Choice
-                  label="Which"
+                  label={msg('structure.which')}
                   value={plan.key}
                   options={plans.map((each) => [each.key, `${each.corner}${measured(each.key) ? ' ✓' : ''}`] as const)}
                   onChange={setKey}
                 />
               ) : (
                 <Field
-                  label="Name"
+                  label={msg('common.name')}
                   value={name}
                   maxLength={80}
                   onChange={(event) => setName(event.target.value)}
-                  error={isTaken ? 'This name is measured already: both would be mixed up.' : null}
-                  help={reserved !== null && reserved !== 'asBuilt' ? `Numbers from there are for ${NUMBERED_NAME[reserved]}.` : undefined}
+                  error={isTaken ? msg('structure.thisNameIsMeasuredAlreadyBothWould') : null}
+                  help={
+                    reserved !== null && reserved !== 'asBuilt' ? msg('structure.numbersFromThereAreFor', { numberedName: NUMBERED_NAME[reserved] }) : undefined
+                  }
                 />
               )}
               <CodeField value={code} codes={codes} onChange={setCode} />
               <ShotsChoice shots={shots} onShots={setShots} />
               <Field
                 className="col-span-2"
-                label="What the instrument can’t take: taped figures, notes"
+                label={msg('structure.whatTheInstrumentCantTakeTapedFigures')}
                 value={note}
                 maxLength={500}
-                placeholder="cover to invert 1.42; fence 0.30 behind"
+                placeholder={msg('structure.coverToInvert142Fence0')}
                 onChange={(event) => setNote(event.target.value)}
               />
             </div>
             {work && plans.length === 0 && (
-              <p className="mt-2 text-[14px] text-ochre">{work.body.name} only has hubs beside the work; measure the things themselves as points.</p>
+              <p className="mt-2 text-[14px] text-ochre">{msg('structure.onlyHasHubsBesideTheWorkMeasure', { name: work.body.name })}</p>
             )}
-            <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Codes">
+            <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label={msg('common.codes')}>
               {codes.map((each) => (
                 <Button key={each} className="px-3 text-[14px]" aria-pressed={code === each} onClick={() => setCode(code === each ? '' : each)}>
                   {each}
@@ -261,17 +263,17 @@ export function Place() {
               <>
                 <div className="mt-4 flex flex-wrap items-end justify-between gap-3">
                   <Choice
-                    label="Shown"
+                    label={msg('structure.shown')}
                     value={filter}
-                    options={[['', 'everything'], [NO_CODE, 'without a code'], ...usedCodes(state).map((each) => [each, each] as const)]}
+                    options={[['', 'everything'], [NO_CODE, msg('structure.withoutACode')], ...usedCodes(state).map((each) => [each, each] as const)]}
                     onChange={setFilter}
                   />
                   <span className="flex gap-4">
                     <a className={LINK} href={report('pdf')} download>
-                      As PDF
+                      {msg('structure.asPdf')}
                     </a>
                     <a className={LINK} href={report('csv')} download>
-                      As CSV
+                      {msg('common.asCsv')}
                     </a>
                   </span>
                 </div>
@@ -282,7 +284,7 @@ export function Place() {
           </Slip>
         }
       />
-      <TypedReading title={`Reading at ${free ? freeName : plan.corner}`} />
+      <TypedReading title={msg('structure.readingAt', { free: free ? freeName : plan.corner })} />
     </>
   );
 }

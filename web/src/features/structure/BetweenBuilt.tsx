@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { planDistance } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Choice } from '../../ui/Field.tsx';
@@ -15,12 +16,15 @@ export function BetweenBuilt() {
   const rise = one && other && one.place.z !== null && other.place.z !== null ? other.place.z - one.place.z : null;
   return (
     <div className="mt-3 grid grid-cols-2 gap-3">
-      <Choice label="Between" value={from} options={options} onChange={setFrom} />
-      <Choice label="and" value={to} options={options} onChange={setTo} />
+      <Choice label={msg('structure.between')} value={from} options={options} onChange={setFrom} />
+      <Choice label={msg('common.and')} value={to} options={options} onChange={setTo} />
       {one && other && one !== other && (
         <p className="figures col-span-2">
-          {units.length(planDistance(one.place, other.place))} {units.unit} apart, level
-          {rise !== null && `; ${other.name} is ${units.length(Math.abs(rise))} ${rise >= 0 ? 'higher' : 'lower'}`}.
+          {msg('structure.apartLevel', {
+            length: units.length(planDistance(one.place, other.place)),
+            unit: units.unit,
+            name: rise !== null && msg('structure.is', { name: other.name, length: units.length(Math.abs(rise)), rise: rise >= 0 ? 'higher' : 'lower' }),
+          })}
         </p>
       )}
     </div>

@@ -1,5 +1,5 @@
 import type { BoltGroup } from '@idle-marker/records';
-import { heightOffWords, offWords, patternWords, smallLength } from '@idle-marker/words';
+import { msg, heightOffWords, offWords, patternWords, smallLength } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { Card } from '../../ui/Slip.tsx';
 
@@ -10,17 +10,15 @@ export function BoltGroupCard({ group: { name, bolts, fit, tolerance } }: { grou
   const built = bolts.flatMap(({ plan, difference }) => (difference ? [{ plan, difference }] : []));
   const said = fit && patternWords(fit, built.length, tolerance, units);
   return (
-    <Card tone={said?.tone ?? 'ochre'} title={`Group ${name}: ${said?.title ?? 'one bolt alone shows no pattern'}`}>
-      <p>
-        {said?.text} {built.length} of {bolts.length} measured.
-      </p>
+    <Card tone={said?.tone ?? 'ochre'} title={msg('structure.group', { name, title: said?.title ?? msg('structure.oneBoltAloneShowsNoPattern') })}>
+      <p>{msg('structure.ofMeasured', { text: said?.text, built: built.length, bolts: bolts.length })}</p>
       <ul className="figures mt-1 text-[14px]">
         {built.map(({ plan, difference }) => {
           const misfit = fit?.misfits.find((each) => each.name === plan.corner);
           return (
             <li key={plan.key}>
               <strong>{plan.corner}</strong> {offWords(difference.dE, difference.dN, lengthUnit)}
-              {misfit && `; in the pattern ${smallLength(Math.hypot(misfit.e, misfit.n), lengthUnit)}`}
+              {misfit && msg('structure.inThePattern', { smallLength: smallLength(Math.hypot(misfit.e, misfit.n), lengthUnit) })}
               {difference.dZ !== null && `; ${heightOffWords(difference.dZ, lengthUnit)}`}
             </li>
           );

@@ -1,6 +1,6 @@
 import { CartesianGrid, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
 import type { DesignDifference } from '@idle-marker/records';
-import { smallUnit } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 
 /** Every thing that was measured, off its design: how far east and how far north. */
@@ -23,7 +23,15 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
         <ResponsiveContainer width="100%" height="100%">
           <ScatterChart margin={{ top: 8, right: 12, bottom: 0, left: -24 }}>
             <CartesianGrid stroke="var(--rule)" />
-            <XAxis type="number" dataKey="east" domain={domain} tickFormatter={format} tick={tick} stroke="var(--ink2)" name={`east, ${small.name}`} />
+            <XAxis
+              type="number"
+              dataKey="east"
+              domain={domain}
+              tickFormatter={format}
+              tick={tick}
+              stroke="var(--ink2)"
+              name={msg('structure.east', { name: small.name })}
+            />
             <YAxis
               type="number"
               dataKey="north"
@@ -32,7 +40,7 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
               tick={tick}
               stroke="var(--ink2)"
               width={58}
-              name={`north, ${small.name}`}
+              name={msg('structure.north', { name: small.name })}
             />
             <ReferenceLine x={0} stroke="var(--ink2)" />
             <ReferenceLine y={0} stroke="var(--ink2)" />
@@ -42,7 +50,7 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
           </ScatterChart>
         </ResponsiveContainer>
       </div>
-      <figcaption className="text-[13px] text-ink2">Off the design, {small.name}: right is east, up is north. A cross lies outside its class.</figcaption>
+      <figcaption className="text-[13px] text-ink2">{msg('structure.offTheDesignRightIsEastUp', { name: small.name })}</figcaption>
     </figure>
   );
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { alikeName, clearanceOf, controlFromBuilt, heightOverSurface, type DesignDifference, spreadOf } from '@idle-marker/records';
-import { heightOffWords, offWords, overSurfaceWords, smallLength } from '@idle-marker/words';
+import { msg, heightOffWords, offWords, overSurfaceWords, smallLength } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -22,7 +22,7 @@ function ClearOf({ place }: { place: PlanPoint }) {
   const { item, distance, inside } = clearance;
   return (
     <span className={`block text-[13px] ${inside ? 'font-semibold text-brick' : 'text-ink2'}`}>
-      {units.length(distance)} {units.unit} {inside ? `inside ${item}: they overlap` : `clear of ${item}`}
+      {units.length(distance)} {units.unit} {inside ? msg('structure.insideTheyOverlap', { item }) : msg('structure.clearOf', { item })}
     </span>
   );
 }
@@ -63,20 +63,20 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
     <div className="relative overflow-x-auto">
       {given && (
         <p className="mt-2 flex flex-wrap items-center gap-x-3" role="status">
-          {given.fact.body.name} has the code {given.fact.body.code} now; it was {given.before || 'without one'}.
+          {msg('structure.hasTheCodeNowItWas', { name: given.fact.body.name, code: given.fact.body.code, before: given.before || msg('structure.withoutOne') })}
           <Button look="quiet" onClick={() => void undo()}>
-            Undo
+            {msg('common.undo')}
           </Button>
         </p>
       )}
       <table className={`${TABLE} mt-2`}>
         <thead>
           <tr>
-            <th className={TH_WORD}>Measured</th>
-            <th className={TH_WORD}>Against the design</th>
-            <th className={TH}>Height</th>
+            <th className={TH_WORD}>{msg('structure.measured')}</th>
+            <th className={TH_WORD}>{msg('structure.againstTheDesign')}</th>
+            <th className={TH}>{msg('common.height')}</th>
             <th className={TH}>
-              <span className="sr-only">Change</span>
+              <span className="sr-only">{msg('common.change3')}</span>
             </th>
           </tr>
         </thead>
@@ -88,15 +88,17 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
             return (
               <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
                 <td className={TD_WORD}>
-                  <strong>{name}</strong> <span className="text-ink2">{own || 'no code'}</span>
+                  <strong>{name}</strong> <span className="text-ink2">{own || msg('structure.noCode')}</span>
                   {fact.body.note !== '' && <span className="block max-w-[150px] text-[13px] whitespace-normal">{fact.body.note}</span>}
-                  {spread.plan !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.plan, units.lengthUnit)}</span>}
+                  {spread.plan !== null && (
+                    <span className="block text-[13px] text-ink2">{msg('common.spread', { smallLength: smallLength(spread.plan, units.lengthUnit) })}</span>
+                  )}
                 </td>
                 <td className={TD_WORD}>
                   {difference ? (
                     <>
                       {offWords(difference.dE, difference.dN, units.lengthUnit)}
-                      {!difference.within && <strong className="block">outside its class</strong>}
+                      {!difference.within && <strong className="block">{msg('structure.outsideItsClass')}</strong>}
                     </>
                   ) : (
                     <>
@@ -120,13 +122,13 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
                 <td className={TD}>
                   <span className="flex flex-col items-end">
                     {code !== '' && own !== code && (
-                      <Button look="quiet" aria-label={`Give ${name} the code ${code}`} onClick={() => void give(fact)}>
+                      <Button look="quiet" aria-label={msg('structure.giveTheCode', { name, code })} onClick={() => void give(fact)}>
                         → {code}
                       </Button>
                     )}
                     {(against === null || against.kind === 'surface') && !isListed(name) && (
-                      <Button look="quiet" aria-label={`Make ${name} control`} onClick={() => makeControl(fact)}>
-                        As control
+                      <Button look="quiet" aria-label={msg('structure.makeControl', { name })} onClick={() => makeControl(fact)}>
+                        {msg('structure.asControl')}
                       </Button>
                     )}
                     <TakeBack fact={fact} />

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { compassWord, polar, type Metres } from '@idle-marker/core';
 import { columnsAlong, gridOf, type ColumnRow, classOf, usualClass, spreadOf } from '@idle-marker/records';
-import { faceWords, smallLength, type FACE_EDGE } from '@idle-marker/words';
+import { msg, faceWords, smallLength, type FACE_EDGE } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
 import { gridScene } from '../../board/gridScene.ts';
@@ -126,18 +126,19 @@ export function Place() {
   );
   if (!chosenGrid || !row)
     return (
-      <EmptyTo title="No grid yet" place="design" label="Draw a grid" ways={<MarkWays className="bg-sheet" />}>
-        Columns are measured against the lines of a grid: draw it first, typed or from a drawing.
+      <EmptyTo title={msg('structure.noGridYet')} place="design" label={msg('structure.drawAGrid')} ways={<MarkWays className="bg-sheet" />}>
+        {msg('structure.columnsAreMeasuredAgainstTheLinesOf')}
       </EmptyTo>
     );
   if (!inForce)
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
-        How far a face stands off a grid line can be measured once it is known where the instrument stands.
+      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+        {msg('structure.howFarAFaceStandsOffA')}
       </EmptyTo>
     );
   const { azimuth } = row.line;
-  const edgeWord = (edge: Edge) => (edge === 'middle' ? 'middle' : `${compassWord(edge === 'first' ? azimuth + Math.PI : azimuth)} edge`);
+  const edgeWord = (edge: Edge) =>
+    edge === 'middle' ? 'middle' : msg('structure.edge', { compassWord: compassWord(edge === 'first' ? azimuth + Math.PI : azimuth) });
   const judged =
     row.face &&
     faceWords(row.face, {
@@ -156,7 +157,7 @@ export function Place() {
           <Board
             scene={scene}
             underlay={underlay}
-            description={`Plan with the columns along line ${line}. Picking one goes to it.`}
+            description={msg('structure.planWithTheColumnsAlongLinePicking', { line })}
             onPick={setCrossing}
             fitTo={[row.line.from, row.line.to]}
             fitKey={`${gridId} ${line}`}
@@ -169,19 +170,21 @@ export function Place() {
               <>
                 <MarkWays />
                 <h1 className="text-xl">
-                  Column {row.name}{' '}
+                  {msg('structure.column', { name: row.name })}{' '}
                   <span className="ml-1 text-[15px] font-normal text-ink2">
-                    {rows.filter(isDone).length} of {rows.length} done
+                    {msg('structure.ofDone', { rows: rows.filter(isDone).length, rows2: rows.length })}
                   </span>
                 </h1>
-                <p className="text-ink2">Small prism flat on the face, turned to the instrument. The height of the pole has no meaning here.</p>
+                <p className="text-ink2">{msg('structure.smallPrismFlatOnTheFaceTurned')}</p>
               </>
             }
             foot={
               <>
-                {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <Button onClick={next}>Next column</Button>}
-                <Button look="primary" hint="Space" disabled={busy || targetOffset === null} onClick={act}>
-                  {due ? `Shoot the ${edgeWord(due[0])}${withLean === 'yes' ? `, ${due[1]}` : ''}` : 'Next column'}
+                {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <Button onClick={next}>{msg('structure.nextColumn')}</Button>}
+                <Button look="primary" hint={msg('common.space')} disabled={busy || targetOffset === null} onClick={act}>
+                  {due
+                    ? msg('structure.shootThe', { edgeWord: edgeWord(due[0]), withLean: withLean === 'yes' ? `, ${due[1]}` : '' })
+                    : msg('structure.nextColumn')}
                 </Button>
               </>
             }
@@ -194,7 +197,7 @@ export function Place() {
                     <p key={text}>{text}</p>
                   ))}
                   <p className="mt-2 border-l-4 border-pencil pl-3">
-                    <span className="block text-[13px] text-ink2">Write on the column</span>
+                    <span className="block text-[13px] text-ink2">{msg('structure.writeOnTheColumn')}</span>
                     {judged.write.map((text) => (
                       <strong key={text} className="figures block">
                         {text}
@@ -207,14 +210,14 @@ export function Place() {
             <div className="grid grid-cols-2 gap-3">
               {grids.length > 1 && (
                 <Choice
-                  label="Grid"
+                  label={msg('structure.grid')}
                   value={chosenGrid.fact.body.grid}
                   options={grids.map(({ fact }) => [fact.body.grid, fact.body.name] as const)}
                   onChange={setGrid}
                 />
               )}
               <Choice
-                label="Along line"
+                label={msg('structure.alongLine')}
                 value={line}
                 options={labels.map((each) => [each, each] as const)}
                 onChange={(next) => {
@@ -223,7 +226,7 @@ export function Place() {
                 }}
               />
               <Choice
-                label="The face looks"
+                label={msg('structure.theFaceLooks')}
                 value={side}
                 options={[
                   ['right', compassWord(azimuth + Math.PI / 2)],
@@ -232,49 +235,49 @@ export function Place() {
                 onChange={setSide}
               />
               <Field
-                label="Taped width across the line"
+                label={msg('structure.tapedWidthAcrossTheLine')}
                 unit={units.unit}
                 value={widthText}
                 inputMode="decimal"
                 onChange={(event) => setWidths({ ...widths, [row.name]: event.target.value })}
                 onBlur={() => (width !== null || widthText.trim() === '') && void reckonAnew({ width })}
-                error={widthText.trim() !== '' && width === null ? 'Give the width, or leave it empty.' : null}
+                error={widthText.trim() !== '' && width === null ? msg('structure.giveTheWidthOrLeaveItEmpty') : null}
               />
               <Field
-                label="Face to centre of the prism"
+                label={msg('structure.faceToCentreOfThePrism')}
                 unit={units.unit}
                 value={target}
                 inputMode="decimal"
                 onChange={(event) => setTarget(event.target.value)}
-                error={targetOffset === null ? 'Give it, 0 for a foil.' : null}
+                error={targetOffset === null ? msg('structure.giveIt0ForAFoil') : null}
               />
               <Choice
-                label="Tolerance class"
+                label={msg('common.toleranceClass')}
                 value={classId}
                 options={state.settings.classes.map((each) => [each.id, each.name] as const)}
                 onChange={setClass}
               />
               <ShotsChoice shots={shots} onShots={setShots} />
               <Choice
-                label="Lean too"
+                label={msg('structure.leanToo')}
                 value={withLean}
                 options={[
-                  ['no', 'one height'],
-                  ['yes', 'low and high'],
+                  ['no', msg('structure.oneHeight')],
+                  ['yes', msg('structure.lowAndHigh')],
                 ]}
                 onChange={setWithLean}
               />
               <Field
-                label="What the mark is for"
+                label={msg('structure.whatTheMarkIsFor')}
                 value={use}
                 maxLength={200}
-                placeholder="plumbing the steel above"
+                placeholder={msg('common.plumbingTheSteelAbove')}
                 onChange={(event) => setUse(event.target.value)}
               />
             </div>
             {otherTarget && (
               <Button look="quiet" onClick={() => void reckonAnew({ targetOffset })}>
-                Reckon the shots of {row.name} with this target
+                {msg('structure.reckonTheShotsOfWithThisTarget', { name: row.name })}
               </Button>
             )}
             {row.shots.length > 0 && (
@@ -288,14 +291,17 @@ export function Place() {
                         {spreadOf(fact).plan !== null && (
                           <span className="text-ink2">
                             {' '}
-                            · {fact.body.sights.length} shots within {smallLength(spreadOf(fact).plan ?? 0, units.lengthUnit)}
+                            {msg('structure.shotsWithin', {
+                              sights: fact.body.sights.length,
+                              smallLength: smallLength(spreadOf(fact).plan ?? 0, units.lengthUnit),
+                            })}
                           </span>
                         )}
                       </span>
                       <span className="flex gap-3">
                         {face && (
                           <Button look="quiet" disabled={busy} onClick={() => void take(face.edge, face.level)}>
-                            Shoot again
+                            {msg('common.shootAgain')}
                           </Button>
                         )}
                         <TakeBack fact={fact} />
@@ -309,7 +315,7 @@ export function Place() {
           </Slip>
         }
       />
-      <TypedReading title={`Reading at ${row.name}`} />
+      <TypedReading title={msg('common.readingAt', { name: row.name })} />
     </>
   );
 }
@@ -338,11 +344,11 @@ function ColumnTable({ rows, chosen, onChoose }: { rows: readonly ColumnRow[]; c
     <table className={`${TABLE} mt-3`}>
       <thead>
         <tr>
-          <th className={TH_WORD}>Column</th>
-          <th className={TH}>Asked</th>
-          <th className={TH}>First edge</th>
-          <th className={TH}>Second</th>
-          <th className={TH}>State</th>
+          <th className={TH_WORD}>{msg('structure.column2')}</th>
+          <th className={TH}>{msg('common.asked')}</th>
+          <th className={TH}>{msg('structure.firstEdge')}</th>
+          <th className={TH}>{msg('common.second')}</th>
+          <th className={TH}>{msg('common.state')}</th>
         </tr>
       </thead>
       <tbody>
@@ -361,7 +367,7 @@ function ColumnTable({ rows, chosen, onChoose }: { rows: readonly ColumnRow[]; c
             <td className={TD}>{row.width === null ? '–' : units.length(row.width / 2)}</td>
             <td className={TD}>{edge(row, 'first')}</td>
             <td className={TD}>{edge(row, 'second')}</td>
-            <td className={TD}>{isDone(row) ? <span className="text-good">done</span> : row.shots.length > 0 ? 'begun' : 'open'}</td>
+            <td className={TD}>{isDone(row) ? <span className="text-good">{msg('structure.done')}</span> : row.shots.length > 0 ? 'begun' : 'open'}</td>
           </tr>
         ))}
       </tbody>

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { bulgeOf, compassWord, measuredAgainstSide, moveGrade, planDistance, type ReferenceSide } from '@idle-marker/core';
 import { gridOf, lineDifferences, nextNumbered, spreadOf } from '@idle-marker/records';
-import { ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
+import { msg, ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -125,7 +125,7 @@ export function Place() {
               each ? [{ id: `end ${each.name}`, at: each, symbol: 'set' as const, label: each.name, ink: 'ink2' as const, pickable: false }] : [],
             ),
             ...(place
-              ? [{ id: 'pole', at: place, symbol: 'pole' as const, label: stale ? 'pole, old' : 'pole', ink: 'spruce' as const, pickable: false }]
+              ? [{ id: 'pole', at: place, symbol: 'pole' as const, label: stale ? msg('common.poleOld') : 'pole', ink: 'spruce' as const, pickable: false }]
               : []),
           ],
           instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
@@ -137,8 +137,8 @@ export function Place() {
   const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null, false);
   if (!inForce)
     return (
-      <EmptyTo title="Station the instrument first" place="station" label="Go to Station" ways={<MarkWays className="bg-sheet" />}>
-        What lies along and off a line can be read once it is known where the instrument stands.
+      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+        {msg('structure.whatLiesAlongAndOffALine')}
       </EmptyTo>
     );
   const pick = (point: { e: number; n: number }, pixel: number) => {
@@ -150,24 +150,32 @@ export function Place() {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label="Against the line">
+        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('structure.againstTheLine')}>
           <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
             <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
               {line
-                ? `${isArc(line) ? 'Arc' : 'Line'} ${line.name}, ${isArc(line) ? `starting ${compassWord(line.azimuth)} and turning ${line.side.bulge > 0 ? 'left' : 'right'}` : `running ${compassWord(line.azimuth)}`}, ${units.length(line.length)} ${units.unit} long`
-                : 'No line is chosen'}
+                ? msg('structure.long', {
+                    isArc: isArc(line) ? msg('structure.arc') : msg('common.line'),
+                    name: line.name,
+                    isArc2: isArc(line)
+                      ? msg('structure.startingAndTurning', { compassWord: compassWord(line.azimuth), bulge: line.side.bulge > 0 ? 'left' : 'right' })
+                      : msg('structure.running', { compassWord: compassWord(line.azimuth) }),
+                    length: units.length(line.length),
+                    unit: units.unit,
+                  })
+                : msg('structure.noLineIsChosen')}
               {spoken.can && (
                 <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 min-w-11 underline decoration-dotted">
-                  {spoken.on ? 'Speaking' : 'Speak'}
+                  {spoken.on ? msg('common.speaking') : msg('common.speak')}
                 </button>
               )}
-              {stale && place && <strong className="text-brick">Lock lost or still: the figures are old</strong>}
+              {stale && place && <strong className="text-brick">{msg('common.lockLostOrStillTheFiguresAre')}</strong>}
             </p>
             {live && offParts ? (
               <>
                 <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="off-line">
                   {offParts.figure === null ? (
-                    `On the ${kindOf(line!)}`
+                    msg('structure.onThe', { kind: kindOf(line!) })
                   ) : (
                     <>
                       <Steady text={offParts.figure} noise={noise} unit={units.lengthUnit} /> {offParts.way}
@@ -176,7 +184,7 @@ export function Place() {
                 </p>
                 <p className="text-[17px] leading-snug" data-testid="along-line">
                   {alongWords(live.chainage, live.position, units.lengthUnit, along)}
-                  {live.heightDifference !== null && `; ${heightOffWords(live.heightDifference, units.lengthUnit)} against the line`}
+                  {live.heightDifference !== null && msg('structure.againstTheLine2', { heightOff: heightOffWords(live.heightDifference, units.lengthUnit) })}
                   {toSecond && second && (
                     <>
                       {' '}
@@ -186,20 +194,25 @@ export function Place() {
                 </p>
                 {togo && (
                   <p className="text-[17px] leading-snug font-semibold">
-                    {GRADE_WORD[moveGrade(Math.hypot(togo.ahead, togo.right), 0.005)]}: {units.length(Math.abs(togo.ahead))}{' '}
-                    {togo.ahead >= 0 ? 'ahead' : 'back'} along the line, {units.length(Math.abs(togo.right))} to the {togo.right >= 0 ? 'right' : 'left'} of it.
+                    {msg('structure.alongTheLineToTheOfIt', {
+                      gradeWord: GRADE_WORD[moveGrade(Math.hypot(togo.ahead, togo.right), 0.005)],
+                      length: units.length(Math.abs(togo.ahead)),
+                      ahead: togo.ahead >= 0 ? 'ahead' : 'back',
+                      length2: units.length(Math.abs(togo.right)),
+                      right: togo.right >= 0 ? 'right' : 'left',
+                    })}
                   </p>
                 )}
               </>
             ) : (
-              <p className="text-[24px] font-semibold">{line ? 'Search for the pole, or shoot' : 'Choose a line, or touch one on the plan'}</p>
+              <p className="text-[24px] font-semibold">{line ? msg('common.searchForThePoleOrShoot') : msg('structure.chooseALineOrTouchOneOn')}</p>
             )}
           </div>
           <div className="relative min-h-0 flex-1 max-lg:h-[230px] max-lg:flex-none">
             <Board
               scene={scene}
               underlay={underlay}
-              description="Plan with the chosen line and the pole. Touching a line chooses it."
+              description={msg('structure.planWithTheChosenLineAndThe')}
               onPlace={pick}
               fitTo={line ? [...line.places] : []}
               fitKey={line?.id ?? 'none'}
@@ -212,15 +225,15 @@ export function Place() {
           head={
             <>
               <MarkWays />
-              <h1 className="text-xl">On a line</h1>
-              <p className="text-ink2">Whatever the pole touches, along and off a line.</p>
+              <h1 className="text-xl">{msg('common.onALine')}</h1>
+              <p className="text-ink2">{msg('structure.whateverThePoleTouchesAlongAndOff')}</p>
             </>
           }
           foot={
             <>
-              {busy ? <Button onClick={shooting.cancel}>Cancel</Button> : <span />}
-              <Button look="primary" hint="Space" disabled={busy || !line} onClick={() => void keep()}>
-                Measure {usual}
+              {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <span />}
+              <Button look="primary" hint={msg('common.space')} disabled={busy || !line} onClick={() => void keep()}>
+                {msg('structure.measure2', { usual })}
               </Button>
             </>
           }
@@ -230,32 +243,32 @@ export function Place() {
           </div>
           <div className="grid grid-cols-2 gap-3">
             <Choice
-              label="Line"
+              label={msg('common.line')}
               value={firstId}
-              options={[...lines.map(({ id, name: each }) => [id, each] as const), [POINTS, 'between two points']]}
+              options={[...lines.map(({ id, name: each }) => [id, each] as const), [POINTS, msg('structure.betweenTwoPoints')]]}
               onChange={setFirst}
             />
             <Choice
-              label="And at the same time"
+              label={msg('structure.andAtTheSameTime')}
               value={secondId}
-              options={[[NONE, 'no other line'], ...lines.filter(({ id }) => id !== firstId).map(({ id, name: each }) => [id, each] as const)]}
+              options={[[NONE, msg('structure.noOtherLine')], ...lines.filter(({ id }) => id !== firstId).map(({ id, name: each }) => [id, each] as const)]}
               onChange={setSecond}
             />
             {firstId === POINTS && (
               <>
-                <Choice label="From" value={from} options={points.map((point, i) => [String(i), point.name] as const)} onChange={setFrom} />
-                <Choice label="To" value={to} options={points.map((point, i) => [String(i), point.name] as const)} onChange={setTo} />
+                <Choice label={msg('common.from')} value={from} options={points.map((point, i) => [String(i), point.name] as const)} onChange={setFrom} />
+                <Choice label={msg('common.to2')} value={to} options={points.map((point, i) => [String(i), point.name] as const)} onChange={setTo} />
               </>
             )}
             {firstId === POINTS && (
               <>
                 <Choice
-                  label="It runs"
+                  label={msg('structure.itRuns')}
                   value={bend}
                   options={[
                     ['straight', 'straight'],
-                    ['left', 'in an arc, turning left'],
-                    ['right', 'in an arc, turning right'],
+                    ['left', msg('structure.inAnArcTurningLeft')],
+                    ['right', msg('structure.inAnArcTurningRight')],
                   ]}
                   onChange={setBend}
                 />
@@ -263,39 +276,47 @@ export function Place() {
                   <span />
                 ) : (
                   <Field
-                    label="Radius"
+                    label={msg('common.radius')}
                     unit={units.unit}
                     value={radius}
                     inputMode="decimal"
                     onChange={(event) => setRadius(event.target.value)}
                     error={
                       radius !== '' && bulge === null && start && end && start !== end
-                        ? `Too small: the points lie ${units.length(planDistance(start, end))} ${units.unit} apart, an arc needs half of that at least.`
+                        ? msg('structure.tooSmallThePointsLieApartAn', { length: units.length(planDistance(start, end)), unit: units.unit })
                         : null
                     }
                   />
                 )}
               </>
             )}
-            {firstId === POINTS && start === end && <p className="col-span-2 text-[13px] font-medium text-brick">A line runs between two different points.</p>}
+            {firstId === POINTS && start === end && (
+              <p className="col-span-2 text-[13px] font-medium text-brick">{msg('structure.aLineRunsBetweenTwoDifferentPoints')}</p>
+            )}
             <Field
-              label="Height where it starts"
+              label={msg('structure.heightWhereItStarts')}
               unit={units.unit}
               value={heights[0]}
               inputMode="decimal"
               onChange={(event) => setHeights([event.target.value, heights[1]])}
-              help={line && line.side.from.z !== null ? `Empty: ${units.length(line.side.from.z)}, as drawn.` : 'Empty: no heights.'}
+              help={
+                line && line.side.from.z !== null ? msg('structure.emptyAsDrawn', { length: units.length(line.side.from.z) }) : msg('structure.emptyNoHeights')
+              }
             />
             <Field
-              label="Height where it ends"
+              label={msg('structure.heightWhereItEnds')}
               unit={units.unit}
               value={heights[1]}
               inputMode="decimal"
               onChange={(event) => setHeights([heights[0], event.target.value])}
-              help={line && line.side.to.z !== null && startZ === null ? `Empty: ${units.length(line.side.to.z)}, as drawn.` : 'Empty: level.'}
+              help={
+                line && line.side.to.z !== null && startZ === null
+                  ? msg('structure.emptyAsDrawn', { length: units.length(line.side.to.z) })
+                  : msg('structure.emptyLevel')
+              }
             />
             <Field
-              label="Wanted along"
+              label={msg('structure.wantedAlong')}
               unit={units.unit}
               value={wanted.along}
               inputMode="decimal"
@@ -303,14 +324,14 @@ export function Place() {
             />
             <div className="grid grid-cols-2 gap-2">
               <Field
-                label="and off"
+                label={msg('structure.andOff')}
                 unit={units.unit}
                 value={wanted.off}
                 inputMode="decimal"
                 onChange={(event) => setWanted({ ...wanted, off: event.target.value })}
               />
               <Choice
-                label="to the"
+                label={msg('common.toThe')}
                 value={wanted.side}
                 options={[
                   ['right', 'right'],
@@ -319,16 +340,21 @@ export function Place() {
                 onChange={(side) => setWanted({ ...wanted, side })}
               />
             </div>
-            <Field label="Name" value={name} placeholder={usual} maxLength={80} onChange={(event) => setName(event.target.value)} />
+            <Field label={msg('common.name')} value={name} placeholder={usual} maxLength={80} onChange={(event) => setName(event.target.value)} />
             <ShotsChoice shots={shots} onShots={setShots} />
           </div>
           {line && (
             <p className="mt-2 text-[13px] text-ink2">
               {isArc(line) ? (
-                `Right of the arc is ${line.side.bulge > 0 ? 'its outer side, away from the centre' : 'the side of its centre'}, looking along it.`
+                msg('structure.rightOfTheArcIsLookingAlong', {
+                  bulge: line.side.bulge > 0 ? msg('structure.itsOuterSideAwayFromTheCentre') : msg('structure.theSideOfItsCentre'),
+                })
               ) : (
                 <>
-                  Right of the line is its {compassWord(line.azimuth + Math.PI / 2)}, left its {compassWord(line.azimuth - Math.PI / 2)}, looking along it.
+                  {msg('structure.rightOfTheLineIsItsLeft', {
+                    compassWord: compassWord(line.azimuth + Math.PI / 2),
+                    compassWord2: compassWord(line.azimuth - Math.PI / 2),
+                  })}
                 </>
               )}
             </p>
@@ -337,12 +363,12 @@ export function Place() {
             <table className={`${TABLE} mt-3`}>
               <thead>
                 <tr>
-                  <th className={TH_WORD}>Measured</th>
+                  <th className={TH_WORD}>{msg('structure.measured')}</th>
                   <th className={TH}>{ALONG_HEAD[along]}</th>
-                  <th className={TH_WORD}>Off</th>
-                  <th className={TH}>Height</th>
+                  <th className={TH_WORD}>{msg('common.off2')}</th>
+                  <th className={TH}>{msg('common.height')}</th>
                   <th className={TH}>
-                    <span className="sr-only">Take back</span>
+                    <span className="sr-only">{msg('common.takeBack')}</span>
                   </th>
                 </tr>
               </thead>
@@ -358,7 +384,11 @@ export function Place() {
                       <td className={TD}>{units.length(row.chainage)}</td>
                       <td className={TD_WORD}>
                         {units.length(Math.abs(row.offset))} {compassWord(row.azimuth + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
-                        {spread.plan !== null && <span className="block text-[13px] text-ink2">spread {smallLength(spread.plan, units.lengthUnit)}</span>}
+                        {spread.plan !== null && (
+                          <span className="block text-[13px] text-ink2">
+                            {msg('common.spread', { smallLength: smallLength(spread.plan, units.lengthUnit) })}
+                          </span>
+                        )}
                       </td>
                       <td className={TD}>{row.heightDifference === null ? '–' : heightOffWords(row.heightDifference, units.lengthUnit)}</td>
                       <td className={TD}>
@@ -372,7 +402,7 @@ export function Place() {
           )}
         </Slip>
       </div>
-      <TypedReading title={`Reading at ${usual}`} />
+      <TypedReading title={msg('structure.readingAt2', { usual })} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { bookLine, memberName, stampedAhead, type StampedAhead } from '@idle-marker/records';
-import { durationWords } from '@idle-marker/words';
+import { msg, durationWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useRemembered } from '../../site/useRemembered.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -17,7 +17,7 @@ export function ClockAheadCard() {
   const open = groups.filter(({ entries }) => !seen.includes(entries.at(-1)!.id));
   if (open.length === 0) return null;
   return (
-    <section className="flex flex-col gap-3 [&>*]:my-0 [&>*]:bg-sheet" aria-label="Clocks that were ahead">
+    <section className="flex flex-col gap-3 [&>*]:my-0 [&>*]:bg-sheet" aria-label={msg('today.clocksThatWereAhead')}>
       {open.map((group) => (
         <Ahead key={group.device} group={group} onSeen={() => setSeen([...seen, group.entries.at(-1)!.id])} />
       ))}
@@ -31,20 +31,28 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
   const [first, last] = [entries[0]!, entries.at(-1)!];
   const one = entries.length === 1;
   return (
-    <Card tone="ochre" title={`A clock was ${durationWords(ahead)} ahead`} actions={<Button onClick={onSeen}>Seen</Button>}>
+    <Card tone="ochre" title={msg('today.aClockWasAhead', { duration: durationWords(ahead) })} actions={<Button onClick={onSeen}>{msg('today.seen')}</Button>}>
       <p>
-        {memberName(state, by)} ({device}) made {one ? 'an entry' : `${entries.length} entries`} with it. {one ? 'It stands' : 'They stand'} where the server
-        received {one ? 'it' : 'them'}, {dayAndTime(first.at)}
-        {dayAndTime(first.at) === dayAndTime(last.at) ? '' : ` to ${dayAndTime(last.at)}`}. Set that clock right.
+        {msg('today.madeWithItWhereTheServerReceived', {
+          memberName: memberName(state, by),
+          device,
+          one: one ? msg('today.anEntry') : msg('today.entries', { entries: entries.length }),
+          one2: one ? msg('today.itStands') : msg('today.theyStand'),
+          one3: one ? 'it' : 'them',
+          dayAndTime: dayAndTime(first.at),
+          dayAndTime2: dayAndTime(first.at) === dayAndTime(last.at) ? '' : msg('today.to', { dayAndTime: dayAndTime(last.at) }),
+        })}
       </p>
       {passed.length === 0 ? (
-        <p className="mt-1">Nothing else changed its place by it.</p>
+        <p className="mt-1">{msg('today.nothingElseChangedItsPlaceByIt')}</p>
       ) : (
         <>
           <p className="mt-1">
-            {passed.length === 1 ? 'One later entry' : `${passed.length} later entries`} of others would have stood before {one ? 'it' : 'them'} by the wrong
-            stamp, and
-            {passed.length === 1 ? ' counts' : ' count'} as made after:
+            {msg('today.ofOthersWouldHaveStoodBeforeBy', {
+              passed: passed.length === 1 ? msg('today.oneLaterEntry') : msg('today.laterEntries', { passed: passed.length }),
+              one: one ? 'it' : 'them',
+              passed2: passed.length,
+            })}
           </p>
           <ul className="mt-1 list-disc pl-5">
             {passed.slice(0, MOST_NAMED).map((fact) => (
@@ -52,7 +60,7 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
                 {dayAndTime(fact.at)} {bookLine(state, fact).text}
               </li>
             ))}
-            {passed.length > MOST_NAMED && <li>and {passed.length - MOST_NAMED} more: see the field book</li>}
+            {passed.length > MOST_NAMED && <li>{msg('today.andMoreSeeTheFieldBook', { passed: passed.length - MOST_NAMED })}</li>}
           </ul>
         </>
       )}

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { controlConcerns } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { concernText } from '../../site/concernText.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
@@ -12,11 +13,11 @@ export function ConcernCard() {
   const concerns = controlConcerns(state, now);
   if (concerns.length === 0) return null;
   return (
-    <section className="border-[1.5px] border-ochre bg-sheet p-[18px]" aria-label="Control to look after">
+    <section className="border-[1.5px] border-ochre bg-sheet p-[18px]" aria-label={msg('today.controlToLookAfter')}>
       <div className="mb-1 flex items-baseline justify-between gap-3">
-        <h2 className="text-xl">Control to look after</h2>
+        <h2 className="text-xl">{msg('today.controlToLookAfter')}</h2>
         <Link className={LINK} to={`/sites/${id}/control`}>
-          Control
+          {msg('common.control')}
         </Link>
       </div>
       <ul>
@@ -29,7 +30,7 @@ export function ConcernCard() {
           );
         })}
       </ul>
-      {concerns.length > SHOWN && <p className="mt-1 text-ink2">And {concerns.length - SHOWN} more.</p>}
+      {concerns.length > SHOWN && <p className="mt-1 text-ink2">{msg('today.andMore', { concerns: concerns.length - SHOWN })}</p>}
     </section>
   );
 }

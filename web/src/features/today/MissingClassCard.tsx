@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { missingClasses } from '@idle-marker/records';
-import { missingClassWords } from '@idle-marker/words';
+import { msg, missingClassWords } from '@idle-marker/words';
+import { rich } from '../../ui/rich.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
 import { Card } from '../../ui/Slip.tsx';
@@ -12,16 +13,21 @@ export function MissingClassCard() {
   const missing = useMemo(() => missingClasses(state), [state]);
   if (missing.length === 0) return null;
   return (
-    <Card tone="brick" title={missing.length === 1 ? 'A tolerance class is missing' : `${missing.length} tolerance classes are missing`}>
+    <Card
+      tone="brick"
+      title={missing.length === 1 ? msg('today.aToleranceClassIsMissing') : msg('today.toleranceClassesAreMissing', { missing: missing.length })}
+    >
       {missing.map((each) => (
         <p key={each.id}>{missingClassWords(each)}</p>
       ))}
       <p className="mt-1">
-        Put it back under Settings, or revise the{' '}
-        <Link className={LINK} to={`/sites/${id}/design`}>
-          work
-        </Link>{' '}
-        to another class.
+        {rich('today.putItBackUnderSettingsOrRevise', {
+          link: (
+            <Link className={LINK} to={`/sites/${id}/design`}>
+              {msg('today.work')}
+            </Link>
+          ),
+        })}
       </p>
     </Card>
   );

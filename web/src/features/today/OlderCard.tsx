@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { stationsOnOlderControl } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { OlderControlCard } from '../../evidence/OlderControlCard.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 
@@ -9,7 +10,7 @@ export function OlderCard() {
   const older = useMemo(() => stationsOnOlderControl(state), [state]);
   if (older.length === 0) return null;
   return (
-    <section className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3" aria-label="Stations on older figures of control">
+    <section className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3" aria-label={msg('today.stationsOnOlderFiguresOfControl')}>
       {older.map((each) => (
         <OlderControlCard key={each.solution.fact.id} older={each} />
       ))}

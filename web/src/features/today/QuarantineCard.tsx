@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { bookLine } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { ask, listIn } from '../../data/server.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Card } from '../../ui/Slip.tsx';
@@ -28,12 +29,11 @@ export function QuarantineCard() {
   });
   if (listed.length === 0) return null;
   return (
-    <Card tone="ochre" title={listed.length === 1 ? 'An entry would not be taken today' : `${listed.length} entries would not be taken today`}>
-      <p>
-        {listed.length === 1
-          ? 'It came in before a rule held for it. It stays, counts as it is, and goes along in the archive; give it a new revision.'
-          : 'They came in before a rule held for them. They stay, count as they are, and go along in the archive; give each a new revision.'}
-      </p>
+    <Card
+      tone="ochre"
+      title={listed.length === 1 ? msg('today.anEntryWouldNotBeTakenToday') : msg('today.entriesWouldNotBeTakenToday', { listed: listed.length })}
+    >
+      <p>{listed.length === 1 ? msg('today.itCameInBeforeARuleHeld') : msg('today.theyCameInBeforeARuleHeld')}</p>
       <ul className="mt-1 list-disc pl-5">
         {listed.slice(0, MOST_NAMED).map(({ fact, message }) => (
           <li key={fact.id} className="break-words">
@@ -41,7 +41,7 @@ export function QuarantineCard() {
             <span className="text-ink2">{message}</span>
           </li>
         ))}
-        {listed.length > MOST_NAMED && <li>and {listed.length - MOST_NAMED} more</li>}
+        {listed.length > MOST_NAMED && <li>{msg('today.andMore4', { listed: listed.length - MOST_NAMED })}</li>}
       </ul>
     </Card>
   );

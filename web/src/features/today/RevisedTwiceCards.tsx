@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { bookLine, memberName, revisedTwice, thisRevisionStands, type RevisedTwice } from '@idle-marker/records';
-import { REVISED_KIND } from '@idle-marker/words';
+import { msg, REVISED_KIND } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -16,16 +16,17 @@ export function RevisedTwiceCards() {
   const open = found.find((each) => keyOf(each) === deciding);
   if (found.length === 0) return null;
   return (
-    <section className="flex flex-col gap-3 [&>*]:my-0 [&>*]:bg-sheet" aria-label="What was revised twice">
+    <section className="flex flex-col gap-3 [&>*]:my-0 [&>*]:bg-sheet" aria-label={msg('today.whatWasRevisedTwice')}>
       {found.map((twice) => (
         <Card
           key={keyOf(twice)}
           tone="brick"
-          title={`${REVISED_KIND[twice.kind]} ${twice.name} was revised twice at once`}
-          actions={<Button onClick={() => setDeciding(keyOf(twice))}>Say which stands…</Button>}
+          title={msg('today.wasRevisedTwiceAtOnce', { revisedKind: REVISED_KIND[twice.kind], name: twice.name })}
+          actions={<Button onClick={() => setDeciding(keyOf(twice))}>{msg('common.sayWhichStands')}</Button>}
         >
-          {twice.revisions.map((fact) => `${memberName(state, fact.by)}, ${dayAndTime(fact.at)}`).join('; ')}. The later one is in force, and what the other one
-          changed is not in it.
+          {msg('today.theLaterOneIsInForceAnd', {
+            revisions: twice.revisions.map((fact) => `${memberName(state, fact.by)}, ${dayAndTime(fact.at)}`).join('; '),
+          })}
         </Card>
       ))}
       {open && <WhichStands twice={open} onClose={() => setDeciding(null)} />}
@@ -40,17 +41,22 @@ function WhichStands({ twice, onClose }: { readonly twice: RevisedTwice; onClose
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} title={`Which revision of ${twice.name} stands?`} foot={<Button onClick={onClose}>Not now</Button>}>
-      <p>The others are withdrawn and stay in the field book. To have something of both, choose one, and put the rest into it afterwards.</p>
+    <Dialog
+      open
+      onClose={onClose}
+      title={msg('today.whichRevisionOfStands', { name: twice.name })}
+      foot={<Button onClick={onClose}>{msg('common.notNow')}</Button>}
+    >
+      <p>{msg('today.theOthersAreWithdrawnAndStayIn')}</p>
       {twice.revisions.map((fact, i) => (
-        <section key={fact.id} className="mt-3 border border-ink2 p-3" aria-label={`Revised by ${memberName(state, fact.by)}`}>
+        <section key={fact.id} className="mt-3 border border-ink2 p-3" aria-label={msg('today.revisedBy', { memberName: memberName(state, fact.by) })}>
           <p className="font-semibold">
             {memberName(state, fact.by)}, {dayAndTime(fact.at)}
-            {i === twice.revisions.length - 1 && ' · in force'}
+            {i === twice.revisions.length - 1 && msg('common.inForce')}
           </p>
           <p className="break-words">{bookLine(state, fact).text}</p>
           <Button className="mt-2" onClick={() => void decide(fact)}>
-            This one stands
+            {msg('common.thisOneStands')}
           </Button>
         </section>
       ))}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { controlSources } from '@idle-marker/records';
-import { UNIT_NAME } from '@idle-marker/words';
+import { msg, UNIT_NAME } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -20,40 +20,40 @@ export function SiteCard() {
   return (
     <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
       <div className="mb-2 flex items-baseline justify-between gap-3">
-        <h2 className="text-xl">What it refers to</h2>
+        <h2 className="text-xl">{msg('today.whatItRefersTo')}</h2>
         <span className="flex flex-wrap gap-x-2">
           <Button look="quiet" onClick={() => setDiffering(true)}>
-            Where people differ…
+            {msg('today.wherePeopleDiffer')}
           </Button>
           <Button look="quiet" onClick={() => setEditing(true)}>
-            Settings…
+            {msg('common.settings')}
           </Button>
         </span>
       </div>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
-        <dt className="text-ink2">Readings go to</dt>
+        <dt className="text-ink2">{msg('today.readingsGoTo')}</dt>
         <dd>{settings.name}</dd>
-        <dt className="text-ink2">Control from</dt>
+        <dt className="text-ink2">{msg('today.controlFrom')}</dt>
         <dd>
           {control.length === 0 ? (
             <Link className="font-semibold text-spruce underline" to={`/sites/${id}/control`}>
-              none yet: add it
+              {msg('today.noneYetAddIt')}
             </Link>
           ) : (
-            `${sources.join(', ')}: ${control.length} marks`
+            msg('today.marks', { sources: sources.join(', '), control: control.length })
           )}
         </dd>
-        <dt className="text-ink2">Work</dt>
-        <dd>{packages.length === 0 ? 'no package yet' : packages.map((work) => work.body.name).join(', ')}</dd>
-        <dt className="text-ink2">Coordinates</dt>
+        <dt className="text-ink2">{msg('common.work')}</dt>
+        <dd>{packages.length === 0 ? msg('today.noPackageYet') : packages.map((work) => work.body.name).join(', ')}</dd>
+        <dt className="text-ink2">{msg('today.coordinates')}</dt>
         <dd>
-          {settings.coordinateSystem || 'system not named'}, {UNIT_NAME[settings.lengthUnit]},{' '}
-          {factor === 1 ? 'distances as on the ground' : `grid distances, factor ${factor}`}
+          {settings.coordinateSystem || msg('today.systemNotNamed')}, {UNIT_NAME[settings.lengthUnit]},{' '}
+          {factor === 1 ? msg('today.distancesAsOnTheGround') : msg('today.gridDistancesFactor', { factor })}
         </dd>
-        <dt className="text-ink2">Heights</dt>
+        <dt className="text-ink2">{msg('common.heights')}</dt>
         <dd>
-          {settings.heightDatum || 'datum not named'}
-          {settings.siteZero !== null && `; site zero is ${units.length(settings.siteZero)} ${units.unit}`}
+          {settings.heightDatum || msg('today.datumNotNamed')}
+          {settings.siteZero !== null && msg('today.siteZeroIs', { length: units.length(settings.siteZero), unit: units.unit })}
         </dd>
       </dl>
       {differing && (

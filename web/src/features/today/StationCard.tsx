@@ -1,6 +1,6 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
 import { checkOf, goodToOf, leftOut, figuresOf } from '@idle-marker/records';
-import { CHECKABILITY_WORDS, goodToWords, smallLength } from '@idle-marker/words';
+import { msg, CHECKABILITY_WORDS, goodToWords, smallLength } from '@idle-marker/words';
 import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
@@ -13,8 +13,8 @@ export function StationCard() {
   if (!inForce) {
     return (
       <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
-        <h2 className="mb-2 text-xl">No station in force</h2>
-        <p className="text-ink2">Nothing can be set until the instrument is stationed.</p>
+        <h2 className="mb-2 text-xl">{msg('today.noStationInForce')}</h2>
+        <p className="text-ink2">{msg('today.nothingCanBeSetUntilTheInstrument')}</p>
       </section>
     );
   }
@@ -26,32 +26,35 @@ export function StationCard() {
   const missed = proofs.filter((each) => [each.body.plan, each.body.height].includes('outside')).length;
   return (
     <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
-      <h2 className="mb-2 text-xl">Occupied: {name}</h2>
+      <h2 className="mb-2 text-xl">{msg('today.occupied', { name })}</h2>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
-        <dt className="text-ink2">Good to (95 %)</dt>
+        <dt className="text-ink2">{msg('common.goodTo95')}</dt>
         <dd className="font-semibold">
-          {goodToWords(goodToOf(inForce), lengthUnit)} plan
-          {figuresOf(inForce.fact).sdAxis === null
-            ? ', no height'
-            : `, ${smallLength(NORMAL_95_FACTOR * (figuresOf(inForce.fact).sdAxis ?? 0), lengthUnit)} height`}
+          {msg('today.plan', {
+            goodTo: goodToWords(goodToOf(inForce), lengthUnit),
+            sdAxis:
+              figuresOf(inForce.fact).sdAxis === null
+                ? msg('today.noHeight')
+                : msg('today.height', { smallLength: smallLength(NORMAL_95_FACTOR * (figuresOf(inForce.fact).sdAxis ?? 0), lengthUnit) }),
+          })}
         </dd>
         {check && (
           <>
-            <dt className="text-ink2">Checked</dt>
+            <dt className="text-ink2">{msg('common.checked')}</dt>
             <dd className={check.now === 'unchecked' ? 'font-semibold text-ochre' : 'font-semibold'}>{CHECKABILITY_WORDS[check.now].title}</dd>
           </>
         )}
-        <dt className="text-ink2">Left out</dt>
+        <dt className="text-ink2">{msg('common.leftOut2')}</dt>
         <dd className={out.length > 0 ? 'font-semibold text-brick' : ''}>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
-        <dt className="text-ink2">Last proof</dt>
-        <dd className="font-semibold">{proof?.lastProof ? `${clockTime(proof.lastProof.at)}, ${proof.minutes} min ago` : 'none yet'}</dd>
-        <dt className="text-ink2">Proofs</dt>
-        <dd className={missed > 0 ? 'font-semibold text-brick' : 'font-semibold'}>
-          {proofs.length - missed} good, {missed} missed
+        <dt className="text-ink2">{msg('today.lastProof')}</dt>
+        <dd className="font-semibold">
+          {proof?.lastProof ? msg('today.minAgo', { clockTime: clockTime(proof.lastProof.at), minutes: proof.minutes }) : msg('common.noneYet')}
         </dd>
+        <dt className="text-ink2">{msg('common.proofs')}</dt>
+        <dd className={missed > 0 ? 'font-semibold text-brick' : 'font-semibold'}>{msg('today.goodMissed', { proofs: proofs.length - missed, missed })}</dd>
         {inForce.decision.body.verdict === 'provisional' && (
           <>
-            <dt className="text-ink2">Provisional</dt>
+            <dt className="text-ink2">{msg('common.provisional')}</dt>
             <dd className="font-semibold text-ochre">{inForce.decision.body.reason}</dd>
           </>
         )}

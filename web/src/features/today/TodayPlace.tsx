@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { bookLine, progressOf, setMarks } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -54,7 +55,7 @@ export function Place() {
           <h1 className="text-[30px] leading-tight max-md:text-[24px]">{step.title}</h1>
           <p className="mt-1 text-ink2">{step.text}</p>
         </div>
-        <Button look="primary" hint="Enter" className="mr-5 mb-3 sm:mb-0" onClick={go}>
+        <Button look="primary" hint={msg('common.enter')} className="mr-5 mb-3 sm:mb-0" onClick={go}>
           {step.button}
         </Button>
       </div>
@@ -77,7 +78,7 @@ export function Place() {
         <div className="flex flex-col gap-5">
           <StationCard />
           <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
-            <h2 className="mb-1 text-xl">Lately</h2>
+            <h2 className="mb-1 text-xl">{msg('today.lately')}</h2>
             <table className={TABLE}>
               <tbody>
                 {lately.map((fact) => (

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { classOf, type PackageProgress } from '@idle-marker/records';
-import { smallUnit } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { LINK } from '../../ui/link.ts';
@@ -17,27 +17,27 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
   return (
     <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
       <div className="mb-2 flex items-baseline justify-between">
-        <h2 className="text-xl">Work asked for</h2>
+        <h2 className="text-xl">{msg('today.workAskedFor')}</h2>
         <span className="text-ink2">
-          {sum((each) => each.set)} of {sum((each) => each.marks)} set{blocked > 0 && `, ${blocked} blocked`}
+          {msg('today.ofSet', { sum: sum((each) => each.set), sum2: sum((each) => each.marks), blocked: blocked > 0 && msg('today.blocked', { blocked }) })}
         </span>
       </div>
       {progress.length === 0 ? (
         <p className="text-ink2">
-          Nothing is asked for yet.{' '}
+          {msg('today.nothingIsAskedForYet')}{' '}
           <Link className={LINK} to={`/sites/${id}/design`}>
-            Make a work package
+            {msg('common.makeAWorkPackage')}
           </Link>
         </p>
       ) : (
         <table className={TABLE}>
           <thead>
             <tr>
-              <th className={TH_WORD}>For</th>
-              <th className={TH_WORD}>What</th>
-              <th className={TH}>Within, {small.name}</th>
-              <th className={TH_WORD}>Held · set · in doubt</th>
-              <th className={TH}>To set</th>
+              <th className={TH_WORD}>{msg('common.for')}</th>
+              <th className={TH_WORD}>{msg('common.what')}</th>
+              <th className={TH}>{msg('today.within', { name: small.name })}</th>
+              <th className={TH_WORD}>{msg('today.heldSetInDoubt')}</th>
+              <th className={TH}>{msg('today.toSet')}</th>
             </tr>
           </thead>
           <tbody>
@@ -52,9 +52,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
                 <td className={TD}>{within(work.body.class)}</td>
                 <td className={TD_WORD}>
                   <ProgressBar held={held} set={set - held - inDoubt} inDoubt={inDoubt} total={marks} />
-                  <span className="sr-only">
-                    {held} held, {set - held - inDoubt} set and not held yet, {inDoubt} in doubt
-                  </span>
+                  <span className="sr-only">{msg('today.heldSetAndNotHeldYetIn', { held, set: set - held - inDoubt, inDoubt })}</span>
                 </td>
                 <td className={TD}>{marks - set}</td>
               </tr>

@@ -1,6 +1,6 @@
 /** What to do next, as one sentence with its button, from the state of everything. */
 import { claimOf, pairedDue, proofCandidates, restakeList } from '@idle-marker/records';
-import { count, PAIRED_DUE, proveFirstTitle, unprovenWords } from '@idle-marker/words';
+import { msg, count, PAIRED_DUE, proveFirstTitle, unprovenWords } from '@idle-marker/words';
 import type { OpenSite } from '../../site/SiteContext.tsx';
 import type { Fact } from '@idle-marker/contract';
 import type { ProofAge } from '@idle-marker/records';
@@ -23,19 +23,19 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
   const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan).length;
   if (usable < 2) {
     return {
-      title: 'List the control marks',
-      text: `A station needs at least two marks with known coordinates; ${usable === 0 ? 'none is' : 'one is'} listed. Three check it, four can name a bad one.`,
+      title: msg('common.listTheControlMarks'),
+      text: msg('today.aStationNeedsAtLeastTwoMarks', { usable: usable === 0 ? msg('today.noneIs') : msg('today.oneIs') }),
       to: 'control',
-      button: 'To Control',
+      button: msg('common.toControl'),
       tone: 'ochre',
     };
   }
   if (state.packages.length === 0) {
     return {
-      title: 'Say what is to be marked',
-      text: 'A work package turns an outline into offset hubs for a crew.',
+      title: msg('today.sayWhatIsToBeMarked'),
+      text: msg('today.aWorkPackageTurnsAnOutlineInto'),
       to: 'design',
-      button: 'To the work',
+      button: msg('today.toTheWork'),
       tone: 'spruce',
     };
   }
@@ -43,37 +43,37 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
     const [due] = pairedDue(state, paired);
     const failed = due?.endsWith('FAILED') ?? false;
     return {
-      title: due ? PAIRED_DUE[due].title : `Go on marking: ${toSet} to set`,
-      text: due ? PAIRED_DUE[due].text : `Plan and height of ${paired.solution.body.name} are proved: plan from the receiver, height from the instrument.`,
+      title: due ? PAIRED_DUE[due].title : msg('today.goOnMarkingToSet', { toSet }),
+      text: due ? PAIRED_DUE[due].text : msg('today.planAndHeightOfAreProvedPlan', { name: paired.solution.body.name }),
       to: 'mark/receiver',
-      button: due ? 'To the known marks' : 'To Mark',
+      button: due ? msg('today.toTheKnownMarks') : msg('common.toMark'),
       tone: failed ? 'brick' : due ? 'ochre' : 'spruce',
     };
   }
   if (!occupation || !inForce) {
     return occupation
       ? {
-          title: `Finish stationing ${occupation.body.name}`,
-          text: 'It is set up, but not accepted yet. Nothing can be set from it.',
+          title: msg('today.finishStationing', { name: occupation.body.name }),
+          text: msg('today.itIsSetUpButNotAccepted'),
           to: 'station',
-          button: 'Go on',
+          button: msg('today.goOn'),
           tone: 'ochre',
         }
       : {
-          title: 'Station the instrument',
-          text: `${toSet} ${toSet === 1 ? 'mark waits' : 'marks wait'}. First it must be known where the instrument stands.`,
+          title: msg('today.stationTheInstrument'),
+          text: msg('today.firstItMustBeKnownWhereThe', { toSet }),
           to: 'station',
-          button: 'To Station',
+          button: msg('today.toStation'),
           tone: 'spruce',
         };
   }
   const name = inForce.fact.body.name;
   if (proof?.failed)
     return {
-      title: `Stop: a proof of ${name} failed`,
-      text: `${doubtful === 0 ? 'No mark' : `${count(doubtful)} marks`} in doubt. Sight the mark again; then a third one tells whether the mark or the instrument moved.`,
+      title: msg('today.stopAProofOfFailed', { name }),
+      text: msg('today.inDoubtSightTheMarkAgainThen', { doubtful: doubtful === 0 ? msg('today.noMark') : msg('today.marks2', { count: count(doubtful) }) }),
       to: 'prove',
-      button: 'To Prove',
+      button: msg('common.toProve'),
       tone: 'brick',
     };
   const claim = claimOf(state, site.trust, inForce);
@@ -84,43 +84,44 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
       title: proveFirstTitle({ name, ...claim }),
       text: unprovenWords({ name, ...claim }).text,
       to: 'prove',
-      button: 'Prove now',
+      button: msg('common.proveNow'),
       tone: 'ochre',
     };
   if (proof?.due) {
     return {
-      title: `Prove ${name} before the next mark`,
-      text: proof.due === 'EVENT' ? 'Something happened at the instrument since the last proof.' : `${proof.minutes} minutes since the last proof.`,
+      title: msg('today.proveBeforeTheNextMark', { name }),
+      text: proof.due === 'EVENT' ? msg('today.somethingHappenedAtTheInstrumentSince') : msg('today.minutesSinceTheLastProof', { minutes: proof.minutes }),
       to: 'prove',
-      button: 'Prove now',
+      button: msg('common.proveNow'),
       tone: 'ochre',
     };
   }
   if (again.length > 0) {
     const one = again.length === 1;
     // Said to be gone or hit, or set for an earlier plan: the evidence may be good, and yet nobody may build from it.
-    const what = again.length === doubtful ? (one ? 'is in doubt' : 'are in doubt') : one ? 'has to be set again' : 'have to be set again';
+    const what =
+      again.length === doubtful ? (one ? msg('today.isInDoubt') : msg('today.areInDoubt')) : one ? msg('today.hasToBeSetAgain') : msg('today.haveToBeSetAgain');
     return {
-      title: one ? `One mark ${what}` : `${capital(count(again.length))} marks ${what}`,
-      text: `Nobody should build from ${one ? 'it' : 'them'}. ${name} is proven: set ${one ? 'it' : 'them'} again from there.`,
+      title: one ? msg('today.oneMark', { what }) : msg('today.marks3', { capital: capital(count(again.length)), what }),
+      text: msg('today.nobodyShouldBuildFromIsProvenSet', { one: one ? 'it' : 'them', name }),
       to: first ? `mark?package=${first.package}&mark=${encodeURIComponent(first.key)}` : 'mark',
-      button: 'To Mark',
+      button: msg('common.toMark'),
       tone: 'brick',
     };
   }
   if (toSet > 0)
     return {
-      title: `Go on marking: ${toSet} to set`,
-      text: `${name} was proven ${proof?.minutes ?? 0} minutes ago.`,
+      title: msg('today.goOnMarkingToSet', { toSet }),
+      text: msg('today.wasProvenMinutesAgo', { name, minutes: proof?.minutes ?? 0 }),
       to: 'mark',
-      button: 'To Mark',
+      button: msg('common.toMark'),
       tone: 'spruce',
     };
   return {
-    title: 'Everything asked for is set',
-    text: 'Prove once more before the instrument leaves, then hand over.',
+    title: msg('today.everythingAskedForIsSet'),
+    text: msg('today.proveOnceMoreBeforeTheInstrumentLeaves'),
     to: 'hand-over',
-    button: 'To Hand over',
+    button: msg('today.toHandOver'),
     tone: 'spruce',
   };
 }

@@ -1,0 +1,13 @@
+/** Messages of field. */
+export const field = {
+  degreesMinutesAndSecondsOrDecimal: 'Degrees, minutes and seconds, or decimal degrees?',
+  mm: '{length} mm',
+  usSurveyFeet: 'US survey feet',
+  ft: '{length} ft',
+  feetInches16ths: 'feet, inches, 16ths',
+  inOtherUnits: 'In other units',
+  theSameInOtherUnits: 'The same in other units',
+  metres: 'Metres',
+  feetInternational03048M: 'Feet (international, 0.3048 m)',
+  usSurveyFeet12003937M: 'US survey feet (1200/3937 m)',
+} as const;

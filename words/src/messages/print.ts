@@ -1,0 +1,7 @@
+/** Messages of print. */
+export const print = {
+  writtenSoFar: 'Written so far',
+  letter: 'Letter',
+  tabloid: 'Tabloid',
+  theServerDoesNotAnswerNothingWas: 'The server does not answer. Nothing was printed; try again when it is back.',
+} as const;

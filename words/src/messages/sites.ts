@@ -1,0 +1,21 @@
+/** Messages of sites. */
+export const sites = {
+  giveTheNameOfTheFirstPerson: 'Give the name of the first person: every entry carries one.',
+  newSite: 'New site',
+  makeSite: 'Make site',
+  yourName: 'Your name',
+  morePeopleAreAddedLater: 'More people are added later.',
+  wasNotTakenIn: '{name} was not taken in. {trouble}',
+  archiveOfASite: 'Archive of a site',
+  takingItIn: 'Taking it in…',
+  openAnArchive: 'Open an archive…',
+  wasHereAlreadyTheSameToThe: '{name} was here already, the same to the last entry.',
+  entriesAndFilesTakenIn: '{name}: {facts} entries and {files} files taken in.',
+  goThere: 'Go there',
+  chooseASiteToWorkOnOr: 'Choose a site to work on, or make a new one.',
+  theDatabaseDoesNotAnswerThisPage: 'The database does not answer. This page tries again by itself.',
+  readingTheSites: 'Reading the sites…',
+  lastEntry: 'last entry {dayAndTime}',
+  thereIsNoSiteYetMakeOne: 'There is no site yet. Make one: it needs a name, its units, and the people who work on it.',
+  newSite2: 'New site…',
+} as const;
