@@ -25,7 +25,7 @@ const project = (room, environment = 'node', extra = {}) => ({
 
 export default {
   // A page without a browser is slow to search by role on a busy machine; nothing here measures time.
-  testTimeout: 30_000,
+  testTimeout: 90_000,
   // Two cores are the least that the tests are made for; by itself it would leave one of them idle.
   maxWorkers: 2,
   projects: [

@@ -27,11 +27,11 @@ async function runOn(name, command, args, options) {
   return status === 0;
 }
 
-/** Begins a check that goes on beside the others, at the back of the queue for the processor; what it says is kept until it is asked for. */
-function beside(name, command, args) {
+/** Begins a check that goes on beside the others, with its place in the queue for the processor; what it says is kept until it is asked for. */
+function beside(name, command, args, niceness = 10) {
   const file = join(folder, `${name}.txt`);
   const out = openSync(file, 'w');
-  const child = spawn('nice', ['-n', '10', command, ...args], { stdio: ['ignore', out, out] });
+  const child = spawn('nice', ['-n', String(niceness), command, ...args], { stdio: ['ignore', out, out] });
   const ended = new Promise((resolve) => child.on('close', (status) => resolve({ status })));
   return async () => {
     const { status } = await ended;
@@ -75,7 +75,8 @@ const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
 
 /** One after the other, beside the browser tests. */
 async function besideBrowser() {
-  countJest(await beside('unit and server tests', ...JEST)(), jestFile);
+  // They wait for pages and servers, too: one worker, that has its turn.
+  countJest(await beside('unit and server tests', JEST[0], [...JEST[1], '--maxWorkers=1'], 0)(), jestFile);
   for (const [name, program] of [
     ['types', TYPES],
     ['lint', LINT],

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { compute, type ComputeOutcome } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { designFilesIn } from './designFiles.ts';
 
 /** Largest case read: a case is a handful of sights, not a data set. */
@@ -17,17 +18,21 @@ function outcomeOf(file: string): ComputeOutcome {
   let text: string;
   try {
     const bytes = readFileSync(file === '-' ? 0 : resolve(callerFolder, file));
-    if (bytes.length > LARGEST_CASE_BYTES) return unreadable(`${file} is over 64 MiB: split it.`);
+    if (bytes.length > LARGEST_CASE_BYTES) return unreadable(msg('commands.isOver64MibSplitIt', { file }));
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch (cause) {
     const code = (cause as NodeJS.ErrnoException).code;
-    return unreadable(code === 'ENOENT' ? `${file} does not exist: check the path.` : `${file} can't be read as UTF-8 text: ${(cause as Error).message}`);
+    return unreadable(
+      code === 'ENOENT'
+        ? msg('commands.doesNotExistCheckThePath', { file })
+        : msg('commands.cantBeReadAsUtf8Text', { file, message: (cause as Error).message }),
+    );
   }
   try {
     return compute(JSON.parse(text), designFilesIn(file === '-' ? callerFolder : dirname(resolve(callerFolder, file))));
   } catch (cause) {
     if (!(cause instanceof SyntaxError)) throw cause;
-    return unreadable(`${file} is not JSON: ${cause.message}`);
+    return unreadable(msg('commands.isNotJson', { file, message: cause.message }));
   }
 }
 

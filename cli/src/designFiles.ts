@@ -4,7 +4,7 @@ import { basename, join } from 'node:path';
 import { fail, ok } from '@idle-marker/core';
 import type { OpenDesignFile } from '@idle-marker/contract';
 import { readLandXml } from '@idle-marker/formats';
-import { landXmlFaultWords, landXmlWarningWords } from '@idle-marker/words';
+import { msg, landXmlFaultWords, landXmlWarningWords } from '@idle-marker/words';
 
 const LARGEST_DESIGN_BYTES = 1024 * 1024 * 1024;
 
@@ -12,15 +12,17 @@ const LARGEST_DESIGN_BYTES = 1024 * 1024 * 1024;
 export const designFilesIn =
   (folder: string): OpenDesignFile =>
   (name) => {
-    if (basename(name) !== name || name === '..' || name === '.') return fail('name a file that lies beside the case, without a path');
+    if (basename(name) !== name || name === '..' || name === '.') return fail(msg('commands.nameAFileThatLiesBesideThe'));
     const path = join(folder, name);
     let bytes: Uint8Array;
     try {
-      if (statSync(path).size > LARGEST_DESIGN_BYTES) return fail('it is over 1 GiB: split it');
+      if (statSync(path).size > LARGEST_DESIGN_BYTES) return fail(msg('commands.itIsOver1GibSplitIt'));
       bytes = readFileSync(path);
     } catch (cause) {
       return fail(
-        (cause as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file beside the case' : `it can't be read: ${(cause as Error).message}`,
+        (cause as NodeJS.ErrnoException).code === 'ENOENT'
+          ? msg('commands.thereIsNoSuchFileBesideThe')
+          : msg('commands.itCantBeRead', { message: (cause as Error).message }),
       );
     }
     const design = readLandXml(bytes);

@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 /**
  * Raw sights of one set-up as JSON lines: what was read, to what, with which control and which instrument, by names that hold on
  * any site, and the station that came of it. The file is complete: whoever reads it can compute the station again.
@@ -114,7 +115,7 @@ export function readRawSights(text: string): { readonly ok: true; readonly value
       return fail(
         headers.length === 0
           ? { code: 'RAW_NOT_RAW' }
-          : { code: 'RAW_BAD_LINE', line: i + 1, field: found?.[0] ?? '', message: 'is no header, control, setup, sight or station' },
+          : { code: 'RAW_BAD_LINE', line: i + 1, field: found?.[0] ?? '', message: msg('validation.isNoHeaderControlSetupSightOr') },
       );
     const [what, content] = found as [RawKind, unknown];
     const version = what === 'header' ? (content as { version?: unknown } | null)?.version : undefined;

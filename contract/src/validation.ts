@@ -1,4 +1,5 @@
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
+import { msg } from '@idle-marker/words';
 import { REFERS_SINCE_LATER, REFERS_TO, type TSchema } from './schema.ts';
 
 /** What is wrong with a document: the code, where (a JSON Pointer), and a sentence for the person who wrote it. */
@@ -43,7 +44,12 @@ const acceptsNumber = (schema: unknown): boolean => {
 const pointerPart = (name: string): string => name.replace(/~/g, '~0').replace(/\//g, '~1');
 
 /** How a bound is said. */
-const BOUND: Readonly<Record<string, string>> = { minimum: 'at least', maximum: 'at most', exclusiveMinimum: 'more than', exclusiveMaximum: 'less than' };
+const BOUND: Readonly<Record<string, string>> = {
+  minimum: msg('validation.atLeast'),
+  maximum: msg('validation.atMost'),
+  exclusiveMinimum: msg('validation.moreThan'),
+  exclusiveMaximum: msg('validation.lessThan'),
+};
 
 function invalidOf(error: ErrorObject): Invalid {
   if (error.keyword === 'required') {
@@ -51,35 +57,35 @@ function invalidOf(error: ErrorObject): Invalid {
     const expected = (error.parentSchema as { properties?: Record<string, unknown> }).properties?.[name];
     const path = `${error.instancePath}/${pointerPart(name)}`;
     return acceptsNumber(expected)
-      ? { code: 'INVALID_NUMBER', path, message: `${name} is missing: give a number` }
-      : { code: 'INVALID_INPUT', path, message: `${name} is missing` };
+      ? { code: 'INVALID_NUMBER', path, message: msg('validation.isMissingGiveANumber', { name }) }
+      : { code: 'INVALID_INPUT', path, message: msg('validation.isMissing', { name }) };
   }
   if (error.keyword === 'additionalProperties') {
     const name = (error.params as { additionalProperty: string }).additionalProperty;
-    return { code: 'INVALID_INPUT', path: `${error.instancePath}/${pointerPart(name)}`, message: `${name} is not a field here: leave it out` };
+    return { code: 'INVALID_INPUT', path: `${error.instancePath}/${pointerPart(name)}`, message: msg('validation.isNotAFieldHereLeaveIt', { name }) };
   }
-  const field = error.instancePath.split('/').pop() || 'the document';
+  const field = error.instancePath.split('/').pop() || msg('validation.theDocument');
   if (error.keyword === 'type' && error.schema === 'integer' && typeof error.data === 'number')
-    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be a whole number` };
+    return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.mustBeAWholeNumber', { field }) };
   if (error.keyword === 'type' && acceptsNumber(error.parentSchema)) {
     return {
       code: 'INVALID_NUMBER',
       path: error.instancePath,
-      message: `${field} must be a finite number, but is ${JSON.stringify(error.data)?.slice(0, 60)}`,
+      message: msg('validation.mustBeAFiniteNumberButIs', { field, stringify: JSON.stringify(error.data)?.slice(0, 60) }),
     };
   }
-  if (error.keyword === 'format') return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} is not a date and time that exists` };
+  if (error.keyword === 'format') return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.isNotADateAndTimeThat', { field }) };
   if (error.keyword === 'minimum' && (error.params as { limit: number }).limit === 0)
-    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must not be negative` };
+    return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.mustNotBeNegative', { field }) };
   if (error.keyword === 'exclusiveMinimum' && (error.params as { limit: number }).limit === 0)
-    return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} must be more than zero` };
+    return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.mustBeMoreThanZero', { field }) };
   if (error.keyword in BOUND)
     return {
       code: 'INVALID_INPUT',
       path: error.instancePath,
-      message: `${field} must be ${BOUND[error.keyword]} ${(error.params as { limit: number }).limit}`,
+      message: msg('validation.mustBe', { field, bound: BOUND[error.keyword], limit: (error.params as { limit: number }).limit }),
     };
-  return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message?.replace('NOT', 'not') ?? 'is not valid'}` };
+  return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message?.replace('NOT', 'not') ?? msg('validation.isNotValid')}` };
 }
 
 /** A text that no database keeps: with a null character, or with half of a character. */
@@ -88,8 +94,8 @@ const UNWRITABLE = /\0|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\
 function unwritable(value: unknown, path: string): Invalid | null {
   if (typeof value === 'string') {
     if (!UNWRITABLE.test(value)) return null;
-    const field = path.split('/').pop() || 'the document';
-    return { code: 'INVALID_INPUT', path, message: `${field} holds a character that can not be kept: type it anew` };
+    const field = path.split('/').pop() || msg('validation.theDocument');
+    return { code: 'INVALID_INPUT', path, message: msg('validation.holdsACharacterThatCanNotBe', { field }) };
   }
   if (typeof value !== 'object' || value === null) return null;
   for (const [name, part] of Object.entries(value)) {
@@ -104,5 +110,7 @@ export function invalidAgainst(schema: TSchema, document: unknown): Invalid | nu
   const validate = validatorOf(schema);
   if (validate(document)) return unwritable(document, '');
   const found = (validate.errors ?? []).map(invalidOf);
-  return found.find((each) => each.code === 'INVALID_NUMBER') ?? found[0] ?? { code: 'INVALID_INPUT', path: '', message: 'the document is not valid' };
+  return (
+    found.find((each) => each.code === 'INVALID_NUMBER') ?? found[0] ?? { code: 'INVALID_INPUT', path: '', message: msg('validation.theDocumentIsNotValid') }
+  );
 }

@@ -1,6 +1,6 @@
 /** The sheet of paper that a plan is drawn on: its sizes, round scales, north and the scale bar. */
 import { lengthFromMetres, type LengthUnit, type PlanPoint } from '@idle-marker/core';
-import { UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { Box } from './labels.ts';
 import { box, LABEL, path, POINTS_PER_METRE, SMALL, text, type Scene, type SceneItem } from './scene.ts';
 
@@ -18,7 +18,7 @@ const SCALES = [10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_0
 
 /** What a scale is written as: 1 : 200, or for feet so many to the inch. */
 export const scaleWords = (scale: number, unit: LengthUnit): string =>
-  unit === 'metre' ? `1 : ${scale}` : `1 in = ${Number((scale / 12).toFixed(1))} ft (1 : ${scale})`;
+  unit === 'metre' ? `1 : ${scale}` : msg('sketches.n1InFt1', { scale: Number((scale / 12).toFixed(1)), scale2: scale });
 
 /** Feet have scales of so many feet to the inch. */
 const scalesOf = (unit: LengthUnit): readonly number[] =>

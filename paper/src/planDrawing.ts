@@ -1,7 +1,7 @@
 /** The marks of a sheet and the thing they stand for, drawn in a frame with their names, figures and distances. */
 import type { PlanPoint, Standing } from '@idle-marker/core';
 import type { CutSheet } from '@idle-marker/records';
-import { cutFillWords, writtenLength } from '@idle-marker/words';
+import { msg, cutFillWords, writtenLength } from '@idle-marker/words';
 import type { Board } from './board.ts';
 import { clipped } from './clip.ts';
 import { dimensionsOf, drawDimension } from './dimensions.ts';
@@ -107,7 +107,10 @@ function labelMark(drawing: Drawing, row: Row): boolean {
     });
   if (options.offsets && row.offset > 0)
     lines.push({
-      text: `${writtenLength(row.reading?.offset ?? row.offset, lengthUnit, row.reading?.rounding.offset ?? rounding ?? 'finest')} off ${row.corner}`,
+      text: msg('sketches.off', {
+        writtenLength: writtenLength(row.reading?.offset ?? row.offset, lengthUnit, row.reading?.rounding.offset ?? rounding ?? 'finest'),
+        corner: row.corner,
+      }),
       size: SMALL,
       bold: false,
     });

@@ -4,7 +4,7 @@
  * larger scale.
  */
 import type { CutSheet } from '@idle-marker/records';
-import { STANDING, UNIT_ABBREVIATION, writtenLength } from '@idle-marker/words';
+import { msg, STANDING, UNIT_ABBREVIATION, writtenLength } from '@idle-marker/words';
 import { boardAt, boardFor, finerScales, north, PAPERS, scaleBar, scaleWords, type Board } from './board.ts';
 import { fitted } from './fitted.ts';
 import type { Box } from './labels.ts';
@@ -123,7 +123,7 @@ function* partSteps(asked: Asked, whole: Board, scale: number, tiles: readonly T
       const step = steps.next();
       if (step.done) {
         unlabelled.push(...step.value.unlabelled);
-        pages.push(sceneOf(asked, board, step.value, tile.rows.length, `part ${i + 1} of ${tiles.length}`));
+        pages.push(sceneOf(asked, board, step.value, tile.rows.length, msg('sketches.partOf', { i: i + 1, tiles: tiles.length })));
         break;
       }
       yield (i + step.value) / tiles.length;
@@ -147,25 +147,26 @@ function keyOf(asked: Asked, board: Board, tiles: readonly Tile<Row>[]): Scene {
     ];
   });
   const items = [...plain.items.filter(({ layer }) => layer !== 'labels'), ...marks, ...parts];
-  return sceneOf(asked, board, { items, unlabelled: [] }, sheet.rows.length, `key to ${tiles.length} parts`);
+  return sceneOf(asked, board, { items, unlabelled: [] }, sheet.rows.length, msg('sketches.keyToParts', { tiles: tiles.length }));
 }
 
 /** A page around what is drawn: title, frame, north, scale, legend and notes. */
 function sceneOf({ sheet, options, measure, page }: Asked, board: Board, { items, unlabelled }: PlanDrawn, marks: number, part: string): Scene {
   const { width, height } = page;
-  const called = sheet.number === undefined ? sheet.package : `Cut sheet ${sheet.number}, revision ${sheet.revision}: ${sheet.package}`;
+  const called =
+    sheet.number === undefined ? sheet.package : msg('sketches.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package });
   const title = part === '' ? called : `${called}, ${part}`;
   const bottom = height - MARGIN;
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
   const heights =
     sheet.siteZero === null
-      ? 'Heights are true heights.'
-      : `Heights are true heights; site zero is ${writtenLength(sheet.siteZero, sheet.lengthUnit, 'finest')} ${unit}.`;
+      ? msg('sketches.heightsAreTrueHeights')
+      : msg('sketches.heightsAreTrueHeightsSiteZeroIs', { writtenLength: writtenLength(sheet.siteZero, sheet.lengthUnit, 'finest'), unit });
   const notes = [
-    `Lengths in ${unit}, level, between the marks as set. ${heights}`,
-    ...(unlabelled.length > 0 ? [`No room to name: ${fitted(unlabelled.join(', '), width - 2 * MARGIN - 190, SMALL, measure)}`] : []),
+    msg('sketches.lengthsInLevelBetweenTheMarksAs', { unit, heights }),
+    ...(unlabelled.length > 0 ? [msg('sketches.noRoomToName', { fitted: fitted(unlabelled.join(', '), width - 2 * MARGIN - 190, SMALL, measure) })] : []),
   ];
-  const about = `${sheet.site} · for ${sheet.crew} · ${marks} ${marks === 1 ? 'mark' : 'marks'}`;
+  const about = msg('sketches.for', { site: sheet.site, crew: sheet.crew, marks });
   return {
     title,
     width,
@@ -177,7 +178,7 @@ function sceneOf({ sheet, options, measure, page }: Asked, board: Board, { items
       text('frame', MARGIN, MARGIN + 16, fitted(title, width - 2 * MARGIN - 120, 16, measure, 'bold'), 16, { weight: 'bold' }),
       text('frame', MARGIN, MARGIN + 32, fitted(about, width - 2 * MARGIN - 120, 9.5, measure), 9.5, { ink: 'ink2' }),
       text('frame', width - MARGIN, MARGIN + 16, scaleWords(board.scale, sheet.lengthUnit), 11, { weight: 'bold', align: 'end' }),
-      text('frame', width - MARGIN, MARGIN + 32, `drawn for ${options.paper}`, 9.5, { align: 'end', ink: 'ink2' }),
+      text('frame', width - MARGIN, MARGIN + 32, msg('sketches.drawnFor', { paper: options.paper }), 9.5, { align: 'end', ink: 'ink2' }),
       ...north(width - MARGIN - 14, MARGIN + HEAD + 8),
       ...scaleBar(width - MARGIN - 8, bottom - FOOT - 8, board, sheet.lengthUnit),
       ...legend(MARGIN, bottom - FOOT + 14, sheet, measure),
@@ -195,9 +196,9 @@ function legend(x: number, y: number, sheet: CutSheet, measure: Measure): SceneI
     left += 16 + measure(words, SMALL, 'regular') + 14;
   };
   const standings = [...new Set(sheet.rows.map((row) => row.standing))];
-  if (standings.includes('held')) entry((at) => markSymbol(at, y, 'held'), `mark, ${STANDING.held}`);
+  if (standings.includes('held')) entry((at) => markSymbol(at, y, 'held'), msg('sketches.mark', { held: STANDING.held }));
   const others = standings.filter((each) => each !== 'held');
-  if (others.length > 0) entry((at) => markSymbol(at, y, others[0]!), `mark, ${others.map((each) => STANDING[each]).join(' or ')}`);
+  if (others.length > 0) entry((at) => markSymbol(at, y, others[0]!), msg('sketches.mark2', { others: others.map((each) => STANDING[each]).join(' or ') }));
   if (sheet.rows.some((row) => row.offset > 0))
     entry(
       (at) => [
@@ -224,7 +225,7 @@ function legend(x: number, y: number, sheet: CutSheet, measure: Measure): SceneI
           { stroke: 'pencil', width: 1 },
         ),
       ],
-      'to build',
+      msg('sketches.toBuild'),
     );
   return items;
 }

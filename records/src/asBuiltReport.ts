@@ -1,7 +1,7 @@
 /** Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single points. */
 import type { AngleUnit, LengthUnit, Metres, SitePoint, Standing } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { roadPlaceWords, usualStationFormat, type StationStyle } from '@idle-marker/words';
+import { msg, roadPlaceWords, usualStationFormat, type StationStyle } from '@idle-marker/words';
 import {
   boltGroups,
   columnsAlong,
@@ -65,13 +65,13 @@ export interface AsBuiltRow {
 function againstName(against: Fact<'asBuilt'>['body']['against'], style: StationStyle): string {
   switch (against?.kind) {
     case 'face':
-      return `line ${against.line}`;
+      return msg('records.line', { line: against.line });
     case 'surface':
-      return against.z === null ? `off the surface ${against.name}` : `surface ${against.name}`;
+      return against.z === null ? msg('records.offTheSurface', { name: against.name }) : `surface ${against.name}`;
     case 'plan':
-      return 'a design that is gone';
+      return msg('records.aDesignThatIsGone');
     case 'road':
-      return `${roadPlaceWords(against.displayed, against.offset, style)} along ${against.name}`;
+      return msg('records.along', { roadPlace: roadPlaceWords(against.displayed, against.offset, style), name: against.name });
     default:
       return '';
   }

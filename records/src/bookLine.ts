@@ -1,5 +1,5 @@
 /** One line of the field book for each fact: where it belongs, what it says. */
-import { durationWords } from '@idle-marker/words';
+import { msg, durationWords } from '@idle-marker/words';
 import type { AnyFact } from '@idle-marker/contract';
 import { bookOf, type Book } from './facts/book.ts';
 import type { BookTopic } from './facts/kind.ts';
@@ -20,7 +20,7 @@ function lineIn(book: Book, fact: AnyFact): BookLine {
   const stamp = stampOf(fact);
   if (stamp === null) return { topic, text };
   const ahead = durationWords(Date.parse(stamp) - Date.parse(fact.at));
-  return { topic, text: `${text} [stamped ${ahead} ahead by a wrong clock; it stands where the server received it]` };
+  return { topic, text: msg('records.stampedAheadByAWrongClockIt', { text, ahead }) };
 }
 
 /** What entries of a site say, and whether a clock that was ahead has stamped them; each is written when it is first asked for. */

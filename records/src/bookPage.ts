@@ -4,7 +4,7 @@
  */
 import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
-import { stationNotices, STANDING, type ProofFigures } from '@idle-marker/words';
+import { msg, stationNotices, STANDING, type ProofFigures } from '@idle-marker/words';
 import { factOf } from './facts/book.ts';
 import { bookLine } from './bookLine.ts';
 import { checkSentences, goodToOf } from './checked.ts';
@@ -220,7 +220,7 @@ export function proofFigures({ result }: FactBody<'proof'>): ProofFigures {
 function proofOf(state: SiteState, { id, at, body }: Fact<'proof'>): BookProof {
   const on =
     body.control === null
-      ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? 'a fixed direction')
+      ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? msg('records.aFixedDirection'))
       : (state.control.find((mark) => mark.id === body.control)?.revision.body.name ?? 'unknown');
   return { at, on, plan: body.plan, height: body.height, figures: proofFigures(body), withdrawn: state.withdrawn.has(id) };
 }
@@ -328,7 +328,7 @@ export function dayBook(state: SiteState, trust: TrustResult, day: string, timeZ
 
 /** Marks that a station was found without, and those that were called doubtful or lost that day. */
 function rejectedControl(facts: readonly AnyFact[], setups: readonly SetupBook[]): DayBook['rejected'] {
-  const left = setups.flatMap((setup) => setup.leftOut.map((name) => ({ name, why: `left out of ${setup.name}` })));
+  const left = setups.flatMap((setup) => setup.leftOut.map((name) => ({ name, why: msg('records.leftOutOf', { name: setup.name }) })));
   const rated = facts.flatMap((fact) =>
     fact.type === 'control' && (fact.body.condition === 'doubtful' || fact.body.condition === 'lost')
       ? [{ name: fact.body.name, why: `${fact.body.condition}${fact.body.note ? `: ${fact.body.note}` : ''}` }]

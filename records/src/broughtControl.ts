@@ -1,5 +1,5 @@
 /** A control mark brought from another site, with what was known of it there. */
-import { VISIT } from '@idle-marker/words';
+import { msg, VISIT } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import { bookLine } from './bookLine.ts';
 import { markHistory, type MarkLook } from './markHistory.ts';
@@ -15,17 +15,31 @@ export interface LifeLine {
 const MOST_LINES = 200;
 const LONGEST_LINE = 300;
 
-const AS = { used: 'used by', leftOut: 'left out of', proof: 'proof for', receiver: 'by the receiver of' } as const;
+const AS = {
+  used: msg('records.usedBy'),
+  leftOut: msg('records.leftOutOf2'),
+  proof: msg('records.proofFor'),
+  receiver: msg('records.byTheReceiverOf'),
+} as const;
 const millimetres = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`);
 const lookText = ({ as, station, dEMm, dNMm, dZMm }: MarkLook): string =>
-  `${AS[as]} ${station}: measured less listed E ${millimetres(dEMm)}, N ${millimetres(dNMm)}, height ${millimetres(dZMm)} mm`;
+  msg('records.measuredLessListedENHeightMm', {
+    as: AS[as],
+    station,
+    millimetres: millimetres(dEMm),
+    millimetres2: millimetres(dNMm),
+    millimetres3: millimetres(dZMm),
+  });
 
 /** Revisions of a mark, looks at it on the ground, and what stations and proofs found, oldest first. */
 export function markLife(state: SiteState, mark: ControlMark): LifeLine[] {
   const ofMark = (fact: AnyFact): boolean => (fact.type === 'control' || fact.type === 'visit') && fact.body.mark === mark.id;
   const facts = state.timeline.filter(ofMark).map((fact): LifeLine => ({
     at: fact.at,
-    text: fact.type === 'visit' ? `on the ground: ${VISIT[fact.body.outcome]}${fact.body.note ? `; ${fact.body.note}` : ''}` : bookLine(state, fact).text,
+    text:
+      fact.type === 'visit'
+        ? msg('records.onTheGround', { visit: VISIT[fact.body.outcome], note: fact.body.note ? `; ${fact.body.note}` : '' })
+        : bookLine(state, fact).text,
   }));
   const looks = markHistory(state, mark.id).map((look): LifeLine => ({ at: look.at, text: lookText(look) }));
   return [...(mark.revision.body.brought?.history ?? []), ...[...facts, ...looks].sort((a, b) => a.at.localeCompare(b.at))];
@@ -41,7 +55,7 @@ export function broughtControl(from: { readonly id: string; readonly state: Site
   const { settings } = from.state;
   const { parent, ...body } = mark.revision.body;
   const station = parent ? (from.state.accepted.find(({ fact }) => fact.id === parent)?.fact.body.name ?? null) : null;
-  const source = [settings.name, body.source, station && `measured by station ${station} there`].filter(Boolean).join(': ');
+  const source = [settings.name, body.source, station && msg('records.measuredByStationThere', { station })].filter(Boolean).join(': ');
   return {
     ...body,
     mark: id,

@@ -1,6 +1,7 @@
 /** Points of the design, and of what stands, as control: building corners, crossings of a grid, something measured. */
 import { planDistance, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { controlFromBuilt } from './asBuilt.ts';
 import { alikeName, freeName } from './names.ts';
 import { crossingsOf, gridOf } from './siteGrids.ts';
@@ -81,10 +82,10 @@ export function controlCandidates(state: SiteState): ControlCandidate[] {
 }
 
 const SOURCE: Readonly<Record<From, (of: string) => string>> = {
-  drawing: (of) => `point of the drawing ${of}`,
-  grid: (of) => `crossing of the grid ${of}`,
-  package: (of) => `corner of ${of}, from the design`,
-  asBuilt: (of) => `measured as it stands from ${of}`,
+  drawing: (of) => msg('records.pointOfTheDrawing', { ofValue: of }),
+  grid: (of) => msg('records.crossingOfTheGrid', { ofValue: of }),
+  package: (of) => msg('records.cornerOfFromTheDesign', { ofValue: of }),
+  asBuilt: (of) => msg('records.measuredAsItStandsFrom', { ofValue: of }),
 };
 
 /** The marks that points become, each with an id of its own; those that are listed already become none. */

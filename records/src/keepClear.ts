@@ -14,6 +14,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { isOutline, outlinesOf } from './packagePlans.ts';
 import type { SiteState } from './state.ts';
 
@@ -41,7 +42,7 @@ export function keepClearOf(state: SiteState): KeepClear[] {
     body.ground
       ? body.items
           .filter(isOutline)
-          .map((item) => ({ name: `the works at ${item.name}`, corners: item.corners, margin: body.ground!.reach, blocksSight: false }))
+          .map((item) => ({ name: msg('records.theWorksAt', { name: item.name }), corners: item.corners, margin: body.ground!.reach, blocksSight: false }))
       : [],
   );
   return [...drawn, ...dug];

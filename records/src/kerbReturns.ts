@@ -14,6 +14,7 @@ import {
   type ReturnPointName,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { placeOnRoad, type Road } from './roads.ts';
 
 type Item = FactBody<'package'>['items'][number];
@@ -79,11 +80,11 @@ export function returnBetween(from: ReturnSide, to: ReturnSide, radius: Metres):
 
 const NAME: Readonly<Record<ReturnPointName, string>> = { begin: 'begin', quarter: 'quarter', middle: 'middle', threeQuarter: '3 quarter', end: 'end' };
 const WHY: Readonly<Record<ReturnPointName, string>> = {
-  begin: 'return begins',
-  quarter: 'first quarter of the return',
-  middle: 'middle of the return',
-  threeQuarter: 'third quarter of the return',
-  end: 'return ends',
+  begin: msg('records.returnBegins'),
+  quarter: msg('records.firstQuarterOfTheReturn'),
+  middle: msg('records.middleOfTheReturn'),
+  threeQuarter: msg('records.thirdQuarterOfTheReturn'),
+  end: msg('records.returnEnds'),
 };
 
 export interface ReturnWork {
@@ -105,15 +106,15 @@ export function returnItem(from: ReturnSide, to: ReturnSide, { arc, begin, end, 
       stations.push({ station: (arc.length * i) / 4, azimuthDeg: point.azimuth / RADIANS_PER_DEGREE, why: WHY[point.name], offset: null, alsoZ: null });
     });
   if (work.marks !== 'arc') {
-    corners.push({ name: 'radius point', e: arc.radiusPoint.e, n: arc.radiusPoint.n, z: beginZ });
+    corners.push({ name: msg('records.radiusPoint'), e: arc.radiusPoint.e, n: arc.radiusPoint.n, z: beginZ });
     stations.push({
       station: 0,
       azimuthDeg: 0,
-      why: 'radius point: strap the radius all round',
+      why: msg('records.radiusPointStrapTheRadiusAllRound'),
       offset: 0,
       alsoZ: endZ,
       gradeTo: `begin of ${work.name}`.slice(0, 80),
-      alsoTo: `end of ${work.name}`.slice(0, 80),
+      alsoTo: msg('records.endOf', { name: work.name }).slice(0, 80),
     });
   }
   return {
@@ -122,7 +123,7 @@ export function returnItem(from: ReturnSide, to: ReturnSide, { arc, begin, end, 
     designZ: null,
     rule: 'road',
     corners,
-    source: `${from.fact.body.name} to ${to.fact.body.name}`.slice(0, 80),
+    source: msg('records.to', { name: from.fact.body.name, name2: to.fact.body.name }).slice(0, 80),
     road: {
       alignment: from.fact.id,
       line: from.fact.body.alignment,

@@ -14,6 +14,7 @@ import {
   type Radians,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
@@ -83,7 +84,7 @@ export function ownControlBody(
     useHeight: measured.z !== null,
     forProof: false,
     condition: 'usable',
-    source: `measured, station ${solution.fact.body.name}`,
+    source: msg('records.measuredStation', { name: solution.fact.body.name }),
     parent: solution.fact.id,
     supersedes: null,
   };

@@ -20,6 +20,7 @@ import {
   type TiltingAxis,
 } from '@idle-marker/core';
 import { digestOf, heightStationJson, type Fact, type FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { heightDraft, type HeightDraft } from './heightStation.ts';
 import { controlPointOf, precisionOf, readingOf, reductionOf } from './observations.ts';
 import { outcomesOf, type ProofJudgement } from './proving.ts';
@@ -140,10 +141,7 @@ export function pairedBodies(
       coreVersion: CORE_VERSION,
       supersedes: before?.solution.id ?? null,
     },
-    decision:
-      draft.benchmarks > 1
-        ? { verdict: 'accepted', reason: '' }
-        : { verdict: 'provisional', reason: 'one benchmark: nothing checks it until another is sighted' },
+    decision: draft.benchmarks > 1 ? { verdict: 'accepted', reason: '' } : { verdict: 'provisional', reason: msg('records.oneBenchmarkNothingChecksItUntil') },
   };
 }
 

@@ -10,6 +10,7 @@ import {
   type RawSight,
   type RawSights,
 } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { siteState } from './fold/fold.ts';
 import type { ControlMark, SiteState } from './state.ts';
 import { isFixedKind } from './fixedTarget.ts';
@@ -159,7 +160,7 @@ export function factsOfRaw(state: SiteState, raw: RawSights, newId: () => string
         forProof: false,
         condition: 'usable',
         note: '',
-        source: `raw sights of ${raw.header.site}`.slice(0, 200),
+        source: msg('records.rawSightsOf', { site: raw.header.site }).slice(0, 200),
         supersedes: null,
       },
     });

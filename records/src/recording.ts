@@ -10,7 +10,7 @@ import {
   type StakeSide,
 } from '@idle-marker/core';
 import { digestOf, resectionJson, type Fact, type FactBody } from '@idle-marker/contract';
-import { stakeTextOf, type WrittenStake } from '@idle-marker/words';
+import { msg, stakeTextOf, type WrittenStake } from '@idle-marker/words';
 import { conventionFor, offsetAsSet, pointOf, saysTheSame, stakeAsSet, stakeOf } from './conventions.ts';
 import type { UseFlags } from './observations.ts';
 import type { ControlMark, SiteState } from './state.ts';
@@ -191,8 +191,8 @@ export function stationMark(mark: string, occupation: Fact<'occupation'>, result
     useHeight: result.z !== null && occupation.body.instrumentHeight > 0,
     forProof: true,
     condition: 'usable',
-    note: 'free station, kept as a mark',
-    source: `measured, station ${occupation.body.name}`,
+    note: msg('records.freeStationKeptAsAMark'),
+    source: msg('records.measuredStation', { name: occupation.body.name }),
     parent: solution,
     supersedes: null,
   };

@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 /**
  * Things that two tablets have revised without knowing of each other: control, packages, grids, roads, drawings, and what else has
  * revisions. The later one is in force by the rules, and what the other one changed is not in it; that is told until somebody
@@ -63,5 +64,5 @@ export const thisRevisionStands = (state: SiteState, { name, revisions }: Revise
     state,
     revisions.flatMap(({ id }) => (id === stands.id ? [] : [id])),
     stands.id,
-    `${name} was revised twice, and the revision of ${by} stands`,
+    msg('records.wasRevisedTwiceAndTheRevisionOf', { name, by }),
   );

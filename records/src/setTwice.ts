@@ -4,6 +4,7 @@
  */
 import { planDistance, type Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { withdrawBranches, type Withdrawn } from './branches.ts';
 import { toleranceOf } from './recording.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
@@ -56,12 +57,12 @@ export const thisOneStands = (state: SiteState, { name, marks }: SetTwice, stand
     state,
     marks.flatMap(({ id }) => (id === stands.id ? [] : [id])),
     stands.id,
-    `${name} was set twice, and the one of ${by} stands`,
+    msg('records.wasSetTwiceAndTheOneOf', { name, by }),
   );
 
 /** What is said beside a mark that is set anew in the place of all that stand. */
 export function allSetAnew(state: SiteState, key: string, name: string): Withdrawn[] {
   const inForce = state.marks.get(key);
   const beside = (state.marksBeside.get(key) ?? []).map(({ id }) => id);
-  return inForce ? withdrawBranches(state, beside, inForce.id, `${name} was set twice, and was set anew`) : [];
+  return inForce ? withdrawBranches(state, beside, inForce.id, msg('records.wasSetTwiceAndWasSetAnew', { name })) : [];
 }

@@ -1,5 +1,6 @@
 /** What most crews carry, for a site to begin with: the usual figures, each to be confirmed before it is relied on. */
 import type { FactBody } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 
 type Item = FactBody<'equipment'>['what'];
 type Target = Extract<Item, { kind: 'target' }>;
@@ -7,12 +8,12 @@ type Target = Extract<Item, { kind: 'target' }>;
 const target = (name: string, form: Target['form'], constantMm: number): Target => ({ kind: 'target', name, form, constantMm, ownHeight: 0 });
 
 const USUAL: readonly Item[] = [
-  target('Round prism', 'round', 0),
-  target('All-round prism', 'allRound', 17),
-  target('Small prism', 'small', 11.5),
-  target('Foil', 'foil', 0),
-  target('Tripod target', 'round', 0),
-  { kind: 'pole', name: 'Pole', bubbleMinutes: 2, bubbleChecked: null },
+  target(msg('records.roundPrism'), 'round', 0),
+  target(msg('records.allRoundPrism'), 'allRound', 17),
+  target(msg('records.smallPrism'), 'small', 11.5),
+  target(msg('records.foil'), 'foil', 0),
+  target(msg('records.tripodTarget'), 'round', 0),
+  { kind: 'pole', name: msg('common.pole'), bubbleMinutes: 2, bubbleChecked: null },
 ];
 
 export const startingLibrary = (newId: () => string): FactBody<'equipment'>[] =>

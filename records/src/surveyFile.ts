@@ -1,6 +1,7 @@
 /** Survey observations of another program's file as raw sights of this one. */
 import { RAW_SIGHTS_FORMAT, RAW_SIGHTS_VERSION, type FactBody, type RawSight, type RawSights } from '@idle-marker/contract';
 import type { SurveyPointRead, SurveyRead, SurveySetupRead } from '@idle-marker/formats';
+import { msg } from '@idle-marker/words';
 import type { SiteState } from './state.ts';
 
 /** Groups of points that this application writes beside the control. */
@@ -24,7 +25,7 @@ export function rawOfSurvey(state: SiteState, survey: SurveyRead, setup: SurveyS
   const known = new Map(state.control.map(({ revision: { body } }) => [body.name, body]));
   const points = new Map<string, SurveyPointRead>(survey.points.filter(({ group }) => !NOT_CONTROL.has(group)).map((point) => [point.name, point]));
   const targets = new Set(setup.sights.map(({ target }) => target));
-  const by = 'another program';
+  const by = msg('records.anotherProgram');
   const control = [...targets].flatMap((name): RawSights['control'][number][] => {
     const point = points.get(name);
     if (point) return [{ name, e: point.e, n: point.n, z: point.z, sdHMm: null, sdZMm: null, kind: 'other', usePlan: true, useHeight: point.z !== null }];
@@ -39,7 +40,7 @@ export function rawOfSurvey(state: SiteState, survey: SurveyRead, setup: SurveyS
     header: {
       format: RAW_SIGHTS_FORMAT,
       version: RAW_SIGHTS_VERSION,
-      site: survey.project.trim().slice(0, 80) || 'another program',
+      site: survey.project.trim().slice(0, 80) || msg('records.anotherProgram'),
       lengthUnit: survey.linearUnit,
       angleUnit: survey.angleUnit,
       combinedScaleFactor: state.settings.combinedScaleFactor,

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { LARGEST_BODY_BYTES } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import type { ArchiveReader } from './archive/archiveQueue.ts';
 import { archiveRoutes } from './archive/routes.ts';
 import { rawSightsRoutes } from './sites/rawSightsRoutes.ts';
@@ -43,7 +44,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
   if (loopbackOnly) {
     app.use((request, _response, next) => {
       if (LOOPBACK_HOST.test(request.headers.host ?? '')) next();
-      else next(new ProblemError('WRONG_HOST', 'Open it as http://127.0.0.1.'));
+      else next(new ProblemError('WRONG_HOST', msg('answers.openItAsHttp12700')));
     });
   }
   app.use(securityHeaders(), sameOrigin, declaredBody);
@@ -76,7 +77,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
     crewRoutes(orm, clock),
   );
   api.use(() => {
-    throw new ProblemError('NOT_FOUND', 'There is no such address in this API: see /api/v1/openapi.json.');
+    throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchAddressInThis'));
   });
   app.use('/api/v1', api);
   if (webFolder !== null) serveWeb(app, webFolder);
@@ -123,7 +124,7 @@ export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'lo
     });
   }
   app.use(() => {
-    throw new ProblemError('NOT_FOUND', 'Only the crew’s pages are served here: open the link or the code that you were given.');
+    throw new ProblemError('NOT_FOUND', msg('answers.onlyTheCrewsPagesAreServedHere'));
   });
   app.use(problemHandler(log));
   return app;

@@ -15,7 +15,7 @@ import { SiteProvider } from '../src/site/SiteContext.tsx';
 import { judgedSite } from '../src/site/siteStore.ts';
 
 // A busy machine takes longer than a second to draw a page; nothing here measures time.
-configure({ asyncUtilTimeout: 10_000 });
+configure({ asyncUtilTimeout: 30_000 });
 
 export const SITE_ID = '11111111-1111-4111-8111-111111111111';
 

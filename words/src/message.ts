@@ -51,7 +51,7 @@ function formatOf(key: string): IntlMessageFormat {
 /** A message as text, with its values put in. */
 export function msg<K extends MessageKey>(key: K, ...[values]: ValuesOf<K, MessageValue>): string {
   if (values === undefined) return textOf(key);
-  return formatOf(key).format(values as Record<string, string>) as string;
+  return formatOf(key).format<string>(values) as string;
 }
 
 /** A message in its pieces, where some values are more than text (a link, a name set in bold): texts and those, in order. */

@@ -24,7 +24,7 @@ import {
   type Profile,
   type Result,
 } from '@idle-marker/core';
-import { templateFaultWords } from '@idle-marker/words';
+import { msg, templateFaultWords } from '@idle-marker/words';
 import { NullableNumber, Type, Words, type Static, type TSchema } from '../schema.ts';
 import type { DesignFile } from './designFiles.ts';
 import { designFileOf, type CaseFiles, type Kind, type KindError } from './kind.ts';
@@ -50,8 +50,8 @@ const fromFile = <S extends TSchema>(schema: S, run: (input: Static<S>, file: De
 function named<T extends { readonly name: string }>(list: readonly T[], name: string, field: string, what: string): Result<T, KindError> {
   const found = list.find((each) => each.name === name);
   if (found) return ok(found);
-  const known = list.length === 0 ? 'it has none' : `it has ${list.map((each) => each.name).join(', ')}`;
-  return fail({ code: 'NOT_IN_FILE', path: [field], message: `The file has no ${what} “${name}”: ${known}.` });
+  const known = list.length === 0 ? msg('validation.itHasNone') : msg('validation.itHas', { list: list.map((each) => each.name).join(', ') });
+  return fail({ code: 'NOT_IN_FILE', path: [field], message: msg('validation.theFileHasNo', { what, name, known }) });
 }
 
 function alignmentIn(file: DesignFile, name: string): Result<DesignFile['alignments'][number] & { readonly alignment: Alignment }, KindError> {
@@ -63,7 +63,7 @@ function alignmentIn(file: DesignFile, name: string): Result<DesignFile['alignme
 }
 
 function profileIn(alignment: DesignFile['alignments'][number], name: string): Result<Profile, KindError> {
-  const found = named(alignment.profiles, name, 'profileName', `profile of ${alignment.name}`);
+  const found = named(alignment.profiles, name, 'profileName', msg('validation.profileOf', { name: alignment.name }));
   if (!found.ok) return found;
   const profile = profileOf(found.value.points);
   if (!profile.ok) throw new Error(`a profile that was read can't be made: ${profile.error.code}`);
@@ -196,7 +196,7 @@ const crossfallKind = fromFile(
     const unknown = input.queries.findIndex(({ string }) => !template.value.strings.has(string));
     if (unknown >= 0) {
       const { string } = input.queries[unknown]!;
-      return fail({ code: 'STRING_UNKNOWN', path: ['queries', unknown, 'string'], message: `The template has no string ${string}.` });
+      return fail({ code: 'STRING_UNKNOWN', path: ['queries', unknown, 'string'], message: msg('validation.theTemplateHasNoString', { string }) });
     }
     return ok({
       points: input.queries.map((query) => {

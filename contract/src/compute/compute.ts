@@ -1,4 +1,5 @@
 import { fail } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import { Type } from '../schema.ts';
 import { invalidAgainst } from '../validation.ts';
 import type { OpenDesignFile } from './designFiles.ts';
@@ -31,7 +32,7 @@ function pointerOf(path: Path): string {
   return parts[0] === '..' ? ['', ...parts.slice(1)].join('/') : ['', 'input', ...parts].join('/');
 }
 
-const noFiles: OpenDesignFile = () => fail('design files are not read here');
+const noFiles: OpenDesignFile = () => fail(msg('validation.designFilesAreNotReadHere'));
 
 /** Runs one case `{ id, kind, input }`, some with the design file that they name under `file`; other fields are ignored. */
 export function compute(document: unknown, open: OpenDesignFile = noFiles): ComputeOutcome {
@@ -42,7 +43,7 @@ export function compute(document: unknown, open: OpenDesignFile = noFiles): Comp
   const { kind: kindName, file, input } = document as { id: string; kind: string; file?: string; input: object };
   const kind = Object.hasOwn(KINDS, kindName) ? KINDS[kindName] : undefined;
   if (!kind) {
-    const message = `${kindName} is not a kind that is computed here. Known kinds: ${Object.keys(KINDS).join(', ')}`;
+    const message = msg('validation.isNotAKindThatIsComputed', { kindName, keys: Object.keys(KINDS).join(', ') });
     return { id: known, ok: false, error: { code: 'UNKNOWN_KIND', message, path: '/kind' } };
   }
   const invalid = invalidAgainst(kind.schema, input);

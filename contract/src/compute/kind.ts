@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '@idle-marker/core';
+import { msg } from '@idle-marker/words';
 import type { Static, TSchema } from '../schema.ts';
 import type { DesignFile, OpenDesignFile } from './designFiles.ts';
 
@@ -36,8 +37,7 @@ export const kindsWith =
 
 /** The design file that a case names, open. Its name stands beside the input, so the path of an error is that of the case. */
 export function designFileOf({ file, open }: CaseFiles): Result<DesignFile, KindError> {
-  if (file === null)
-    return fail({ code: 'FILE_MISSING', path: ['..', 'file'], message: 'This kind is computed from a design file: name one that lies beside the case.' });
+  if (file === null) return fail({ code: 'FILE_MISSING', path: ['..', 'file'], message: msg('validation.thisKindIsComputedFromADesign') });
   const opened = open(file);
   return opened.ok ? ok(opened.value) : fail({ code: 'FILE_UNREADABLE', path: ['..', 'file'], message: `${file}: ${opened.error}` });
 }

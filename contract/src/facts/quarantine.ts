@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 /**
  * Facts that were kept before a rule held for them, such as a coordinate beyond any site: they are what they say they are, and
  * only too large, too long or not on one line. They stay in the ledger, are told, and go along in an archive.
@@ -47,7 +48,9 @@ export interface Quarantined {
 /** What a fact refers to that is not there; kept before that was held to. */
 function pointsNowhere(fact: AnyFact, known: ReadonlySet<string>): Invalid | null {
   const missing = allReferences(fact).find(({ to, isLater }) => isLater && !known.has(to));
-  return missing ? { code: 'INVALID_INPUT', path: missing.path, message: `${missing.path.split('/').pop()!} refers to an entry that is not here` } : null;
+  return missing
+    ? { code: 'INVALID_INPUT', path: missing.path, message: msg('validation.refersToAnEntryThatIsNot', { pop: missing.path.split('/').pop()! }) }
+    : null;
 }
 
 /** Those of all facts of a site that would not be taken now, each with why. */

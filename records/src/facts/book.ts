@@ -1,6 +1,6 @@
 /** How lines of the field book call things and write figures. */
 import { formatLength, type Metres, type StationFormat } from '@idle-marker/core';
-import { UNIT_ABBREVIATION, usualStationFormat } from '@idle-marker/words';
+import { msg, UNIT_ABBREVIATION, usualStationFormat } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from '../state.ts';
 
@@ -21,20 +21,20 @@ export interface Book {
 
 export function bookOf(state: SiteState, says: Book['says']): Book {
   const unit = state.settings.lengthUnit;
-  const mark = (id: string) => factOf(state, 'mark', id)?.body.name ?? 'an unknown mark';
+  const mark = (id: string) => factOf(state, 'mark', id)?.body.name ?? msg('book.anUnknownMark');
   const names = new Map(state.control.map((each) => [each.id, each.revision.body.name]));
-  const control = (id: string) => names.get(id) ?? 'an unknown mark';
+  const control = (id: string) => names.get(id) ?? msg('book.anUnknownMark');
   const plan = (work: string, key: string) => factOf(state, 'package', work)?.body.plans.find((each) => each.key === key)?.name ?? key;
   return {
     state,
     stationStyle: { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) },
     length: (metres) => (metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${UNIT_ABBREVIATION[unit]}`),
-    occupation: (id) => factOf(state, 'occupation', id)?.body.name ?? 'an unknown station',
+    occupation: (id) => factOf(state, 'occupation', id)?.body.name ?? msg('book.anUnknownStation'),
     control,
-    solution: (id) => factOf(state, 'solution', id)?.body.name ?? 'an unknown station',
+    solution: (id) => factOf(state, 'solution', id)?.body.name ?? msg('book.anUnknownStation'),
     mark,
     plan,
-    direction: (id) => state.directions.find((each) => each.id === id)?.body.name ?? 'a fixed direction',
+    direction: (id) => state.directions.find((each) => each.id === id)?.body.name ?? msg('book.aFixedDirection'),
     target(target) {
       switch (target.kind) {
         case 'control':
@@ -47,7 +47,7 @@ export function bookOf(state: SiteState, says: Book['says']): Book {
         case 'spot':
           return target.name;
         case 'line':
-          return `the line ${target.from} ${target.to}`;
+          return msg('book.theLine', { from: target.from, to: target.to });
       }
     },
     says,

@@ -1,5 +1,5 @@
 /** Control on the ground, and what a station is proved by. */
-import { PROOF_OUTCOME, withoutStop } from '@idle-marker/words';
+import { msg, PROOF_OUTCOME, withoutStop } from '@idle-marker/words';
 import type { Fact } from '@idle-marker/contract';
 import type { Book } from './book.ts';
 import type { Kinds } from './kind.ts';
@@ -10,7 +10,16 @@ const photographed = ({ state, mark }: Book, id: string): string =>
 
 function controlSaid({ body }: Fact<'control'>, { length }: Book): string {
   const { name, e, n, z, condition, supersedes, source, note } = body;
-  return `${name} ${supersedes ? 'new revision' : 'listed'}: E ${length(e)}, N ${length(n)}, height ${length(z)}, ${condition}; ${source}${note ? `; ${note}` : ''}`;
+  return msg('book.eNHeight', {
+    name,
+    supersedes: supersedes ? msg('book.newRevision') : 'listed',
+    length: length(e),
+    length2: length(n),
+    length3: length(z),
+    condition,
+    source,
+    note: note ? `; ${note}` : '',
+  });
 }
 
 export const PROOF_FACTS: Kinds<'control' | 'visit' | 'photo' | 'finding' | 'proof' | 'direction' | 'resight' | 'deferral' | 'tape'> = {
@@ -20,43 +29,63 @@ export const PROOF_FACTS: Kinds<'control' | 'visit' | 'photo' | 'finding' | 'pro
     activity: 'control',
     isDone: true,
     line: ({ body: { mark, outcome, labelRead, note } }, book) =>
-      `${book.control(mark)} ${outcome}${labelRead ? ', label read' : ''}${note ? `: ${note}` : ''}`,
+      `${book.control(mark)} ${outcome}${labelRead ? msg('book.labelRead') : ''}${note ? `: ${note}` : ''}`,
   },
   photo: {
     topic: 'control',
     activity: 'control',
     line: ({ body: { mark, written, caption } }, book) =>
-      `${written ? 'Photo of what was written at' : 'Photo of'} ${photographed(book, mark)}${caption ? `: ${caption}` : ''}`,
+      `${written ? msg('book.photoOfWhatWasWrittenAt') : msg('book.photoOf')} ${photographed(book, mark)}${caption ? `: ${caption}` : ''}`,
   },
   finding: {
     topic: 'control',
     activity: 'control',
-    line: ({ body: { reason, effects } }) => `${withoutStop(reason)}. ${effects.length} ${effects.length === 1 ? 'mark' : 'marks'} looked at`,
+    line: ({ body: { reason, effects } }) => msg('book.lookedAt', { withoutStop: withoutStop(reason), effects: effects.length }),
   },
   proof: {
     topic: 'proof',
     activity: 'proof',
     isDone: true,
     line: ({ body: { solution, control, direction, plan, height } }, book) =>
-      `${book.solution(solution)} proved on ${control === null ? book.direction(direction) : book.control(control)}: plan ${PROOF_OUTCOME[plan]}, height ${PROOF_OUTCOME[height]}`,
+      msg('book.provedOnPlanHeight', {
+        solution: book.solution(solution),
+        control: control === null ? book.direction(direction) : book.control(control),
+        proofOutcome: PROOF_OUTCOME[plan],
+        proofOutcome2: PROOF_OUTCOME[height],
+      }),
   },
   direction: {
     topic: 'proof',
     activity: 'proof',
-    line: ({ body: { solution, name } }, book) => `${book.solution(solution)}: fixed direction to ${name} taken`,
+    line: ({ body: { solution, name } }, book) => msg('book.fixedDirectionToTaken', { solution: book.solution(solution), name }),
   },
   resight: {
     topic: 'proof',
     activity: 'proof',
     isDone: true,
     line: ({ body: { mark, solution, plan, height } }, book) =>
-      `${book.mark(mark)} sighted again from ${book.solution(solution)}: plan ${PROOF_OUTCOME[plan]}, height ${PROOF_OUTCOME[height]}`,
+      msg('book.sightedAgainFromPlanHeight', {
+        mark: book.mark(mark),
+        solution: book.solution(solution),
+        proofOutcome: PROOF_OUTCOME[plan],
+        proofOutcome2: PROOF_OUTCOME[height],
+      }),
   },
-  deferral: { topic: 'proof', activity: 'office', line: ({ body: { solution, reason } }, book) => `${book.solution(solution)}: proof put off, ${reason}` },
+  deferral: {
+    topic: 'proof',
+    activity: 'office',
+    line: ({ body: { solution, reason } }, book) => msg('book.proofPutOff', { solution: book.solution(solution), reason }),
+  },
   tape: {
     topic: 'proof',
     activity: 'proof',
     line: ({ body: { from, to, taped, measured, within } }, { mark, length }) =>
-      `Taped ${mark(from)} to ${mark(to)}: ${length(taped)}, from coordinates ${length(measured)}${within ? '' : ', outside the tolerance'}`,
+      msg('book.tapedToFromCoordinates', {
+        mark: mark(from),
+        mark2: mark(to),
+        length: length(taped),
+        length2: length(measured),
+        within: within ? '' : msg('book.outsideTheTolerance'),
+      }),
   },
 };

@@ -1,6 +1,6 @@
 /** Placing the instrument, sighting, solving and deciding. */
 import { formatSigned } from '@idle-marker/core';
-import { angleAsRead, EVENT_WORDS, FIX_WORD, goodToWords, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, angleAsRead, EVENT_WORDS, FIX_WORD, goodToWords, UNIT_ABBREVIATION } from '@idle-marker/words';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { goodToOf } from '../checked.ts';
 import type { Book } from './book.ts';
@@ -35,14 +35,33 @@ const SIGHT_ACTIVITY: Readonly<Record<Purpose, Activity>> = {
 function sightSaid({ body }: Fact<'sight'>, book: Book): string {
   const { read } = body;
   const angle = (value: number) => angleAsRead(value, read, book.state.settings.angleUnit);
-  const slope = read.slope === null ? 'no distance' : `slope ${read.slope.toFixed(read.lengthDecimals)} ${UNIT_ABBREVIATION[read.lengthUnit]}`;
-  return `${book.occupation(body.occupation)}: sight to ${book.target(body.target)}, circle ${angle(read.circle)}, zenith ${angle(read.zenith)}, ${slope}, target ${book.length(body.targetHeight)}`;
+  const slope =
+    read.slope === null
+      ? msg('book.noDistance')
+      : msg('book.slope', { slope: read.slope.toFixed(read.lengthDecimals), unitAbbreviation: UNIT_ABBREVIATION[read.lengthUnit] });
+  return msg('book.sightToCircleZenithTarget', {
+    occupation: book.occupation(body.occupation),
+    target: book.target(body.target),
+    angle: angle(read.circle),
+    angle2: angle(read.zenith),
+    slope,
+    length: book.length(body.targetHeight),
+  });
 }
 
 function positionSaid({ body }: Fact<'position'>, { occupation, target, length }: Book): string {
   const { read } = body;
-  const old = read.correctionAge === null ? 'no corrections' : `corrections ${read.correctionAge.toFixed(1)} s old`;
-  return `${occupation(body.occupation)}: receiver at ${target(body.target)}, E ${length(read.e)}, N ${length(read.n)}, height ${length(read.z)}, ${FIX_WORD[read.fix]}, ${old}, antenna ${length(body.antennaHeight)}`;
+  const old = read.correctionAge === null ? msg('book.noCorrections') : msg('book.correctionsSOld', { correctionAge: read.correctionAge.toFixed(1) });
+  return msg('book.receiverAtENHeightAntenna', {
+    occupation: occupation(body.occupation),
+    target: target(body.target),
+    length: length(read.e),
+    length2: length(read.n),
+    length3: length(read.z),
+    fixWord: FIX_WORD[read.fix],
+    old,
+    length4: length(body.antennaHeight),
+  });
 }
 
 function solutionSaid(fact: Fact<'solution'>, { state, control, length }: Book): string {
@@ -50,22 +69,22 @@ function solutionSaid(fact: Fact<'solution'>, { state, control, length }: Book):
   const { name, result, uses, method } = body;
   const decided = [...state.accepted, ...state.refused].find((each) => each.fact.id === id);
   const used = [...new Set(uses.filter((use) => use.plan || use.height).map((use) => control(use.control)))].join(', ');
-  if (method === 'paired') return `${name}: heights from ${used}, plan from the receiver; height ${length(result.z)}`;
+  if (method === 'paired') return msg('book.heightsFromPlanFromTheReceiverHeight', { name, used, length: length(result.z) });
   const goodTo = goodToWords(decided ? goodToOf(decided) : figuresOf(fact).radius95, state.settings.lengthUnit);
-  return `${name} solved from ${used}: E ${length(result.e)}, N ${length(result.n)}, height ${length(result.z)}, 95 % ${goodTo}`;
+  return msg('book.solvedFromENHeight95', { name, used, length: length(result.e), length2: length(result.n), length3: length(result.z), goodTo });
 }
 
 function correctionSaid(body: FactBody<'correction'>, { length, solution }: Book): string {
   const sights = `${body.sights.length} ${body.sights.length === 1 ? 'sight' : 'sights'}`;
   switch (body.what) {
     case 'targetHeight':
-      return `target height of ${sights} corrected to ${length(body.value)}`;
+      return msg('book.targetHeightOfCorrectedTo', { sights, length: length(body.value) });
     case 'prismConstant':
-      return `prism constant of ${sights} corrected to ${formatSigned(body.value * 1000, 1)} mm`;
+      return msg('book.prismConstantOfCorrectedToMm', { sights, signed: formatSigned(body.value * 1000, 1) });
     case 'station':
-      return `${sights} found to have been taken from ${solution(body.station)}`;
+      return msg('book.foundToHaveBeenTakenFrom', { sights, solution: solution(body.station) });
     case 'instrumentHeight':
-      return `instrument height corrected to ${length(body.value)}`;
+      return msg('book.instrumentHeightCorrectedTo', { length: length(body.value) });
   }
 }
 
@@ -74,14 +93,23 @@ export const STATION_FACTS: Kinds<'occupation' | 'sight' | 'pairing' | 'position
     topic: 'station',
     activity: 'setUp',
     line: ({ body: { name, instrument, temperatureC, pressureHPa, ppm, ground, windy } }) =>
-      `${name} set up: ${instrument.name}, ${temperatureC} °C, ${pressureHPa} hPa, ${ppm.toFixed(1)} ppm, on ${ground}${windy ? ', windy' : ''}`,
+      msg('book.setUpCHpaPpmOn', { name, name2: instrument.name, temperatureC, pressureHPa, ppm: ppm.toFixed(1), ground, windy: windy ? ', windy' : '' }),
   },
   sight: { topic: ({ body }) => SIGHT_TOPIC[body.purpose], activity: ({ body }) => SIGHT_ACTIVITY[body.purpose], line: sightSaid },
   pairing: {
     topic: 'station',
     activity: 'setUp',
     line: ({ body: { occupation, name, receiver, offset, antennaHeight, fit, note } }, book) =>
-      `${book.occupation(occupation)}: plan from receiver ${receiver} (${name}), offset ${book.length(offset)}, antenna ${book.length(antennaHeight)}; fitted to the site within ${fit.sdPlanMm} mm plan, ${fit.sdHeightMm} mm height${note ? `; ${note}` : ''}`,
+      msg('book.planFromReceiverOffsetAntennaFittedTo', {
+        occupation: book.occupation(occupation),
+        receiver,
+        name,
+        length: book.length(offset),
+        length2: book.length(antennaHeight),
+        sdPlanMm: fit.sdPlanMm,
+        sdHeightMm: fit.sdHeightMm,
+        note: note ? `; ${note}` : '',
+      }),
   },
   position: { topic: ({ body }) => (body.purpose === 'proof' ? 'proof' : 'mark'), activity: 'marking', line: positionSaid },
   solution: { topic: 'station', activity: 'setUp', line: solutionSaid },
@@ -106,6 +134,6 @@ export const STATION_FACTS: Kinds<'occupation' | 'sight' | 'pairing' | 'position
   close: {
     topic: 'station',
     activity: 'setUp',
-    line: ({ body: { occupation, note } }, book) => `${book.occupation(occupation)} closed${note ? `: ${note}` : ''}`,
+    line: ({ body: { occupation, note } }, book) => msg('book.closed', { occupation: book.occupation(occupation), note: note ? `: ${note}` : '' }),
   },
 };

@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Worker } from 'node:worker_threads';
+import { msg } from '@idle-marker/words';
 import type { Configuration } from '../configuration.ts';
 import { ProblemError } from '../http/problems.ts';
 import type { ArchiveOutcome } from './archiveThread.ts';
@@ -38,7 +39,7 @@ export class ArchiveQueue {
 
   /** Takes an archive in. Throws TOO_MANY where so many come at once that no site sends them. */
   async take(stream: Readable, signal: AbortSignal): Promise<ArchiveTaken> {
-    if (this.inside > MOST_WAITING) throw new ProblemError('TOO_MANY', 'Other archives are being read: send this one again in a minute. Nothing was written.');
+    if (this.inside > MOST_WAITING) throw new ProblemError('TOO_MANY', msg('answers.otherArchivesAreBeingReadSendThis'));
     this.inside++;
     let folder: string | null = null;
     try {
@@ -67,7 +68,7 @@ function limited(): Transform {
   });
 }
 
-const TOO_MUCH = 'The archive comes to more than can be read here.';
+const TOO_MUCH = msg('answers.theArchiveComesToMoreThanCan');
 
 /** Loading the thread takes a second: it stays for the next archive, and goes when none comes. */
 const IDLE_MS = 60_000;
@@ -116,7 +117,7 @@ export function threadReader(script: URL, database: Configuration['database']): 
           else reject(errorOf(outcome));
         });
       const onError = (error: NodeJS.ErrnoException) => ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(TOO_MUCH) : error));
-      const onExit = () => ended(() => reject(refused(signal.aborted ? 'The archive took too long to read, or was called off.' : TOO_MUCH)));
+      const onExit = () => ended(() => reject(refused(signal.aborted ? msg('answers.theArchiveTookTooLongToRead') : TOO_MUCH)));
       thread.on('message', onMessage).on('error', onError).on('exit', onExit);
       signal.addEventListener('abort', stop);
       if (signal.aborted) stop();
@@ -128,9 +129,9 @@ function errorOf(outcome: Exclude<ArchiveOutcome, { readonly taken: unknown }>):
   if ('problem' in outcome) return new ProblemError(outcome.problem.code, outcome.problem.detail);
   switch (outcome.failed) {
     case 'away':
-      return new ProblemError('DATABASE_AWAY', 'The database does not answer. Nothing was written: send the archive again once it is back.');
+      return new ProblemError('DATABASE_AWAY', msg('answers.theDatabaseDoesNotAnswerNothingWas'));
     case 'full':
-      return new ProblemError('STORAGE_FULL', 'The server’s disk is full, or takes nothing any more: make room there. Nothing was written.');
+      return new ProblemError('STORAGE_FULL', msg('answers.theServersDiskIsFullOrTakes'));
     case 'unknown':
       return new Error(outcome.message);
   }

@@ -1,6 +1,7 @@
 /** What an archive of a site is: a ZIP file (APPNOTE of its inventor) with a list of contents that tells whether any of them was changed. */
 import { createHash } from 'node:crypto';
 import { closed, Type, Uuid } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 
 export const ARCHIVE_FORMAT = 'idle-marker site archive';
@@ -34,4 +35,4 @@ export interface Manifest {
 
 export const digestOfBytes = (bytes: Uint8Array | string): string => createHash('sha256').update(bytes).digest('hex');
 
-export const refused = (what: string): ProblemError => new ProblemError('INVALID_ARCHIVE', `${what} Nothing was written.`);
+export const refused = (what: string): ProblemError => new ProblemError('INVALID_ARCHIVE', msg('answers.nothingWasWritten', { what }));

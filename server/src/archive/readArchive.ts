@@ -6,6 +6,7 @@ import { createHash, type Hash } from 'node:crypto';
 import { StringDecoder } from 'node:string_decoder';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { Instant, invalidAgainst, invalidFact, invalidShape, LARGEST_BODY_BYTES, type AnyFact, type Invalid } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { insertLaterReferences } from '../facts/laterReferences.ts';
 import { appendFacts } from '../facts/ledger.ts';
@@ -42,7 +43,7 @@ export async function readArchive(orm: MikroORM, stream: AsyncIterable<Uint8Arra
   try {
     return await orm.em.fork().transactional((em) => new Reading(em).read(stream));
   } catch (error) {
-    if (isUnwritable(error)) throw refused('The archive holds a value that can’t be kept.');
+    if (isUnwritable(error)) throw refused(msg('answers.theArchiveHoldsAValueThatCant'));
     throw error;
   }
 }
@@ -66,28 +67,27 @@ class Reading {
       await open.taker.take(bytes);
       if (!final) continue;
       await open.taker.end();
-      if (path !== MANIFEST && open.hash.digest('hex') !== this.manifest!.files[path])
-        throw refused(`${path} is not as it was written: the archive was changed, or damaged on its way.`);
+      if (path !== MANIFEST && open.hash.digest('hex') !== this.manifest!.files[path]) throw refused(msg('answers.isNotAsItWasWrittenThe', { path }));
       open = null;
     }
     const { manifest, facts, files } = this;
-    if (manifest === null) throw refused('This is no archive of a site: it has no list of contents.');
+    if (manifest === null) throw refused(msg('answers.thisIsNoArchiveOfASite'));
     const missing = Object.keys(manifest.files).find((path) => !this.seen.has(path));
-    if (missing) throw refused(`${missing} is on the archive’s list of contents, but not in it.`);
+    if (missing) throw refused(msg('answers.isOnTheArchivesListOfContents', { missing }));
     return { site: manifest.site, name: manifest.name, facts, files };
   }
 
   private takerOf(path: string): Taker {
     const { em, manifest } = this;
     if (manifest === null) {
-      if (path !== MANIFEST) throw refused('This is no archive of a site: it does not begin with its list of contents.');
+      if (path !== MANIFEST) throw refused(msg('answers.thisIsNoArchiveOfASite2'));
       return whole((bytes) => {
         this.manifest = manifestOf(bytes);
         return Promise.resolve();
       });
     }
-    if (!Object.hasOwn(manifest.files, path)) throw refused(`${path} is not on the archive’s list of contents: somebody has put it there.`);
-    if (this.seen.has(path)) throw refused(`${path} is in the archive twice.`);
+    if (!Object.hasOwn(manifest.files, path)) throw refused(msg('answers.isNotOnTheArchivesListOf', { path }));
+    if (this.seen.has(path)) throw refused(msg('answers.isInTheArchiveTwice', { path }));
     this.seen.add(path);
     if (path === FACTS) return new Facts(em, manifest, (written) => (this.facts += written));
     if (path === SHEETS) return lines(SHEETS, LONGEST_SHEET, (text, line) => takeSheet(em, manifest.site, text, line));
@@ -116,7 +116,7 @@ function lines(path: string, longest: number, take: (text: string, line: number)
   const cut = async (text: string, last: boolean) => {
     const found = `${rest}${text}`.split('\n');
     rest = last ? '' : found.pop()!;
-    if (rest.length > longest) throw refused(`${path}, line ${line + found.length + 1}, is longer than such a line may be.`);
+    if (rest.length > longest) throw refused(msg('answers.lineIsLongerThanSuchALine', { path, line: line + found.length + 1 }));
     for (const each of found) {
       line++;
       if (each !== '') await take(each, line);
@@ -129,16 +129,16 @@ function parsed(path: string, text: string, line?: number): unknown {
   try {
     return JSON.parse(text);
   } catch {
-    throw refused(`${path}${line === undefined ? '' : `, line ${line},`} is not JSON.`);
+    throw refused(msg('answers.isNotJson', { path, line: line === undefined ? '' : msg('answers.line', { line }) }));
   }
 }
 
 function manifestOf(bytes: Buffer): Manifest {
   const manifest = parsed(MANIFEST, bytes.toString('utf8'));
   const invalid = invalidAgainst(ManifestSchema, manifest);
-  if (invalid) throw refused(`The archive’s list of contents is not one: ${invalid.message}.`);
+  if (invalid) throw refused(msg('answers.theArchivesListOfContentsIsNot', { message: invalid.message }));
   const { version } = manifest as Manifest;
-  if (version > ARCHIVE_VERSION) throw refused(`The archive was written by a later version of Idle Marker (form ${version}): take that one, or a newer one.`);
+  if (version > ARCHIVE_VERSION) throw refused(msg('answers.theArchiveWasWrittenByALater', { version }));
   return manifest as Manifest;
 }
 
@@ -162,7 +162,7 @@ class Facts implements Taker {
 
   async end(): Promise<void> {
     await this.lines.end();
-    if (!this.saysSite) throw refused(`${FACTS} does not say what site it is of.`);
+    if (!this.saysSite) throw refused(msg('answers.doesNotSayWhatSiteItIs', { facts: FACTS }));
     await this.write();
     // What was kept before its reference was held to may have arrived before what it names.
     await query(this.em, insertLaterReferences('fact.site_id = ?'), [this.site]);
@@ -174,7 +174,7 @@ class Facts implements Taker {
     const isQuarantined = id !== undefined && this.quarantined.has(id);
     const unfit = isQuarantined ? invalidShape(fact) : invalidFact(fact);
     const invalid = unfit ?? (orderedAt === undefined ? null : invalidOrder(orderedAt, fact as AnyFact));
-    if (invalid) throw refused(`${FACTS}, line ${line}: ${invalid.message} (${invalid.path || 'the fact itself'}).`);
+    if (invalid) throw refused(msg('answers.line2', { facts: FACTS, line, message: invalid.message, path: invalid.path || msg('answers.theFactItself') }));
     this.batch.push({ fact: fact as AnyFact, orderedAt: (orderedAt as string | undefined) ?? null, line });
     this.letters += text.length;
     this.saysSite ||= (fact as AnyFact).type === 'site';
@@ -204,22 +204,23 @@ function withoutOrder(document: unknown): { readonly orderedAt: unknown; readonl
 function invalidOrder(orderedAt: unknown, { at }: AnyFact): Invalid | null {
   const invalid = invalidAgainst(Instant, orderedAt);
   if (invalid) return { ...invalid, path: '/orderedAt' };
-  return Date.parse(orderedAt as string) < Date.parse(at) ? null : { code: 'INVALID_INPUT', path: '/orderedAt', message: 'orderedAt is not before the stamp' };
+  return Date.parse(orderedAt as string) < Date.parse(at)
+    ? null
+    : { code: 'INVALID_INPUT', path: '/orderedAt', message: msg('answers.orderedatIsNotBeforeTheStamp') };
 }
 
 /** The same site, gone on differently in two places, is told by what differs rather than by ids that nobody has ever seen. */
 function againstWhatIsHere(error: ProblemError, batch: Facts['batch']): ProblemError {
   const found = batch.find(({ fact }) => fact.id === error.about);
-  const which = found ? ` (line ${found.line} of ${FACTS}: ${found.fact.type} of ${found.fact.at.slice(0, 16).replace('T', ' ')} UTC)` : '';
+  const which = found
+    ? msg('answers.lineOfOfUtc', { line: found.line, facts: FACTS, type: found.fact.type, at: found.fact.at.slice(0, 16).replace('T', ' ') })
+    : '';
   switch (error.code) {
     case 'CONFLICT':
     case 'SEQUENCE_TAKEN':
-      return new ProblemError(
-        error.code,
-        `This site is here already, and tells something else than the archive${which}. Entries are never changed, so the two can’t be put together: open the archive on a server that does not have the site. Nothing was written.`,
-      );
+      return new ProblemError(error.code, msg('answers.thisSiteIsHereAlreadyAndTells', { which }));
     case 'MISSING_REFERENCE':
-      return refused(`An entry in ${FACTS} refers to another that is neither in the archive nor here.`);
+      return refused(msg('answers.anEntryInRefersToAnotherThat', { facts: FACTS }));
     default:
       return error;
   }
@@ -229,23 +230,23 @@ function againstWhatIsHere(error: ProblemError, batch: Facts['batch']): ProblemE
 async function takeSheet(em: EntityManager, site: string, text: string, line: number): Promise<void> {
   const document = parsed(SHEETS, text, line);
   const invalid = invalidAgainst(SheetLineSchema, document);
-  if (invalid) throw refused(`${SHEETS}, line ${line}, is no sheet: ${invalid.message} (${invalid.path || 'the sheet itself'}).`);
+  if (invalid)
+    throw refused(msg('answers.lineIsNoSheet', { sheets: SHEETS, line, message: invalid.message, path: invalid.path || msg('answers.theSheetItself') }));
   const { id, number, revision, content, issuedAt } = document as SheetLine;
-  if (!isTimeZone(content.timeZone)) throw refused(`${SHEETS}, line ${line}, is no sheet: ${content.timeZone} is no time zone.`);
+  if (!isTimeZone(content.timeZone)) throw refused(msg('answers.lineIsNoSheetIsNoTime', { sheets: SHEETS, line, timeZone: content.timeZone }));
   const [known] = await query<{ same: boolean }>(
     em,
     'select (site_id = ? and number = ? and revision = ? and content = ?::jsonb) as same from sheet where id = ?',
     [site, number, revision, JSON.stringify(content), id],
   );
-  if (known && !known.same)
-    throw new ProblemError('CONFLICT', `Cut sheet ${number}, revision ${revision}, is kept here with other content. Nothing was written.`);
+  if (known && !known.same) throw new ProblemError('CONFLICT', msg('answers.cutSheetRevisionIsKeptHereWith', { number, revision }));
   if (known) return;
   const [handover] = await query(
     em,
     `select id from fact where site_id = ? and type = 'handover' and body->>'sheet' = ? and body->>'number' = ? and body->>'revision' = ?`,
     [site, id, String(number), String(revision)],
   );
-  if (!handover) throw refused(`${SHEETS}, line ${line}: no entry says that cut sheet ${number}, revision ${revision}, was handed over.`);
+  if (!handover) throw refused(msg('answers.lineNoEntrySaysThatCutSheet', { sheets: SHEETS, line, number, revision }));
   await query(em, 'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)', [
     id,
     site,
@@ -259,16 +260,16 @@ async function takeSheet(em: EntityManager, site: string, text: string, line: nu
 /** A photo or a drawing; gives how many were written. */
 async function takeBeside(em: EntityManager, site: string, path: string, bytes: Buffer, digest: string): Promise<number> {
   const [, folder, id] = BESIDE_PATH.exec(path) ?? [];
-  if (!folder || !id) throw refused(`${path} is nothing that belongs in an archive.`);
+  if (!folder || !id) throw refused(msg('answers.isNothingThatBelongsInAnArchive', { path }));
   const table = folder === 'images' ? 'image' : 'source_file';
   const [known] = await query<{ digest: string; siteId: string }>(em, `select digest, site_id as "siteId" from ${table} where id = ?`, [id]);
   if (known) {
-    if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', `${path} is kept here with other content. Nothing was written.`);
+    if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', msg('answers.isKeptHereWithOtherContentNothing', { path }));
     return 0;
   }
   if (table === 'image') {
     const mediaType = imageTypeOf(bytes);
-    if (mediaType === null) throw refused(`${path} is no JPEG, PNG or WebP picture.`);
+    if (mediaType === null) throw refused(msg('answers.isNoJpegPngOrWebpPicture', { path }));
     await query(em, 'insert into image (id, site_id, media_type, digest, bytes) values (?, ?, ?, ?, ?)', [id, site, mediaType, digest, bytes]);
   } else await query(em, 'insert into source_file (id, site_id, digest, bytes) values (?, ?, ?, ?)', [id, site, digest, bytes]);
   return 1;

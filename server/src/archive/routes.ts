@@ -3,6 +3,7 @@ import { Router, type Response } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { siteState } from '@idle-marker/records';
 import { fileWord } from '@idle-marker/paper';
+import { msg } from '@idle-marker/words';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { ProblemError } from '../http/problems.ts';
@@ -25,7 +26,7 @@ export function archiveRoutes(orm: MikroORM, read: ArchiveReader): Router {
     const site = uuidOf(request, 'site');
     const em = orm.em.fork();
     const facts = await readAllFacts(em, site);
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', 'There is no such site.');
+    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
     response.setHeader('Content-Disposition', `attachment; filename="${fileWord(siteState(facts).settings.name)}.zip"`);
     response.type('application/zip');
     // Whoever goes away in the middle must not keep a connection waiting for room that never comes.
@@ -47,7 +48,7 @@ export function archiveRoutes(orm: MikroORM, read: ArchiveReader): Router {
     );
   });
   router.post('/archives', async (request, response) => {
-    if (!request.is(ARCHIVE_TYPES)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the archive as application/zip. Nothing was written.');
+    if (!request.is(ARCHIVE_TYPES)) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheArchiveAsApplicationZipNothing'));
     try {
       response.status(201).json(await queue.take(request, whenGone(response)));
     } catch (error) {

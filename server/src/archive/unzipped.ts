@@ -4,6 +4,7 @@
  */
 import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
 import { LARGEST_DRAWING_BYTES, LARGEST_IMAGE_BYTES } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { FACTS, MANIFEST, refused, SHEETS } from './manifest.ts';
 
 export interface Part {
@@ -40,14 +41,14 @@ export async function* unzipped(stream: AsyncIterable<Uint8Array>): AsyncGenerat
     const path = file.name;
     let size = 0;
     limits.open++;
-    if (++limits.files > MOST_FILES) fail(`The archive holds more than ${MOST_FILES} files.`);
+    if (++limits.files > MOST_FILES) fail(msg('answers.theArchiveHoldsMoreThanFiles', { mostFiles: MOST_FILES }));
     file.ondata = (error, bytes, final) => {
-      if (error) fail(`${path} of the archive can’t be unpacked: the file is damaged.`);
+      if (error) fail(msg('answers.ofTheArchiveCantBeUnpackedThe', { path }));
       if (failure) return;
       size += bytes.length;
       limits.unpacked += bytes.length;
-      if (size > largest(path)) fail(`${path} of the archive is larger than such a file may be.`);
-      else if (limits.unpacked > RATIO_FROM + MOST_TIMES * limits.came) fail(`${path} of the archive unpacks to far more than such a file comes to.`);
+      if (size > largest(path)) fail(msg('answers.ofTheArchiveIsLargerThanSuch', { path }));
+      else if (limits.unpacked > RATIO_FROM + MOST_TIMES * limits.came) fail(msg('answers.ofTheArchiveUnpacksToFarMore', { path }));
       if (failure) return;
       if (final) limits.open--;
       done.push({ path, bytes, final });
@@ -60,7 +61,7 @@ export async function* unzipped(stream: AsyncIterable<Uint8Array>): AsyncGenerat
     try {
       unzip.push(bytes, final);
     } catch {
-      fail('This is no ZIP file that can be read, or it is damaged.');
+      fail(msg('answers.thisIsNoZipFileThatCan'));
     }
     if (failure) throw failure;
   };
@@ -71,7 +72,7 @@ export async function* unzipped(stream: AsyncIterable<Uint8Array>): AsyncGenerat
   }
   if (limits.came > 0) push(new Uint8Array(0), true);
   yield* done.splice(0);
-  if (limits.came === 0 || limits.open > 0) throw refused('The archive ends before all of it has come.');
+  if (limits.came === 0 || limits.open > 0) throw refused(msg('answers.theArchiveEndsBeforeAllOfIt'));
 }
 
 async function* pieces(stream: AsyncIterable<Uint8Array>): AsyncGenerator<Uint8Array> {

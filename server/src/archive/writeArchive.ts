@@ -2,6 +2,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { canonicalJson, quarantinedAmong, type Fact, type StoredFact } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { ProblemError } from '../http/problems.ts';
@@ -29,7 +30,7 @@ interface SheetRecord {
 export async function writeArchive(em: EntityManager, site: string, put: (bytes: Uint8Array) => Promise<void>): Promise<void> {
   const facts = await readAllFacts(em, site);
   const settings = facts.findLast((fact): fact is StoredFact & Fact<'site'> => fact.type === 'site');
-  if (!settings) throw new ProblemError('NOT_FOUND', 'There is no such site.');
+  if (!settings) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
   const sheets = await query<SheetRecord>(
     em,
     `select id, number, revision, content, to_char(issued_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "issuedAt" from sheet where site_id = ? order by number, revision`,

@@ -1,7 +1,7 @@
 import { lengthFromMetres } from '@idle-marker/core';
 import { csvText, type CsvCell } from '@idle-marker/formats';
 import type { AsBuiltReport } from '@idle-marker/records';
-import { LENGTH_DECIMALS, sheetClock, STANDING, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, LENGTH_DECIMALS, sheetClock, STANDING, UNIT_ABBREVIATION } from '@idle-marker/words';
 
 /** What was measured, a row each, figures in the site's unit; differences are measured less design. */
 export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
@@ -10,28 +10,28 @@ export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
   const clock = sheetClock(timeZone, report.at);
   return csvText(
     [
-      'Name',
-      'Code',
-      `East ${unit}`,
-      `North ${unit}`,
-      `Height ${unit}`,
-      'Compared with',
-      `East off ${unit}`,
-      `North off ${unit}`,
-      `Height off ${unit}`,
-      `Along ${unit}`,
-      `Right of the line ${unit}`,
-      'Within its class',
-      'Shots',
-      'Spread mm',
-      'Station',
-      'Class',
-      'Provisional because',
-      'Standing',
-      'Measured on',
-      'Measured at',
-      'By',
-      'Note',
+      msg('common.name'),
+      msg('papers.code'),
+      msg('papers.east', { unit }),
+      msg('papers.north', { unit }),
+      msg('papers.height', { unit }),
+      msg('papers.comparedWith'),
+      msg('papers.eastOff', { unit }),
+      msg('papers.northOff', { unit }),
+      msg('papers.heightOff', { unit }),
+      msg('papers.along', { unit }),
+      msg('papers.rightOfTheLine', { unit }),
+      msg('papers.withinItsClass'),
+      msg('papers.shots'),
+      msg('papers.spreadMm'),
+      msg('common.station'),
+      msg('papers.class'),
+      msg('papers.provisionalBecause'),
+      msg('papers.standing'),
+      msg('papers.measuredOn'),
+      msg('papers.measuredAt'),
+      msg('papers.by'),
+      msg('common.note'),
     ],
     report.rows.map((row) => [
       row.name,

@@ -2,6 +2,7 @@
 import { formatLength } from '@idle-marker/core';
 import type { AsBuiltReport, AsBuiltRow, BoltGroup, ColumnRow } from '@idle-marker/records';
 import {
+  msg,
   faceWords,
   heightOffWords,
   heldBy,
@@ -22,7 +23,7 @@ const PLAN_HEIGHT = 200;
 const EXAGGERATION = 100;
 
 export async function asBuiltPdf(report: AsBuiltReport, timeZone: string): Promise<Buffer> {
-  const page = newDocument(`As built: ${report.site}`);
+  const page = newDocument(msg('papers.asBuilt', { site: report.site }));
   const clock = sheetClock(timeZone, report.at);
   let y = drawHead(page, report, timeZone, `${clock.day(report.at)} ${clock.time(report.at)}`);
   for (const group of report.groups) y = drawGroup(page, report, group, y);
@@ -40,13 +41,13 @@ function room(page: Page, y: number, needed: number): number {
 }
 
 function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: string): number {
-  write(page, 'As built', MARGIN, MARGIN, 'bold', 20, INKS.ink);
+  write(page, msg('common.asBuilt'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, report.site, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const right = (text: string, y: number, bold = false) =>
     write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
-  right(`${when}, by ${report.by}`, MARGIN + 2, true);
+  right(msg('papers.by2', { when, by: report.by }), MARGIN + 2, true);
   const outside = report.rows.filter(({ within }) => within === false).length;
-  right(`${report.rows.length} measured, ${outside === 0 ? 'none' : outside} outside ${outside === 1 ? 'its class' : 'their classes'}`, MARGIN + 15);
+  right(msg('papers.measuredOutside', { rows: report.rows.length, outside: outside === 0 ? 'none' : outside, outside2: outside }), MARGIN + 15);
   let y = MARGIN + 46;
   const clock = sheetClock(timeZone, report.at);
   for (const station of report.stations) {
@@ -54,12 +55,12 @@ function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: str
     const proofs =
       evidence &&
       (evidence.proofs.last === null
-        ? 'no proof'
-        : `${evidence.proofs.good} good and ${evidence.proofs.missed} missed proofs, the last ${clock.time(evidence.proofs.last)}`);
+        ? msg('papers.noProof')
+        : msg('papers.goodAndMissedProofsTheLast', { good: evidence.proofs.good, missed: evidence.proofs.missed, time: clock.time(evidence.proofs.last) }));
     const parts = [
-      `Station ${station.name}: ${heldBy(station.method, station.marks)}`,
+      msg('papers.station', { name: station.name, heldBy: heldBy(station.method, station.marks) }),
       radius95Mm !== null && `95 %: ${smallLength(radius95Mm / 1000, report.lengthUnit)}`,
-      evidence && `accepted for ${evidence.className.toLowerCase()}`,
+      evidence && msg('papers.acceptedFor', { className: evidence.className.toLowerCase() }),
       proofs,
     ];
     y += paragraph(page, `${parts.filter(Boolean).join('; ')}.`, MARGIN, y, widthOf(page), 'regular', 9, INKS.ink) + 2;
@@ -77,10 +78,10 @@ function drawGroup(page: Page, report: AsBuiltReport, group: BoltGroup, top: num
   const said = group.fit && patternWords(group.fit, built.length, group.tolerance, report);
   const textX = MARGIN + PLAN_HEIGHT + 20;
   const width = widthOf(page) - PLAN_HEIGHT - 20;
-  write(page, `Group ${group.name}, ${group.work.body.name}`, textX, y, 'bold', 11, INKS.ink);
+  write(page, msg('papers.group', { name: group.name, name2: group.work.body.name }), textX, y, 'bold', 11, INKS.ink);
   let textY = y + 16;
   const colour = said?.tone === 'brick' ? INKS.brick : INKS.ink;
-  textY += paragraph(page, said ? `${said.title}. ${said.text}` : 'One bolt alone shows no pattern.', textX, textY, width, 'medium', 9, colour) + 6;
+  textY += paragraph(page, said ? `${said.title}. ${said.text}` : msg('papers.oneBoltAloneShowsNoPattern'), textX, textY, width, 'medium', 9, colour) + 6;
   for (const { plan, difference } of built) {
     const text = `${plan.corner}: ${offWords(difference!.dE, difference!.dN, lengthUnit)}${difference!.dZ === null ? '' : `, ${heightOffWords(difference!.dZ, lengthUnit)}`}`;
     textY += paragraph(page, text, textX, textY, width, 'regular', 8.5, difference!.within ? INKS.ink : INKS.brick) + 1;
@@ -114,12 +115,12 @@ function drawPlan(page: Page, shown: readonly Shown[], frame: { readonly x: numb
       .stroke();
     write(page, plan.corner, px + 5, py + 3, 'medium', 7, INKS.pencil);
   }
-  write(page, `North is up; lines from the design, ${EXAGGERATION} times as long`, frame.x + 4, frame.y + frame.size - 11, 'regular', 7, INKS.ink2);
+  write(page, msg('papers.northIsUpLinesFromTheDesign', { exaggeration: EXAGGERATION }), frame.x + 4, frame.y + frame.size - 11, 'regular', 7, INKS.ink2);
 }
 
 function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
   let y = room(page, top, 60);
-  write(page, 'Columns', MARGIN, y, 'bold', 11, INKS.ink);
+  write(page, msg('papers.columns'), MARGIN, y, 'bold', 11, INKS.ink);
   y += 16;
   for (const row of report.columns) {
     const said = wordsOf(row, report);
@@ -135,9 +136,9 @@ function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
 
 /** A drawing that was laid over pins: its misfit at each. */
 function drawLaid(page: Page, { lengthUnit }: AsBuiltReport, { drawing, scale, misfits }: AsBuiltReport['laid'][number], top: number): number {
-  const size = scale === 1 ? 'its size kept' : `its size changed by ${Math.round((scale - 1) * 1e6)} millionths`;
+  const size = scale === 1 ? msg('papers.itsSizeKept') : msg('papers.itsSizeChangedByMillionths', { scale: Math.round((scale - 1) * 1e6) });
   const left = misfits.map(({ name, dEMm, dNMm }) => `${name} ${offWords(dEMm / 1000, dNMm / 1000, lengthUnit)}`);
-  const text = `Drawing ${drawing} was laid over ${misfits.length} places, ${size}. Left at each, the drawing from the place found: ${left.join('; ')}.`;
+  const text = msg('papers.drawingWasLaidOverPlacesLeftAt', { drawing, misfits: misfits.length, size, left: left.join('; ') });
   const y = room(page, top, heightOf(page, text, widthOf(page), 'regular', 8.5) + 12);
   return y + paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 12;
 }
@@ -165,14 +166,14 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
   const unit = report.lengthUnit;
   const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, unit, LENGTH_DECIMALS));
   const columns: readonly Column[] = [
-    { title: 'Name', width: 82, align: 'left', text: (row) => row.name },
-    { title: 'Code', width: 62, align: 'left', text: (row) => row.code || 'no code' },
-    { title: 'East', width: 56, align: 'right', text: (row) => length(row.place.e) },
-    { title: 'North', width: 56, align: 'right', text: (row) => length(row.place.n) },
-    { title: 'Height', width: 44, align: 'right', text: (row) => length(row.place.z) },
-    { title: 'Compared with', width: 92, align: 'left', text: (row) => row.against || 'nothing' },
+    { title: msg('common.name'), width: 82, align: 'left', text: (row) => row.name },
+    { title: msg('papers.code'), width: 62, align: 'left', text: (row) => row.code || msg('papers.noCode') },
+    { title: msg('common.east'), width: 56, align: 'right', text: (row) => length(row.place.e) },
+    { title: msg('common.north'), width: 56, align: 'right', text: (row) => length(row.place.n) },
+    { title: msg('common.height'), width: 44, align: 'right', text: (row) => length(row.place.z) },
+    { title: msg('papers.comparedWith'), width: 92, align: 'left', text: (row) => row.against || 'nothing' },
     {
-      title: 'Off',
+      title: msg('common.off2'),
       width: 100,
       align: 'left',
       text: (row) =>
@@ -184,7 +185,12 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
               ? heightOffWords(row.dZ, unit)
               : '–',
     },
-    { title: 'Station', width: 35, align: 'left', text: (row) => (row.standing === 'held' ? row.station : `${row.station}, ${STANDING[row.standing]}`) },
+    {
+      title: msg('common.station'),
+      width: 35,
+      align: 'left',
+      text: (row) => (row.standing === 'held' ? row.station : `${row.station}, ${STANDING[row.standing]}`),
+    },
   ];
   let y = room(page, top, 60);
   const line = (text: (column: Column) => string, bold: boolean, colour: string): number => {
@@ -201,7 +207,7 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
     return Math.max(...heights);
   };
   const heads = () => {
-    write(page, `Every measurement. Lengths in ${UNIT_ABBREVIATION[unit]}; off: measured from the design.`, MARGIN, y, 'regular', SIZE, INKS.ink2);
+    write(page, msg('papers.everyMeasurementLengthsInOffMeasured', { unitAbbreviation: UNIT_ABBREVIATION[unit] }), MARGIN, y, 'regular', SIZE, INKS.ink2);
     y += 13;
     y += line((column) => column.title, true, INKS.ink) + 2;
     rule(page, y, INKS.ink);
@@ -227,6 +233,6 @@ function numberPages(page: Page, report: AsBuiltReport): void {
   for (let i = start; i < start + count; i++) {
     page.switchToPage(i);
     page.page.margins.bottom = 0;
-    write(page, `${report.site} · as built · page ${i - start + 1} of ${count}`, MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
+    write(page, msg('papers.asBuiltPageOf', { site: report.site, i: i - start + 1, count }), MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
   }
 }

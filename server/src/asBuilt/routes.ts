@@ -1,6 +1,7 @@
 import { Router, type Request } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { asBuiltReport, siteState, type AsBuiltReport } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { reportOptions } from '../http/reportOptions.ts';
 import { readAllFacts } from '../facts/ledger.ts';
@@ -13,7 +14,7 @@ export function asBuiltRoutes(orm: MikroORM): Router {
   const report = async (request: Request): Promise<{ report: AsBuiltReport; timeZone: string }> => {
     const { at, by, timeZone } = reportOptions(request.query);
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', 'There is no such site.');
+    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
     return { report: asBuiltReport(siteState(facts), at, by), timeZone };
   };
   router.get('/sites/:site/as-built.pdf', async (request, response) => {

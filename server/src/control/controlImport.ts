@@ -4,6 +4,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { invalidFact, type AnyFact, type Fact } from '@idle-marker/contract';
 import { readControlList, sameName, type ControlCsvOptions, type ControlRow } from '@idle-marker/formats';
 import { siteState } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 
@@ -39,26 +40,19 @@ export async function importControl(
 /** The revisions that a list gives beside what a site has; throws for the first row that is not fit to be written. */
 export function controlRevisions(facts: readonly AnyFact[], id: string, text: string, options: ControlImport): Fact<'control'>[] {
   const list = readControlList(text, options);
-  if (!list.ok) throw new ProblemError('INVALID_FILE', `The list can not be read (${list.error.code}). Nothing was written.`);
+  if (!list.ok) throw new ProblemError('INVALID_FILE', msg('answers.theListCanNotBeReadNothing', { code: list.error.code }));
   const rows = list.value.rows.filter((row) => !options.skipRows.includes(row.row));
   const bad = rows.find((row) => row.issues.length > 0);
-  if (bad)
-    throw new ProblemError(
-      'INVALID_FILE',
-      `Row ${bad.row} has a fault (${bad.issues[0]!.code}): mend it or leave it out. Nothing was written.`,
-      `/rows/${bad.row}`,
-    );
+  if (bad) throw new ProblemError('INVALID_FILE', msg('answers.rowHasAFaultMendItOr', { row: bad.row, code: bad.issues[0]!.code }), `/rows/${bad.row}`);
   const known = new Map(facts.length > 0 ? siteState(facts).control.map((mark) => [sameName(mark.revision.body.name), mark.revision]) : []);
   const seen = new Set<string>();
   return rows.map((row, i): Fact<'control'> => {
     const key = sameName(row.name);
-    if (seen.has(key))
-      throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${row.name} is in the list twice. Leave one out. Nothing was written.`, `/rows/${row.row}`);
+    if (seen.has(key)) throw new ProblemError('INVALID_FILE', msg('answers.rowIsInTheListTwiceLeave', { row: row.row, name: row.name }), `/rows/${row.row}`);
     seen.add(key);
     const revision = revisionOf(id, row, i, options, known.get(key) ?? null);
     const invalid = invalidFact(revision);
-    if (invalid)
-      throw new ProblemError('INVALID_FILE', `Row ${row.row}: ${invalid.message}. Mend it or leave it out. Nothing was written.`, `/rows/${row.row}`);
+    if (invalid) throw new ProblemError('INVALID_FILE', msg('answers.rowMendItOrLeaveItOut', { row: row.row, message: invalid.message }), `/rows/${row.row}`);
     return revision;
   });
 }
@@ -89,7 +83,7 @@ function revisionOf(importId: string, row: ControlRow, index: number, options: C
       forProof: NAME_FOR_PROOF.test(row.name),
       condition: row.condition,
       note: row.note,
-      source: `${options.fileName}, row ${row.row}`,
+      source: msg('answers.row', { fileName: options.fileName, row: row.row }),
       supersedes: previous?.id ?? null,
     },
   };

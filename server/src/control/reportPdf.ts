@@ -2,6 +2,7 @@
 import { formatLength, formatSigned } from '@idle-marker/core';
 import type { ControlReport, ReportRow } from '@idle-marker/records';
 import {
+  msg,
   concernWords,
   CONTROL_KIND,
   LENGTH_DECIMALS,
@@ -34,12 +35,12 @@ const verdictOf = (row: ReportRow): string =>
       : row.usedBy.length > 0
         ? 'used'
         : row.leftOutBy.length > 0
-          ? 'left out'
+          ? msg('common.leftOut')
           : row.proof
-            ? 'proved on'
+            ? msg('papers.provedOn')
             : row.byReceiver
-              ? 'by receiver'
-              : 'not sighted';
+              ? msg('papers.byReceiver')
+              : msg('papers.notSighted');
 
 interface Column {
   readonly title: string;
@@ -52,27 +53,27 @@ function columnsOf(report: ControlReport): Column[] {
   const small = smallUnit(report.site.lengthUnit);
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const [first, second] = report.site.axisOrder === 'EN' ? (['dEMm', 'dNMm'] as const) : (['dNMm', 'dEMm'] as const);
-  const name = { dEMm: 'East', dNMm: 'North' } as const;
+  const name = { dEMm: msg('common.east'), dNMm: msg('common.north') } as const;
   return [
-    { title: 'Mark', width: 54, align: 'left', text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}` },
-    { title: 'Kind', width: 66, align: 'left', text: (row) => CONTROL_KIND[row.kind] },
-    { title: 'For', width: 64, align: 'left', text: usedFor },
-    { title: 'Condition', width: 54, align: 'left', text: (row) => row.condition },
-    { title: 'Verdict', width: 58, align: 'left', text: verdictOf },
+    { title: msg('common.mark'), width: 54, align: 'left', text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}` },
+    { title: msg('common.kind'), width: 66, align: 'left', text: (row) => CONTROL_KIND[row.kind] },
+    { title: msg('common.for'), width: 64, align: 'left', text: usedFor },
+    { title: msg('common.condition'), width: 54, align: 'left', text: (row) => row.condition },
+    { title: msg('papers.verdict'), width: 58, align: 'left', text: verdictOf },
     {
-      title: 'By stations',
+      title: msg('papers.byStations'),
       width: 76,
       align: 'left',
-      text: (row) => row.usedBy.join(', ') || (row.leftOutBy.length > 0 ? `not by ${row.leftOutBy.join(', ')}` : '–'),
+      text: (row) => row.usedBy.join(', ') || (row.leftOutBy.length > 0 ? msg('papers.notBy', { leftOutBy: row.leftOutBy.join(', ') }) : '–'),
     },
     { title: `${name[first]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[first]) },
     { title: `${name[second]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[second]) },
-    { title: `Height, ${small.name}`, width: 55, align: 'right', text: (row) => off(row.dZMm) },
+    { title: msg('papers.height2', { name: small.name }), width: 55, align: 'right', text: (row) => off(row.dZMm) },
   ];
 }
 
 export async function controlReportPdf(report: ControlReport, timeZone: string): Promise<Buffer> {
-  const page = newDocument(`Control report: ${report.site.name}`);
+  const page = newDocument(msg('papers.controlReport', { name: report.site.name }));
   const clock = sheetClock(timeZone, report.at);
   let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
   y = drawTable(page, report, y);
@@ -84,20 +85,30 @@ export async function controlReportPdf(report: ControlReport, timeZone: string):
 
 function drawHead(page: Page, report: ControlReport, when: string): number {
   const { site } = report;
-  write(page, 'Control report', MARGIN, MARGIN, 'bold', 20, INKS.ink);
+  write(page, msg('papers.controlReport2'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, site.name, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const right = (text: string, y: number, bold = false) =>
     write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
-  right(`${when}, by ${report.by}`, MARGIN + 2, true);
-  right(`List version ${report.list.version}: ${report.rows.length} marks, ${report.usable} usable in plan`, MARGIN + 15);
-  right(report.surveyor ? `Set by ${report.surveyor}` : 'Who set the control is not noted', MARGIN + 27);
+  right(msg('papers.by2', { when, by: report.by }), MARGIN + 2, true);
+  right(msg('papers.listVersionMarksUsableInPlan', { version: report.list.version, rows: report.rows.length, usable: report.usable }), MARGIN + 15);
+  right(report.surveyor ? msg('papers.setBy', { surveyor: report.surveyor }) : msg('papers.whoSetTheControlIsNotNoted'), MARGIN + 27);
   const zero =
     site.siteZero === null
-      ? 'all heights are true heights'
-      : `site zero is ${formatLength(site.siteZero, site.lengthUnit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[site.lengthUnit]} true height`;
-  const system = `${site.coordinateSystem || 'system not named'}, ${UNIT_NAME[site.lengthUnit]}; heights: ${site.heightDatum || 'datum not named'}, ${zero}; ${
-    site.combinedScaleFactor === 1 ? 'distances as on the ground' : `grid distances, factor ${site.combinedScaleFactor}`
-  }`;
+      ? msg('papers.allHeightsAreTrueHeights')
+      : msg('papers.siteZeroIsTrueHeight', {
+          length: formatLength(site.siteZero, site.lengthUnit, LENGTH_DECIMALS),
+          unitAbbreviation: UNIT_ABBREVIATION[site.lengthUnit],
+        });
+  const system = msg('papers.heights', {
+    coordinateSystem: site.coordinateSystem || msg('papers.systemNotNamed'),
+    unitName: UNIT_NAME[site.lengthUnit],
+    heightDatum: site.heightDatum || msg('papers.datumNotNamed'),
+    zero,
+    combinedScaleFactor:
+      site.combinedScaleFactor === 1
+        ? msg('papers.distancesAsOnTheGround')
+        : msg('papers.gridDistancesFactor', { combinedScaleFactor: site.combinedScaleFactor }),
+  });
   const height = paragraph(page, system, MARGIN, MARGIN + 44, widthOf(page), 'regular', 9, INKS.ink2);
   const y = MARGIN + 48 + height;
   rule(page, y, INKS.ink, 1.5);
@@ -125,26 +136,10 @@ function drawTable(page: Page, report: ControlReport, top: number): number {
     y += 2;
   }
   if (report.rows.length > MOST_ROWS) {
-    write(
-      page,
-      `And ${report.rows.length - MOST_ROWS} more that nothing speaks against; the list is exported beside this page.`,
-      MARGIN,
-      y,
-      'regular',
-      SIZE,
-      INKS.ink2,
-    );
+    write(page, msg('papers.andMoreThatNothingSpeaksAgainstThe', { rows: report.rows.length - MOST_ROWS }), MARGIN, y, 'regular', SIZE, INKS.ink2);
     y += 12;
   }
-  write(
-    page,
-    'Differences: measured minus listed, at the last look; of a mark that was used, against what the others say.',
-    MARGIN,
-    y + 2,
-    'regular',
-    7.5,
-    INKS.ink2,
-  );
+  write(page, msg('papers.differencesMeasuredMinusListedAtThe'), MARGIN, y + 2, 'regular', 7.5, INKS.ink2);
   return y + 14;
 }
 
@@ -157,24 +152,26 @@ function drawFindings(page: Page, report: ControlReport, top: number): number {
   for (const row of report.rows) if (row.byReceiver) lines.push(receiverWords(row.name, row.byReceiver, lengthUnit));
   for (const row of report.rows) if (row.propose !== 'nothing') lines.push(`${row.name}: ${TREND_PROPOSAL[row.propose]}`);
   for (const pair of report.pairs.slice(0, MOST_PAIRS)) {
-    const parts = [off(pair.dDistance) && `distance ${off(pair.dDistance)}`, off(pair.dHeight) && `height difference ${off(pair.dHeight)}`].filter(Boolean);
-    lines.push(`${pair.from} to ${pair.to}, from ${pair.station}: ${parts.join(', ')} against the list.`);
+    const parts = [
+      off(pair.dDistance) && msg('papers.distance', { off: off(pair.dDistance) }),
+      off(pair.dHeight) && msg('papers.heightDifference', { off: off(pair.dHeight) }),
+    ].filter(Boolean);
+    lines.push(msg('papers.toFromAgainstTheList', { from: pair.from, to: pair.to, station: pair.station, parts: parts.join(', ') }));
   }
-  if (report.pairs.length > MOST_PAIRS) lines.push(`And ${report.pairs.length - MOST_PAIRS} more pairs that do not fit.`);
+  if (report.pairs.length > MOST_PAIRS) lines.push(msg('papers.andMorePairsThatDoNotFit', { pairs: report.pairs.length - MOST_PAIRS }));
   for (const { mark, ...concern } of report.concerns) {
     const { title, text } = concernWords({ ...concern, name: mark.revision.body.name });
     lines.push(`${title}. ${text}`);
   }
-  if (report.unproven.length > 0)
-    lines.push(`Of our own making and not yet proven by a second station: ${report.unproven.join(', ')}. Nobody else should build on them.`);
+  if (report.unproven.length > 0) lines.push(msg('papers.ofOurOwnMakingAndNotYet', { unproven: report.unproven.join(', ') }));
   lines.push(...report.notices);
-  write(page, 'What does not fit, and what is proposed', MARGIN, top, 'bold', 11, INKS.ink);
+  write(page, msg('papers.whatDoesNotFitAndWhatIs'), MARGIN, top, 'bold', 11, INKS.ink);
   let y = top + 15;
-  if (lines.length === 0) return y + paragraph(page, 'Nothing speaks against the marks that were looked at.', MARGIN, y, widthOf(page), 'regular', 9, INKS.ink);
+  if (lines.length === 0) return y + paragraph(page, msg('papers.nothingSpeaksAgainstTheMarksThatWere'), MARGIN, y, widthOf(page), 'regular', 9, INKS.ink);
   const room = bottomOf(page) - 90;
   for (const [i, text] of lines.entries()) {
     const full = i >= MOST_NOTICES || y + heightOf(page, text, widthOf(page), 'regular', 9) > room;
-    const said = full ? `And ${lines.length - i} more: see Control.` : text;
+    const said = full ? msg('papers.andMoreSeeControl', { lines: lines.length - i }) : text;
     y += paragraph(page, said, MARGIN, y, widthOf(page), 'regular', 9, full ? INKS.ink2 : INKS.brick) + 2;
     if (full) break;
   }
@@ -206,7 +203,7 @@ function drawMap(page: Page, report: ControlReport, frame: { x: number; y: numbe
       .fillAndStroke('#ffffff', bad ? INKS.brick : INKS.ink);
     write(page, row.name, px + 7, py - 5, 'medium', 8, bad ? INKS.brick : INKS.ink);
   }
-  write(page, 'North is up; red lines: pairs that do not fit.', frame.x, frame.y + frame.height - 8, 'regular', 7.5, INKS.ink2);
+  write(page, msg('papers.northIsUpRedLinesPairsThat'), frame.x, frame.y + frame.height - 8, 'regular', 7.5, INKS.ink2);
 }
 
 function drawCautions(page: Page, report: ControlReport): void {
@@ -216,5 +213,5 @@ function drawCautions(page: Page, report: ControlReport): void {
   for (const caution of REPORT_CAUTIONS) y += paragraph(page, caution, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 2;
   // The foot lies in the margin, where text would otherwise start a new page.
   page.page.margins.bottom = 0;
-  write(page, `${report.site.name} · control report`, MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
+  write(page, msg('papers.controlReport3', { name: report.site.name }), MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
 }

@@ -3,6 +3,7 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import { closed, Instant, invalidAgainst, LARGEST_UPLOAD_BYTES, Type, Uuid, Words } from '@idle-marker/contract';
 import { textOf } from '@idle-marker/formats';
 import { controlReport, siteState } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { reportOptions } from '../http/reportOptions.ts';
 import { readAllFacts } from '../facts/ledger.ts';
@@ -29,10 +30,10 @@ function optionsOf(text: unknown): ControlImport {
   try {
     options = JSON.parse(String(text));
   } catch {
-    throw new ProblemError('INVALID_INPUT', 'options in the address must be JSON. Nothing was written.', '/options');
+    throw new ProblemError('INVALID_INPUT', msg('answers.optionsInTheAddressMustBeJson'), '/options');
   }
   const invalid = invalidAgainst(ControlImportSchema, options);
-  if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, `/options${invalid.path}`);
+  if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasWritten2', { message: invalid.message }), `/options${invalid.path}`);
   return options as ControlImport;
 }
 
@@ -43,12 +44,12 @@ export function controlRoutes(orm: MikroORM, arrival: () => Date | null): Router
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
     const options = optionsOf(request.query['options']);
-    if (!Buffer.isBuffer(request.body)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the list as text/csv. Nothing was written.');
+    if (!Buffer.isBuffer(request.body)) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheListAsTextCsvNothing'));
     const text = textOf(request.body);
     if (!text.ok) {
       throw new ProblemError(
         'INVALID_FILE',
-        text.error.code === 'EMPTY_FILE' ? 'The file is empty. Nothing was written.' : 'The file is not UTF-8 text: save it as CSV. Nothing was written.',
+        text.error.code === 'EMPTY_FILE' ? msg('answers.theFileIsEmptyNothingWasWritten') : msg('answers.theFileIsNotUtf8Text'),
       );
     }
     response.json(await importControl(orm.em.fork(), site, id, text.value, options, arrival()));
@@ -56,7 +57,7 @@ export function controlRoutes(orm: MikroORM, arrival: () => Date | null): Router
   router.get('/sites/:site/control-report', async (request, response) => {
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
     const { at, by, timeZone } = reportOptions(request.query);
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', 'There is no such site.');
+    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
     const pdf = await controlReportPdf(controlReport(siteState(facts), at, by), timeZone);
     response.setHeader('Content-Disposition', 'attachment; filename="control-report.pdf"');
     response.type('application/pdf').send(pdf);

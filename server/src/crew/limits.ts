@@ -1,6 +1,7 @@
 /** How often the network may ask at the crew's door: enough for a crew behind one address, too little to guess a link or to tire the server. */
 import { rateLimit, type Options } from 'express-rate-limit';
 import type { RequestHandler } from 'express';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 
 const MINUTE_MS = 60_000;
@@ -20,7 +21,7 @@ const limited = (of: keyof typeof LIMITS, options: Partial<Options> = {}): Reque
     legacyHeaders: false,
     // The door itself is what the network reaches; what stands before it is not asked for addresses.
     validate: { xForwardedForHeader: false },
-    handler: (_request, _response, next) => next(new ProblemError('TOO_MANY', 'So many at once are not answered: wait a minute, then load the page again.')),
+    handler: (_request, _response, next) => next(new ProblemError('TOO_MANY', msg('answers.soManyAtOnceAreNotAnswered'))),
     ...options,
   });
 

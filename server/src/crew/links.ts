@@ -1,6 +1,7 @@
 /** Links for crews: made with a token that nobody guesses, ended by a day or by hand. They are no facts: an archive must not hand them on. */
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
+import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 
@@ -50,7 +51,7 @@ export const linksOf = async (em: EntityManager, site: string): Promise<CrewLink
 export async function makeLink(em: EntityManager, site: string, id: string, asked: LinkAsked, now: Date): Promise<{ link: CrewLink; fresh: boolean }> {
   return em.transactional(async (transaction) => {
     const [owner] = await query(transaction, 'select id from site where id = ?', [site]);
-    if (!owner) throw new ProblemError('MISSING_REFERENCE', 'The site has not arrived yet. No link was made.');
+    if (!owner) throw new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedYetNo'));
     const expires = new Date(now.getTime() + asked.days * 86_400_000);
     const made = await query<Row>(
       transaction,
@@ -60,7 +61,7 @@ export async function makeLink(em: EntityManager, site: string, id: string, aske
     );
     if (made[0]) return { link: linkOf(made[0]), fresh: true };
     const known = (await linksOf(transaction, site)).find((link) => link.id === id);
-    if (!known) throw new ProblemError('CONFLICT', 'This id is used on another site. No link was made.');
+    if (!known) throw new ProblemError('CONFLICT', msg('answers.thisIdIsUsedOnAnotherSite'));
     return { link: known, fresh: false };
   });
 }
@@ -69,7 +70,7 @@ export async function makeLink(em: EntityManager, site: string, id: string, aske
 export async function revokeLink(em: EntityManager, site: string, id: string, now: Date): Promise<CrewLink> {
   await query(em, 'update crew_link set revoked_at = coalesce(revoked_at, ?) where id = ? and site_id = ?', [now, id, site]);
   const link = (await linksOf(em, site)).find((each) => each.id === id);
-  if (!link) throw new ProblemError('NOT_FOUND', 'There is no such link on this site.');
+  if (!link) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchLinkOnThis'));
   return link;
 }
 
@@ -78,6 +79,6 @@ export async function openLink(em: EntityManager, token: string, now: Date): Pro
   const [row] = /^[A-Za-z0-9_-]{22}$/.test(token) ? await query<Row>(em, `select ${COLUMNS} from crew_link where token = ?`, [token]) : [];
   const link = row && linkOf(row);
   if (!link || link.revokedAt !== null || link.expiresAt.getTime() <= now.getTime())
-    throw new ProblemError('LINK_ENDED', 'This page has been closed. Ask the layout crew for a new link.');
+    throw new ProblemError('LINK_ENDED', msg('answers.thisPageHasBeenClosedAskThe'));
   return link;
 }

@@ -2,6 +2,7 @@ import { Router, type Request } from 'express';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { closed, invalidAgainst, Name, Type, Uuid, Words, type AnyFact, type Fact } from '@idle-marker/contract';
 import { crewView, siteState, trustOf, type CrewView } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
@@ -43,7 +44,7 @@ export function crewLinkRoutes(orm: MikroORM, clock: Clock): Router {
   });
   router.put('/sites/:site/crew-links/:id', async (request, response) => {
     const invalid = invalidAgainst(CrewLinkSchema, request.body);
-    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. No link was made.`, invalid.path);
+    if (invalid) throw new ProblemError(invalid.code, msg('answers.noLinkWasMade', { message: invalid.message }), invalid.path);
     const { link, fresh } = await makeLink(orm.em.fork(), uuidOf(request, 'site'), uuidOf(request, 'id'), request.body as LinkAsked, clock());
     response.status(fresh ? 201 : 200).json(linkJson(link));
   });
@@ -94,19 +95,17 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
     const em = orm.em.fork();
     const link = await opened(em, request);
     const invalid = invalidAgainst(CrewReportSchema, request.body);
-    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was reported.`, invalid.path);
+    if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasReported', { message: invalid.message }), invalid.path);
     const report = request.body as { mark: string; kind: 'destroyed' | 'moved'; who: string; text: string };
     const id = uuidOf(request, 'id');
     await em.transactional(async (transaction) => {
       await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 2))', [link.id]);
       const { facts, view } = await viewOf(transaction, link);
       if (facts.some((fact) => fact.id === id)) return;
-      if (!view.marks.some((mark) => mark.id === report.mark))
-        throw new ProblemError('NOT_FOUND', 'This mark is not on this page any more: load it anew. Nothing was reported.', '/mark');
+      if (!view.marks.some((mark) => mark.id === report.mark)) throw new ProblemError('NOT_FOUND', msg('answers.thisMarkIsNotOnThisPage'), '/mark');
       const now = clock();
       const recent = facts.filter((fact) => fact.by === link.member && fact.type === 'report' && now.getTime() - Date.parse(fact.at) < HOUR_MS);
-      if (recent.length >= MOST_REPORTS_AN_HOUR)
-        throw new ProblemError('TOO_MANY', 'So many reports in an hour are not taken: call the layout crew. This one was not kept.');
+      if (recent.length >= MOST_REPORTS_AN_HOUR) throw new ProblemError('TOO_MANY', msg('answers.soManyReportsInAnHourAre'));
       await appendFacts(transaction, link.site, reportFacts(link, id, report, now, facts), orderedOnArrival(null));
     });
     response.status(201).json({ id });
@@ -123,7 +122,7 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
           link.site,
         ])
       : [];
-    if (!image) throw new ProblemError('NOT_FOUND', 'There is no such photo on this page.');
+    if (!image) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchPhotoOnThis'));
     response.type(image.mediaType).send(image.bytes);
   });
   return router;

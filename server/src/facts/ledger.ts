@@ -1,6 +1,7 @@
 /** Appending facts and reading them back. */
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { allReferences, CLOCKS_AGREE_MS, digestOf, invalidFact, invalidShape, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 
@@ -37,7 +38,7 @@ export interface KeptBefore {
 function refuseUnfit(facts: readonly AnyFact[], keptBefore: KeptBefore | null): void {
   for (const fact of facts) {
     const invalid = keptBefore?.quarantined.has(fact.id) ? invalidShape(fact) : invalidFact(fact);
-    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was written.`, invalid.path, fact.id);
+    if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasWritten2', { message: invalid.message }), invalid.path, fact.id);
   }
 }
 
@@ -89,12 +90,7 @@ async function freshFacts(em: EntityManager, site: string, facts: readonly AnyFa
     const row = byId.get(fact.id);
     if (!row) return true;
     if (row.site_id !== site || row.digest !== digests.get(fact.id)) {
-      throw new ProblemError(
-        'CONFLICT',
-        `${fact.id} is kept already with other content, and facts are never changed. Make a new fact that supersedes it.`,
-        '/id',
-        fact.id,
-      );
+      throw new ProblemError('CONFLICT', msg('answers.isKeptAlreadyWithOtherContentAnd', { id: fact.id }), '/id', fact.id);
     }
     return false;
   });
@@ -110,7 +106,7 @@ async function pointingNowhere(em: EntityManager, site: string, fresh: readonly 
   const have = new Set(found.map((row) => row.id));
   const missing = references.filter(({ to }) => !have.has(to));
   const first = missing.find(({ isLater }) => !(isLater && laterMay));
-  if (first) throw new ProblemError('MISSING_REFERENCE', `${first.to} has not arrived on this site yet. Send it first, then this again.`, first.path);
+  if (first) throw new ProblemError('MISSING_REFERENCE', msg('answers.hasNotArrivedOnThisSiteYet', { to: first.to }), first.path);
   return new Set(missing.map(({ to }) => to));
 }
 
@@ -121,7 +117,7 @@ async function refuseTaken(em: EntityManager, site: string, fresh: readonly AnyF
     [fresh.map((fact) => fact.device), fresh.map((fact) => fact.seq), site],
   );
   const first = taken[0];
-  if (first) throw new ProblemError('SEQUENCE_TAKEN', `${first.device} has used ${first.seq} before on this site. Count on from the highest.`, '/seq');
+  if (first) throw new ProblemError('SEQUENCE_TAKEN', msg('answers.hasUsedBeforeOnThisSiteCount', { device: first.device, seq: first.seq }), '/seq');
 }
 
 interface FactRecord {

@@ -3,6 +3,7 @@
  * say nothing of themselves. Source: WHATWG, "Fetch", CORS-safelisted request-header.
  */
 import type { RequestHandler } from 'express';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from './problems.ts';
 
 const SENT_BY_ANY_PAGE: ReadonlySet<string> = new Set(['', 'text/plain', 'multipart/form-data', 'application/x-www-form-urlencoded']);
@@ -13,6 +14,5 @@ const hasBody = ({ 'content-length': length, 'transfer-encoding': encoding }: No
 export const declaredBody: RequestHandler = ({ headers }, _response, next) => {
   const type = (headers['content-type'] ?? '').split(';')[0]!.trim().toLowerCase();
   if (!hasBody(headers) || !SENT_BY_ANY_PAGE.has(type)) next();
-  else
-    next(new ProblemError('UNSUPPORTED_TYPE', `A body of the kind “${type || 'none'}” is not taken: say what it is, as the description of this API has it.`));
+  else next(new ProblemError('UNSUPPORTED_TYPE', msg('answers.aBodyOfTheKindIsNot', { type: type || 'none' })));
 };

@@ -3,27 +3,28 @@ import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { NoSiteError } from '@idle-marker/records';
 import { LARGEST_BODY_BYTES, LARGEST_IMAGE_BYTES, PROBLEM_TYPE, type Problem } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 
 const TITLES = {
-  INVALID_JSON: [400, 'The body is not JSON'],
-  INVALID_INPUT: [422, 'A field is not valid'],
-  INVALID_NUMBER: [422, 'A number is missing or not finite'],
-  INVALID_ID: [400, 'An id in the address is not valid'],
-  INVALID_ARCHIVE: [422, 'The archive can not be taken in'],
-  INVALID_FILE: [422, 'The file can not be read'],
-  WRONG_HOST: [421, 'This address is not served here'],
-  FOREIGN_ORIGIN: [403, 'Changes are taken from its own pages alone'],
-  LINK_ENDED: [410, 'This link has ended'],
-  TOO_MANY: [429, 'Too many at once'],
-  NOT_FOUND: [404, 'There is nothing here'],
-  CONFLICT: [409, 'The same id is kept with other content'],
-  SEQUENCE_TAKEN: [409, 'This place in the device’s sequence is taken'],
-  MISSING_REFERENCE: [409, 'Something this refers to has not arrived'],
-  BODY_TOO_LARGE: [413, 'The body is too large'],
-  UNSUPPORTED_TYPE: [415, 'The kind of body is not taken here'],
-  STORAGE_FULL: [507, 'The server can’t write'],
-  DATABASE_AWAY: [503, 'The database does not answer'],
-  INTERNAL: [500, 'Something went wrong here'],
+  INVALID_JSON: [400, msg('answers.theBodyIsNotJson')],
+  INVALID_INPUT: [422, msg('answers.aFieldIsNotValid')],
+  INVALID_NUMBER: [422, msg('answers.aNumberIsMissingOrNotFinite')],
+  INVALID_ID: [400, msg('answers.anIdInTheAddressIsNot')],
+  INVALID_ARCHIVE: [422, msg('answers.theArchiveCanNotBeTakenIn')],
+  INVALID_FILE: [422, msg('answers.theFileCanNotBeRead')],
+  WRONG_HOST: [421, msg('answers.thisAddressIsNotServedHere')],
+  FOREIGN_ORIGIN: [403, msg('answers.changesAreTakenFromItsOwnPages')],
+  LINK_ENDED: [410, msg('answers.thisLinkHasEnded')],
+  TOO_MANY: [429, msg('answers.tooManyAtOnce')],
+  NOT_FOUND: [404, msg('answers.thereIsNothingHere')],
+  CONFLICT: [409, msg('answers.theSameIdIsKeptWithOther')],
+  SEQUENCE_TAKEN: [409, msg('answers.thisPlaceInTheDevicesSequenceIs')],
+  MISSING_REFERENCE: [409, msg('answers.somethingThisRefersToHasNotArrived')],
+  BODY_TOO_LARGE: [413, msg('answers.theBodyIsTooLarge')],
+  UNSUPPORTED_TYPE: [415, msg('answers.theKindOfBodyIsNotTaken')],
+  STORAGE_FULL: [507, msg('answers.theServerCantWrite')],
+  DATABASE_AWAY: [503, msg('answers.theDatabaseDoesNotAnswer')],
+  INTERNAL: [500, msg('answers.somethingWentWrongHere')],
 } as const satisfies Record<string, readonly [number, string]>;
 
 export type ProblemCode = keyof typeof TITLES;
@@ -52,7 +53,7 @@ export function sendProblem(response: Response, error: ProblemError): void {
   response.status(problem.status).type(PROBLEM_TYPE).send(JSON.stringify(problem));
 }
 
-const mebibytes = (bytes: number): string => `${bytes / 1024 / 1024} MB`;
+const mebibytes = (bytes: number): string => msg('answers.mb', { bytes: bytes / 1024 / 1024 });
 
 /** Connection errors of PostgreSQL and of the socket under it. */
 const AWAY = /^(08|57P0|53300|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND)/;
@@ -95,31 +96,22 @@ export function problemOf(error: unknown): ProblemError {
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') {
     const { limit = LARGEST_BODY_BYTES } = error as { limit?: number };
-    const todo = limit === LARGEST_IMAGE_BYTES ? 'make the photo smaller' : 'split it';
-    return new ProblemError('BODY_TOO_LARGE', `More than ${mebibytes(limit)} is not taken at once: ${todo}. Nothing was written.`);
+    const todo = limit === LARGEST_IMAGE_BYTES ? msg('answers.makeThePhotoSmaller') : msg('answers.splitIt');
+    return new ProblemError('BODY_TOO_LARGE', msg('answers.moreThanIsNotTakenAtOnce', { mebibytes: mebibytes(limit), todo }));
   }
-  if (type === 'entity.parse.failed')
-    return new ProblemError('INVALID_JSON', 'The body is not valid JSON: check its brackets and quotes. Nothing was written.');
+  if (type === 'entity.parse.failed') return new ProblemError('INVALID_JSON', msg('answers.theBodyIsNotValidJsonCheck'));
   if (type === 'encoding.unsupported' || type === 'charset.unsupported')
-    return new ProblemError('UNSUPPORTED_TYPE', 'Send UTF-8 text, not compressed. Nothing was written.');
+    return new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendUtf8TextNotCompressedNothing'));
   // A file that is not served, or an address that is no text: nothing that the log has to know.
   const status = (error as { status?: number } | null)?.status;
-  if (status === 404 || status === 403)
-    return new ProblemError('NOT_FOUND', 'There is no such file here. Load the page anew: it may be of an earlier version.');
-  if (status === 400) return new ProblemError('INVALID_ID', 'The address can’t be read: check its % signs.');
-  if (isOutOfRoom(error))
-    return new ProblemError(
-      'STORAGE_FULL',
-      'The server’s disk is full, or takes nothing any more: make room there. Nothing was written; what waits in the browser goes out by itself then.',
-    );
-  if (isDatabaseAway(error))
-    return new ProblemError('DATABASE_AWAY', 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.');
-  if (sqlStateOf(error) === UNIQUE_VIOLATION)
-    return new ProblemError('CONFLICT', 'This id is used already, on this site or another. Nothing was written: take a new one.');
-  if (error instanceof NoSiteError)
-    return new ProblemError('MISSING_REFERENCE', 'The site has not arrived here yet: send it first, then this again. Nothing was written.');
-  if (isUnwritable(error)) return new ProblemError('INVALID_INPUT', 'A value can’t be kept by the database. Nothing was written.');
-  return new ProblemError('INTERNAL', 'Nothing was written. The server’s log says more.');
+  if (status === 404 || status === 403) return new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchFileHereLoad'));
+  if (status === 400) return new ProblemError('INVALID_ID', msg('answers.theAddressCantBeReadCheckIts'));
+  if (isOutOfRoom(error)) return new ProblemError('STORAGE_FULL', msg('answers.theServersDiskIsFullOrTakes2'));
+  if (isDatabaseAway(error)) return new ProblemError('DATABASE_AWAY', msg('answers.nothingWasWrittenSendItAgainOnce'));
+  if (sqlStateOf(error) === UNIQUE_VIOLATION) return new ProblemError('CONFLICT', msg('answers.thisIdIsUsedAlreadyOnThis'));
+  if (error instanceof NoSiteError) return new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedHereYet'));
+  if (isUnwritable(error)) return new ProblemError('INVALID_INPUT', msg('answers.aValueCantBeKeptByThe'));
+  return new ProblemError('INTERNAL', msg('answers.nothingWasWrittenTheServersLogSays'));
 }
 
 export function problemHandler(log: Logger): ErrorRequestHandler {

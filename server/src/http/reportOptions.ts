@@ -1,4 +1,5 @@
 import { closed, Instant, invalidAgainst, Uuid } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from './problems.ts';
 import { isTimeZone, TimeZone } from './timeZone.ts';
 
@@ -15,6 +16,6 @@ export function reportOptions(asked: unknown): ReportOptions {
   const invalid = invalidAgainst(ReportOptionsSchema, options);
   if (invalid) throw new ProblemError(invalid.code, `${invalid.message}.`, invalid.path);
   const { at, by, timeZone } = options as unknown as ReportOptions;
-  if (!isTimeZone(timeZone)) throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin.', '/timeZone');
+  if (!isTimeZone(timeZone)) throw new ProblemError('INVALID_INPUT', msg('answers.timezoneIsNotATimeZoneThat'), '/timeZone');
   return { at, by, timeZone };
 }

@@ -3,6 +3,7 @@
  * they look like those of a form. Source: W3C, "Fetch Metadata Request Headers"; RFC 6454, "The Web Origin Concept".
  */
 import type { RequestHandler } from 'express';
+import { msg } from '@idle-marker/words';
 import { ProblemError } from './problems.ts';
 
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -20,5 +21,5 @@ export const sameOrigin: RequestHandler = ({ method, headers }, _response, next)
   const site = headers['sec-fetch-site'];
   const isForeign = typeof site === 'string' ? !OWN.has(site) : origin !== undefined && hostOf(origin) !== host;
   if (READS.has(method) || !isForeign) next();
-  else next(new ProblemError('FOREIGN_ORIGIN', 'Another page asked for this change. Open Idle Marker itself, and make it there.'));
+  else next(new ProblemError('FOREIGN_ORIGIN', msg('answers.anotherPageAskedForThisChangeOpen')));
 };

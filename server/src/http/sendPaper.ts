@@ -4,6 +4,7 @@
  */
 import { setImmediate as turn } from 'node:timers/promises';
 import type { Request, Response } from 'express';
+import { msg } from '@idle-marker/words';
 import type { Progress } from '../pdf/pdfPage.ts';
 
 export interface Paper {
@@ -37,6 +38,6 @@ export async function sendPaper(request: Request, response: Response, paper: Pap
   } catch (error) {
     if (error instanceof HasLeft) return;
     if (!tells || !response.headersSent) throw error;
-    response.end(`${JSON.stringify({ problem: error instanceof Error ? error.message : 'It could not be written.' })}\n`);
+    response.end(`${JSON.stringify({ problem: error instanceof Error ? error.message : msg('answers.itCouldNotBeWritten') })}\n`);
   }
 }

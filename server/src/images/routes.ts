@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { LARGEST_IMAGE_BYTES } from '@idle-marker/contract';
+import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 import { uuidOf } from '../facts/routes.ts';
@@ -22,19 +23,19 @@ export function imageRoutes(orm: MikroORM): Router {
       const site = uuidOf(request, 'site');
       const id = uuidOf(request, 'id');
       const bytes: unknown = request.body;
-      if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the photo as the picture that it is. Nothing was written.');
-      if (bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The photo is empty. Nothing was written.');
+      if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendThePhotoAsThePictureThat'));
+      if (bytes.length === 0) throw new ProblemError('INVALID_FILE', msg('answers.thePhotoIsEmptyNothingWasWritten'));
       const mediaType = imageTypeOf(bytes);
-      if (mediaType === null) throw new ProblemError('UNSUPPORTED_TYPE', 'This is no JPEG, PNG or WebP picture. Nothing was written.');
+      if (mediaType === null) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.thisIsNoJpegPngOrWebp'));
       const digest = createHash('sha256').update(bytes).digest('hex');
       const fresh = await orm.em.fork().transactional(async (em) => {
         const [known] = await query<{ digest: string; siteId: string }>(em, 'select digest, site_id as "siteId" from image where id = ?', [id]);
         if (known) {
-          if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', 'Another photo is kept under this id. Nothing was written.');
+          if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', msg('answers.anotherPhotoIsKeptUnderThisId'));
           return false;
         }
         const [owner] = await query<{ id: string }>(em, 'select id from site where id = ?', [site]);
-        if (!owner) throw new ProblemError('MISSING_REFERENCE', 'The site has not arrived yet: send the photo again once it has. Nothing was written.');
+        if (!owner) throw new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedYetSend'));
         await query(em, 'insert into image (id, site_id, media_type, digest, bytes) values (?, ?, ?, ?, ?)', [id, site, mediaType, digest, bytes]);
         return true;
       });
@@ -47,7 +48,7 @@ export function imageRoutes(orm: MikroORM): Router {
       uuidOf(request, 'site'),
     ]);
     const [image] = found;
-    if (!image) throw new ProblemError('NOT_FOUND', 'There is no such photo on this site.');
+    if (!image) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchPhotoOnThis2'));
     // Pictures never change under their id.
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
     response.type(image.mediaType).send(image.bytes);

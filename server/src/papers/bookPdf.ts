@@ -2,6 +2,7 @@
 import { formatSigned, type Checkability } from '@idle-marker/core';
 import type { DayBook, SetupBook } from '@idle-marker/records';
 import {
+  msg,
   ACTIVITY,
   angleAsRead,
   angleText,
@@ -20,7 +21,7 @@ import { heading, line, pairs, penOf, table, type BookAsked, type Column, type P
 const SKETCH_HEIGHT = 170;
 
 export async function setupPdf(book: SetupBook, asked: BookAsked): Promise<Buffer> {
-  const pen = penOf(`Field book: set-up ${book.name}, ${asked.site}`, asked, book.from);
+  const pen = penOf(msg('papers.fieldBookSetUp', { name: book.name, site: asked.site }), asked, book.from);
   await drawSetup(pen, book, MARGIN);
   footPages(pen.page, `${asked.site} · ${pen.clock.day(book.from)}`, '');
   return finish(pen.page);
@@ -28,40 +29,54 @@ export async function setupPdf(book: SetupBook, asked: BookAsked): Promise<Buffe
 
 export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
   const own = book.setups[0]?.from ?? book.entries[0]?.at ?? `${book.day}T12:00:00.000Z`;
-  const pen = penOf(`Field book: ${book.day}, ${asked.site}`, asked, own);
+  const pen = penOf(msg('papers.fieldBook', { day: book.day, site: asked.site }), asked, own);
   const { page, clock } = pen;
-  write(page, `Field book, ${clock.day(own)}`, MARGIN, MARGIN, 'bold', 18, INKS.ink);
+  write(page, msg('papers.fieldBook2', { day: clock.day(own) }), MARGIN, MARGIN, 'bold', 18, INKS.ink);
   let y = MARGIN + 26;
   y = pairs(pen, y, [
-    ['Site', book.site],
-    ['People', book.people.join(', ')],
-    ['Set-ups', book.setups.map((setup) => `${setup.name} ${clock.time(setup.from)} to ${clock.time(setup.to)}`).join('; ') || 'none'],
+    [msg('common.site'), book.site],
+    [msg('papers.people'), book.people.join(', ')],
     [
-      'Time',
+      'Set-ups',
+      book.setups.map((setup) => msg('papers.to', { name: setup.name, time: clock.time(setup.from), time2: clock.time(setup.to) })).join('; ') || 'none',
+    ],
+    [
+      msg('papers.time'),
       book.times
         .filter(({ minutes, count }) => minutes > 0 || count > 0)
-        .map(({ activity, minutes, count }) => `${ACTIVITY[activity]} ${minutes} min${count > 0 ? ` (${count})` : ''}`)
+        .map(({ activity, minutes, count }) => msg('papers.min', { activity: ACTIVITY[activity], minutes, count: count > 0 ? ` (${count})` : '' }))
         .join('; ') || 'none',
     ],
     [
-      'Sheets',
+      msg('papers.sheets'),
       book.sheets
-        .map(
-          (sheet) =>
-            `${clock.time(sheet.at)} cut sheet ${sheet.number}, revision ${sheet.revision}, ${sheet.package}: ${sheet.marks} marks to ${sheet.givenTo}`,
+        .map((sheet) =>
+          msg('papers.cutSheetRevisionMarksTo', {
+            time: clock.time(sheet.at),
+            number: sheet.number,
+            revision: sheet.revision,
+            package: sheet.package,
+            marks: sheet.marks,
+            givenTo: sheet.givenTo,
+          }),
         )
         .join('; ') || 'none',
     ],
-    ['Control not used', book.rejected.map(({ name, why }) => `${name}: ${why}`).join('; ') || 'none'],
+    [msg('papers.controlNotUsed'), book.rejected.map(({ name, why }) => `${name}: ${why}`).join('; ') || 'none'],
     [
-      'End of the day',
+      msg('papers.endOfTheDay'),
       book.ended
-        ? `${clock.time(book.ended.at)} by ${book.ended.by}${book.ended.unfinished ? `, UNFINISHED: ${book.ended.unfinished}` : ''}${book.ended.note ? `. ${book.ended.note}` : ''}`
-        : 'not closed',
+        ? msg('papers.by3', {
+            time: clock.time(book.ended.at),
+            by: book.ended.by,
+            unfinished: book.ended.unfinished ? msg('papers.unfinished', { unfinished: book.ended.unfinished }) : '',
+            note: book.ended.note ? `. ${book.ended.note}` : '',
+          })
+        : msg('papers.notClosed'),
     ],
   ]);
   if (book.entries.length > 0) {
-    y = heading(pen, y, 'Entries outside of set-ups');
+    y = heading(pen, y, msg('papers.entriesOutsideOfSetUps'));
     for (const { at, by, text } of book.entries) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
   }
   for (const [i, setup] of book.setups.entries()) {
@@ -74,18 +89,23 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
 }
 
 /** What was said of it then, where the rules were others. */
-const thenSaid = (then: Checkability | null): string => (then === null ? '' : ` By the rules of then it was called ${then}.`);
+const thenSaid = (then: Checkability | null): string => (then === null ? '' : msg('papers.byTheRulesOfThenItWas', { then }));
 
-const JUDGED = { checked: 'Judged as checked', unchecked: 'Judged as unchecked', refused: 'Judged as not to be used' } as const;
-const VERDICT = { accepted: 'accepted', provisional: 'accepted as provisional', refused: 'refused' } as const;
+const JUDGED = { checked: msg('papers.judgedAsChecked'), unchecked: msg('papers.judgedAsUnchecked'), refused: msg('papers.judgedAsNotToBeUsed') } as const;
+const VERDICT = { accepted: 'accepted', provisional: msg('papers.acceptedAsProvisional'), refused: 'refused' } as const;
 
 async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number> {
   const { page, clock, length, small, unit, axes } = pen;
   const abbreviation = UNIT_ABBREVIATION[unit];
-  write(page, `Set-up ${book.name}`, MARGIN, top, 'bold', 16, INKS.ink);
+  write(page, msg('papers.setUp', { name: book.name }), MARGIN, top, 'bold', 16, INKS.ink);
   write(
     page,
-    `${clock.day(book.from)}, ${clock.time(book.from)} to ${clock.time(book.to)}${book.closed ? ', closed' : ', still open'}`,
+    msg('papers.to2', {
+      day: clock.day(book.from),
+      time: clock.time(book.from),
+      time2: clock.time(book.to),
+      closed: book.closed ? ', closed' : msg('papers.stillOpen'),
+    }),
     MARGIN,
     top + 4,
     'regular',
@@ -103,31 +123,58 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
   });
   const place = station && (axes === 'EN' ? `E ${length(station.e)}, N ${length(station.n)}` : `N ${length(station.n)}, E ${length(station.e)}`);
   let y = pairs(pen, top + 24, [
-    ['Who', book.by],
+    [msg('papers.who'), book.by],
     [
-      'Instrument',
-      `${instrument.name}, ${instrument.angleSdSec}″, ${instrument.distSdMm} mm + ${instrument.distSdPpm} ppm; ${length(book.instrumentHeight)} ${abbreviation} high${book.instrumentHeightWas === null ? '' : ` (entered as ${length(book.instrumentHeightWas)}, put right later)`}`,
+      msg('common.instrument'),
+      msg('papers.mmPpmHigh', {
+        name: instrument.name,
+        angleSdSec: instrument.angleSdSec,
+        distSdMm: instrument.distSdMm,
+        distSdPpm: instrument.distSdPpm,
+        length: length(book.instrumentHeight),
+        abbreviation,
+        instrumentHeightWas: book.instrumentHeightWas === null ? '' : msg('papers.enteredAsPutRightLater', { length: length(book.instrumentHeightWas) }),
+      }),
     ],
     [
-      'Weather',
-      `${weather.temperatureC} °C, ${weather.pressureHPa} hPa: ${formatSigned(weather.ppm, 1)} ppm${weather.windy ? ', windy' : ''}; on ${weather.ground}`,
+      msg('papers.weather'),
+      msg('papers.cHpaPpmOn', {
+        temperatureC: weather.temperatureC,
+        pressureHPa: weather.pressureHPa,
+        signed: formatSigned(weather.ppm, 1),
+        windy: weather.windy ? ', windy' : '',
+        ground: weather.ground,
+      }),
     ],
-    ['Setting up', steps.join('; ') || 'no step ticked'],
+    [msg('common.settingUp'), steps.join('; ') || msg('papers.noStepTicked')],
     [
-      'Station',
+      msg('common.station'),
       station
-        ? `${place}, height ${length(station.z)} ${abbreviation}; 95 %: ${station.goodToMm === null ? goodToWords(null, unit) : `${small(station.goodToMm).replace('+', '')} ${smallUnit(unit).name}`}; circle turned by ${angleText(station.orientationDeg, pen.angleUnit)}`
-        : 'not decided',
+        ? msg('papers.height95CircleTurnedBy', {
+            place,
+            length: length(station.z),
+            abbreviation,
+            goodToMm: station.goodToMm === null ? goodToWords(null, unit) : `${small(station.goodToMm).replace('+', '')} ${smallUnit(unit).name}`,
+            angle: angleText(station.orientationDeg, pen.angleUnit),
+          })
+        : msg('papers.notDecided'),
     ],
-    ...(book.check.length > 0 ? [['Checked', book.check.join(' ')] as const] : []),
-    ['Left out', book.leftOut.join(', ') || 'nothing'],
+    ...(book.check.length > 0 ? [[msg('common.checked'), book.check.join(' ')] as const] : []),
+    [msg('common.leftOut2'), book.leftOut.join(', ') || 'nothing'],
   ]);
   for (const notice of book.notices) y = line(pen, y, notice, INKS.brick);
   for (const decision of book.decisions) {
     y = line(
       pen,
       y,
-      `${clock.time(decision.at)}  ${decision.station} ${VERDICT[decision.verdict]} by ${decision.by}${decision.reason ? `: ${withoutStop(decision.reason)}` : ''}${decision.withdrawn === null ? '' : `; WITHDRAWN: ${withoutStop(decision.withdrawn)}`}`,
+      msg('papers.by4', {
+        time: clock.time(decision.at),
+        station: decision.station,
+        verdict: VERDICT[decision.verdict],
+        by: decision.by,
+        reason: decision.reason ? `: ${withoutStop(decision.reason)}` : '',
+        withdrawn: decision.withdrawn === null ? '' : msg('papers.withdrawn', { withoutStop: withoutStop(decision.withdrawn) }),
+      }),
       decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick,
     );
     if (decision.judged)
@@ -135,114 +182,126 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
   }
   for (const { at, text } of book.putOff) y = line(pen, y, `${clock.time(at)}  ${text}`, INKS.brick);
   if (book.control.length > 0) {
-    y = heading(pen, y, 'Control, as it was used, and how it fitted');
+    y = heading(pen, y, msg('papers.controlAsItWasUsedAndHow'));
     const fits = new Map(book.fits.map((fit) => [fit.name, fit]));
     const axisColumns: Column<(typeof book.control)[number]>[] = [
-      { title: 'East', width: 58, right: true, text: ({ e }) => length(e) },
-      { title: 'North', width: 58, right: true, text: ({ n }) => length(n) },
+      { title: msg('common.east'), width: 58, right: true, text: ({ e }) => length(e) },
+      { title: msg('common.north'), width: 58, right: true, text: ({ n }) => length(n) },
     ];
     y = await table(
       pen,
       y,
       [
-        { title: 'Mark', width: 44, text: ({ name }) => name },
+        { title: msg('common.mark'), width: 44, text: ({ name }) => name },
         ...(axes === 'EN' ? axisColumns : axisColumns.reverse()),
-        { title: 'Height', width: 48, right: true, text: ({ z }) => length(z) },
-        { title: 'sd plan / height, mm', width: 54, right: true, text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}` },
-        { title: `Measured − listed, ${smallUnit(unit).name}: E / N / height`, width: 106, right: true, text: ({ name }) => fitText(fits.get(name), small) },
-        { title: 'Used in', width: 56, text: ({ name }) => usedText(fits.get(name)) },
-        { title: 'Revision, source, listed', width: 103, text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}` },
+        { title: msg('common.height'), width: 48, right: true, text: ({ z }) => length(z) },
+        { title: msg('papers.sdPlanHeightMm'), width: 54, right: true, text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}` },
+        {
+          title: msg('papers.measuredListedENHeight', { name: smallUnit(unit).name }),
+          width: 106,
+          right: true,
+          text: ({ name }) => fitText(fits.get(name), small),
+        },
+        { title: msg('papers.usedIn'), width: 56, text: ({ name }) => usedText(fits.get(name)) },
+        { title: msg('papers.revisionSourceListed'), width: 103, text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}` },
       ],
       book.control,
     );
   }
-  y = heading(pen, y, 'Sights, as read and reduced');
+  y = heading(pen, y, msg('papers.sightsAsReadAndReduced'));
   y = await table(
     pen,
     y,
     [
-      { title: 'At', width: 30, text: ({ at }) => clock.time(at) },
-      { title: 'To', width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
-      { title: 'Face', width: 27, text: ({ face }) => String(face) },
+      { title: msg('common.at'), width: 30, text: ({ at }) => clock.time(at) },
+      { title: msg('common.to2'), width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
+      { title: msg('papers.face'), width: 27, text: ({ face }) => String(face) },
       { title: 'Circle', width: 60, right: true, text: ({ read }) => angleAsRead(read.circle, read, pen.angleUnit) },
-      { title: 'Zenith', width: 60, right: true, text: ({ read }) => angleAsRead(read.zenith, read, pen.angleUnit) },
+      { title: msg('papers.zenith'), width: 60, right: true, text: ({ read }) => angleAsRead(read.zenith, read, pen.angleUnit) },
       {
-        title: 'Slope',
+        title: msg('common.slope'),
         width: 46,
         right: true,
         text: ({ read }) => (read.slope === null ? '–' : `${read.slope.toFixed(read.lengthDecimals)} ${UNIT_ABBREVIATION[read.lengthUnit]}`),
       },
       {
-        title: `Target, ${abbreviation}`,
+        title: msg('papers.target', { abbreviation }),
         width: 48,
         right: true,
         text: ({ targetHeight, targetHeightWas }) =>
-          targetHeightWas === null ? length(targetHeight) : `${length(targetHeight)}\nwas ${length(targetHeightWas)}`,
+          targetHeightWas === null ? length(targetHeight) : msg('papers.was', { length: length(targetHeight), length2: length(targetHeightWas) }),
       },
       {
-        title: 'Prism mm / ppm',
+        title: msg('papers.prismMmPpm'),
         width: 52,
         right: true,
         text: ({ prismConstantMm, prismConstantWas, ppm }) =>
-          `${prismConstantMm}${prismConstantWas === null ? '' : ` (was ${prismConstantWas})`} / ${ppm.toFixed(1)}`,
+          `${prismConstantMm}${prismConstantWas === null ? '' : msg('papers.was2', { prismConstantWas })} / ${ppm.toFixed(1)}`,
       },
-      { title: `Level, ${abbreviation}`, width: 46, right: true, text: ({ horizontal }) => length(horizontal) },
-      { title: `Rise, ${abbreviation}`, width: 42, right: true, text: ({ rise }) => length(rise) },
-      { title: 'Used in', width: 63, text: ({ used, withdrawn }) => (withdrawn === null ? used : `withdrawn: ${withdrawn}`) },
+      { title: msg('papers.level', { abbreviation }), width: 46, right: true, text: ({ horizontal }) => length(horizontal) },
+      { title: msg('papers.rise', { abbreviation }), width: 42, right: true, text: ({ rise }) => length(rise) },
+      { title: msg('papers.usedIn'), width: 63, text: ({ used, withdrawn }) => (withdrawn === null ? used : `withdrawn: ${withdrawn}`) },
     ],
     book.sights,
     ({ withdrawn }) => withdrawn !== null,
   );
   if (book.proofs.length > 0) {
-    y = heading(pen, y, 'Proofs');
+    y = heading(pen, y, msg('common.proofs'));
     for (const { at, on, plan, height, figures, withdrawn } of book.proofs) {
       const measured = proofFigureWords(figures, unit, axes);
       y = line(
         pen,
         y,
-        `${clock.time(at)}  ${on}: plan ${PROOF_OUTCOME[plan]}, height ${PROOF_OUTCOME[height]}${measured && `; ${measured}`}${withdrawn ? '; withdrawn' : ''}`,
+        msg('papers.planHeight', {
+          time: clock.time(at),
+          on,
+          proofOutcome: PROOF_OUTCOME[plan],
+          proofOutcome2: PROOF_OUTCOME[height],
+          measured: measured && `; ${measured}`,
+          withdrawn: withdrawn ? '; withdrawn' : '',
+        }),
         plan === 'outside' || height === 'outside' ? INKS.brick : INKS.ink,
       );
     }
   }
   if (book.marks.length > 0) {
-    y = heading(pen, y, `Marks, ${abbreviation}; off in mm`);
+    y = heading(pen, y, msg('papers.marksOffInMm', { abbreviation }));
     y = await table(
       pen,
       y,
       [
-        { title: 'At', width: 34, text: ({ at }) => clock.time(at) },
-        { title: 'Mark', width: 100, text: ({ name }) => name },
-        { title: 'Package', width: 120, text: (mark) => mark.package },
-        { title: 'State', width: 56, text: ({ state }) => state },
+        { title: msg('common.at'), width: 34, text: ({ at }) => clock.time(at) },
+        { title: msg('common.mark'), width: 100, text: ({ name }) => name },
+        { title: msg('papers.package'), width: 120, text: (mark) => mark.package },
+        { title: msg('common.state'), width: 56, text: ({ state }) => state },
         { title: 'E / N off', width: 64, right: true, text: ({ dEMm, dNMm }) => `${formatSigned(dEMm, 0)} / ${formatSigned(dNMm, 0)}` },
-        { title: 'Hub', width: 50, right: true, text: ({ hubZ }) => length(hubZ) },
+        { title: msg('common.hub'), width: 50, right: true, text: ({ hubZ }) => length(hubZ) },
         { title: 'Cut / fill', width: 60, right: true, text: ({ cutFill }) => cutFillWords(cutFill, unit) },
-        { title: 'Standing', width: 43, text: ({ standing }) => standing },
+        { title: msg('papers.standing'), width: 43, text: ({ standing }) => standing },
       ],
       book.marks,
     );
   }
   if (book.measured.length > 0) {
-    y = heading(pen, y, 'Sighted again, directions, and things as they stand');
+    y = heading(pen, y, msg('papers.sightedAgainDirectionsAndThingsAsThey'));
     for (const { at, by, text } of book.measured) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
   }
   if (book.corrections.length > 0) {
-    y = heading(pen, y, 'Put right or taken back later');
+    y = heading(pen, y, msg('papers.putRightOrTakenBackLater'));
     for (const { at, by, text } of book.corrections) y = line(pen, y, `${clock.day(at)} ${clock.time(at)}  ${by}: ${text}`, INKS.brick);
   }
   if (book.remarks.length > 0) {
-    y = heading(pen, y, 'Remarks');
+    y = heading(pen, y, msg('common.remarks'));
     for (const { at, by, text } of book.remarks) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
   }
-  if (book.photos.length > 0) y = drawPhotos(pen, book.photos, heading(pen, room(page, y, HEADING + PHOTO.height + PHOTO.foot), 'Photos'));
+  if (book.photos.length > 0) y = drawPhotos(pen, book.photos, heading(pen, room(page, y, HEADING + PHOTO.height + PHOTO.foot), msg('papers.photos')));
   y = room(page, y + 10, SKETCH_HEIGHT);
   page
     .rect(MARGIN, y, widthOf(page), SKETCH_HEIGHT - 10)
     .lineWidth(0.75)
     .strokeColor(INKS.ink)
     .stroke();
-  write(page, 'Sketch', MARGIN + 6, y + 5, 'regular', 8, INKS.ink2);
+  write(page, msg('common.sketch'), MARGIN + 6, y + 5, 'regular', 8, INKS.ink2);
   return y + SKETCH_HEIGHT;
 }
 
@@ -259,7 +318,7 @@ function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], to
     const x = MARGIN + column * (PHOTO.width + PHOTO.gap);
     const bytes = photos?.get(photo.image);
     if (bytes) page.image(bytes, x, y, { fit: [PHOTO.width, PHOTO.height] });
-    else write(page, 'kept, but not in a form that is printed', x, y + 4, 'regular', 7.5, INKS.ink2, { width: PHOTO.width, lineBreak: true });
+    else write(page, msg('papers.keptButNotInAFormThat'), x, y + 4, 'regular', 7.5, INKS.ink2, { width: PHOTO.width, lineBreak: true });
     write(page, `${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`, x, y + PHOTO.height + 2, 'regular', 7.5, INKS.ink2, {
       width: PHOTO.width,
       lineBreak: true,
@@ -271,4 +330,4 @@ function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], to
 const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small']): string =>
   fit ? `${small(fit.dEMm)} / ${small(fit.dNMm)} / ${small(fit.dZMm)}` : '–';
 const usedText = (fit: SetupBook['fits'][number] | undefined): string =>
-  fit ? [fit.plan && 'plan', fit.height && 'height'].filter(Boolean).join(', ') || 'nothing' : 'not used';
+  fit ? [fit.plan && 'plan', fit.height && 'height'].filter(Boolean).join(', ') || 'nothing' : msg('papers.notUsed');

@@ -2,7 +2,7 @@
 import { angleFromRadians, formatAngle, formatLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
 import { boardFor, north, placeLabel, scaleBar, scaleWords, Taken, type SceneItem } from '@idle-marker/paper';
 import type { ControlCard } from '@idle-marker/records';
-import { CONTROL_KIND, FIRMNESS, firmnessOf, LENGTH_DECIMALS, sheetClock, UNIT_ABBREVIATION, VISIT } from '@idle-marker/words';
+import { msg, CONTROL_KIND, FIRMNESS, firmnessOf, LENGTH_DECIMALS, sheetClock, UNIT_ABBREVIATION, VISIT } from '@idle-marker/words';
 import { drawScene, finish, footPages, INKS, MARGIN, newDocument, paragraph, rule, widthOf, widthOfText, write } from '../pdf/pdfPage.ts';
 
 export interface CardAsked {
@@ -25,35 +25,41 @@ const PHOTO_HEIGHT = 170;
 
 export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promise<Buffer> {
   const { body } = card.mark.revision;
-  const page = newDocument(`Control mark ${body.name}: ${asked.site}`);
+  const page = newDocument(msg('papers.controlMark', { name: body.name, site: asked.site }));
   const clock = sheetClock(asked.timeZone, null);
   const unit = UNIT_ABBREVIATION[asked.unit];
   const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS));
   write(page, body.name, MARGIN, MARGIN, 'bold', 30, INKS.ink);
-  write(page, `Control mark · ${asked.site}`, MARGIN, MARGIN + 8, 'regular', 11, INKS.ink2, { width: widthOf(page), align: 'right' });
-  write(page, `Revision ${card.revision}, listed ${clock.day(card.listedAt)}`, MARGIN, MARGIN + 22, 'medium', 10, INKS.ink, {
+  write(page, msg('papers.controlMark2', { site: asked.site }), MARGIN, MARGIN + 8, 'regular', 11, INKS.ink2, { width: widthOf(page), align: 'right' });
+  write(page, msg('papers.revisionListed', { revision: card.revision, day: clock.day(card.listedAt) }), MARGIN, MARGIN + 22, 'medium', 10, INKS.ink, {
     width: widthOf(page),
     align: 'right',
   });
   rule(page, MARGIN + 40, INKS.ink, 1.5);
   const plan = [
-    ['East', length(body.e)],
-    ['North', length(body.n)],
+    [msg('common.east'), length(body.e)],
+    [msg('common.north'), length(body.n)],
   ] as const;
   const rows: readonly (readonly [string, string])[] = [
     ...(asked.axes === 'EN' ? plan : [...plan].reverse()).map(([axis, text]) => [axis, `${text} ${unit}`] as const),
     [
-      'Height',
+      msg('common.height'),
       body.z === null
         ? 'none'
-        : `${length(body.z)} ${unit}${asked.siteZero === null ? '' : `, ${length(body.z - asked.siteZero)} against site zero`}${asked.datum ? `; counted from ${asked.datum}` : ''}`,
+        : `${length(body.z)} ${unit}${asked.siteZero === null ? '' : msg('papers.againstSiteZero', { length: length(body.z - asked.siteZero) })}${asked.datum ? msg('papers.countedFrom', { datum: asked.datum }) : ''}`,
     ],
-    ['How well', `plan ${body.sdHMm ?? '–'} mm, height ${body.sdZMm ?? '–'} mm (standard deviations)`],
-    ['What it is', `${CONTROL_KIND[body.kind]}${body.spot ? `; the point is ${body.spot}` : ''}; ${FIRMNESS[firmnessOf(body)]}`],
-    ['Condition', `${body.condition}${body.note ? `: ${body.note}` : ''}`],
-    ['Used for', [body.usePlan && 'plan', body.useHeight && 'height', body.forProof && 'proofs'].filter(Boolean).join(', ') || 'nothing'],
-    ['From', `${body.source || 'not noted'}${body.setBy ? `; set by ${body.setBy}` : ''}${body.setOn ? `, ${body.setOn}` : ''}`],
-    ['Last looked at', card.visits.length === 0 ? 'never noted' : `${VISIT[card.visits.at(-1)!.body.outcome]}, ${clock.day(card.visits.at(-1)!.at)}`],
+    [msg('papers.howWell'), msg('papers.planMmHeightMmStandardDeviations', { sdHMm: body.sdHMm ?? '–', sdZMm: body.sdZMm ?? '–' })],
+    [msg('common.whatItIs'), `${CONTROL_KIND[body.kind]}${body.spot ? msg('papers.thePointIs', { spot: body.spot }) : ''}; ${FIRMNESS[firmnessOf(body)]}`],
+    [msg('common.condition'), `${body.condition}${body.note ? `: ${body.note}` : ''}`],
+    [msg('papers.usedFor'), [body.usePlan && 'plan', body.useHeight && 'height', body.forProof && 'proofs'].filter(Boolean).join(', ') || 'nothing'],
+    [
+      msg('common.from'),
+      `${body.source || msg('papers.notNoted')}${body.setBy ? msg('papers.setBy2', { setBy: body.setBy }) : ''}${body.setOn ? `, ${body.setOn}` : ''}`,
+    ],
+    [
+      msg('papers.lastLookedAt'),
+      card.visits.length === 0 ? msg('papers.neverNoted') : `${VISIT[card.visits.at(-1)!.body.outcome]}, ${clock.day(card.visits.at(-1)!.at)}`,
+    ],
   ];
   let y = MARGIN + 52;
   for (const [name, text] of rows) {
@@ -140,7 +146,7 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
       tie(cells[3], MARGIN + 380, 90, true, bold);
       y += 13;
     };
-    line(['To', `Level, ${unit}`, 'Azimuth', `Rise, ${unit}`], true);
+    line([msg('common.to2'), msg('papers.level2', { unit }), msg('papers.azimuth'), msg('papers.rise2', { unit })], true);
     for (const each of card.ties)
       line([
         `${each.name}${each.what === 'mark' ? ' (a stake)' : ''}`,
@@ -148,7 +154,7 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
         asked.angleUnit === 'dms' ? formatAngle(each.azimuth, 'dms', 0) : angleFromRadians(each.azimuth, asked.angleUnit).toFixed(4),
         length(each.rise),
       ]);
-    if (card.ties.length === 0) y += paragraph(page, 'Nothing stands near enough to tie it to.', MARGIN, y, widthOf(page), 'regular', 9, INKS.ink2);
+    if (card.ties.length === 0) y += paragraph(page, msg('papers.nothingStandsNearEnoughToTieIt'), MARGIN, y, widthOf(page), 'regular', 9, INKS.ink2);
     y += 6;
   }
   let x = MARGIN;
@@ -159,7 +165,7 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
     if (caption) write(page, caption, x, y + PHOTO_HEIGHT - 12, 'regular', 8, INKS.ink2);
     x += width + 10;
   }
-  footPages(page, `Printed ${clock.day(asked.at)} by ${asked.by}. Look whether the list has a newer revision before you use it.`, '');
+  footPages(page, msg('papers.printedByLookWhetherTheListHas', { day: clock.day(asked.at), by: asked.by }), '');
   return finish(page);
 }
 

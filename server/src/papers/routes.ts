@@ -20,7 +20,7 @@ import {
   type SetupBook,
   type SiteState,
 } from '@idle-marker/records';
-import { CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { linksOf } from '../crew/links.ts';
 import { query } from '../database/query.ts';
 import { readAllFacts } from '../facts/ledger.ts';
@@ -92,13 +92,19 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
     const { work, marks, title } = marksOf(source, asked);
     const address = await addressOf(source, asked.link);
     const labels = marks.map((mark) => ({ name: mark.name, lines: linesOf(mark), address: address(mark.name), about: title }));
-    return { name: `labels-${fileWord(work.body.name)}.pdf`, make: (progress) => labelsPdf(labels, asked.format, `Labels: ${title}`, progress) };
+    return { name: `labels-${fileWord(work.body.name)}.pdf`, make: (progress) => labelsPdf(labels, asked.format, msg('papers.labels', { title }), progress) };
   },
   cards: async (source, asked) => {
     const { work, marks, title } = marksOf(source, asked);
     const address = await addressOf(source, asked.link);
     const cards = marks.map((mark) => ({ reading: mark.reading, standing: mark.standing, address: address(mark.name) }));
-    const about = { title: `How to read the marks: ${title}`, unit: source.state.settings.lengthUnit, languages: asked.languages, who: source.by, foot: title };
+    const about = {
+      title: msg('papers.howToReadTheMarks', { title }),
+      unit: source.state.settings.lengthUnit,
+      languages: asked.languages,
+      who: source.by,
+      foot: title,
+    };
     return { name: `cards-${fileWord(work.body.name)}.pdf`, make: (progress) => cardsPdf(cards, { ...about, progress }) };
   },
   sketch: (source, asked) => {
@@ -109,7 +115,7 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
   },
   setup: async ({ em, site, state, trust }, asked) => {
     const occupation = state.occupations.find((each) => each.id === asked.occupation);
-    if (!occupation) throw new ProblemError('MISSING_REFERENCE', 'This set-up has not arrived yet.', '/occupation');
+    if (!occupation) throw new ProblemError('MISSING_REFERENCE', msg('papers.thisSetUpHasNotArrivedYet'), '/occupation');
     const book = setupBook(state, trust, occupation);
     const photos = await photosOf(em, site, [book]);
     return {
@@ -129,7 +135,7 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
     }),
   controlCard: async ({ em, site, state, by }, asked) => {
     const card = controlCard(state, asked.mark);
-    if (!card) throw new ProblemError('MISSING_REFERENCE', 'This control mark has not arrived yet.', '/mark');
+    if (!card) throw new ProblemError('MISSING_REFERENCE', msg('papers.thisControlMarkHasNotArrivedYet'), '/mark');
     const photos = await printablePhotos(em, site, card.photos);
     const { name, lengthUnit, angleUnit, axisOrder, siteZero, heightDatum } = state.settings;
     const about = {
@@ -150,25 +156,25 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
     const { name, lengthUnit } = state.settings;
     const unit = UNIT_ABBREVIATION[lengthUnit];
     const marks = state.control.filter(({ revision }) => revision.body.condition !== 'lost');
-    if (marks.length === 0) throw new ProblemError('INVALID_INPUT', 'No control mark is listed, so there is nothing to print.');
+    if (marks.length === 0) throw new ProblemError('INVALID_INPUT', msg('papers.noControlMarkIsListedSoThere'));
     const labels = marks.map(({ revision: { body }, revisions }): Label => {
       const line = (text: string, ruled = false) => ({ text, ruled, unusual: false });
-      const height = body.z === null ? 'no height' : `height ${formatLength(body.z, lengthUnit, LENGTH_DECIMALS)} ${unit}`;
+      const height = body.z === null ? msg('papers.noHeight') : msg('papers.height3', { length: formatLength(body.z, lengthUnit, LENGTH_DECIMALS), unit });
       return {
         name: body.name,
         lines: [
           line(body.name, true),
           line(height),
           line(`${CONTROL_KIND[body.kind]}${body.spot ? `: ${body.spot}` : ''}`),
-          line(`revision ${revisions.length}`),
+          line(msg('papers.revision', { revisions: revisions.length })),
         ],
         address: null,
-        about: `control of ${name}`,
+        about: msg('papers.controlOf', { name }),
       };
     });
     return Promise.resolve({
       name: `control-labels-${fileWord(name)}.pdf`,
-      make: (progress) => labelsPdf(labels, asked.format, `Labels of control: ${name}`, progress),
+      make: (progress) => labelsPdf(labels, asked.format, msg('papers.labelsOfControl', { name }), progress),
     });
   },
 };
@@ -215,10 +221,10 @@ const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress
 /** The marks of a package that are set, all or those that are asked for. */
 function marksOf({ state, trust }: Source, asked: { readonly package: string; readonly keys?: readonly string[] }) {
   const work = state.packages.find((each) => each.id === asked.package);
-  if (!work) throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place.', '/package');
+  if (!work) throw new ProblemError('MISSING_REFERENCE', msg('papers.thisWorkPackageHasNotArrivedOr'), '/package');
   const names = asked.keys && new Set(work.body.plans.filter((plan) => asked.keys!.includes(plan.key)).map((plan) => plan.name));
   const marks = crewMarks(state, trust, [work]).filter((mark) => !names || names.has(mark.name));
-  if (marks.length === 0) throw new ProblemError('INVALID_INPUT', 'None of these marks is set yet, so there is nothing to print.', '/keys');
+  if (marks.length === 0) throw new ProblemError('INVALID_INPUT', msg('papers.noneOfTheseMarksIsSetYet'), '/keys');
   return { work, marks, title: `${work.body.name} · ${state.settings.name}` };
 }
 
@@ -232,14 +238,14 @@ export function paperRoutes(orm: MikroORM): Router {
   router.post('/sites/:site/papers/:kind', async (request, response) => {
     const site = uuidOf(request, 'site');
     const kind = String(request.params['kind']);
-    if (!isKind(kind)) throw new ProblemError('NOT_FOUND', `There is no such paper: take ${Object.keys(PaperSchemas).join(', ')}.`);
+    if (!isKind(kind)) throw new ProblemError('NOT_FOUND', msg('papers.thereIsNoSuchPaperTake', { keys: Object.keys(PaperSchemas).join(', ') }));
     const invalid = invalidAgainst(PaperSchemas[kind], request.body);
-    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was printed.`, invalid.path);
+    if (invalid) throw new ProblemError(invalid.code, msg('papers.nothingWasPrinted', { message: invalid.message }), invalid.path);
     const asked = request.body as Asked<PaperKind>;
-    if (!isTimeZone(asked.timeZone)) throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin.', '/timeZone');
+    if (!isTimeZone(asked.timeZone)) throw new ProblemError('INVALID_INPUT', msg('papers.timezoneIsNotATimeZoneThat'), '/timeZone');
     const em = orm.em.fork();
     const facts = await readAllFacts(em, site);
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', 'There is no such site.');
+    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('papers.thereIsNoSuchSite'));
     const state = siteState(facts);
     const source = { em, site, state, trust: trustOf(state, asked.at), by: memberName(state, asked.by) };
     // The schema was looked up by the same kind.
@@ -263,13 +269,8 @@ const linesOf = ({ written, stakeText, name }: CrewMark) => {
 async function addressOf({ em, site, state }: Source, link: string | undefined): Promise<(name: string) => string | null> {
   if (link === undefined) return () => null;
   const known = (await linksOf(em, site)).find((each) => each.id === link);
-  if (!known) throw new ProblemError('MISSING_REFERENCE', 'There is no such link for a crew on this site.', '/link');
+  if (!known) throw new ProblemError('MISSING_REFERENCE', msg('papers.thereIsNoSuchLinkForA'), '/link');
   const { publicAddress } = state.settings;
-  if (!publicAddress)
-    throw new ProblemError(
-      'INVALID_INPUT',
-      'Say in the settings of the site under which address phones reach the crew’s page, or print without codes.',
-      '/link',
-    );
+  if (!publicAddress) throw new ProblemError('INVALID_INPUT', msg('papers.sayInTheSettingsOfTheSite'), '/link');
   return (name) => markAddress(publicAddress, known.token, name);
 }

@@ -1,43 +1,57 @@
 /** One page for whoever comes next: where the instrument stood, which control holds, what is left, what to beware of. */
 import type { ClosingItem, ShiftHandover } from '@idle-marker/records';
-import { closingWords, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, closingWords, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, widthOf, write } from '../pdf/pdfPage.ts';
 import { heading, line, pairs, penOf, table, type BookAsked } from './pen.ts';
 
 const LAST = {
   used: 'used',
-  usedForPlan: 'used for its place, not its height,',
-  usedForHeight: 'used for its height, not its place,',
-  proved: 'proved good',
+  usedForPlan: msg('papers.usedForItsPlaceNotItsHeight'),
+  usedForHeight: msg('papers.usedForItsHeightNotItsPlace'),
+  proved: msg('papers.provedGood'),
   found: 'found',
 } as const;
 
 export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readonly at: string; readonly by: string }): Promise<Buffer> {
-  const pen = penOf(`For who comes next, ${shift.site}`, asked, asked.at);
+  const pen = penOf(msg('papers.forWhoComesNext', { site: shift.site }), asked, asked.at);
   const { page, clock, length } = pen;
   const unit = UNIT_ABBREVIATION[asked.unit];
   const when = (at: string) => `${clock.day(at)}, ${clock.time(at)}`;
-  write(page, 'For who comes next', MARGIN, MARGIN, 'bold', 18, INKS.ink);
+  write(page, msg('papers.forWhoComesNext2'), MARGIN, MARGIN, 'bold', 18, INKS.ink);
   write(page, when(asked.at), MARGIN, MARGIN + 6, 'regular', 9.5, INKS.ink2, { width: widthOf(page), align: 'right' });
   const { stood, note } = shift;
   const place = stood?.place;
   let y = pairs(pen, MARGIN + 26, [
-    ['Site', shift.site],
-    ['From', asked.by],
-    ['Said', note ? [note.text, note.unfinished && `UNFINISHED: ${note.unfinished}`, `(${note.by}, ${when(note.at)})`].filter(Boolean).join(' ') : 'nothing'],
+    [msg('common.site'), shift.site],
+    [msg('common.from'), asked.by],
     [
-      'Instrument',
+      msg('papers.said'),
+      note
+        ? [note.text, note.unfinished && msg('papers.unfinished2', { unfinished: note.unfinished }), `(${note.by}, ${when(note.at)})`].filter(Boolean).join(' ')
+        : 'nothing',
+    ],
+    [
+      msg('common.instrument'),
       stood
         ? [
-            `${stood.name}, set up ${when(stood.at)}${stood.ground ? ` on ${stood.ground}` : ''}, ${stood.isStanding ? 'still set up' : 'closed'}`,
+            msg('papers.setUp2', {
+              name: stood.name,
+              when: when(stood.at),
+              ground: stood.ground ? msg('papers.on', { ground: stood.ground }) : '',
+              isStanding: stood.isStanding ? msg('papers.stillSetUp') : 'closed',
+            }),
             place &&
-              `${asked.axes === 'EN' ? `E ${length(place.e)}, N ${length(place.n)}` : `N ${length(place.n)}, E ${length(place.e)}`}, height ${length(place.z)} ${unit}`,
-            stood.verdict === 'provisional' ? 'accepted as provisional' : stood.verdict === null ? 'no station was accepted' : null,
-            stood.marks.length > 0 && `from ${stood.marks.join(', ')}`,
+              msg('papers.height4', {
+                axes: asked.axes === 'EN' ? `E ${length(place.e)}, N ${length(place.n)}` : `N ${length(place.n)}, E ${length(place.e)}`,
+                length: length(place.z),
+                unit,
+              }),
+            stood.verdict === 'provisional' ? msg('papers.acceptedAsProvisional') : stood.verdict === null ? msg('papers.noStationWasAccepted') : null,
+            stood.marks.length > 0 && msg('papers.from', { marks: stood.marks.join(', ') }),
           ]
             .filter(Boolean)
             .join('; ')
-        : 'has not been set up',
+        : msg('papers.hasNotBeenSetUp'),
     ],
   ]);
   const items = (title: string, list: readonly ClosingItem[], colour: string) => {
@@ -48,31 +62,35 @@ export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readon
       y = line(pen, y, `${words.title}. ${words.text}`, colour);
     }
   };
-  items('Missing', shift.closing.missing, INKS.brick);
-  items('Open', shift.closing.open, INKS.ink);
-  items('To do', shift.closing.tomorrow, INKS.ink);
+  items(msg('papers.missing'), shift.closing.missing, INKS.brick);
+  items(msg('papers.open'), shift.closing.open, INKS.ink);
+  items(msg('papers.toDo'), shift.closing.tomorrow, INKS.ink);
   y = heading(pen, y, 'Control');
   y = await table(
     pen,
     y,
     [
-      { title: 'Mark', width: 110, text: (row) => row.name },
-      { title: 'Is', width: 90, text: (row) => row.condition },
-      { title: 'Last good', width: 240, text: (row) => (row.last ? `${LAST[row.last.as]} ${when(row.last.at)}` : 'never: prove it before it is used') },
+      { title: msg('common.mark'), width: 110, text: (row) => row.name },
+      { title: msg('papers.is'), width: 90, text: (row) => row.condition },
+      {
+        title: msg('papers.lastGood'),
+        width: 240,
+        text: (row) => (row.last ? `${LAST[row.last.as]} ${when(row.last.at)}` : msg('papers.neverProveItBeforeItIsUsed')),
+      },
     ],
     shift.control,
   );
-  y = heading(pen, y + 4, 'Work');
+  y = heading(pen, y + 4, msg('common.work'));
   await table(
     pen,
     y,
     [
-      { title: 'Package', width: 200, text: (row) => row.name },
-      { title: 'Marks', width: 50, right: true, text: (row) => String(row.marks) },
-      { title: 'Set', width: 50, right: true, text: (row) => String(row.set) },
-      { title: 'Held', width: 50, right: true, text: (row) => String(row.held) },
-      { title: 'In doubt', width: 60, right: true, text: (row) => String(row.inDoubt) },
-      { title: 'Blocked', width: 60, right: true, text: (row) => String(row.blocked) },
+      { title: msg('papers.package'), width: 200, text: (row) => row.name },
+      { title: msg('common.marks'), width: 50, right: true, text: (row) => String(row.marks) },
+      { title: msg('papers.set'), width: 50, right: true, text: (row) => String(row.set) },
+      { title: msg('papers.held'), width: 50, right: true, text: (row) => String(row.held) },
+      { title: msg('papers.inDoubt'), width: 60, right: true, text: (row) => String(row.inDoubt) },
+      { title: msg('papers.blocked'), width: 60, right: true, text: (row) => String(row.blocked) },
     ],
     shift.packages,
   );

@@ -1,6 +1,7 @@
 /** Pages with the project's fonts: the few things that papers are written with. Lengths are points, y down. */
 import PDFDocument from 'pdfkit';
 import { INKS, PAPERS, type Measure, type Paper, type Scene, type Weight } from '@idle-marker/paper';
+import { msg } from '@idle-marker/words';
 import { FIRST_FONTS, printable, runsOf, SECOND_FONTS } from './letters.ts';
 
 export { INKS };
@@ -200,7 +201,7 @@ export function footPages(page: Page, left: string, right: string): void {
     // The foot lies in the margin, where text would otherwise start a new page.
     page.page.margins.bottom = 0;
     write(page, left, MARGIN, y, 'regular', 8, INKS.ink2);
-    write(page, `Page ${i + 1} of ${count}${right}`, MARGIN, y, 'regular', 8, INKS.ink2, { width: widthOf(page), align: 'right' });
+    write(page, msg('papers.pageOf', { i: i + 1, count, right }), MARGIN, y, 'regular', 8, INKS.ink2, { width: widthOf(page), align: 'right' });
   }
 }
 

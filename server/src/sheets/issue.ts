@@ -2,6 +2,7 @@
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { AnyFact, Fact } from '@idle-marker/contract';
 import { cutSheet, memberName, siteState, trustOf, type CutSheet, type NumberedSheet } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
@@ -95,12 +96,12 @@ export async function issueSheet(
 function collect(facts: readonly AnyFact[], request: IssueRequest, issued: readonly SheetRecord[]): { content: CutSheet; root: string } {
   const state = facts.length > 0 ? siteState(facts) : null;
   const asked = state?.packages.find((each) => each.id === request.package);
-  if (!state || !asked)
-    throw new ProblemError('MISSING_REFERENCE', 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.', '/package');
+  if (!state || !asked) throw new ProblemError('MISSING_REFERENCE', msg('answers.thisWorkPackageHasNotArrivedOr'), '/package');
   const root = state.packageRoots.get(asked.id)!;
   const { selection = null, givenTo = null, bothHeights = false, validUntil = null, remarks = '' } = request;
   const strangers = selection?.keys.filter((key) => !asked.body.plans.some((plan) => plan.key === key)) ?? [];
-  if (strangers.length > 0) throw new ProblemError('INVALID_INPUT', `${strangers[0]} is no mark of this package. Nothing was issued.`, '/selection/keys');
+  if (strangers.length > 0)
+    throw new ProblemError('INVALID_INPUT', msg('answers.isNoMarkOfThisPackageNothing', { strangers: strangers[0] }), '/selection/keys');
   const previous = issued.findLast(isSameSheet(root, { selection: selection?.name ?? null }))?.content ?? null;
   const content = cutSheet(
     state,
@@ -119,7 +120,7 @@ function collect(facts: readonly AnyFact[], request: IssueRequest, issued: reado
     previous,
   );
   if (content.rows.length === 0 && content.withheld.length === 0) {
-    throw new ProblemError('INVALID_INPUT', 'No mark of this package is set yet, so there is nothing to hand over. Nothing was issued.', '/package');
+    throw new ProblemError('INVALID_INPUT', msg('answers.noMarkOfThisPackageIsSet'), '/package');
   }
   return { content, root };
 }

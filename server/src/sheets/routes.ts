@@ -2,7 +2,7 @@ import { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { closed, Day, Device, Instant, invalidAgainst, Name, Sequence, Type, Uuid } from '@idle-marker/contract';
 import { sheetNotices, siteState, trustOf, type NumberedSheet } from '@idle-marker/records';
-import { sheetTroubleWords } from '@idle-marker/words';
+import { msg, sheetTroubleWords } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { sendPaper } from '../http/sendPaper.ts';
 import { isTimeZone, TimeZone } from '../http/timeZone.ts';
@@ -36,7 +36,7 @@ export function sheetRoutes(orm: MikroORM, clock: () => Date, arrival: () => Dat
   const router = Router();
   const find = async (site: string, id: string): Promise<NumberedSheet> => {
     const sheet = (await readSheets(orm.em.fork(), site)).find((each) => each.id === id);
-    if (!sheet) throw new ProblemError('NOT_FOUND', 'There is no such sheet on this site.');
+    if (!sheet) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSheetOnThis'));
     return numbered(sheet);
   };
   router.get('/sites/:site/sheets', async (request, response) => {
@@ -61,9 +61,8 @@ export function sheetRoutes(orm: MikroORM, clock: () => Date, arrival: () => Dat
   });
   router.put('/sites/:site/sheets/:id', async (request, response) => {
     const invalid = invalidAgainst(IssueSchema, request.body);
-    if (invalid) throw new ProblemError(invalid.code, `${invalid.message}. Nothing was issued.`, invalid.path);
-    if (!isTimeZone((request.body as IssueRequest).timeZone))
-      throw new ProblemError('INVALID_INPUT', 'timeZone is not a time zone that is known, such as Europe/Berlin. Nothing was issued.', '/timeZone');
+    if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasIssued', { message: invalid.message }), invalid.path);
+    if (!isTimeZone((request.body as IssueRequest).timeZone)) throw new ProblemError('INVALID_INPUT', msg('answers.timezoneIsNotATimeZoneThat2'), '/timeZone');
     const { sheet, fresh } = await issueSheet(orm, uuidOf(request, 'site'), uuidOf(request, 'id'), request.body as IssueRequest, arrival());
     response.status(fresh ? 201 : 200).json(sheet);
   });
@@ -102,6 +101,6 @@ async function sourceOf(orm: MikroORM, site: string, sheet: string, now: Date): 
   const at = new Date(Math.max(now.getTime(), Date.parse(state.timeline.at(-1)!.at))).toISOString();
   const notices = sheetNotices(state, trustOf(state, at))
     .filter((notice) => notice.sheet === sheet)
-    .map((notice) => `Since this sheet was issued: ${sheetTroubleWords(notice.marks)}`);
+    .map((notice) => msg('answers.sinceThisSheetWasIssued', { sheetTrouble: sheetTroubleWords(notice.marks) }));
   return { em, site, state, notices };
 }

@@ -15,6 +15,7 @@ import {
 } from '@idle-marker/paper';
 import type { CutSheetRow, NumberedSheet } from '@idle-marker/records';
 import {
+  msg,
   CAUTIONS,
   crewWords,
   filled,
@@ -75,23 +76,23 @@ const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: N
 
 /** Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a second line. */
 const COLUMNS: readonly Column[] = [
-  { title: 'Mark', width: 50, align: 'left', text: (row) => row.name },
-  { title: 'Offset to', width: 66, align: 'left', text: leadsTo },
+  { title: msg('common.mark'), width: 50, align: 'left', text: (row) => row.name },
+  { title: msg('papers.offsetTo'), width: 66, align: 'left', text: leadsTo },
   {
-    title: 'Offset',
+    title: msg('papers.offset'),
     width: 32,
     align: 'right',
     text: (row, unit, _clock, sheet) => writtenLength(row.reading?.offset ?? row.offset, unit, row.reading?.rounding.offset ?? sheet.rounding ?? 'finest'),
   },
-  { title: 'Ground', width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
-  { title: 'Hub', width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.hubZ, sheet) },
-  { title: 'Design', width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.designZ, sheet) },
+  { title: msg('papers.ground'), width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
+  { title: msg('common.hub'), width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.hubZ, sheet) },
+  { title: msg('papers.design'), width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.designZ, sheet) },
   { title: 'Cut / fill', width: 55, align: 'right', text: (row, _unit, _clock, sheet) => bothCuts(row, sheet) },
-  { title: 'E / N off, mm', width: 50, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
-  { title: 'Station', width: 37, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
-  { title: 'Set', width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
-  { title: 'Proofs', width: 56, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
-  { title: 'Standing', width: 46, align: 'left', text: (row) => STANDING[row.standing] },
+  { title: msg('papers.eNOffMm'), width: 50, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
+  { title: msg('common.station'), width: 37, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
+  { title: msg('papers.set'), width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
+  { title: msg('common.proofs'), width: 56, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
+  { title: msg('papers.standing'), width: 46, align: 'left', text: (row) => STANDING[row.standing] },
 ];
 const ROW_SIZE = 7.8;
 /** More marks than this are drawn on a page of their own. */
@@ -105,7 +106,7 @@ export interface SheetPaper {
 }
 
 export async function sheetPdf(sheet: NumberedSheet, { notices = [], progress = () => Promise.resolve() }: SheetPaper = {}): Promise<Buffer> {
-  const page = newDocument(`Cut sheet ${sheet.number}, revision ${sheet.revision}: ${sheet.package}`);
+  const page = newDocument(msg('papers.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package }));
   const steps = sheet.rows.length + 2;
   let y = drawHead(page, sheet);
   y = drawNotices(page, sheet, notices, y);
@@ -149,25 +150,37 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
     write(page, text, x, right, font, size, bold ? INKS.ink : INKS.ink2, { width: half, align: 'right', lineBreak: true });
     right += heightOf(page, text, half, font, size) + 1.5;
   };
-  write(page, `Cut sheet ${sheet.number}, revision ${sheet.revision}`, MARGIN, MARGIN, 'bold', 18, INKS.ink);
+  write(page, msg('papers.cutSheetRevision2', { number: sheet.number, revision: sheet.revision }), MARGIN, MARGIN, 'bold', 18, INKS.ink);
   let left = MARGIN + 25;
   const name = sheet.selection ? `${sheet.package}: ${sheet.selection} · ${sheet.site}` : `${sheet.package} · ${sheet.site}`;
   left += paragraph(page, name, MARGIN, left, half - 8, 'regular', 11, INKS.ink);
   say(
     sheet.setFrom && sheet.setTo
-      ? `Set ${clock.day(sheet.setFrom)}, ${clock.time(sheet.setFrom)} to ${clock.time(sheet.setTo)}, by ${sheet.setBy.join(', ')}`
-      : 'Nothing set',
+      ? msg('papers.setToBy', { day: clock.day(sheet.setFrom), time: clock.time(sheet.setFrom), time2: clock.time(sheet.setTo), setBy: sheet.setBy.join(', ') })
+      : msg('papers.nothingSet'),
     true,
   );
   for (const station of sheet.stations)
     say(
-      `Station ${station.name}: ${heldBy(station.method, station.marks)}${station.radius95Mm === null ? '' : `; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`}`,
+      msg('papers.station2', {
+        name: station.name,
+        heldBy: heldBy(station.method, station.marks),
+        radius95Mm: station.radius95Mm === null ? '' : `; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`,
+      }),
     );
   say(
-    `For ${sheet.crew}${sheet.givenTo ? `, given to ${sheet.givenTo}` : ''}: ${sheet.className}, within ${smallLength(sheet.planMm / 1000, sheet.lengthUnit)} plan, ${smallLength(sheet.heightMm / 1000, sheet.lengthUnit)} height`,
+    msg('papers.forWithinPlanHeight', {
+      crew: sheet.crew,
+      givenTo: sheet.givenTo ? msg('papers.givenTo', { givenTo: sheet.givenTo }) : '',
+      className: sheet.className,
+      smallLength: smallLength(sheet.planMm / 1000, sheet.lengthUnit),
+      smallLength2: smallLength(sheet.heightMm / 1000, sheet.lengthUnit),
+    }),
   );
-  if (sheet.validUntil) say(`Not to be built from after ${sheet.validUntil}`, true);
-  const use = [sheet.markKind && `Marks: ${MARK_KIND[sheet.markKind]}`, sheet.use && `for ${sheet.use}`].filter(Boolean).join(', ');
+  if (sheet.validUntil) say(msg('papers.notToBeBuiltFromAfter', { validUntil: sheet.validUntil }), true);
+  const use = [sheet.markKind && msg('papers.marks', { markKind: MARK_KIND[sheet.markKind] }), sheet.use && msg('papers.for', { use: sheet.use })]
+    .filter(Boolean)
+    .join(', ');
   if (use) left += paragraph(page, use, MARGIN, left + 2, half - 8, 'regular', 9, INKS.ink) + 2;
   if (sheet.remarks) left += paragraph(page, sheet.remarks, MARGIN, left + 2, half - 8, 'medium', 9, INKS.ink) + 2;
   const y = Math.max(left, right) + 5;
@@ -177,11 +190,11 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
 
 const CHANGE = {
   added: 'added',
-  removed: 'taken away',
+  removed: msg('papers.takenAway'),
   setAgain: 'set again',
   withheld: 'withheld',
-  figures: 'other figures',
-  writtenAnew: 'stake written anew',
+  figures: msg('papers.otherFigures'),
+  writtenAnew: msg('papers.stakeWrittenAnew'),
 } as const;
 
 const changesByKind = ({ changes }: NumberedSheet): string =>
@@ -194,14 +207,15 @@ const changesByKind = ({ changes }: NumberedSheet): string =>
 /** What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font has. */
 function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[], top: number): number {
   const notices: string[] = [...since];
-  if (sheet.changes.length > 0) notices.push(`Changed since revision ${sheet.revision - 1}: ${changesByKind(sheet)}.`);
-  for (const each of sheet.withheld) notices.push(`${each.name} is withheld: ${WITHHELD_REASON[each.reason]}. Do not build from it.`);
+  if (sheet.changes.length > 0) notices.push(msg('papers.changedSinceRevision', { revision: sheet.revision - 1, changesByKind: changesByKind(sheet) }));
+  for (const each of sheet.withheld) notices.push(msg('papers.isWithheldDoNotBuildFromIt', { name: each.name, withheldReason: WITHHELD_REASON[each.reason] }));
   for (const station of sheet.stations) notices.push(...stationNotices(station, sheet.lengthUnit).map((notice) => `* ${notice}`));
   notices.push(...(sheet.open ?? []).map(openCautionWords));
   const open = sheet.rows.filter((row) => row.standing !== 'held');
-  if (open.length > 0) notices.push(`Not held by a proof after setting: ${open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', ')}.`);
+  if (open.length > 0)
+    notices.push(msg('papers.notHeldByAProofAfterSetting', { open: open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', ') }));
   const letters = missingLetters([sheet.site, sheet.package, sheet.crew, ...sheet.rows.map((row) => row.name)]);
-  if (letters.length > 0) notices.push(`Letters that this paper has no picture of are written by their number: ${letters.join(' ')}.`);
+  if (letters.length > 0) notices.push(msg('papers.lettersThatThisPaperHasNoPicture', { letters: letters.join(' ') }));
   if (notices.length === 0) return top;
   const width = widthOf(page) - 20;
   const height = notices.reduce((sum, notice) => sum + heightOf(page, notice, width, 'medium', 9) + 3, 10);
@@ -221,8 +235,13 @@ async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (r
   const seconds = [...new Set(sheet.rows.flatMap((row) => secondHeight(row, sheet)?.to ?? []))];
   const heads = () => {
     const about = [
-      `Lengths and heights in ${unit}${sheet.bothHeights ? ', in brackets against site zero' : ''}. Design: ${grades.join(', ') || 'none'}${seconds.length > 0 ? `; second figure to ${seconds.join(', ')}` : ''}.`,
-      'Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.',
+      msg('papers.lengthsAndHeightsInDesign', {
+        unit,
+        bothHeights: sheet.bothHeights ? msg('papers.inBracketsAgainstSiteZero') : '',
+        grades: grades.join(', ') || 'none',
+        seconds: seconds.length > 0 ? msg('papers.secondFigureTo', { seconds: seconds.join(', ') }) : '',
+      }),
+      msg('papers.cutTheHubIsAboveDesignFill'),
     ].join(' ');
     y += paragraph(page, about, MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2) + 4;
     y += drawRow(page, y, (column) => column.title, 'bold') + 2;
@@ -312,7 +331,7 @@ function numberPages(page: Page, sheet: NumberedSheet): void {
   const zero = sheet.siteZero;
   const said =
     zero === null
-      ? 'All heights are true heights.'
-      : `All heights are true heights. Site zero, 0.000, is ${length(zero, sheet.lengthUnit)} ${UNIT_ABBREVIATION[sheet.lengthUnit]}.`;
-  footPages(page, said, ` · issued ${clock.day(sheet.issuedAt)} ${clock.time(sheet.issuedAt)} by ${sheet.issuedBy}`);
+      ? msg('papers.allHeightsAreTrueHeights2')
+      : msg('papers.allHeightsAreTrueHeightsSiteZero', { length: length(zero, sheet.lengthUnit), unitAbbreviation: UNIT_ABBREVIATION[sheet.lengthUnit] });
+  footPages(page, said, msg('papers.issuedBy', { day: clock.day(sheet.issuedAt), time: clock.time(sheet.issuedAt), issuedBy: sheet.issuedBy }));
 }

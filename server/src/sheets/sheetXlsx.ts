@@ -1,7 +1,7 @@
 /** The sheet as a workbook: its rows, and what holds for all of them. Every cell has its type, so that no text can become a formula. */
 import writeXlsxFile from 'write-excel-file/node';
 import type { NumberedSheet } from '@idle-marker/records';
-import { CAUTIONS, heldBy, openCautionWords, sheetClock, smallLength, UNIT_NAME, WITHHELD_REASON } from '@idle-marker/words';
+import { msg, CAUTIONS, heldBy, openCautionWords, sheetClock, smallLength, UNIT_NAME, WITHHELD_REASON } from '@idle-marker/words';
 import { sheetTable, type TableCell } from './sheetTable.ts';
 
 type Cell =
@@ -25,25 +25,32 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
   const { header, rows } = sheetTable(sheet);
   const clock = sheetClock(sheet.timeZone, sheet.setFrom);
   const about: Cell[][] = [
-    [bold(`Cut sheet ${sheet.number}, revision ${sheet.revision}`)],
+    [bold(msg('papers.cutSheetRevision2', { number: sheet.number, revision: sheet.revision }))],
     ...(
       [
-        ['Site', sheet.site],
-        ['Package', sheet.selection ? `${sheet.package}: ${sheet.selection}` : sheet.package],
-        ['For', sheet.givenTo ? `${sheet.crew}; given to ${sheet.givenTo}` : sheet.crew],
+        [msg('common.site'), sheet.site],
+        [msg('papers.package'), sheet.selection ? `${sheet.package}: ${sheet.selection}` : sheet.package],
+        [msg('common.for'), sheet.givenTo ? msg('papers.givenTo2', { crew: sheet.crew, givenTo: sheet.givenTo }) : sheet.crew],
         [
-          'Class',
-          `${sheet.className}: ${smallLength(sheet.planMm / 1000, sheet.lengthUnit)} plan, ${smallLength(sheet.heightMm / 1000, sheet.lengthUnit)} height`,
+          msg('papers.class'),
+          msg('papers.planHeight2', {
+            className: sheet.className,
+            smallLength: smallLength(sheet.planMm / 1000, sheet.lengthUnit),
+            smallLength2: smallLength(sheet.heightMm / 1000, sheet.lengthUnit),
+          }),
         ],
-        ['Unit', UNIT_NAME[sheet.lengthUnit]],
-        ['Issued', `${clock.day(sheet.issuedAt)} ${clock.time(sheet.issuedAt)} by ${sheet.issuedBy}, ${sheet.timeZone}`],
-        ['Valid until', sheet.validUntil ?? 'nothing else is said'],
-        ...sheet.stations.map((station) => [`Station ${station.name}`, heldBy(station.method, station.marks)] as const),
-        ...notices.map((notice) => ['Since it was issued', notice] as const),
-        ...(sheet.open ?? []).map((each) => ['Open', openCautionWords(each)] as const),
-        ...sheet.withheld.map((each) => [`${each.name} is withheld`, WITHHELD_REASON[each.reason]] as const),
-        ...(sheet.remarks ? [['Remarks', sheet.remarks] as const] : []),
-        ...CAUTIONS.map((caution) => ['Caution', caution] as const),
+        [msg('papers.unit'), UNIT_NAME[sheet.lengthUnit]],
+        [
+          msg('papers.issued'),
+          msg('papers.by5', { day: clock.day(sheet.issuedAt), time: clock.time(sheet.issuedAt), issuedBy: sheet.issuedBy, timeZone: sheet.timeZone }),
+        ],
+        [msg('papers.validUntil'), sheet.validUntil ?? msg('papers.nothingElseIsSaid')],
+        ...sheet.stations.map((station) => [msg('papers.station3', { name: station.name }), heldBy(station.method, station.marks)] as const),
+        ...notices.map((notice) => [msg('papers.sinceItWasIssued'), notice] as const),
+        ...(sheet.open ?? []).map((each) => [msg('papers.open'), openCautionWords(each)] as const),
+        ...sheet.withheld.map((each) => [msg('papers.isWithheld', { name: each.name }), WITHHELD_REASON[each.reason]] as const),
+        ...(sheet.remarks ? [[msg('common.remarks'), sheet.remarks] as const] : []),
+        ...CAUTIONS.map((caution) => [msg('papers.caution'), caution] as const),
       ] as const
     ).map(([what, text]) => [bold(what), words(text)]),
   ];
@@ -51,12 +58,12 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
   return writeXlsxFile([
     {
       data: [header.map(bold), ...rows.map((row) => row.map(cellOf))],
-      sheet: 'Marks',
+      sheet: msg('common.marks'),
       columns: header.map((_, i) => width(i)),
       stickyRowsCount: 1,
       stickyColumnsCount: 1,
     },
-    { data: about, sheet: 'About', columns: [{ width: 24 }, { width: 90 }] },
+    { data: about, sheet: msg('papers.about'), columns: [{ width: 24 }, { width: 90 }] },
   ]).toBuffer();
 }
 

@@ -4,7 +4,7 @@ import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { LARGEST_DRAWING_BYTES } from '@idle-marker/contract';
 import { drawingFormatOf } from '@idle-marker/formats';
-import { drawingWords } from '@idle-marker/words';
+import { msg, drawingWords } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 import { uuidOf } from '../facts/routes.ts';
@@ -14,11 +14,11 @@ export async function keepSource(orm: MikroORM, site: string, id: string, bytes:
   const fresh = await orm.em.fork().transactional(async (em) => {
     const [known] = await query<{ digest: string; siteId: string }>(em, 'select digest, site_id as "siteId" from source_file where id = ?', [id]);
     if (known) {
-      if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', 'Another file is kept under this id. Nothing was written.');
+      if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', msg('answers.anotherFileIsKeptUnderThisId'));
       return false;
     }
     const [owner] = await query<{ id: string }>(em, 'select id from site where id = ?', [site]);
-    if (!owner) throw new ProblemError('MISSING_REFERENCE', 'The site has not arrived yet: send the file again once it has. Nothing was written.');
+    if (!owner) throw new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedYetSend2'));
     await query(em, 'insert into source_file (id, site_id, digest, bytes) values (?, ?, ?, ?)', [id, site, digest, bytes]);
     return true;
   });
@@ -31,10 +31,10 @@ export function sourceRoutes(orm: MikroORM): Router {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
     const bytes: unknown = request.body;
-    if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', 'Send the file as application/octet-stream. Nothing was written.');
-    if (bytes.length === 0) throw new ProblemError('INVALID_FILE', 'The file is empty. Nothing was written.');
+    if (!Buffer.isBuffer(bytes)) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheFileAsApplicationOctetStream'));
+    if (bytes.length === 0) throw new ProblemError('INVALID_FILE', msg('answers.theFileIsEmptyNothingWasWritten'));
     const format = drawingFormatOf(bytes);
-    if (!format.ok) throw new ProblemError('UNSUPPORTED_TYPE', `${drawingWords(format.error)} Nothing was written.`);
+    if (!format.ok) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.nothingWasWritten3', { drawing: drawingWords(format.error) }));
     const { fresh, digest } = await keepSource(orm, site, id, bytes);
     response.status(fresh ? 201 : 200).json({ id, digest, bytes: bytes.length });
   });
@@ -43,7 +43,7 @@ export function sourceRoutes(orm: MikroORM): Router {
       uuidOf(request, 'id'),
       uuidOf(request, 'site'),
     ]);
-    if (!file) throw new ProblemError('NOT_FOUND', 'There is no such file on this site.');
+    if (!file) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchFileOnThis'));
     // Files never change under their id; a browser is to save them, not to show them.
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
     response.setHeader('Content-Disposition', 'attachment');

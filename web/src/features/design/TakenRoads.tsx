@@ -127,7 +127,11 @@ export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) 
                 elements: body.elements.length,
                 spirals: spirals > 0 ? msg('design.ofThemSpirals', { spirals }) : '',
                 tool: TOOL[toolFor(body)],
-                ok: road.ok ? roadRemarks(road.value).map((remark) => ` ${roadRemarkWords(remark, style)}`).join('') : ` ${roadFaultWords(road.error, style)}`,
+                ok: road.ok
+                  ? roadRemarks(road.value)
+                      .map((remark) => ` ${roadRemarkWords(remark, style)}`)
+                      .join('')
+                  : ` ${roadFaultWords(road.error, style)}`,
                 crossSections:
                   read.crossSections.length > 0 &&
                   msg('design.crossSections', {
