@@ -237,7 +237,7 @@ function markOf(state: SiteState, trust: TrustResult, mark: Fact<'mark'>): BookM
     dNMm,
     hubZ,
     cutFill,
-    standing: standing ? STANDING[standing] : 'set again since',
+    standing: standing ? STANDING[standing] : msg('records.setAgainSince'),
   };
 }
 

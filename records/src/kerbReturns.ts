@@ -113,7 +113,7 @@ export function returnItem(from: ReturnSide, to: ReturnSide, { arc, begin, end, 
       why: msg('records.radiusPointStrapTheRadiusAllRound'),
       offset: 0,
       alsoZ: endZ,
-      gradeTo: `begin of ${work.name}`.slice(0, 80),
+      gradeTo: msg('records.beginOf', { name: work.name }).slice(0, 80),
       alsoTo: msg('records.endOf', { name: work.name }).slice(0, 80),
     });
   }

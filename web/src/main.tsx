@@ -2,6 +2,7 @@ import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { msg } from '@idle-marker/words';
 import { keepClock } from './data/clock.ts';
 import { wakeDrawings } from './drawings/drawings.ts';
 import { wakeLists } from './reading/lists.ts';
@@ -12,7 +13,7 @@ import './style.css';
 const CREW = '/crew/:token/:name?';
 
 /** Stands there while a place is fetched. */
-const opening = <p className="p-6 text-ink2">Opening…</p>;
+const opening = <p className="p-6 text-ink2">{msg('frame.opening')}</p>;
 
 const place = (path: string, name: string, load: () => Promise<{ Place: ComponentType }>): RouteObject => ({
   path,
@@ -21,35 +22,35 @@ const place = (path: string, name: string, load: () => Promise<{ Place: Componen
 });
 
 const router = createBrowserRouter([
-  place('/', 'The list of sites', () => import('./features/sites/SitesPlace.tsx')),
-  place(CREW, 'The crew’s page', () => import('./features/crew/CrewPlace.tsx')),
+  place('/', msg('frame.theListOfSites'), () => import('./features/sites/SitesPlace.tsx')),
+  place(CREW, msg('frame.theCrewsPage'), () => import('./features/crew/CrewPlace.tsx')),
   {
     path: '/sites/:site',
-    Component: fetchedPart('The site', async (elsewhere) => (await moduleFrom(() => import('./frame/SiteDoor.tsx'), elsewhere)).SiteDoor, opening),
+    Component: fetchedPart(msg('frame.theSite'), async (elsewhere) => (await moduleFrom(() => import('./frame/SiteDoor.tsx'), elsewhere)).SiteDoor, opening),
     errorElement: <RouteError />,
     children: [
       { index: true, element: <Navigate to="today" replace /> },
-      place('today', 'Today', () => import('./features/today/TodayPlace.tsx')),
+      place('today', msg('frame.today'), () => import('./features/today/TodayPlace.tsx')),
       place('control', 'Control', () => import('./features/control/ControlPlace.tsx')),
-      place('design', 'Work', () => import('./features/design/DesignPlace.tsx')),
-      place('station', 'Station', () => import('./features/station/StationPlace.tsx')),
-      place('prove', 'Prove', () => import('./features/prove/ProvePlace.tsx')),
-      place('mark', 'Mark', () => import('./features/mark/MarkPlace.tsx')),
-      place('mark/line', 'On a line', () => import('./features/structure/LinePlace.tsx')),
-      place('mark/road', 'Along a road', () => import('./features/road/RoadPlace.tsx')),
-      place('mark/receiver', 'With a receiver', () => import('./features/paired/PairedPlace.tsx')),
-      place('mark/columns', 'Columns', () => import('./features/structure/ColumnsPlace.tsx')),
-      place('mark/as-built', 'As built', () => import('./features/structure/AsBuiltPlace.tsx')),
-      place('hand-over', 'Cut sheets', () => import('./features/handover/HandOverPlace.tsx')),
-      place('hand-over/stakes', 'Stakes', () => import('./features/handover/StakesPlace.tsx')),
-      place('hand-over/sketch', 'Sketch', () => import('./features/handover/SketchPlace.tsx')),
-      place('hand-over/crew', 'Crew page', () => import('./features/handover/CrewLinksPlace.tsx')),
-      place('hand-over/tape', 'Tape it back', () => import('./features/handover/TapePlace.tsx')),
-      place('hand-over/writing', 'How stakes are written', () => import('./features/handover/WritingPlace.tsx')),
-      place('hand-over/files', 'Files', () => import('./features/handover/FilesPlace.tsx')),
-      place('field-book', 'Field book', () => import('./features/fieldbook/FieldBookPlace.tsx')),
-      place('field-book/day', 'Pages of the field book', () => import('./features/fieldbook/DayPlace.tsx')),
-      place('field-book/close', 'Close the day', () => import('./features/fieldbook/ClosePlace.tsx')),
+      place('design', msg('common.work'), () => import('./features/design/DesignPlace.tsx')),
+      place('station', msg('common.station'), () => import('./features/station/StationPlace.tsx')),
+      place('prove', msg('common.prove'), () => import('./features/prove/ProvePlace.tsx')),
+      place('mark', msg('common.mark'), () => import('./features/mark/MarkPlace.tsx')),
+      place('mark/line', msg('common.onALine'), () => import('./features/structure/LinePlace.tsx')),
+      place('mark/road', msg('frame.alongARoad'), () => import('./features/road/RoadPlace.tsx')),
+      place('mark/receiver', msg('frame.withAReceiver'), () => import('./features/paired/PairedPlace.tsx')),
+      place('mark/columns', msg('frame.columns'), () => import('./features/structure/ColumnsPlace.tsx')),
+      place('mark/as-built', msg('common.asBuilt'), () => import('./features/structure/AsBuiltPlace.tsx')),
+      place('hand-over', msg('frame.cutSheets'), () => import('./features/handover/HandOverPlace.tsx')),
+      place('hand-over/stakes', msg('frame.stakes'), () => import('./features/handover/StakesPlace.tsx')),
+      place('hand-over/sketch', msg('common.sketch'), () => import('./features/handover/SketchPlace.tsx')),
+      place('hand-over/crew', msg('common.crewPage'), () => import('./features/handover/CrewLinksPlace.tsx')),
+      place('hand-over/tape', msg('common.tapeItBack'), () => import('./features/handover/TapePlace.tsx')),
+      place('hand-over/writing', msg('common.howStakesAreWritten'), () => import('./features/handover/WritingPlace.tsx')),
+      place('hand-over/files', msg('frame.files'), () => import('./features/handover/FilesPlace.tsx')),
+      place('field-book', msg('common.fieldBook'), () => import('./features/fieldbook/FieldBookPlace.tsx')),
+      place('field-book/day', msg('frame.pagesOfTheFieldBook'), () => import('./features/fieldbook/DayPlace.tsx')),
+      place('field-book/close', msg('common.closeTheDay'), () => import('./features/fieldbook/ClosePlace.tsx')),
     ],
   },
 ]);

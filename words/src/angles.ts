@@ -1,5 +1,6 @@
 /** Angles as they were read, in the form of the site, always with their unit. */
 import { angleFromRadians, angleToRadians, formatAngle, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 export interface SiteUnits {
   readonly lengthUnit: LengthUnit;
@@ -27,7 +28,8 @@ export const angleText = (degrees: number, unit: AngleUnit): string => formatAng
 /** A small angle, signless: minutes or degrees, or milligon and gon where the site reads gon. */
 export function smallAngle(radians: number, unit: AngleUnit): string {
   const size = Math.abs(angleFromRadians(radians, unit === 'gon' ? 'gon' : 'degree'));
-  if (unit === 'gon') return size < 1 ? `${(size * 1000).toFixed(size < 0.1 ? 1 : 0)} mgon` : `${size.toFixed(size < 10 ? 2 : 1)} gon`;
+  if (unit === 'gon')
+    return size < 1 ? msg('angles.mgon', { size: (size * 1000).toFixed(size < 0.1 ? 1 : 0) }) : msg('angles.gon', { size: size.toFixed(size < 10 ? 2 : 1) });
   return size < 1 ? `${(size * 60).toFixed(size * 60 < 10 ? 1 : 0)}′` : `${size.toFixed(size < 10 ? 2 : 1)}°`;
 }
 

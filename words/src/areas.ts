@@ -1,34 +1,35 @@
 import type { Hindrance } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead' | 'building';
 
 /** What has revisions, as it is called before its name. */
 export const REVISED_KIND = {
-  control: 'Control mark',
-  package: 'Work package',
-  grid: 'Grid',
-  area: 'Area',
-  alignment: 'Line',
-  drawing: 'Drawing',
-  equipment: 'Equipment',
-  convention: 'How stakes are written:',
+  control: msg('areas.controlMark'),
+  package: msg('common.workPackage'),
+  grid: msg('areas.grid'),
+  area: msg('areas.area'),
+  alignment: msg('common.line'),
+  drawing: msg('areas.drawing'),
+  equipment: msg('areas.equipment'),
+  convention: msg('areas.howStakesAreWritten'),
 } as const;
 
 export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
-  dig: 'Dig',
-  spoilHeap: 'Spoil heap',
-  fence: 'Fence',
-  machine: 'Reach of a machine',
-  services: 'Buried services',
-  keepOut: 'Kept free',
-  traffic: 'Traffic lane',
-  edge: 'Open edge',
-  overhead: 'Overhead line',
-  building: 'Existing building',
+  dig: msg('areas.dig'),
+  spoilHeap: msg('areas.spoilHeap'),
+  fence: msg('areas.fence'),
+  machine: msg('areas.reachOfAMachine'),
+  services: msg('areas.buriedServices'),
+  keepOut: msg('areas.keptFree'),
+  traffic: msg('areas.trafficLane'),
+  edge: msg('areas.openEdge'),
+  overhead: msg('areas.overheadLine'),
+  building: msg('areas.existingBuilding'),
 };
 
 /** Why a hub should not stand where it was asked for. */
 export function hindranceWords({ name, how }: Hindrance): string {
-  if (name === null) return 'inside an outline';
-  return how === 'inside' ? `in or too near to ${name}` : `hidden from the instrument by ${name}`;
+  if (name === null) return msg('areas.insideAnOutline');
+  return how === 'inside' ? msg('areas.inOrTooNearTo', { name }) : msg('areas.hiddenFromTheInstrumentBy', { name });
 }

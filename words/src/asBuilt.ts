@@ -10,13 +10,14 @@ import {
   type PatternFit,
   type Radians,
 } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { coarseAngle, type SiteUnits } from './angles.ts';
 import { ALONG_WORD, type AlongWord } from './schools.ts';
 import { smallLength } from './small.ts';
 import { cutFillWords } from './stakeLines.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
-export const FACE_EDGE = { first: 'first edge', second: 'second edge', middle: 'middle' } as const;
+export const FACE_EDGE = { first: msg('asBuilt.firstEdge'), second: msg('asBuilt.secondEdge'), middle: 'middle' } as const;
 
 /** "12 mm east, 3 mm south"; "on its place" when both round to nothing. */
 export function offWords(dE: Metres, dN: Metres, unit: LengthUnit): string {
@@ -25,14 +26,14 @@ export function offWords(dE: Metres, dN: Metres, unit: LengthUnit): string {
     return /[1-9]/.test(said) ? [`${said} ${metres > 0 ? plus : minus}`] : [];
   };
   const parts = [...part(dE, 'east', 'west'), ...part(dN, 'north', 'south')];
-  return parts.length === 0 ? 'on its place' : parts.join(', ');
+  return parts.length === 0 ? msg('asBuilt.onItsPlace') : parts.join(', ');
 }
 
 /** "4 mm high" or "4 mm low". */
 export function heightOffWords(dZ: Metres | null, unit: LengthUnit): string {
-  if (dZ === null) return 'no height';
+  if (dZ === null) return msg('asBuilt.noHeight');
   const said = smallLength(dZ, unit);
-  return /[1-9]/.test(said) ? `${said} ${dZ > 0 ? 'high' : 'low'}` : 'at its height';
+  return /[1-9]/.test(said) ? `${said} ${dZ > 0 ? 'high' : 'low'}` : msg('asBuilt.atItsHeight');
 }
 
 /**
@@ -41,18 +42,18 @@ export function heightOffWords(dZ: Metres | null, unit: LengthUnit): string {
  * @param over height of the ground less that of the surface; null where there is none
  */
 export function overSurfaceWords(over: Metres | null, surface: string, unit: LengthUnit): string {
-  if (over === null) return `Off ${surface}: no height here`;
+  if (over === null) return msg('asBuilt.offNoHeightHere', { surface });
   const figure = formatLength(Math.abs(over), unit, LENGTH_DECIMALS);
-  if (!/[1-9]/.test(figure)) return `On ${surface}`;
+  if (!/[1-9]/.test(figure)) return msg('asBuilt.on', { surface });
   return `${figure} ${UNIT_ABBREVIATION[unit]} ${over > 0 ? 'above' : 'below'} ${surface}: ${cutFillWords(over, unit)}`;
 }
 
 /** "0.150 m right of line A, looking along it": the side by the hand and by the compass. */
 export function sideWords(offset: Metres, azimuth: Radians, unit: LengthUnit): string {
   const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
-  if (!/[1-9]/.test(figure)) return 'on the line';
+  if (!/[1-9]/.test(figure)) return msg('asBuilt.onTheLine');
   const side = compassWord(azimuth + (offset > 0 ? Math.PI / 2 : -Math.PI / 2));
-  return `${figure} ${UNIT_ABBREVIATION[unit]} ${side} of the line`;
+  return msg('asBuilt.ofTheLine', { figure, unitAbbreviation: UNIT_ABBREVIATION[unit], side });
 }
 
 interface FaceSaid {
@@ -77,7 +78,7 @@ export interface FaceJudgement {
 
 /** What a face says about its column: on line or not, turned, leaning, centred on the crossing line. */
 export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingAlong, tolerance, unit, angleUnit }: FaceSaid): FaceJudgement {
-  const lines = [`The face stands ${sideWords(face.offset, azimuth, unit).replace('the line', `line ${line}`)}.`];
+  const lines = [msg('asBuilt.theFaceStands', { side: sideWords(face.offset, azimuth, unit).replace('the line', `line ${line}`) })];
   const faults: string[] = [];
   const small = (metres: Metres) => smallLength(metres, unit);
   // Nothing is measured to nothing: the finest figure that is written is the least that is claimed.
@@ -85,50 +86,58 @@ export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingA
   const toSide = (metres: Metres) => compassWord(azimuth + (metres > 0 ? Math.PI / 2 : -Math.PI / 2));
   const ahead = compassWord(azimuth);
   const back = compassWord(azimuth + Math.PI);
-  if (face.centreOffset === null) lines.push('Tape the width across the line: half of it tells whether the middle is on the line.');
-  else if (Math.abs(face.centreOffset) <= tolerance) lines.push(`Its middle is on line ${line} within ${within(face.centreOffset)}.`);
+  if (face.centreOffset === null) lines.push(msg('asBuilt.tapeTheWidthAcrossTheLineHalf'));
+  else if (Math.abs(face.centreOffset) <= tolerance) lines.push(msg('asBuilt.itsMiddleIsOnLineWithin', { line, within: within(face.centreOffset) }));
   else {
-    faults.push('off line');
-    lines.push(`Its middle is ${small(face.centreOffset)} ${toSide(face.centreOffset)} of line ${line}.`);
+    faults.push(msg('asBuilt.offLine'));
+    lines.push(msg('asBuilt.itsMiddleIsOfLine', { small: small(face.centreOffset), toSide: toSide(face.centreOffset), line }));
   }
-  if (face.twist === null) lines.push('Shoot the other edge too: one edge alone does not show a twist.');
-  else if (Math.abs(face.twist.across) <= tolerance) lines.push(`Both edges agree within ${within(face.twist.across)}.`);
+  if (face.twist === null) lines.push(msg('asBuilt.shootTheOtherEdgeTooOneEdge'));
+  else if (Math.abs(face.twist.across) <= tolerance) lines.push(msg('asBuilt.bothEdgesAgreeWithin', { within: within(face.twist.across) }));
   else {
     faults.push('twisted');
     lines.push(
-      `It is twisted by ${coarseAngle(Math.abs(face.twist.angle), angleUnit, 2)}: the edge to the ${ahead} stands ${small(face.twist.across)} farther ${toSide(face.twist.across)}.`,
+      msg('asBuilt.itIsTwistedByTheEdgeTo', {
+        coarseAngle: coarseAngle(Math.abs(face.twist.angle), angleUnit, 2),
+        ahead,
+        small: small(face.twist.across),
+        toSide: toSide(face.twist.across),
+      }),
     );
   }
   if (face.centreAlong !== null) {
     const off = face.centreAlong - crossingAlong;
-    if (Math.abs(off) <= tolerance) lines.push(`It is centred on line ${crossing} within ${within(off)}.`);
+    if (Math.abs(off) <= tolerance) lines.push(msg('asBuilt.itIsCentredOnLineWithin', { crossing, within: within(off) }));
     else {
-      faults.push(`off line ${crossing}`);
-      lines.push(`Along the line it is ${small(off)} ${off > 0 ? ahead : back} of line ${crossing}.`);
+      faults.push(msg('asBuilt.offLine2', { crossing }));
+      lines.push(msg('asBuilt.alongTheLineItIsOfLine', { small: small(off), off: off > 0 ? ahead : back, crossing }));
     }
   }
   if (face.lean) {
     const over = formatLength(face.lean.over, unit, 2);
-    if (Math.abs(face.lean.across) <= tolerance) lines.push(`It is plumb within ${within(face.lean.across)} over ${over} ${UNIT_ABBREVIATION[unit]}.`);
+    if (Math.abs(face.lean.across) <= tolerance)
+      lines.push(msg('asBuilt.itIsPlumbWithinOver', { within: within(face.lean.across), over, unitAbbreviation: UNIT_ABBREVIATION[unit] }));
     else {
       faults.push('leaning');
-      lines.push(`It leans ${small(face.lean.across)} to the ${toSide(face.lean.across)} over ${over} ${UNIT_ABBREVIATION[unit]}.`);
+      lines.push(
+        msg('asBuilt.itLeansToTheOver', { small: small(face.lean.across), toSide: toSide(face.lean.across), over, unitAbbreviation: UNIT_ABBREVIATION[unit] }),
+      );
     }
   }
   const spread = Math.max(0, ...face.sides.map((side) => side.spread ?? 0));
-  if (spread > tolerance) lines.push(`Shots to the same spot differ by ${small(spread)}: hold the target flat to the face and turned to the instrument.`);
+  if (spread > tolerance) lines.push(msg('asBuilt.shotsToTheSameSpotDifferBy', { small: small(spread) }));
   return {
     tone: faults.length > 0 ? 'brick' : face.twist === null || face.centreOffset === null ? 'ochre' : 'good',
     title:
       faults.length > 0
-        ? `Column ${line}-${crossing}: ${faults.join(', ')}`
+        ? msg('asBuilt.column', { line, crossing, faults: faults.join(', ') })
         : face.twist === null || face.centreOffset === null
-          ? `Column ${line}-${crossing}: not complete`
-          : `Column ${line}-${crossing} stands where it should`,
+          ? msg('asBuilt.columnNotComplete', { line, crossing })
+          : msg('asBuilt.columnStandsWhereItShould', { line, crossing }),
     lines,
     write: [
-      `face ${formatLength(Math.abs(face.offset), unit, LENGTH_DECIMALS)} to line ${line}`,
-      `line ${line} is ${compassWord(azimuth + (face.offset > 0 ? -Math.PI / 2 : Math.PI / 2))} of here`,
+      msg('asBuilt.faceToLine', { length: formatLength(Math.abs(face.offset), unit, LENGTH_DECIMALS), line }),
+      msg('asBuilt.lineIsOfHere', { line, compassWord: compassWord(azimuth + (face.offset > 0 ? -Math.PI / 2 : Math.PI / 2)) }),
     ],
   };
 }
@@ -143,17 +152,25 @@ export function patternWords(
   const whole = Math.hypot(fit.shift.e, fit.shift.n);
   const good = whole <= tolerance && fit.worst.by <= tolerance;
   const turn =
-    Math.abs(fit.turn) > 1e-5 ? `turned ${coarseAngle(Math.abs(fit.turn), angleUnit, 2)} ${fit.turn > 0 ? 'clockwise' : 'counterclockwise'}` : 'not turned';
-  const left = `${fit.worst.name} is then left ${smallLength(fit.worst.by, unit)} from its place in the pattern`;
+    Math.abs(fit.turn) > 1e-5
+      ? msg('asBuilt.turned', { coarseAngle: coarseAngle(Math.abs(fit.turn), angleUnit, 2), turn: fit.turn > 0 ? 'clockwise' : 'counterclockwise' })
+      : msg('asBuilt.notTurned');
+  const left = msg('asBuilt.isThenLeftFromItsPlaceIn', { name: fit.worst.name, smallLength: smallLength(fit.worst.by, unit) });
   return {
     tone: good ? 'good' : 'brick',
     title:
       fit.worst.by > tolerance
-        ? `${fit.worst.name} is out of the pattern by ${smallLength(fit.worst.by, unit)}`
+        ? msg('asBuilt.isOutOfThePatternBy', { name: fit.worst.name, smallLength: smallLength(fit.worst.by, unit) })
         : whole > tolerance
-          ? `The pattern is good, but stands ${smallLength(whole, unit)} off`
-          : 'The group is where it should be',
-    text: `As a whole the ${bolts} bolts lie ${offWords(fit.shift.e, fit.shift.n, unit)}, ${turn}; ${left}. Allowed are ${smallLength(tolerance, unit)}.`,
+          ? msg('asBuilt.thePatternIsGoodButStandsOff', { smallLength: smallLength(whole, unit) })
+          : msg('asBuilt.theGroupIsWhereItShouldBe'),
+    text: msg('asBuilt.asAWholeTheBoltsLieAllowed', {
+      bolts,
+      off: offWords(fit.shift.e, fit.shift.n, unit),
+      turn,
+      left,
+      smallLength: smallLength(tolerance, unit),
+    }),
   };
 }
 
@@ -166,15 +183,15 @@ export function offLineParts(
   kind: 'line' | 'arc' = 'line',
 ): { readonly figure: string | null; readonly way: string } {
   const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
-  if (!/[1-9]/.test(figure)) return { figure: null, way: `on ${kind} ${line}` };
+  if (!/[1-9]/.test(figure)) return { figure: null, way: msg('asBuilt.on2', { kind, line }) };
   const right = offset > 0;
   const side = compassWord(azimuth + (right ? Math.PI / 2 : -Math.PI / 2));
-  return { figure, way: `${UNIT_ABBREVIATION[unit]} ${right ? 'right' : 'left'} (${side}) of ${kind} ${line}` };
+  return { figure, way: msg('asBuilt.of', { unitAbbreviation: UNIT_ABBREVIATION[unit], right: right ? 'right' : 'left', side, kind, line }) };
 }
 
 /** Along a line: "7.320 m along it", or before its start or beyond its end. */
 export function alongWords(chainage: Metres, position: 'before' | 'on' | 'after', unit: LengthUnit, word: AlongWord = 'along'): string {
   const figure = `${formatLength(Math.abs(chainage), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
-  const on = word === 'along' ? `${figure} along it` : `${ALONG_WORD[word]} ${figure}`;
-  return position === 'before' ? `${figure} before its start` : `${on}${position === 'after' ? ', beyond its end' : ''}`;
+  const on = word === 'along' ? msg('asBuilt.alongIt', { figure }) : `${ALONG_WORD[word]} ${figure}`;
+  return position === 'before' ? msg('asBuilt.beforeItsStart', { figure }) : `${on}${position === 'after' ? msg('asBuilt.beyondItsEnd') : ''}`;
 }

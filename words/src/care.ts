@@ -1,22 +1,23 @@
+import { msg } from './message.ts';
 /** Cautions where they matter, and what is noted when they were seen to. */
 type Care =
   'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended' | 'adjustment' | 'cleaning' | 'battery' | 'transport' | 'wear';
 
 /** As the book says it. */
 export const CARE: Readonly<Record<Care, string>> = {
-  services: 'Buried services located',
-  traffic: 'Lane closed or watched',
-  machine: 'Stop agreed with the driver',
-  edge: 'Edge guarded',
-  overhead: 'Overhead line: height agreed, pole kept low',
-  keepOut: 'Entry agreed',
-  laser: 'Laser: everybody told, nobody in the line',
-  unattended: 'Instrument taped off, in sight of somebody',
-  adjustment: 'Adjusted or tested',
-  cleaning: 'Cleaned',
-  battery: 'Batteries charged',
-  transport: 'Packed and carried',
-  wear: 'Wear or damage found',
+  services: msg('care.buriedServicesLocated'),
+  traffic: msg('care.laneClosedOrWatched'),
+  machine: msg('care.stopAgreedWithTheDriver'),
+  edge: msg('care.edgeGuarded'),
+  overhead: msg('care.overheadLineHeightAgreedPoleKeptLow'),
+  keepOut: msg('care.entryAgreed'),
+  laser: msg('care.laserEverybodyToldNobodyInTheLine'),
+  unattended: msg('care.instrumentTapedOffInSightOfSomebody'),
+  adjustment: msg('care.adjustedOrTested'),
+  cleaning: msg('care.cleaned'),
+  battery: msg('care.batteriesCharged'),
+  transport: msg('care.packedAndCarried'),
+  wear: msg('care.wearOrDamageFound'),
 };
 
 /** What is looked after on the equipment. */
@@ -36,113 +37,99 @@ export function cautionWords(
   who: 'mark' | 'instrument',
 ): CautionSaid {
   const where = area ?? 'here';
-  const stands = who === 'instrument' ? 'The instrument stands' : 'This mark is';
+  const stands = who === 'instrument' ? msg('care.theInstrumentStands') : msg('care.thisMarkIs');
   switch (code) {
     case 'services':
       return {
-        title: 'Before driving: buried services',
-        text: `Stakes go into the ground${area === null ? '' : `, and ${area} runs near`}. Have lines located; look for pits, valves and hydrants.`,
-        answer: 'They are located',
+        title: msg('care.beforeDrivingBuriedServices'),
+        text: msg('care.stakesGoIntoTheGroundHaveLines', { area: area === null ? '' : msg('care.andRunsNear', { area }) }),
+        answer: msg('care.theyAreLocated'),
       };
     case 'traffic':
       return {
-        title: `${stands} in a lane`,
-        text: `${where} carries traffic. Close it, or somebody watches while you look down.`,
-        answer: 'Closed, or somebody watches',
+        title: msg('care.inALane', { stands }),
+        text: msg('care.carriesTrafficCloseItOrSomebodyWatches', { where }),
+        answer: msg('care.closedOrSomebodyWatches'),
       };
     case 'machine':
-      return { title: `${stands} where a machine works`, text: `${where}: agree with the driver that it stops until you wave.`, answer: 'The driver stops' };
+      return {
+        title: msg('care.whereAMachineWorks', { stands }),
+        text: msg('care.agreeWithTheDriverThatItStops', { where }),
+        answer: msg('care.theDriverStops'),
+      };
     case 'edge':
       return {
-        title: `${stands} at an open edge`,
-        text: `${where}: never step backwards here; let the figures be read to you.`,
-        answer: 'Guarded, or tied on',
+        title: msg('care.atAnOpenEdge', { stands }),
+        text: msg('care.neverStepBackwardsHereLetTheFigures', { where }),
+        answer: msg('care.guardedOrTiedOn'),
       };
     case 'overhead':
       return {
-        title: `${stands} under an overhead line`,
-        text: `${where}: a raised metal pole conducts. Keep it low, or keep away.`,
-        answer: 'The height is agreed',
+        title: msg('care.underAnOverheadLine', { stands }),
+        text: msg('care.aRaisedMetalPoleConductsKeepIt', { where }),
+        answer: msg('care.theHeightIsAgreed'),
       };
     case 'laser':
       return {
-        title: 'The laser is on',
-        text: 'Bare surfaces are measured with a beam that can be seen: never at the height of eyes, never into mirrors or glass. Tell whoever is there first.',
-        answer: 'Told, and nobody is in the line',
+        title: msg('care.theLaserIsOn'),
+        text: msg('care.bareSurfacesAreMeasuredWithABeam'),
+        answer: msg('care.toldAndNobodyIsInTheLine'),
       };
     case 'unattended':
       return {
-        title: 'The instrument will stand alone',
-        text: 'This mark is far from it. Tape or a frame round it, somebody who sees it, nothing that reverses near it. A lost lock or level is told here at once.',
-        answer: 'It is guarded',
+        title: msg('care.theInstrumentWillStandAlone'),
+        text: msg('care.thisMarkIsFarFromItTape'),
+        answer: msg('care.itIsGuarded'),
       };
     case 'keepOut':
-      return { title: `${stands} on ground that is kept free`, text: `${where}: ask before you go there.`, answer: 'Entry is agreed' };
+      return { title: msg('care.onGroundThatIsKeptFree', { stands }), text: msg('care.askBeforeYouGoThere', { where }), answer: msg('care.entryIsAgreed') };
   }
 }
 
 /** What is known by heart and forgotten by evening, by occasion. */
 export const CARE_LIST: readonly { readonly title: string; readonly lines: readonly string[] }[] = [
   {
-    title: 'So that it does not fall',
-    lines: [
-      'A hand stays on the instrument until the screw holds it; then try it once.',
-      'Legs spread and stamped in; on a smooth floor a strap or a star under them; clamps all tight, low in wind.',
-      'Never on the edge of a plate, a slab or a kerb. Never carried over the shoulder on its legs.',
-    ],
+    title: msg('care.soThatItDoesNotFall'),
+    lines: [msg('care.aHandStaysOnTheInstrumentUntil'), msg('care.legsSpreadAndStampedInOnA'), msg('care.neverOnTheEdgeOfAPlate')],
   },
   {
-    title: 'When it is left alone',
-    lines: ['Tape or a frame round it, in sight, and not where things reverse.', 'Lost lock or level is told here at once: go and look before the next mark.'],
+    title: msg('care.whenItIsLeftAlone'),
+    lines: [msg('care.tapeOrAFrameRoundItIn'), msg('care.lostLockOrLevelIsToldHere')],
   },
   {
-    title: 'Traffic and machines',
-    lines: [
-      'Know the lane you stand in before you look down. Walk round, not backwards; switch Speak on and keep the eyes on the way.',
-      'Agree on a stop with the driver, face to face. A roller nearby: wait, then prove before going on.',
-    ],
+    title: msg('care.trafficAndMachines'),
+    lines: [msg('care.knowTheLaneYouStandInBefore'), msg('care.agreeOnAStopWithTheDriver')],
   },
   {
-    title: 'Laser and sun',
-    lines: [
-      'The pointer at ground height, told before it is on, off when the point is found. Never into eyes or mirrors.',
-      'Never the telescope into the sun.',
-    ],
+    title: msg('care.laserAndSun'),
+    lines: [msg('care.thePointerAtGroundHeightToldBefore'), msg('care.neverTheTelescopeIntoTheSun')],
   },
   {
-    title: 'Hammering',
-    lines: [
-      'Services located first. Stakes in one hand, hammer in the other, head down; nobody opposite.',
-      'Ribbons tied and stakes sharpened beforehand; the right hammer: hand for soft ground, sledge for hard, drill for rock and slabs.',
-      'The tape is held level: along a slope an offset comes out short.',
-    ],
+    title: msg('care.hammering'),
+    lines: [msg('care.servicesLocatedFirstStakesInOneHand'), msg('care.ribbonsTiedAndStakesSharpened'), msg('care.theTapeIsHeldLevelAlongA')],
   },
   {
-    title: 'In public',
-    lines: ['Few nails and little paint on pavements and driveways, in the agreed colours.', 'Nothing that is driven sticks out where people walk.'],
+    title: msg('care.inPublic'),
+    lines: [msg('care.fewNailsAndLittlePaintOnPavements'), msg('care.nothingThatIsDrivenSticksOutWhere')],
   },
   {
-    title: 'The instrument itself',
-    lines: [
-      'Case shut in dust and rain, cap on, lens cleaned with the brush first. Clamps gentle, screws never forced.',
-      'Wet: out of the case overnight. Batteries charged the evening before, a spare in the bag.',
-      'Far out: a reserve of battery, and somebody knows when you are due.',
-    ],
+    title: msg('care.theInstrumentItself'),
+    lines: [msg('care.caseShutInDustAndRainCap'), msg('care.wetOutOfTheCaseOvernightBatteries'), msg('care.farOutAReserveOfBatteryAnd')],
   },
 ];
 
 /** What a sheet says of a caution that nobody answered. */
 const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'independent' | 'setTwice', string>> = {
-  services: 'Nobody said that buried services were located before they were driven',
-  traffic: 'Nobody said what was done about traffic there',
-  machine: 'Nobody said that the machine there was stopped',
-  edge: 'Nobody said how the open edge there was guarded',
-  overhead: 'Nobody said what was agreed about the line overhead',
-  keepOut: 'Nobody said that entering there was allowed',
-  laser: 'Nobody said who was told about the laser',
-  unattended: 'Nobody said who watched the instrument',
-  setTwice: 'They were set twice, and nobody has said which stake stands; the figures here are of the later one',
-  independent: 'Nothing but the station that set them has checked them',
+  services: msg('care.nobodySaidThatBuriedServicesWere'),
+  traffic: msg('care.nobodySaidWhatWasDoneAboutTraffic'),
+  machine: msg('care.nobodySaidThatTheMachineThereWas'),
+  edge: msg('care.nobodySaidHowTheOpenEdgeThere'),
+  overhead: msg('care.nobodySaidWhatWasAgreedAboutThe'),
+  keepOut: msg('care.nobodySaidThatEnteringThereWasAllowed'),
+  laser: msg('care.nobodySaidWhoWasToldAboutThe'),
+  unattended: msg('care.nobodySaidWhoWatchedTheInstrument'),
+  setTwice: msg('care.theyWereSetTwiceAndNobodyHas'),
+  independent: msg('care.nothingButTheStationThatSetThem'),
 };
 export const openCautionWords = ({ code, marks }: { readonly code: keyof typeof OPEN_SUBJECT; readonly marks: readonly string[] }): string =>
   `${OPEN_SUBJECT[code]}: ${marks.join(', ')}.`;

@@ -1,34 +1,35 @@
 /** What is said of an accepted station, on whichever screen or paper: what it rests on, and which part nothing has proved. */
 import type { Part } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { listOf } from './lists.ts';
 
 /** What a station rests on; `fits` is said of good sights alone. */
 export type BasisWord = 'nothing' | 'provisional' | 'unchecked' | 'fits';
 
 const BASIS: Readonly<Record<BasisWord, string>> = {
-  nothing: 'Its direction was typed: no sight shows that it is right.',
-  provisional: 'It was accepted against what its class asks.',
-  unchecked: 'Its own sights do not check it: a mistake that matters could go unseen.',
-  fits: 'Its own sights fit, which does not show that they are right.',
+  nothing: msg('claim.itsDirectionWasTypedNoSightShows'),
+  provisional: msg('claim.itWasAcceptedAgainstWhatItsClass'),
+  unchecked: msg('claim.itsOwnSightsDoNotCheckIt'),
+  fits: msg('claim.itsOwnSightsFitWhichDoesNot'),
 };
 
 export const partsWords = (parts: readonly Part[]): string => parts.join(' and ');
 
 /** "unproven", or the part that is: "height unproven"; "unchecked" of a station that its own sights do not check either. */
 export const unprovenShort = (parts: readonly Part[], unchecked = false): string =>
-  unchecked ? 'unchecked' : parts.length === 1 ? `${parts[0]!} unproven` : 'unproven';
+  unchecked ? 'unchecked' : parts.length === 1 ? msg('claim.unproven', { parts: parts[0]! }) : 'unproven';
 
 /** "This station is unproven.", or which part of it is. */
 export const thisUnproven = (parts: readonly Part[], unchecked = false): string =>
   unchecked
-    ? 'This station is unchecked: nothing shows yet that it is right.'
+    ? msg('claim.thisStationIsUncheckedNothingShowsYet')
     : parts.length === 1
-      ? `The ${parts[0]!} of this station is unproven.`
-      : 'This station is unproven.';
+      ? msg('claim.theOfThisStationIsUnproven', { parts: parts[0]! })
+      : msg('claim.thisStationIsUnproven');
 
 /** What a mark has to have to prove the parts: "a mark", "a mark with a height". */
 const markFor = (parts: readonly Part[]): string =>
-  parts.length === 1 && parts[0] === 'height' ? 'a mark with a height that it did not use' : 'a mark that it did not use';
+  parts.length === 1 && parts[0] === 'height' ? msg('claim.aMarkWithAHeightThatIt') : msg('claim.aMarkThatItDidNotUse');
 
 export interface UnprovenStation {
   readonly name: string;
@@ -46,24 +47,24 @@ export function unprovenWords({ name, basis, unproven, failed = [] }: UnprovenSt
 } {
   const height = unproven.length === 1 && unproven[0] === 'height';
   return {
-    title: height ? `The height of ${name} is unproven` : unproven.length === 1 ? `${name} is unproven in plan` : `${name} is unproven`,
+    title: height
+      ? msg('claim.theHeightOfIsUnproven', { name })
+      : unproven.length === 1
+        ? msg('claim.isUnprovenInPlan', { name })
+        : msg('claim.isUnproven', { name }),
     // Once the plan is proved, what its sights do is no question any more.
-    text: !height
-      ? BASIS[basis]
-      : failed.includes('plan')
-        ? 'A proof speaks against its plan, and nothing independent has shown its height.'
-        : 'Its plan is proved; nothing independent has shown its height.',
-    todo: `Sight ${markFor(unproven)} before the first stake.`,
+    text: !height ? BASIS[basis] : failed.includes('plan') ? msg('claim.aProofSpeaksAgainstItsPlanAnd') : msg('claim.itsPlanIsProvedNothingIndependentHas'),
+    todo: msg('claim.sightBeforeTheFirstStake', { markFor: markFor(unproven) }),
   };
 }
 
 /** The same before the first mark: a title that says what to do. */
 export const proveFirstTitle = ({ name, unproven }: Pick<UnprovenStation, 'name' | 'unproven'>): string =>
-  `Prove ${unproven.length === 1 && unproven[0] === 'height' ? `the height of ${name}` : name} before the first mark`;
+  msg('claim.proveBeforeTheFirstMark', { unproven: unproven.length === 1 && unproven[0] === 'height' ? msg('claim.theHeightOf', { name }) : name });
 
 /** That the provision of a station can go. */
 export const liftWords = (name: string, marks: readonly string[]): { readonly title: string; readonly text: string; readonly reason: string } => ({
-  title: `${name} need not be provisional any more`,
-  text: `It was made from ${listOf(marks)}, of our own making, and has been proved on given marks since: that proves ${marks.length === 1 ? 'the mark' : 'the marks'}, too.`,
-  reason: `proved on given marks, and ${listOf(marks)} with it`,
+  title: msg('claim.needNotBeProvisionalAnyMore', { name }),
+  text: msg('claim.itWasMadeFromOfOurOwn', { list: listOf(marks), marks: marks.length }),
+  reason: msg('claim.provedOnGivenMarksAndWithIt', { list: listOf(marks) }),
 });

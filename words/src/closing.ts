@@ -1,5 +1,6 @@
 /** What is still open at the end of a day, in sentences. */
 import type { Part } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { partsWords } from './claim.ts';
 
 type Item =
@@ -21,74 +22,83 @@ type Item =
 /** So many names are read; the rest is counted. */
 const MOST_NAMES = 12;
 const listed = (names: readonly string[]): string =>
-  names.length <= MOST_NAMES ? names.join(', ') : `${names.slice(0, MOST_NAMES).join(', ')} and ${names.length - MOST_NAMES} more`;
+  names.length <= MOST_NAMES ? names.join(', ') : msg('closing.andMore', { names: names.slice(0, MOST_NAMES).join(', '), names2: names.length - MOST_NAMES });
 
 export function closingWords(item: Item): { readonly title: string; readonly text: string } {
   switch (item.code) {
     case 'CLOSING_PROOF_MISSING':
       return {
-        title: `The closing proof of ${item.station} is missing`,
-        text: `${listed([...item.marks, ...item.measured])}: no good proof came after ${item.marks.length + item.measured.length === 1 ? 'it' : 'them'}. One sight to a mark that was not used holds all of it.`,
+        title: msg('closing.theClosingProofOfIsMissing', { station: item.station }),
+        text: msg('closing.noGoodProofCameAfterOneSight', {
+          listed: listed([...item.marks, ...item.measured]),
+          marks: item.marks.length + item.measured.length,
+        }),
       };
     case 'PROOF_UNANSWERED':
       return {
-        title: `A proof of ${item.station} failed in ${partsWords(item.parts)}, and nothing has answered it`,
-        text: `Sight that mark again, then a third one: it tells whether the mark or the instrument has moved.${
-          item.measured.length > 0 ? ` Until then nothing may be built from what was measured since: ${listed(item.measured)}.` : ''
-        }`,
+        title: msg('closing.aProofOfFailedInAndNothing', { station: item.station, parts: partsWords(item.parts) }),
+        text: msg('closing.sightThatMarkAgainThenAThird', {
+          measured: item.measured.length > 0 ? msg('closing.untilThenNothingMayBeBuiltFrom', { listed: listed(item.measured) }) : '',
+        }),
       };
     case 'MEASURED_IN_DOUBT':
       return {
-        title: 'Measured, and in doubt',
-        text: `${listed(item.measured)}: measure ${item.measured.length === 1 ? 'it' : 'them'} again from a station that is proved.`,
+        title: msg('closing.measuredAndInDoubt'),
+        text: msg('closing.measureAgainFromAStationThatIs', { listed: listed(item.measured), measured: item.measured.length }),
       };
     case 'LEFT_UNPROVEN':
       return {
-        title: `${item.station} left without a last proof`,
+        title: msg('closing.leftWithoutALastProof', { station: item.station }),
         text: [
-          ...(item.marks.length > 0 ? [`${listed(item.marks)}: sight the last of them again from the next station.`] : []),
-          ...(item.measured.length > 0 ? [`${listed(item.measured)}: measured, and not held; measure one of them again from the next station.`] : []),
+          ...(item.marks.length > 0 ? [msg('closing.sightTheLastOfThemAgainFrom', { listed: listed(item.marks) })] : []),
+          ...(item.measured.length > 0 ? [msg('closing.measuredAndNotHeldMeasureOneOf', { listed: listed(item.measured) })] : []),
         ].join(' '),
       };
     case 'HEIGHTS_UNCHECKED':
       return item.disagree
         ? {
-            title: `The benchmarks of ${item.station} disagree`,
-            text: `${listed(item.measured)}: read from heights of which one is wrong. Sight another benchmark.`,
+            title: msg('closing.theBenchmarksOfDisagree', { station: item.station }),
+            text: msg('closing.readFromHeightsOfWhichOneIs', { listed: listed(item.measured) }),
           }
-        : { title: `Nothing checks the heights of ${item.station}`, text: `${listed(item.measured)}: read from one benchmark. A second one would check them.` };
+        : {
+            title: msg('closing.nothingChecksTheHeightsOf', { station: item.station }),
+            text: msg('closing.readFromOneBenchmarkASecondOne', { listed: listed(item.measured) }),
+          };
     case 'STILL_SET_UP':
-      return { title: `${item.station} is still set up`, text: 'Close it when the instrument leaves; overnight nothing it says would hold.' };
+      return { title: msg('closing.isStillSetUp', { station: item.station }), text: msg('closing.closeItWhenTheInstrumentLeaves') };
     case 'IN_DOUBT':
-      return { title: 'In doubt', text: `${listed(item.marks)}: nobody may build from ${item.marks.length === 1 ? 'it' : 'them'}.` };
+      return { title: msg('closing.inDoubt'), text: msg('closing.nobodyMayBuildFrom', { listed: listed(item.marks), marks: item.marks.length }) };
     case 'NOT_SHOT_AFTER_DRIVING':
-      return { title: 'Not shot after driving', text: `${listed(item.marks)}: without it the stake has no cut or fill.` };
+      return { title: msg('closing.notShotAfterDriving'), text: msg('closing.withoutItTheStakeHasNoCut', { listed: listed(item.marks) }) };
     case 'TO_SET_AGAIN':
-      return { title: 'To set again', text: listed(item.marks) };
+      return { title: msg('common.toSetAgain'), text: listed(item.marks) };
     case 'TELL':
-      return { title: `Tell ${item.who}`, text: `Cut sheet ${item.number}, revision ${item.revision}, is not as it was: ${listed(item.marks)}.` };
+      return {
+        title: msg('closing.tell', { who: item.who }),
+        text: msg('closing.cutSheetRevisionIsNotAsIt', { number: item.number, revision: item.revision, listed: listed(item.marks) }),
+      };
     case 'NOT_HANDED_OVER':
-      return { title: `${item.package} is not handed over`, text: `${item.marks} ${item.marks === 1 ? 'mark is' : 'marks are'} held and on no sheet yet.` };
+      return { title: msg('closing.isNotHandedOver', { package: item.package }), text: msg('closing.heldAndOnNoSheetYet', { marks: item.marks }) };
     case 'LEFT_TO_SET':
-      return { title: item.package, text: `${item.marks} ${item.marks === 1 ? 'mark' : 'marks'} to set.` };
+      return { title: item.package, text: msg('closing.toSet', { marks: item.marks }) };
     case 'CONTROL_DOUBTFUL':
       return {
-        title: 'Control to look at',
-        text: `${listed(item.marks)}: called doubtful. Have ${item.marks.length === 1 ? 'it' : 'them'} surveyed anew, or put aside.`,
+        title: msg('closing.controlToLookAt'),
+        text: msg('closing.calledDoubtfulHaveSurveyedAnewOrPut', { listed: listed(item.marks), marks: item.marks.length }),
       };
     case 'NOT_STORED':
       return {
-        title: `${item.entries} ${item.entries === 1 ? 'entry is' : 'entries are'} not stored yet`,
-        text: 'They are kept on this device alone. Look for the server before you leave.',
+        title: msg('closing.notStoredYet', { entries: item.entries }),
+        text: msg('closing.theyAreKeptOnThisDeviceAlone'),
       };
   }
 }
 
 export const ACTIVITY = {
-  setUp: 'Setting up and stationing',
+  setUp: msg('closing.settingUpAndStationing'),
   control: 'Control',
-  proof: 'Proofs',
-  marking: 'Marking',
-  office: 'Work packages, sheets and notes',
-  waiting: 'Waiting',
+  proof: msg('common.proofs'),
+  marking: msg('closing.marking'),
+  office: msg('closing.workPackagesSheetsAndNotes'),
+  waiting: msg('closing.waiting'),
 } as const;

@@ -1,5 +1,6 @@
 /** What control wants looking after, in sentences. */
 import type { LengthUnit } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { smallLength } from './small.ts';
 
 export interface ConcernFacts {
@@ -13,7 +14,7 @@ export interface ConcernFacts {
   readonly other?: string;
 }
 
-const DOES = { dig: 'digs', pour: 'pours over', demolish: 'tears down' } as const;
+const DOES = { dig: 'digs', pour: msg('concerns.poursOver'), demolish: msg('concerns.tearsDown') } as const;
 
 export function concernWords({ code, name, days = 0, on, work, kind = 'dig', left = 0, other }: ConcernFacts): {
   readonly title: string;
@@ -22,27 +23,31 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
   switch (code) {
     case 'WORKS':
       return {
-        title: `${name} will be lost`,
-        text: `${work} ${DOES[kind]} the ground there${on ? ` from ${on}` : ''}. ${
-          left >= 3 ? '' : left === 1 ? 'Only one usable mark is left then. ' : `Only ${left} usable marks are left then. `
-        }Measure a mark to replace it now, outside the works, and prove that by a second station while ${name} still stands.`,
+        title: msg('concerns.willBeLost', { name }),
+        text: msg('concerns.theGroundThereMeasureAMarkTo', {
+          work,
+          does: DOES[kind],
+          on: on ? msg('concerns.from', { on }) : '',
+          left: left >= 3 ? '' : left === 1 ? msg('concerns.onlyOneUsableMarkIsLeftThen') : msg('concerns.onlyUsableMarksAreLeftThen', { left }),
+          name,
+        }),
       };
     case 'SPARE':
       return {
-        title: left === 1 ? 'One usable mark' : `${left} usable marks`,
-        text: 'Some are lost in every job. Measure extra control first in the day, while these still stand: four or more let one bad mark be named.',
+        title: left === 1 ? msg('concerns.oneUsableMark') : msg('concerns.usableMarks', { left }),
+        text: msg('concerns.someAreLostInEveryJobMeasure'),
       };
     case 'USE_SOON':
       return days < 0
-        ? { title: `${name} is past its day`, text: `It was to be used before ${on}. Replace it by a firm mark, or look at it and give it another day.` }
+        ? { title: msg('concerns.isPastItsDay', { name }), text: msg('concerns.itWasToBeUsedBeforeReplace', { on }) }
         : {
-            title: `${name}: use it soon`,
-            text: `Before ${on}, ${days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`}. A soft mark gets shoved: use it now, or replace it by a firm one.`,
+            title: msg('concerns.useItSoon', { name }),
+            text: msg('concerns.beforeASoftMarkGetsShovedUse', { on, days: days === 0 ? 'today' : days === 1 ? 'tomorrow' : msg('concerns.inDays', { days }) }),
           };
     case 'REFRESH':
-      return { title: `${name}: look at it`, text: `Not seen for ${days} days. Crosses wear off, are swept or covered: find it and refresh it.` };
+      return { title: msg('concerns.lookAtIt', { name }), text: msg('concerns.notSeenForDaysCrossesWearOff', { days }) };
     case 'ALIKE':
-      return { title: `${name} looks like ${other}`, text: 'Two names that look alike get mixed up. Give one of them a new name, as a new revision.' };
+      return { title: msg('concerns.looksLike', { name, other }), text: msg('concerns.twoNamesThatLookAlikeGetMixed') };
   }
 }
 
@@ -53,10 +58,11 @@ export function receiverWords(
   unit: LengthUnit,
 ): string {
   const length = (mm: number) => smallLength(mm / 1000, unit);
-  const goodTo = radius95Mm === null ? '' : `, good to ${length(radius95Mm)} (95 %)`;
-  return `${name}: a satellite receiver put it ${length(planMm)} from where it is listed${goodTo}. ${
-    isBeyond
-      ? 'That is more than its precision explains: sight the mark with the instrument before anything is decided.'
-      : 'Its precision explains that; it speaks against nobody.'
-  }`;
+  const goodTo = radius95Mm === null ? '' : msg('concerns.goodTo95', { length: length(radius95Mm) });
+  return msg('concerns.aSatelliteReceiverPutItFromWhere', {
+    name,
+    length: length(planMm),
+    goodTo,
+    isBeyond: isBeyond ? msg('concerns.thatIsMoreThanItsPrecisionExplains') : msg('concerns.itsPrecisionExplainsThatItSpeaks'),
+  });
 }

@@ -1,6 +1,7 @@
 /** What is wrong with a control list, by row and column, and what to do about it. */
 import type { LengthUnit } from '@idle-marker/core';
 import { formatLength, formatSigned } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { landXmlFaultWords } from './landXml.ts';
 import { smallUnit } from './small.ts';
 import { UNIT_ABBREVIATION, UNIT_NAME } from './vocabulary.ts';
@@ -24,29 +25,30 @@ export function controlFileWords(issue: FileIssue): string {
   switch (issue.code) {
     case 'NO_ROWS':
     case 'EMPTY_FILE':
-      return 'The file has no marks in it: the first row names the columns, each further row is a mark.';
+      return msg('controlList.theFileHasNoMarksInIt');
     case 'NOT_TEXT':
-      return 'This is not a text file: save the list as CSV (UTF-8) and choose that.';
+      return msg('controlList.thisIsNotATextFileSave');
     case 'NO_HEADER':
-      return `Row 1 (“${issue.firstRow}”) is no header. Put a first row that names the columns, such as name, E, N, height.`;
+      return msg('controlList.row1IsNoHeaderPutA', { firstRow: issue.firstRow });
     case 'MISSING_COLUMN':
-      return issue.role === 'name'
-        ? 'No column is called name (or point, id, mark): name one.'
-        : 'Columns for easting and northing are needed both (E, N), or one for the height.';
+      return issue.role === 'name' ? msg('controlList.noColumnIsCalledNameOrPoint') : msg('controlList.columnsForEastingAndNorthingAreNeeded');
     case 'REPEATED_COLUMN':
-      return `Two columns can both be the ${issue.role}: ${issue.columns.join(' and ')}. Rename one.`;
+      return msg('controlList.twoColumnsCanBothBeTheRename', { role: issue.role, columns: issue.columns.join(' and ') });
     case 'MIXED_UNITS':
-      return `The header mixes ${issue.units.map((unit) => UNIT_NAME[unit]).join(' and ')}. Bring all columns to one unit.`;
+      return msg('controlList.theHeaderMixesBringAllColumnsTo', { units: issue.units.map((unit) => UNIT_NAME[unit]).join(' and ') });
     case 'XML':
       return landXmlFaultWords(issue.fault);
     case 'OTHER_XML':
-      return `This XML is ${issue.root === '' ? 'empty' : `“${issue.root}”`}, not LandXML: choose a LandXML file with CgPoints, or a CSV.`;
+      return msg('controlList.thisXmlIsNotLandxmlChooseA', { root: issue.root === '' ? 'empty' : `“${issue.root}”` });
     case 'UNKNOWN_UNIT':
-      return `The linear unit “${issue.text}” is not known here: metre, foot and US survey foot are.`;
+      return msg('controlList.theLinearUnitIsNotKnownHere', { text: issue.text });
     case 'TOO_MANY_ROWS':
-      return `${issue.rows === null ? 'More rows' : `${issue.rows} rows are more`} than the ${issue.most} that are taken at once: split the file.`;
+      return msg('controlList.thanTheThatAreTakenAtOnce', {
+        rows: issue.rows === null ? msg('controlList.moreRows') : msg('controlList.rowsAreMore', { rows: issue.rows }),
+        most: issue.most,
+      });
     case 'TOO_MANY_CELLS':
-      return `Row ${issue.row} has ${issue.cells} cells, more than the ${issue.most} of a list: choose the file that has one mark in each row.`;
+      return msg('controlList.rowHasCellsMoreThanTheOf', { row: issue.row, cells: issue.cells, most: issue.most });
   }
 }
 
@@ -62,23 +64,23 @@ type RowIssue =
 export function controlRowWords(issue: RowIssue): string {
   switch (issue.code) {
     case 'NO_NAME':
-      return 'has no name';
+      return msg('controlList.hasNoName');
     case 'NAME_TOO_LONG':
-      return 'has a name over 80 letters';
+      return msg('controlList.hasANameOver80Letters');
     case 'NOT_A_NUMBER':
-      return `${issue.column}: “${issue.text}” is not a number`;
+      return msg('controlList.isNotANumber', { column: issue.column, text: issue.text });
     case 'OTHER_UNIT':
-      return `${issue.column}: “${issue.text}” carries a unit of its own; one unit for the whole column, in the header`;
+      return msg('controlList.carriesAUnitOfItsOwnOne', { column: issue.column, text: issue.text });
     case 'NOT_POSITIVE':
-      return `${issue.column}: “${issue.text}” can’t be negative`;
+      return msg('controlList.cantBeNegative', { column: issue.column, text: issue.text });
     case 'HALF_A_PLACE':
-      return 'has an easting or a northing alone: give both, or neither';
+      return msg('controlList.hasAnEastingOrANorthingAlone');
     case 'NO_COORDINATES':
-      return 'has neither a place nor a height';
+      return msg('controlList.hasNeitherAPlaceNorAHeight');
     case 'UNKNOWN_WORD':
-      return `${issue.column}: “${issue.text}” is none of ${issue.known.join(', ')}`;
+      return msg('controlList.isNoneOf', { column: issue.column, text: issue.text, known: issue.known.join(', ') });
     case 'TOO_FEW_CELLS':
-      return `has ${issue.cells} of ${issue.columns} cells: check separators and quotes`;
+      return msg('controlList.hasOfCellsCheckSeparatorsAndQuotes', { cells: issue.cells, columns: issue.columns });
   }
 }
 
@@ -93,15 +95,18 @@ export function listRemarkWords(remark: Remark, unit: LengthUnit): string {
   const length = (metres: number, decimals = 3) => `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
   switch (remark.code) {
     case 'DUPLICATE_NAME':
-      return `${remark.name} is in row ${remark.firstRow} already: leave one out`;
+      return msg('controlList.isInRowAlreadyLeaveOneOut', { name: remark.name, firstRow: remark.firstRow });
     case 'NEW_REVISION':
-      return `${remark.name} is on the site: becomes a new revision${remark.moved === null ? '' : `, ${length(remark.moved)} from the one in force`}`;
+      return msg('controlList.isOnTheSiteBecomesANew', {
+        name: remark.name,
+        moved: remark.moved === null ? '' : msg('controlList.fromTheOneInForce', { length: length(remark.moved) }),
+      });
     case 'PROBABLY_TWICE':
-      return `only ${length(remark.apart)} from ${remark.other}: probably one mark listed twice`;
+      return msg('controlList.onlyFromProbablyOneMarkListedTwice', { length: length(remark.apart), other: remark.other });
     case 'PROBABLY_SWAPPED':
-      return `${length(remark.away, 0)} away from the rest, but among them with E and N exchanged`;
+      return msg('controlList.awayFromTheRestButAmongThem', { length: length(remark.away, 0) });
     case 'FEET_MIXED':
-      return `${remark.names.length} known marks differ by ${length(remark.misfit)} and fit after a factor of ${remark.factor.toFixed(6)}: international and US survey feet are mixed. Choose the other foot.`;
+      return msg('controlList.knownMarksDifferByAndFitAfter', { names: remark.names.length, length: length(remark.misfit), factor: remark.factor.toFixed(6) });
   }
 }
 
@@ -122,17 +127,17 @@ export function controlChangeWords(before: Listed, after: Listed, unit: LengthUn
   const small = smallUnit(unit);
   const moved = (name: string, from: number | null, to: number | null): string | null =>
     from === null || to === null || from === to ? null : `${name} ${formatSigned((to - from) * small.perMetre, small.decimals)} ${small.name}`;
-  const turned = (name: string, from: boolean, to: boolean): string | null => (from === to ? null : to ? name : `not ${name}`);
+  const turned = (name: string, from: boolean, to: boolean): string | null => (from === to ? null : to ? name : msg('controlList.not', { name }));
   return [
     before.condition === after.condition ? null : `${before.condition} → ${after.condition}`,
     moved('E', before.e, after.e),
     moved('N', before.n, after.n),
     moved('height', before.z, after.z),
-    before.sdHMm === after.sdHMm ? null : `sd in plan ${before.sdHMm ?? '–'} → ${after.sdHMm ?? '–'} mm`,
-    before.sdZMm === after.sdZMm ? null : `sd in height ${before.sdZMm ?? '–'} → ${after.sdZMm ?? '–'} mm`,
-    turned('used in plan', before.usePlan, after.usePlan),
-    turned('used in height', before.useHeight, after.useHeight),
-    turned('kept for proofs', before.forProof, after.forProof),
+    before.sdHMm === after.sdHMm ? null : msg('controlList.sdInPlanMm', { sdHMm: before.sdHMm ?? '–', sdHMm2: after.sdHMm ?? '–' }),
+    before.sdZMm === after.sdZMm ? null : msg('controlList.sdInHeightMm', { sdZMm: before.sdZMm ?? '–', sdZMm2: after.sdZMm ?? '–' }),
+    turned(msg('controlList.usedInPlan'), before.usePlan, after.usePlan),
+    turned(msg('controlList.usedInHeight'), before.useHeight, after.useHeight),
+    turned(msg('controlList.keptForProofs'), before.forProof, after.forProof),
   ]
     .filter((each) => each !== null)
     .join('; ');

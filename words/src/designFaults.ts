@@ -1,4 +1,5 @@
 import { formatLength, type DesignFault } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 const FAMILY = { letters: 'lettered', numbers: 'numbered' } as const;
 
@@ -6,18 +7,27 @@ const FAMILY = { letters: 'lettered', numbers: 'numbered' } as const;
 export function designFaultWords(fault: DesignFault): string {
   switch (fault.code) {
     case 'LINE_WITHOUT_LENGTH':
-      return 'The two points of a line are one place: give two different ones.';
+      return msg('designFaults.theTwoPointsOfALineAre');
     case 'UNKNOWN_GRID_LINE':
-      return `The grid has no line ${fault.label}: take one of its labels.`;
+      return msg('designFaults.theGridHasNoLineTakeOne', { label: fault.label });
     case 'GRID_WITHOUT_LINES':
-      return `The grid has no ${FAMILY[fault.family]} lines: name at least one.`;
+      return msg('designFaults.theGridHasNoLinesNameAt', { family: FAMILY[fault.family] });
     case 'GRID_SPACING_COUNT':
-      return `${fault.labels} ${FAMILY[fault.family]} lines have ${fault.labels - 1} spacings between them, but ${fault.spacings} are given.`;
+      return msg('designFaults.linesHaveSpacingsBetweenThemButAre', {
+        labels: fault.labels,
+        family: FAMILY[fault.family],
+        labels2: fault.labels - 1,
+        spacings: fault.spacings,
+      });
     case 'GRID_SPACING_NOT_POSITIVE':
-      return `Spacing ${fault.index + 1} of the ${FAMILY[fault.family]} lines is ${formatLength(fault.spacing, 'metre', 3)} m: it must be over 0.`;
+      return msg('designFaults.spacingOfTheLinesIsMIt', {
+        index: fault.index + 1,
+        family: FAMILY[fault.family],
+        length: formatLength(fault.spacing, 'metre', 3),
+      });
     case 'GRID_LABEL_TWICE':
-      return `${fault.label} stands for two lines of the grid: every line needs a name of its own.`;
+      return msg('designFaults.standsForTwoLinesOfTheGrid', { label: fault.label });
     case 'GRID_LINES_PARALLEL':
-      return 'The lettered and the numbered lines run the same way: turn one of them.';
+      return msg('designFaults.theLetteredAndTheNumberedLinesRun');
   }
 }

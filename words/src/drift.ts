@@ -1,4 +1,5 @@
 import type { Drift, LengthUnit } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { smallLength } from './small.ts';
 
 export type DriftOf = 'height' | 'turn';
@@ -17,13 +18,13 @@ export function driftWords(
       return null;
     case 'step':
       return {
-        title: `A step in ${what} between ${clock(drift.from)} and ${clock(drift.to)}`,
-        text: `The proofs before and after differ by ${smallLength(drift.size, unit)}${at100}. Something was bumped then, or a mark: what was set after it hangs on what comes now.`,
+        title: msg('drift.aStepInBetweenAnd', { what, clock: clock(drift.from), clock2: clock(drift.to) }),
+        text: msg('drift.theProofsBeforeAndAfterDifferBy', { smallLength: smallLength(drift.size, unit), at100 }),
       };
     case 'creep':
       return {
-        title: `The ${what} creeps`,
-        text: `By ${smallLength(drift.perTime * 3_600_000, unit)}${at100} an hour. The tripod settles, turns in the sun, or stands on asphalt: station anew on firmer ground.`,
+        title: msg('drift.theCreeps', { what }),
+        text: msg('drift.byAnHourTheTripodSettlesTurns', { smallLength: smallLength(drift.perTime * 3_600_000, unit), at100 }),
       };
   }
 }

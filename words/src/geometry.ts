@@ -1,26 +1,27 @@
 import { formatLength, type LengthUnit, type GeometryGrade, type GeometryRemark } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { coarseAngle } from './angles.ts';
 import type { Naming } from './judgement.ts';
 import { smallLength } from './small.ts';
 import { UNIT_ABBREVIATION } from './vocabulary.ts';
 
-export const GRADE_OF_GEOMETRY: Readonly<Record<GeometryGrade, string>> = { good: 'good', fair: 'fair', weak: 'weak', veryWeak: 'very weak' };
+export const GRADE_OF_GEOMETRY: Readonly<Record<GeometryGrade, string>> = { good: 'good', fair: 'fair', weak: 'weak', veryWeak: msg('geometry.veryWeak') };
 
 /** How the control lies about the station, and what to do about it. */
 export function geometryWords(remark: GeometryRemark, naming: Naming): string {
   switch (remark.code) {
     case 'SHORT_SIGHT':
-      return `${naming.nameOf(remark.name)} is only ${smallLength(remark.distance, naming.unit)} away: a millimetre there turns everything. Sight a farther one.`;
+      return msg('geometry.isOnlyAwayAMillimetreThereTurns', { name: naming.nameOf(remark.name), smallLength: smallLength(remark.distance, naming.unit) });
     case 'ONE_SIDE':
-      return `All marks lie on one side; ${coarseAngle(remark.gap, naming.angleUnit)} of the horizon are empty. A mark behind you would help most.`;
+      return msg('geometry.allMarksLieOnOneSideOf', { coarseAngle: coarseAngle(remark.gap, naming.angleUnit) });
     case 'ONE_LINE':
-      return 'Station and marks lie nearly on one line: a shift across it hardly shows. Sight a mark off the line.';
+      return msg('geometry.stationAndMarksLieNearlyOnOne');
     case 'ONE_WALL':
-      return 'All marks stand on one line, perhaps one wall: if it moved, all of them are wrong together and nothing shows it. Add one on something else.';
+      return msg('geometry.allMarksStandOnOneLinePerhaps');
     case 'WORK_FAR':
-      return `${remark.name} is ${remark.times.toFixed(1)} times as far as the farthest control: errors grow outwards. Sight farther control, or prove out there.`;
+      return msg('geometry.isTimesAsFarAsTheFarthest', { name: remark.name, times: remark.times.toFixed(1) });
     case 'WORK_OUTSIDE':
-      return `${remark.count} of ${remark.of} marks to set lie outside the control: the figures of the station say little out there. Prove on a mark on that side.`;
+      return msg('geometry.ofMarksToSetLieOutsideThe', { count: remark.count, ofValue: remark.of });
   }
 }
 
@@ -36,12 +37,12 @@ export function cureWords(
   const length = (metres: number, decimals: number) => `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
   switch (cure.code) {
     case 'LEGS':
-      return `Worst at ${worst ?? 'a mark'}. The pole on legs would meet it.`;
+      return msg('geometry.worstAtThePoleOnLegsWould', { worst: worst ?? 'a mark' });
     case 'LOW_PRISM':
-      return `Worst at ${worst ?? 'a mark'}. Legs and a prism at ${length(cure.targetHeight, 1)} would meet it.`;
+      return msg('geometry.worstAtLegsAndAPrismAt', { worst: worst ?? 'a mark', length: length(cure.targetHeight, 1) });
     case 'SHORTER_SIGHTS':
-      return `Worst at ${worst ?? 'a mark'}. Even with legs and a low prism only marks within ${length(cure.within, 0)} meet it: stand nearer.`;
+      return msg('geometry.worstAtEvenWithLegsAndA', { worst: worst ?? 'a mark', length: length(cure.within, 0) });
     case 'NOTHING_FROM_HERE':
-      return 'Nothing meets it from here: another stand, more control, a better instrument, or a template from two grid marks.';
+      return msg('geometry.nothingMeetsItFromHereAnotherStand');
   }
 }

@@ -1,24 +1,35 @@
 /** What is called out to the person at the pole. Words for both directions of every axis, never a bare in or out. */
 import { formatLength, type LengthUnit, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { smallLength } from './small.ts';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
 
 export const VIEWPOINT_NAME: Readonly<Record<Viewpoint, string>> = {
-  facingInstrument: 'Facing the instrument',
-  fromInstrument: 'Seen from the instrument',
-  alongLine: 'Along the line',
-  north: 'By north',
+  facingInstrument: msg('guidance.facingTheInstrument'),
+  fromInstrument: msg('guidance.seenFromTheInstrument'),
+  alongLine: msg('guidance.alongTheLine'),
+  north: msg('guidance.byNorth'),
 };
 
 /** Words for up, down, left and right of the board. */
 export const DIRECTION_WORDS: Readonly<Record<Viewpoint, { readonly up: string; readonly down: string; readonly left: string; readonly right: string }>> = {
-  facingInstrument: { up: 'toward instrument', down: 'away from instrument', left: 'left', right: 'right' },
-  fromInstrument: { up: 'away from instrument', down: 'toward instrument', left: 'left', right: 'right' },
-  alongLine: { up: 'ahead along the line', down: 'back along the line', left: 'left of the line', right: 'right of the line' },
+  facingInstrument: { up: msg('guidance.towardInstrument'), down: msg('guidance.awayFromInstrument'), left: 'left', right: 'right' },
+  fromInstrument: { up: msg('guidance.awayFromInstrument'), down: msg('guidance.towardInstrument'), left: 'left', right: 'right' },
+  alongLine: {
+    up: msg('guidance.aheadAlongTheLine'),
+    down: msg('guidance.backAlongTheLine'),
+    left: msg('guidance.leftOfTheLine'),
+    right: msg('guidance.rightOfTheLine'),
+  },
   north: { up: 'north', down: 'south', left: 'west', right: 'east' },
 };
 
-export const GRADE_WORD: Readonly<Record<MoveGrade, string>> = { walk: 'Walk', move: 'Move', nudge: 'Nudge', hold: 'Hold' };
+export const GRADE_WORD: Readonly<Record<MoveGrade, string>> = {
+  walk: msg('guidance.walk'),
+  move: msg('guidance.move'),
+  nudge: msg('guidance.nudge'),
+  hold: msg('guidance.hold'),
+};
 
 export interface MovePart {
   readonly figure: string;
@@ -38,12 +49,12 @@ export function moveParts(move: Move, viewpoint: Viewpoint, unit: LengthUnit): M
 /** The large sentence: "0.604 toward instrument, 0.118 left". */
 export function moveWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
   const parts = moveParts(move, viewpoint, unit).map(({ figure, way }) => `${figure} ${way}`);
-  return parts.length === 0 ? 'On the spot' : parts.join(', ');
+  return parts.length === 0 ? msg('guidance.onTheSpot') : parts.join(', ');
 }
 
 /** What the driven hub's shot says when it is out. */
 export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit): string =>
-  `The driven hub is ${smallLength(off, unit)} off, the class allows ${smallLength(tolerance, unit)}. Pull it and set it again.`;
+  msg('guidance.theDrivenHubIsOffTheClass', { smallLength: smallLength(off, unit), smallLength2: smallLength(tolerance, unit) });
 
 /** A driven hub is corrected through the ground: "push it 12 mm toward the instrument". */
 export function pushWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
@@ -53,8 +64,8 @@ export function pushWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): s
     return /[1-9]/.test(said) ? [`${said} ${metres > 0 ? positive : negative}`] : [];
   };
   const parts = [...part(move.up, words.up, words.down), ...part(move.right, words.right, words.left)];
-  if (parts.length === 0) return 'It stands where it should.';
-  return `It wants to go ${parts.join(' and ')}. A little of that: strike the ground beside it on the far side, never the hub, and shoot it again. More: pull it.`;
+  if (parts.length === 0) return msg('guidance.itStandsWhereItShould');
+  return msg('guidance.itWantsToGoALittleOf', { parts: parts.join(' and ') });
 }
 
 /** More shots a mark than this are walked for nothing. */
@@ -62,8 +73,8 @@ const MANY_SHOTS = 3.5;
 
 /** How many shots a mark took so far, and how to need fewer. One of them is that of the driven hub. */
 export function paceWords(marks: number, shotsPerMark: number): string {
-  const so = `${shotsPerMark.toFixed(1)} shots a mark over ${marks} ${marks === 1 ? 'mark' : 'marks'}, the driven hub included.`;
-  return shotsPerMark > MANY_SHOTS ? `${so} Walk by the live figure, tape the last metre, and shoot only when it says hold.` : so;
+  const so = msg('guidance.shotsAMarkOverTheDrivenHub', { shotsPerMark: shotsPerMark.toFixed(1), marks });
+  return shotsPerMark > MANY_SHOTS ? msg('guidance.walkByTheLiveFigureTapeThe', { so }) : so;
 }
 
 /** What the tape is for, from the same two figures. */
@@ -72,5 +83,5 @@ export function tapeWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): s
   const figure = (metres: number) => formatLength(Math.abs(metres), unit, LENGTH_DECIMALS);
   const side = move.right > 0 ? words.right : words.left;
   const along = move.up > 0 ? words.up : words.down;
-  return `Close enough to tape: step ${figure(move.right)} ${side} onto the line, mark the spot, tape ${figure(move.up)} ${along}, shoot once.`;
+  return msg('guidance.closeEnoughToTapeStepOntoThe', { figure: figure(move.right), side, figure2: figure(move.up), along });
 }

@@ -1,15 +1,16 @@
+import { msg } from './message.ts';
 /** What a station hangs on, for a sheet: its marks, and plainly how, where they do not say it by themselves. */
 export function heldBy(method: string | undefined, marks: readonly string[]): string {
   const names = marks.join(', ');
   switch (method) {
     case 'assumed':
-      return `over ${names}, direction assumed: nothing tests it`;
+      return msg('heldBy.overDirectionAssumedNothingTestsIt', { names });
     case 'onLines':
-      return 'points on drawn lines';
+      return msg('heldBy.pointsOnDrawnLines');
     case 'carried':
-      return `${names}, carried forward`;
+      return msg('heldBy.carriedForward', { names });
     case 'paired':
-      return `plan from a receiver, height from ${names}`;
+      return msg('heldBy.planFromAReceiverHeightFrom', { names });
     default:
       return names;
   }

@@ -1,10 +1,16 @@
 /** Why a LandXML file is not read, and what of one that was read should be asked about. */
 import { formatLength, type AlignmentError, type ElementFault, type Metres, type ProfileError } from '@idle-marker/core';
 import type { LandXmlFault, LandXmlWarning, XmlPlace } from '@idle-marker/formats';
+import { msg } from './message.ts';
 
 /** “Line 2 of Alignment “Landing Road” (line 41 of the file)”. */
 function placeWords({ element, number, owner, line }: XmlPlace): string {
-  return `${element}${number === null ? '' : ` ${number}`}${owner === null ? '' : ` of ${owner}`} (line ${line} of the file)`;
+  return msg('landXml.lineOfTheFile', {
+    element,
+    number: number === null ? '' : ` ${number}`,
+    owner: owner === null ? '' : msg('landXml.of', { owner }),
+    line,
+  });
 }
 
 const metres = (length: Metres): string => `${formatLength(length, 'metre', 3)} m`;
@@ -12,88 +18,88 @@ const metres = (length: Metres): string => `${formatLength(length, 'metre', 3)} 
 export function elementFaultWords(fault: ElementFault): string {
   switch (fault.code) {
     case 'ELEMENT_WITHOUT_LENGTH':
-      return 'has no length: its length is 0, or its Start and End are one place';
+      return msg('landXml.hasNoLengthItsLengthIs0');
     case 'SPIRAL_STRAIGHT_AT_BOTH_ENDS':
-      return 'is a spiral with both radii INF: one radius, radiusStart or radiusEnd, has to say how sharp it becomes';
+      return msg('landXml.isASpiralWithBothRadiiInf');
     case 'RADIUS_NOT_POSITIVE':
-      return 'has a radius that is not over 0';
+      return msg('landXml.hasARadiusThatIsNotOver');
     case 'ELEMENT_TOO_LONG':
-      return 'goes farther than any line of a site: a coordinate in it is a slip, or of another system';
+      return msg('landXml.goesFartherThanAnyLineOfA');
     case 'ELEMENT_WINDS':
-      return `turns round ${fault.turns.toFixed(0)} times: its radius is too small for its length`;
+      return msg('landXml.turnsRoundTimesItsRadiusIsToo', { turns: fault.turns.toFixed(0) });
     case 'SPIRAL_DOES_NOT_REACH':
-      return 'is a spiral whose Start and End do not fit its length and radii';
+      return msg('landXml.isASpiralWhoseStartAndEnd');
   }
 }
 
 export function profileFaultWords(fault: ProfileError, station: (value: Metres) => string): string {
   switch (fault.code) {
     case 'PROFILE_TOO_SHORT':
-      return `has ${fault.points} grade points (PVI): a profile needs at least two`;
+      return msg('landXml.hasGradePointsPviAProfileNeeds', { points: fault.points });
     case 'PROFILE_NOT_RISING':
-      return `has station ${station(fault.station)} after ${station(fault.before)}: the stations of a profile must be strictly increasing`;
+      return msg('landXml.hasStationAfterTheStationsOfA', { station: station(fault.station), station2: station(fault.before) });
     case 'PROFILE_CURVE_AT_END':
-      return `begins or ends with a vertical curve at station ${station(fault.station)}: there a plain PVI is needed`;
+      return msg('landXml.beginsOrEndsWithAVerticalCurve', { station: station(fault.station) });
     case 'PROFILE_CURVE_WITHOUT_SIZE':
-      return `has a vertical curve without a length or radius over 0 at station ${station(fault.station)}`;
+      return msg('landXml.hasAVerticalCurveWithoutALength', { station: station(fault.station) });
     case 'PROFILE_CURVES_OVERLAP':
-      return `has vertical curves that overlap between station ${station(fault.station)} and ${station(fault.next)}: shorten one of them`;
+      return msg('landXml.hasVerticalCurvesThatOverlapBetween', { station: station(fault.station), station2: station(fault.next) });
   }
 }
 
 function alignmentFaultWords(fault: AlignmentError): string {
   switch (fault.code) {
     case 'ALIGNMENT_WITHOUT_ELEMENTS':
-      return 'has no elements';
+      return msg('landXml.hasNoElements');
     case 'ELEMENT_FAULT':
-      return `has a ${fault.kind} that ${elementFaultWords(fault.fault)}`;
+      return msg('landXml.hasAThat', { kind: fault.kind, elementFault: elementFaultWords(fault.fault) });
     case 'EQUATION_OUTSIDE':
-      return `has a StaEquation at ${fault.at}, which lies outside of it`;
+      return msg('landXml.hasAStaequationAtWhichLiesOutside', { at: fault.at });
     case 'EQUATIONS_AT_ONE_PLACE':
-      return `has two StaEquations at ${fault.at}`;
+      return msg('landXml.hasTwoStaequationsAt', { at: fault.at });
   }
 }
 
-const NOTHING = 'Nothing was taken; put it right in the program that wrote it.';
+const NOTHING = msg('landXml.nothingWasTakenPutItRightIn');
 
 export function landXmlFaultWords(fault: LandXmlFault): string {
   switch (fault.code) {
     case 'XML_EMPTY':
-      return 'The file is empty: there is no LandXML in it.';
+      return msg('landXml.theFileIsEmptyThereIsNo');
     case 'XML_ENCODING':
-      return `The file is not text in ${fault.encoding}, the encoding that it names. Save it as UTF-8; nothing was taken.`;
+      return msg('landXml.theFileIsNotTextInThe', { encoding: fault.encoding });
     case 'XML_BROKEN':
-      return `The XML is not well-formed at line ${fault.line}: ${fault.detail}. It may have been cut off on its way; get it again. Nothing was taken.`;
+      return msg('landXml.theXmlIsNotWellFormedAt', { line: fault.line, detail: fault.detail });
     case 'XML_DOCTYPE':
-      return `The file declares a DOCTYPE (line ${fault.line}), which may hold an entity of any size: such files are not read. Nothing was expanded or fetched.`;
+      return msg('landXml.theFileDeclaresADoctypeLineWhich', { line: fault.line });
     case 'XML_TOO_DEEP':
-      return `At line ${fault.line} elements stand inside one another more than ${fault.most} deep: no drawing does that. Nothing was taken.`;
+      return msg('landXml.atLineElementsStandInsideOneAnother', { line: fault.line, most: fault.most });
     case 'XML_TEXT_TOO_LONG':
-      return `The text of the element at line ${fault.line} is longer than any list of places. Nothing was taken.`;
+      return msg('landXml.theTextOfTheElementAtLine', { line: fault.line });
     case 'XML_TOO_FAR':
-      return `${placeWords(fault.at)} has ${fault.text}, which lies farther away than any site. ${NOTHING}`;
+      return msg('landXml.hasWhichLiesFartherAwayThanAny', { place: placeWords(fault.at), text: fault.text, nothing: NOTHING });
     case 'XML_OTHER_ROOT':
-      return `The file is XML, but its root is “${fault.root}” instead of LandXML.`;
+      return msg('landXml.theFileIsXmlButItsRoot', { root: fault.root });
     case 'XML_UNITS_MISSING':
-      return `The file has no Units, so that nobody knows whether its linearUnit is metres or feet. ${NOTHING}`;
+      return msg('landXml.theFileHasNoUnitsSoThat', { nothing: NOTHING });
     case 'XML_UNIT_UNKNOWN':
       return fault.text === ''
-        ? `The Units name no linearUnit (line ${fault.line} of the file). ${NOTHING}`
-        : `The Units name the linearUnit “${fault.text}” (line ${fault.line} of the file), which is not known here. ${NOTHING}`;
+        ? msg('landXml.theUnitsNameNoLinearunitLineOf', { line: fault.line, nothing: NOTHING })
+        : msg('landXml.theUnitsNameTheLinearunitLineOf', { text: fault.text, line: fault.line, nothing: NOTHING });
     case 'XML_NOT_A_NUMBER':
-      return `${placeWords(fault.at)} has “${fault.text}” where a number is needed. ${NOTHING}`;
+      return msg('landXml.hasWhereANumberIsNeeded', { place: placeWords(fault.at), text: fault.text, nothing: NOTHING });
     case 'XML_NUMBER_COUNT':
-      return `${placeWords(fault.at)} has ${fault.given} ${fault.given === 1 ? 'number' : 'numbers'} where ${fault.wanted} are needed. ${NOTHING}`;
+      return msg('landXml.hasWhereAreNeeded', { place: placeWords(fault.at), given: fault.given, wanted: fault.wanted, nothing: NOTHING });
     case 'XML_PART_MISSING':
-      return `${placeWords(fault.at)} has no ${fault.part}. ${NOTHING}`;
+      return msg('landXml.hasNo', { place: placeWords(fault.at), part: fault.part, nothing: NOTHING });
     case 'XML_POINT_UNKNOWN':
-      return `${placeWords(fault.at)} refers by pntRef to the point “${fault.name}”, and no CgPoint of the file has that name. ${NOTHING}`;
+      return msg('landXml.refersByPntrefToThePointAnd', { place: placeWords(fault.at), name: fault.name, nothing: NOTHING });
     case 'XML_SPIRAL_TYPE':
       return fault.type === ''
-        ? `${placeWords(fault.at)} has no spiType; only clothoid spirals are read. ${NOTHING}`
-        : `${placeWords(fault.at)} has the spiType “${fault.type}”: only spirals of the type clothoid are read. ${NOTHING}`;
+        ? msg('landXml.hasNoSpitypeOnlyClothoidSpiralsAre', { place: placeWords(fault.at), nothing: NOTHING })
+        : msg('landXml.hasTheSpitypeOnlySpiralsOfThe', { place: placeWords(fault.at), type: fault.type, nothing: NOTHING });
     case 'XML_WORD_UNKNOWN':
-      return `${placeWords(fault.at)} has ${fault.attribute} “${fault.text}”, which is not known here. ${NOTHING}`;
+      return msg('landXml.hasWhichIsNotKnownHere', { place: placeWords(fault.at), attribute: fault.attribute, text: fault.text, nothing: NOTHING });
     case 'XML_ELEMENT':
       return `${placeWords(fault.at)} ${elementFaultWords(fault.fault)}. ${NOTHING}`;
     case 'XML_ALIGNMENT':
@@ -101,23 +107,23 @@ export function landXmlFaultWords(fault: LandXmlFault): string {
     case 'XML_PROFILE':
       return `${placeWords(fault.at)} ${profileFaultWords(fault.fault, String)}. ${NOTHING}`;
     case 'XML_CORNER_TWICE':
-      return `${placeWords(fault.at)} has the id ${fault.id}, which another point of the surface has already: ids must not be used twice. ${NOTHING}`;
+      return msg('landXml.hasTheIdWhichAnotherPointOf', { place: placeWords(fault.at), id: fault.id, nothing: NOTHING });
     case 'XML_SETUP_TWICE':
-      return `${placeWords(fault.at)} has the id ${fault.id}, which another InstrumentSetup has already: ids must not be used twice. ${NOTHING}`;
+      return msg('landXml.hasTheIdWhichAnotherInstrumentsetupHas', { place: placeWords(fault.at), id: fault.id, nothing: NOTHING });
     case 'XML_CORNER_UNKNOWN':
-      return `${placeWords(fault.at)}, a face, names the point ${fault.id}, and no P of the surface has that id. ${NOTHING}`;
+      return msg('landXml.aFaceNamesThePointAndNo', { place: placeWords(fault.at), id: fault.id, nothing: NOTHING });
   }
 }
 
 export function landXmlWarningWords(warning: LandXmlWarning): string {
   switch (warning.code) {
     case 'XML_GAP':
-      return `There is a gap of ${metres(warning.size)} between the end of the element before and the start of ${placeWords(warning.at)}. The stations go on without it; ask who drew it.`;
+      return msg('landXml.thereIsAGapOfBetweenThe', { metres: metres(warning.size), place: placeWords(warning.at) });
     case 'XML_RADIUS_OFF':
-      return `The radius and the Center of ${placeWords(warning.at)} differ by ${metres(warning.size)}. The arc is taken through Start and End; ask who drew it.`;
+      return msg('landXml.theRadiusAndTheCenterOfDiffer', { place: placeWords(warning.at), metres: metres(warning.size) });
     case 'XML_SPIRAL_OFF':
-      return `Start and End of ${placeWords(warning.at)} differ by ${metres(warning.size)} from its length and radii. It is fitted between Start and End; ask who drew it.`;
+      return msg('landXml.startAndEndOfDifferByFrom', { place: placeWords(warning.at), metres: metres(warning.size) });
     case 'XML_EQUATION_BACK':
-      return `${placeWords(warning.at)} has a staBack that differs by ${metres(warning.size)} from the station that the line has there. staInternal is taken.`;
+      return msg('landXml.hasAStabackThatDiffersByFrom', { place: placeWords(warning.at), metres: metres(warning.size) });
   }
 }

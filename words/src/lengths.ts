@@ -1,4 +1,5 @@
 import { formatFeetInches, formatLength, twoReadings, type LengthUnit } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 /** Why a length such as “5-6 1/2” is not taken, with both readings offered; null where it has no two. */
@@ -7,5 +8,5 @@ export function twoReadingsWords(text: string, unit: LengthUnit): string | null 
   if (!readings) return null;
   const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
   const feet = formatFeetInches(readings.feetAndInches, unit);
-  return `“${text.trim()}” can be read in two ways: ${feet}, which is ${length(readings.feetAndInches)}, or one figure less another, ${length(readings.difference)}. Write the one that is meant.`;
+  return msg('lengths.canBeReadInTwoWaysWhich', { text: text.trim(), feet, length: length(readings.feetAndInches), length2: length(readings.difference) });
 }

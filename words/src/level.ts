@@ -1,3 +1,4 @@
+import { msg } from './message.ts';
 /** What to do at the foot screws, in words that need no looking up. */
 export interface LevelStepFacts {
   readonly by: 'leg' | 'pair' | 'screw';
@@ -13,14 +14,13 @@ export function levelStepWords({ by, numbers, lifts }: LevelStepFacts): string {
   const [first, second] = numbers;
   switch (by) {
     case 'leg':
-      return `Too far out for the screws: make leg ${first} a little ${lifts ? 'longer' : 'shorter'}.`;
+      return msg('level.tooFarOutForTheScrewsMake', { first, lifts: lifts ? 'longer' : 'shorter' });
     case 'pair':
-      return `Screws ${first} and ${second} together, both thumbs ${lifts ? 'in' : 'out'}: seen from above ${first} ${turn(!lifts)}, ${second} ${turn(lifts)}.`;
+      return msg('level.screwsAndTogetherBothThumbsSeenFrom', { first, second, lifts: lifts ? 'in' : 'out', turn: turn(!lifts), turn2: turn(lifts) });
     case 'screw':
-      return `Screw ${first} alone, ${turn(lifts)} seen from above: its corner ${lifts ? 'rises' : 'sinks'}.`;
+      return msg('level.screwAloneSeenFromAboveItsCorner', { first, turn: turn(lifts), lifts: lifts ? 'rises' : 'sinks' });
   }
 }
 
-export const LEVEL_WAIT = 'The display lags: turn, then wait.';
-export const levelOutWords = (seconds: number): string =>
-  `The level is not in: it shows ${Math.round(seconds)}″. Bring it in, or let the instrument level itself, before the first sight.`;
+export const LEVEL_WAIT = msg('level.theDisplayLagsTurnThenWait');
+export const levelOutWords = (seconds: number): string => msg('level.theLevelIsNotInItShows', { seconds: Math.round(seconds) });

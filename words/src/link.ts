@@ -1,31 +1,32 @@
 import type { SimulatorTrouble } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 /** Why a command to the instrument came to nothing, and what to do. */
 export function troubleWords(trouble: SimulatorTrouble | { readonly code: 'LINK_CLOSED' }): string {
   switch (trouble.code) {
     case 'NOT_SET_UP':
-      return 'The instrument is not set up yet: start a station first.';
+      return msg('linkWords.theInstrumentIsNotSetUpYet');
     case 'NO_SUCH_MARK':
-      return `There is no ${trouble.name} to be found on the ground. Look again, or mark it lost.`;
+      return msg('linkWords.thereIsNoToBeFoundOn', { name: trouble.name });
     case 'MARK_COVERED':
-      return `${trouble.name} is covered: the pole can’t stand on it. Choose another mark.`;
+      return msg('linkWords.isCoveredThePoleCantStandOn', { name: trouble.name });
     case 'NOT_FOUND':
-      return 'The prism was not found: it is too near to the instrument, or out of its reach.';
+      return msg('linkWords.thePrismWasNotFoundItIs');
     case 'NOT_IN_WINDOW':
-      return 'The prism is not in the part that was searched. Turn the telescope nearer to the pole, or search all round.';
+      return msg('linkWords.thePrismIsNotInThePart');
     case 'HIDDEN':
-      return `The ${trouble.by} hides the prism from the instrument. Nothing more is read until the sight is free.`;
+      return msg('linkWords.theHidesThePrismFromTheInstrument', { by: trouble.by });
     case 'NOT_LOCKED':
-      return 'The instrument does not follow the prism: search for it first.';
+      return msg('linkWords.theInstrumentDoesNotFollowThePrism');
     case 'POLE_MOVING':
-      return 'The pole is still moving: hold it, then shoot.';
+      return msg('linkWords.thePoleIsStillMovingHoldIt');
     case 'NOT_LEVEL':
-      return 'The level is out of the compensator’s reach. Bring it in, note that it was levelled again, and prove the station.';
+      return msg('linkWords.theLevelIsOutOfTheCompensators');
     case 'BATTERY_EMPTY':
-      return 'The instrument’s battery is empty. Change it under Linked, and prove the station: changing it may turn the instrument.';
+      return msg('linkWords.theInstrumentsBatteryIsEmptyChangeIt');
     case 'CHANNEL_CLASH':
-      return `Another crew works on channel ${trouble.channel}: readings come broken, or theirs. Choose a free channel under Linked.`;
+      return msg('linkWords.anotherCrewWorksOnChannelReadingsCome', { channel: trouble.channel });
     case 'LINK_CLOSED':
-      return 'The shot was cancelled. Nothing was stored.';
+      return msg('linkWords.theShotWasCancelledNothingWasStored');
   }
 }

@@ -1,5 +1,6 @@
 /** What whoever builds from the marks does with them, and what marks suit that. */
 import type { StakeMarkKind } from '@idle-marker/core';
+import { msg } from './message.ts';
 import type { Rounding } from './rounding.ts';
 
 export interface NextTrade {
@@ -15,41 +16,41 @@ export interface NextTrade {
 export const NEXT_TRADES: readonly NextTrade[] = [
   {
     id: 'dig',
-    name: 'Dig',
-    use: 'digging to depth',
-    advice: 'The machine takes what stands near: hubs beyond the edge of the dig and its slope, laths that are seen from the seat, cut to the hundredth.',
+    name: msg('nextTrade.dig'),
+    use: msg('nextTrade.diggingToDepth'),
+    advice: msg('nextTrade.theMachineTakesWhatStandsNearHubs'),
     markKind: 'hubAndLath',
     rounding: 'hundredth',
   },
   {
     id: 'forms',
-    name: 'Set forms',
-    use: 'setting forms',
-    advice: 'Forms are set from a nail with tape and level: a hub out of the way of the braces, the offset to the face that the board stands on.',
+    name: msg('nextTrade.setForms'),
+    use: msg('nextTrade.settingForms'),
+    advice: msg('nextTrade.formsAreSetFromANailWith'),
     markKind: 'hubAndLath',
     rounding: 'finest',
   },
   {
     id: 'laser',
-    name: 'Laser',
-    use: 'setting up a laser for heights',
-    advice: 'A laser wants few heights and firm ones: a nail where nobody drives, all to one reference, and its height as it was read.',
+    name: msg('nextTrade.laser'),
+    use: msg('nextTrade.settingUpALaserForHeights'),
+    advice: msg('nextTrade.aLaserWantsFewHeightsAndFirm'),
     markKind: 'nail',
     rounding: 'finest',
   },
   {
     id: 'steel',
-    name: 'Steel or walls',
-    use: 'placing steel or walls on the slab',
-    advice: 'Lines and crosses on the concrete itself, so far off that they are still seen beside the plate or the sill.',
+    name: msg('nextTrade.steelOrWalls'),
+    use: msg('nextTrade.placingSteelOrWallsOnTheSlab'),
+    advice: msg('nextTrade.linesAndCrossesOnTheConcreteItself'),
     markKind: 'scribedLine',
     rounding: 'finest',
   },
   {
     id: 'paving',
-    name: 'Paving',
-    use: 'a string line for paving',
-    advice: 'A string is pulled from hub to hub: closer on curves and crests, all on one side and at one offset.',
+    name: msg('nextTrade.paving'),
+    use: msg('nextTrade.aStringLineForPaving'),
+    advice: msg('nextTrade.aStringIsPulledFromHubTo'),
     markKind: 'hubAndLath',
     rounding: 'finest',
   },

@@ -1,5 +1,6 @@
 /** Sentences on stations that hang on older figures of control. */
 import type { LengthUnit } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { listOf } from './lists.ts';
 import { smallLength } from './small.ts';
 
@@ -14,21 +15,25 @@ export interface OlderControlFacts {
 /** That a station used older figures, and what today's would change. */
 export function olderControlWords({ name, marks, change, set, most }: OlderControlFacts, unit: LengthUnit): { readonly title: string; readonly text: string } {
   const length = (metres: number) => smallLength(metres, unit);
-  const title = `${name} was computed before ${listOf(marks.map((mark) => mark.name))} ${marks.length === 1 ? 'was' : 'were'} revised`;
+  const title = msg('olderControl.wasComputedBeforeRevised', { name, list: listOf(marks.map((mark) => mark.name)), marks: marks.length });
   const listed = marks.map((mark) => {
-    const parts = [part(mark.plan, 'in plan'), part(mark.height, 'in height')].filter((each) => each !== null);
-    return `${mark.name} is listed ${parts.join(' and ')} from where it was then`;
+    const parts = [part(mark.plan, msg('olderControl.inPlan')), part(mark.height, msg('olderControl.inHeight'))].filter((each) => each !== null);
+    return msg('olderControl.isListedFromWhereItWasThen', { name: mark.name, parts: parts.join(' and ') });
   });
   function part(by: number | null, where: string): string | null {
     if (by === null || by < 0.0005) return null;
-    return Number.isFinite(by) ? `${length(by)} ${where}` : `without the figure it had ${where}`;
+    return Number.isFinite(by) ? `${length(by)} ${where}` : msg('olderControl.withoutTheFigureItHad', { where });
   }
-  if (!change) return { title, text: `${listed.join('; ')}. By today’s figures its sights give no station.` };
-  const height = change.height === null ? '' : `, ${length(change.height)} in height`;
-  const own = `By today’s figures it would stand ${length(change.plan)} away in plan${height}.`;
+  if (!change) return { title, text: msg('olderControl.byTodaysFiguresItsSightsGiveNo', { listed: listed.join('; ') }) };
+  const height = change.height === null ? '' : msg('olderControl.inHeight2', { length: length(change.height) });
+  const own = msg('olderControl.byTodaysFiguresItWouldStandAway', { length: length(change.plan), height });
   const marksSet =
     set === 0
-      ? 'Nothing set hangs on it.'
-      : `${set === 1 ? 'The mark' : `The ${set} marks`} set from it would move by up to ${length(most!.plan)}${most!.height === null ? '' : ` in plan and ${length(most!.height)} in height`}.`;
+      ? msg('olderControl.nothingSetHangsOnIt')
+      : msg('olderControl.setFromItWouldMoveByUp', {
+          set: set === 1 ? msg('olderControl.theMark') : msg('olderControl.theMarks', { set }),
+          length: length(most!.plan),
+          height: most!.height === null ? '' : msg('olderControl.inPlanAndInHeight', { length: length(most!.height) }),
+        });
   return { title, text: `${listed.join('; ')}. ${own} ${marksSet}` };
 }

@@ -1,4 +1,5 @@
 import type { BoltsError, LineEndsError, MovedOutlineError, OutlineError, PathError, PointsError } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 interface RuleFault {
   readonly code: 'RULE_INCOMPLETE';
@@ -6,49 +7,47 @@ interface RuleFault {
 }
 
 const NEEDS: Readonly<Record<RuleFault['needs'], string>> = {
-  along: 'Say how far apart the points along the line are.',
-  road: 'The stations of the road are missing: make the package along the road again.',
+  along: msg('outline.sayHowFarApartThePointsAlong'),
+  road: msg('outline.theStationsOfTheRoadAreMissing'),
   pattern: 'Give the pattern of the bolts.',
-  rake: 'Say how far and whither the piles lean, and the level they are marked at.',
-  designZ: 'Give the height of the pile heads: where a leaning pile comes through depends on it.',
+  rake: msg('outline.sayHowFarAndWhitherThePiles'),
+  designZ: msg('outline.giveTheHeightOfThePileHeads'),
 };
 
 /** Why corners can't be an outline, and what to do. */
 export function outlineErrorWords(error: OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleFault): string {
   switch (error.code) {
     case 'OFFSET_NOT_POSITIVE':
-      return 'The offset must be over 0.';
+      return msg('outline.theOffsetMustBeOver0');
     case 'NO_POINTS':
-      return 'No points are given.';
+      return msg('outline.noPointsAreGiven');
     case 'POINT_NAMED_TWICE':
-      return `${error.name} is named twice: every point needs a name of its own.`;
+      return msg('outline.isNamedTwiceEveryPointNeedsA', { name: error.name });
     case 'LINE_WITHOUT_END':
-      return `Lines are given by their two ends: ${error.name} stands alone at the end of the list.`;
+      return msg('outline.linesAreGivenByTheirTwoEnds', { name: error.name });
     case 'LINE_TOO_SHORT':
-      return `The line from ${error.from} to ${error.to} has no length: give its two ends.`;
+      return msg('outline.theLineFromToHasNoLength', { from: error.from, to: error.to });
     case 'RULE_INCOMPLETE':
       return NEEDS[error.needs];
     case 'MOVED_TOO_FAR':
-      return `Moved so far in, the side from ${error.side[0]} to ${error.side[1]} would vanish or turn round: the outline is not that wide.`;
+      return msg('outline.movedSoFarInTheSideFrom', { side: error.side[0], side2: error.side[1] });
     case 'PATH_TOO_FEW_CORNERS':
-      return `A line needs at least two points; ${error.given} ${error.given === 1 ? 'is' : 'are'} given.`;
+      return msg('outline.aLineNeedsAtLeastTwoPoints', { given: error.given });
     case 'PATH_SIDE_WITHOUT_LENGTH':
-      return `${error.from} and ${error.to} lie at the same place: take one of them away.`;
+      return msg('outline.andLieAtTheSamePlaceTake', { from: error.from, to: error.to });
     case 'INTERVAL_NOT_POSITIVE':
-      return 'The distance from point to point must be over 0.';
+      return msg('outline.theDistanceFromPointToPointMust');
     case 'TOO_MANY_POINTS':
-      return `${error.points} points would come along this line: choose a longer distance between them.`;
+      return msg('outline.pointsWouldComeAlongThisLineChoose', { points: error.points });
     case 'PATTERN_IMPOSSIBLE':
-      return error.why === 'size'
-        ? 'The spacing or diameter of the bolts must be over 0.'
-        : 'A pattern has at least two bolts and at most 200, in whole numbers.';
+      return error.why === 'size' ? msg('outline.theSpacingOrDiameterOfTheBolts') : msg('outline.aPatternHasAtLeastTwoBolts');
     case 'OUTLINE_TOO_FEW_CORNERS':
-      return `At least three corners are needed; ${error.given} ${error.given === 1 ? 'is' : 'are'} given.`;
+      return msg('outline.atLeastThreeCornersAreNeededGiven', { given: error.given });
     case 'OUTLINE_NO_AREA':
-      return 'These corners lie on one line and enclose nothing: give them some width.';
+      return msg('outline.theseCornersLieOnOneLineAnd');
     case 'OUTLINE_REPEATED_CORNER':
-      return `${error.name} stands twice in a row at the same place: take one away.`;
+      return msg('outline.standsTwiceInARowAtThe', { name: error.name });
     case 'OUTLINE_CROSSES_ITSELF':
-      return `The sides from ${error.between[0]} and from ${error.between[1]} cross: put the corners in order, one after the other round it.`;
+      return msg('outline.theSidesFromAndFromCrossPut', { between: error.between[0], between2: error.between[1] });
   }
 }

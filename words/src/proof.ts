@@ -1,13 +1,14 @@
 import { formatSigned, type CheckResult, type LengthUnit, type Part, type PartStanding, type Proposal, type ProofOutcome } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { partsWords } from './claim.ts';
 import { smallLength, smallUnit } from './small.ts';
 import { STANDING, STANDING_REASON } from './vocabulary.ts';
 
 export const PROOF_OUTCOME: Readonly<Record<ProofOutcome, string>> = {
   good: 'good',
-  moreThanChance: 'within tolerance, but more than chance',
+  moreThanChance: msg('proof.withinToleranceButMoreThanChance'),
   outside: 'outside',
-  notMeasured: 'not measured',
+  notMeasured: msg('proof.notMeasured'),
 };
 
 /** The proof's outcome in one sentence with its figures. */
@@ -23,14 +24,20 @@ export function proofSentence(
   if (check.plan && plan !== 'notMeasured') {
     const { dAlong, dAcross, horizontal } = check.plan;
     parts.push(
-      `${smallLength(horizontal, unit)} in plan (${smallLength(dAlong, unit)} ${dAlong >= 0 ? 'farther' : 'nearer'}, ${smallLength(dAcross, unit)} ${dAcross >= 0 ? 'right' : 'left'} of the line of sight)`,
+      msg('proof.inPlanOfTheLineOfSight', {
+        smallLength: smallLength(horizontal, unit),
+        smallLength2: smallLength(dAlong, unit),
+        dAlong: dAlong >= 0 ? 'farther' : 'nearer',
+        smallLength3: smallLength(dAcross, unit),
+        dAcross: dAcross >= 0 ? 'right' : 'left',
+      }),
     );
   }
   if (check.height && height !== 'notMeasured')
     parts.push(
-      `${smallLength(check.height.dZ, unit)} ${check.height.dZ >= 0 ? 'above' : 'below'} ${compared === 'listed' ? 'its listed height' : 'where its top was'}`,
+      `${smallLength(check.height.dZ, unit)} ${check.height.dZ >= 0 ? 'above' : 'below'} ${compared === 'listed' ? msg('proof.itsListedHeight') : msg('proof.whereItsTopWas')}`,
     );
-  return `${name} measures ${parts.join(' and ')}.`;
+  return msg('proof.measures', { name, parts: parts.join(' and ') });
 }
 
 /**
@@ -48,47 +55,44 @@ export function proofVerdict(
 ): { readonly tone: 'good' | 'ochre' | 'brick'; readonly title: string; readonly text: string } {
   const outcomes = [plan, height];
   if (outcomes.includes('outside')) {
-    const what = plan === 'outside' ? (height === 'outside' ? 'plan and height' : 'plan') : 'height';
+    const what = plan === 'outside' ? (height === 'outside' ? msg('proof.planAndHeight') : 'plan') : 'height';
     return {
       tone: 'brick',
-      title: `Stop: the proof fails in ${what}`,
-      text: 'Is it the right mark, the right target height, the pole plumb? Sight it again. If it repeats, sight a third mark: two agreeing ones tell whether the mark or the instrument has moved.',
+      title: msg('proof.stopTheProofFailsIn', { what }),
+      text: msg('proof.isItTheRightMarkTheRight'),
     };
   }
   if (outcomes.every((each) => each === 'notMeasured'))
-    return { tone: 'ochre', title: 'Nothing was compared', text: 'This mark has neither plan nor height that can be used. Sight another.' };
+    return { tone: 'ochre', title: msg('proof.nothingWasCompared'), text: msg('proof.thisMarkHasNeitherPlanNorHeight') };
   if (outcomes.includes('moreThanChance')) {
     return {
       tone: 'ochre',
-      title: 'Within tolerance, but more than chance',
-      text: 'It may go on, yet the difference is larger than the instrument’s noise explains. Sight it a second time.',
+      title: msg('proof.withinToleranceButMoreThanChance2'),
+      text: msg('proof.itMayGoOnYetTheDifference'),
     };
   }
   if (stillFailed.length > 0) {
     return {
       tone: 'brick',
-      title: 'This one is good, an earlier one was not',
-      text: `Nothing has answered the proof that failed in ${partsWords(stillFailed)}: sight a third mark, which tells whether that mark or the instrument has moved.`,
+      title: msg('proof.thisOneIsGoodAnEarlierOne'),
+      text: msg('proof.nothingHasAnsweredTheProofThatFailed', { parts: partsWords(stillFailed) }),
     };
   }
   if (!independent) {
     return {
       tone: 'good',
-      title: 'Nothing has moved since',
-      text: 'This mark was used by the station itself, so the sight shows that it still stands as it did, not that it was right. Sight an unused mark too.',
+      title: msg('proof.nothingHasMovedSince'),
+      text: msg('proof.thisMarkWasUsedByTheStation'),
     };
   }
   const [part] = stillUnproven;
   if (part && stillUnproven.length === 1)
     return {
       tone: 'ochre',
-      title: `The station holds in ${part === 'plan' ? 'height' : 'plan'}`,
-      text:
-        part === 'height'
-          ? 'Nothing has proved its height yet: sight a mark with a height that it did not use, before anything gets a cut or a fill.'
-          : 'Nothing has proved its plan yet: sight a mark that it did not use in plan.',
+      title: msg('proof.theStationHoldsIn', { part: part === 'plan' ? 'height' : 'plan' }),
+      text: part === 'height' ? msg('proof.nothingHasProvedItsHeightYetSight') : msg('proof.nothingHasProvedItsPlanYetSight'),
     };
-  return { tone: 'good', title: 'The station holds', text: 'Go on.' };
+  return { tone: 'good', title: msg('proof.theStationHolds'), text: msg('proof.goOn') };
 }
 
 /** One step of the shortest way to clear what is in doubt: what to do, and why. */
@@ -97,14 +101,17 @@ export function clearWords(proposal: Proposal, mark: string | null, station: str
   switch (proposal.action) {
     case 'sightUnused':
       if (unproven.length === 1)
-        return `Sight one mark${unproven[0] === 'height' ? ' with a height' : ''} that ${station} did not use: nothing independent has proved its ${unproven[0]!} yet.`;
-      return `Sight one mark that ${station} did not use: ${proposal.because === 'ONLY_REPEATS' ? 'so far only marks that it used were sighted again' : 'nothing independent has proved it yet'}.`;
+        return msg('proof.sightOneMarkThatDidNotUse', { unproven: unproven[0] === 'height' ? ' with a height' : '', station, unproven2: unproven[0]! });
+      return msg('proof.sightOneMarkThatDidNotUse2', {
+        station,
+        because: proposal.because === 'ONLY_REPEATS' ? msg('proof.soFarOnlyMarksThatItUsed') : msg('proof.nothingIndependentHasProvedItYet'),
+      });
     case 'thirdTarget':
-      return `Sight a third mark from ${station}: one was good, one was not, and it must be told which is right.`;
+      return msg('proof.sightAThirdMarkFromOneWas', { station });
     case 'resight':
-      return `Sight ${mark ?? 'the mark'} again from a proven station: ${why}.`;
+      return msg('proof.sightAgainFromAProvenStation', { mark: mark ?? msg('proof.theMark'), why });
     case 'setAgain':
-      return `Set ${mark ?? 'the mark'} again: ${why}.`;
+      return msg('proof.setAgain', { mark: mark ?? msg('proof.theMark'), why });
   }
 }
 
@@ -119,19 +126,19 @@ export function resightVerdict(
     return own
       ? {
           tone: 'brick',
-          title: 'Something has moved since it was set',
-          text: 'Either this mark or the instrument. Prove the station on an unused mark now: that tells which.',
+          title: msg('proof.somethingHasMovedSinceItWasSet'),
+          text: msg('proof.eitherThisMarkOrTheInstrumentProve'),
         }
       : {
           tone: 'brick',
-          title: 'It is not where it was set',
-          text: 'Hold the pole plumb and sight it again. If it repeats, the list of what would clear it says which mark comes next.',
+          title: msg('proof.itIsNotWhereItWasSet'),
+          text: msg('proof.holdThePolePlumbAndSightIt'),
         };
   }
-  if (outcomes.every((each) => each === 'notMeasured')) return { tone: 'ochre', title: 'Nothing was compared', text: 'Sight another mark.' };
+  if (outcomes.every((each) => each === 'notMeasured')) return { tone: 'ochre', title: msg('proof.nothingWasCompared'), text: msg('proof.sightAnotherMark') };
   return own
-    ? { tone: 'good', title: 'Mark and instrument stand as they did', text: 'It shows that nothing moved since, not that the station was right.' }
-    : { tone: 'good', title: 'It is where it was set', text: 'Its station stood right when it was set, if this one does.' };
+    ? { tone: 'good', title: msg('proof.markAndInstrumentStandAsTheyDid'), text: msg('proof.itShowsThatNothingMovedSinceNot') }
+    : { tone: 'good', title: msg('proof.itIsWhereItWasSet'), text: msg('proof.itsStationStoodRightWhenItWas') };
 }
 
 /** What it does to one mark when a control mark of its station has moved. */
@@ -142,13 +149,13 @@ export function effectWords(
   unit: LengthUnit,
 ): { readonly text: string; readonly out: boolean } {
   const told = [
-    ...(parts.plan ? [{ mm: effect.planMm, limit: asked.plan, word: 'in plan' }] : []),
-    ...(parts.height ? [{ mm: effect.heightMm, limit: asked.height, word: 'in height' }] : []),
+    ...(parts.plan ? [{ mm: effect.planMm, limit: asked.plan, word: msg('proof.inPlan') }] : []),
+    ...(parts.height ? [{ mm: effect.heightMm, limit: asked.height, word: msg('proof.inHeight') }] : []),
   ];
-  if (told.some((each) => each.mm === null)) return { text: 'can’t be computed without it: in doubt', out: true };
+  if (told.some((each) => each.mm === null)) return { text: msg('proof.cantBeComputedWithoutItInDoubt'), out: true };
   const out = told.some((each) => Math.abs(each.mm!) / 1000 > each.limit);
   const sizes = told.map((each) => `${smallLength(each.mm! / 1000, unit)} ${each.word}`).join(', ');
-  return { text: `${sizes}: ${out ? 'out' : 'inside its tolerance, stands'}`, out };
+  return { text: `${sizes}: ${out ? 'out' : msg('proof.insideItsToleranceStands')}`, out };
 }
 
 /** Why one part of a mark stands as it does, with the time of what it rests on. */
@@ -172,8 +179,8 @@ export function proofFigureWords({ dEMm, dNMm, dZMm }: ProofFigures, unit: Lengt
   if (dEMm !== null && dNMm !== null) {
     const [east, north] = [`E ${figure(dEMm)}`, `N ${figure(dNMm)}`];
     const level = smallLength(Math.hypot(dEMm, dNMm) / 1000, unit);
-    parts.push(`plan ${level} (${axes === 'EN' ? `${east}, ${north}` : `${north}, ${east}`})`);
+    parts.push(msg('proof.plan', { level, axes: axes === 'EN' ? `${east}, ${north}` : `${north}, ${east}` }));
   }
-  if (dZMm !== null) parts.push(`height ${figure(dZMm)} ${small.name}`);
+  if (dZMm !== null) parts.push(msg('proof.height', { figure: figure(dZMm), name: small.name }));
   return parts.join(', ');
 }

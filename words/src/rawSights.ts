@@ -1,3 +1,4 @@
+import { msg } from './message.ts';
 /** What keeps a file of raw sights from being read. */
 type Fault =
   | { readonly code: 'RAW_NOT_RAW' | 'RAW_NO_SETUP' }
@@ -11,20 +12,23 @@ type Fault =
 export function rawSightsFaultWords(fault: Fault): string {
   switch (fault.code) {
     case 'RAW_NOT_RAW':
-      return 'This is no file of raw sights: its first line does not say so.';
+      return msg('rawSights.thisIsNoFileOfRawSights');
     case 'RAW_TOO_LONG':
-      return `The file has ${fault.lines} lines, more than the ${fault.most} of one placing: it is something else, or several in one.`;
+      return msg('rawSights.theFileHasLinesMoreThanThe', { lines: fault.lines, most: fault.most });
     case 'RAW_NOT_JSON':
-      return `Line ${fault.line} is no whole JSON: the file is cut short, or was changed.`;
+      return msg('rawSights.lineIsNoWholeJsonTheFile', { line: fault.line });
     case 'RAW_LATER_VERSION':
-      return `The file was written by a later version (form ${fault.version}): take a newer Idle Marker to read it.`;
+      return msg('rawSights.theFileWasWrittenByALater', { version: fault.version });
     case 'RAW_BAD_LINE':
-      return `Line ${fault.line}, ${fault.field}: ${fault.message}.`;
+      return msg('rawSights.line', { line: fault.line, field: fault.field, message: fault.message });
     case 'RAW_TWICE':
-      return `Line ${fault.line}: a second ${fault.what}. A file holds the sights of one placing of the instrument.`;
+      return msg('rawSights.lineASecondAFileHoldsThe', { line: fault.line, what: fault.what });
     case 'RAW_NO_SETUP':
-      return 'The file does not say with which instrument the sights were taken: it has no set-up.';
+      return msg('rawSights.theFileDoesNotSayWithWhich');
     case 'RAW_UNKNOWN_CONTROL':
-      return `${fault.line > 0 ? `Line ${fault.line}` : 'The set-up'} names the control mark ${fault.name}, but the file does not say where it is.`;
+      return msg('rawSights.namesTheControlMarkButTheFile', {
+        line: fault.line > 0 ? msg('rawSights.line2', { line: fault.line }) : msg('rawSights.theSetUp'),
+        name: fault.name,
+      });
   }
 }

@@ -10,44 +10,47 @@ import {
   type Spread,
   type Unnoticed,
 } from '@idle-marker/core';
+import { msg } from './message.ts';
 import type { Naming } from './judgement.ts';
 import { listOf } from './lists.ts';
 import { smallLength } from './small.ts';
 
 /** What holds of a station by its own sights: the same words on the page, in the dialog and on every sheet. */
 export const CHECKABILITY_WORDS: Readonly<Record<Checkability, { readonly title: string; readonly text: string }>> = {
-  unchecked: { title: 'Unchecked', text: 'A mistake that matters could go unseen.' },
-  checked: { title: 'Checked', text: 'A mistake that matters would show, though not always whose it is.' },
-  traceable: { title: 'Checked, and traceable', text: 'A mistake that matters would show, and one bad mark could be named.' },
+  unchecked: { title: msg('reliability.unchecked'), text: msg('reliability.aMistakeThatMattersCouldGoUnseen') },
+  checked: { title: msg('common.checked'), text: msg('reliability.aMistakeThatMattersWouldShowThough') },
+  traceable: { title: msg('reliability.checkedAndTraceable'), text: msg('reliability.aMistakeThatMattersWouldShowAnd') },
 };
 
 /** What follows from it for whoever accepts it. */
 export const ACCEPT_WORDS: Readonly<Record<Checkability, string>> = {
-  unchecked: 'Sight one mark more, or prove it on one that it did not use before the first stake: until then everything set from it is called unchecked.',
-  checked: 'Prove it on a mark that was not used, before the first stake.',
-  traceable: 'Prove it on a mark that was not used, before the first stake.',
+  unchecked: msg('reliability.sightOneMarkMoreOrProveIt'),
+  checked: msg('reliability.proveItOnAMarkThatWas'),
+  traceable: msg('reliability.proveItOnAMarkThatWas'),
 };
 
 /** What one more sight would make of the station. */
 export const ADDS: Readonly<Record<Checkability, string>> = {
-  unchecked: 'a mistake that matters could still go unseen',
-  checked: 'a mistake that matters would show',
-  traceable: 'one bad mark would show, and could be named',
+  unchecked: msg('reliability.aMistakeThatMattersCouldStillGo'),
+  checked: msg('reliability.aMistakeThatMattersWouldShow'),
+  traceable: msg('reliability.oneBadMarkWouldShowAndCould'),
 };
 
 /** A length that nobody needs to the millimetre: "12 mm", "0.95 m", "1.7 m"; "0.04 ft", "5.6 ft". */
 export function aboutLength(metres: number, unit: LengthUnit): string {
   const size = Math.abs(metres);
-  if (unit === 'metre') return size < 0.5 ? `${Math.max(1, Math.round(size * 1000))} mm` : `${size.toFixed(size < 1 ? 2 : size < 10 ? 1 : 0)} m`;
+  if (unit === 'metre')
+    return size < 0.5 ? msg('reliability.mm', { max: Math.max(1, Math.round(size * 1000)) }) : `${size.toFixed(size < 1 ? 2 : size < 10 ? 1 : 0)} m`;
   const feet = lengthFromMetres(size, unit);
-  return `${feet.toFixed(feet < 0.1 ? 3 : feet < 1 ? 2 : 1)} ft`;
+  return msg('reliability.ft', { feet: feet.toFixed(feet < 0.1 ? 3 : feet < 1 ? 2 : 1) });
 }
 
 /** What a station is good to; null where nothing bounds it. */
-export const goodToWords = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'can’t be said' : smallLength(metres, unit));
+export const goodToWords = (metres: number | null, unit: LengthUnit): string => (metres === null ? msg('reliability.cantBeSaid') : smallLength(metres, unit));
 
 /** Both ends of a line on the ground: "north-east or south-west". */
-export const eitherWay = (azimuth: Radians): string => `${compassWord(azimuth)} or ${compassWord(azimuth + Math.PI)}`;
+export const eitherWay = (azimuth: Radians): string =>
+  msg('reliability.or', { compassWord: compassWord(azimuth), compassWord2: compassWord(azimuth + Math.PI) });
 
 /** What it is that could be wrong. */
 export function unnoticedSubject({ fault, names }: Unnoticed, naming: Naming): string {
@@ -55,68 +58,80 @@ export function unnoticedSubject({ fault, names }: Unnoticed, naming: Naming): s
     case 'PLACE':
       return listOf(names.map((name) => naming.nameOf(name)));
     case 'LINE':
-      return `the sight to ${names[0] ?? 'a line'}`;
+      return msg('reliability.theSightTo', { names: names[0] ?? 'a line' });
     case 'PRISM_CONSTANT':
-      return 'the prism constant';
+      return msg('reliability.thePrismConstant');
     case 'SCALE':
-      return 'the scale of all distances';
+      return msg('reliability.theScaleOfAllDistances');
   }
 }
 
 /** How much of it would go unseen: "a shift of up to 1.7 m", "any shift". */
 function unseenSize({ fault, noticed, names, blind }: Unnoticed, { unit }: Naming): string {
-  const several = names.length > 2 ? ' of all together' : names.length > 1 ? ' of both together' : '';
-  const way = blind === null ? '' : `, least seen to the ${eitherWay(blind)},`;
+  const several = names.length > 2 ? msg('reliability.ofAllTogether') : names.length > 1 ? msg('reliability.ofBothTogether') : '';
+  const way = blind === null ? '' : msg('reliability.leastSeenToThe', { eitherWay: eitherWay(blind) });
   switch (fault) {
     case 'PLACE':
-      return noticed === null ? `a shift of any size${several}${way}` : `a shift${several} of up to ${aboutLength(noticed, unit)}${way}`;
+      return noticed === null
+        ? msg('reliability.aShiftOfAnySize', { several, way })
+        : msg('reliability.aShiftOfUpTo', { several, aboutLength: aboutLength(noticed, unit), way });
     case 'LINE':
-      return noticed === null ? 'standing beside the line by any distance' : `standing up to ${aboutLength(noticed, unit)} beside the line`;
+      return noticed === null
+        ? msg('reliability.standingBesideTheLineByAnyDistance')
+        : msg('reliability.standingUpToBesideTheLine', { aboutLength: aboutLength(noticed, unit) });
     case 'PRISM_CONSTANT':
-      return noticed === null ? 'a wrong constant of any size' : `a constant that is wrong by up to ${aboutLength(noticed, unit)}`;
+      return noticed === null
+        ? msg('reliability.aWrongConstantOfAnySize')
+        : msg('reliability.aConstantThatIsWrongByUp', { aboutLength: aboutLength(noticed, unit) });
     case 'SCALE':
-      return noticed === null ? 'a wrong scale of any size' : `a scale that is wrong by up to ${Math.round(noticed * 1e6)} ppm`;
+      return noticed === null ? msg('reliability.aWrongScaleOfAnySize') : msg('reliability.aScaleThatIsWrongByUp', { noticed: Math.round(noticed * 1e6) });
   }
 }
 
 /** "A shift of up to 1.7 m would go unseen and put this station 0.95 m off." */
-export function unnoticedWords(of: Unnoticed, naming: Naming, what = of.at === 'work' ? 'what is set from here up to' : 'this station'): string {
+export function unnoticedWords(
+  of: Unnoticed,
+  naming: Naming,
+  what = of.at === 'work' ? msg('reliability.whatIsSetFromHereUpTo') : msg('reliability.thisStation'),
+): string {
   const size = unseenSize(of, naming);
-  const unseen = `${size.charAt(0).toUpperCase()}${size.slice(1)} would go unseen`;
-  return of.effect === null ? `${unseen}.` : `${unseen} and put ${what} ${aboutLength(of.effect, naming.unit)} off.`;
+  const unseen = msg('reliability.wouldGoUnseen', { charAt: size.charAt(0).toUpperCase(), size: size.slice(1) });
+  return of.effect === null ? `${unseen}.` : msg('reliability.andPutOff', { unseen, what, aboutLength: aboutLength(of.effect, naming.unit) });
 }
 
 const isAre = (of: Unnoticed): string => (of.fault === 'PLACE' && of.names.length > 1 ? 'are' : 'is');
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** "C is hardly checked." */
-export const hardlyChecked = (of: Unnoticed, naming: Naming): string => `${capital(unnoticedSubject(of, naming))} ${isAre(of)} hardly checked`;
-export const partlyChecked = (of: Unnoticed, naming: Naming): string => `${capital(unnoticedSubject(of, naming))} ${isAre(of)} checked only in part`;
+export const hardlyChecked = (of: Unnoticed, naming: Naming): string =>
+  msg('reliability.hardlyChecked', { capital: capital(unnoticedSubject(of, naming)), isAre: isAre(of) });
+export const partlyChecked = (of: Unnoticed, naming: Naming): string =>
+  msg('reliability.checkedOnlyInPart', { capital: capital(unnoticedSubject(of, naming)), isAre: isAre(of) });
 
 /** An explanation as a condition: "if K2 moved". */
 export function ifWords({ code, points }: Explanation, naming: Naming): string {
   const name = naming.nameOf(points[0] ?? '');
   switch (code) {
     case 'NONE':
-      return 'if nothing is wrong';
+      return msg('reliability.ifNothingIsWrong');
     case 'MARK_MOVED_PLAN':
-      return `if ${listOf(points.map((point) => naming.nameOf(point)))} moved`;
+      return msg('reliability.ifMoved', { list: listOf(points.map((point) => naming.nameOf(point))) });
     case 'MARK_MOVED_HEIGHT':
-      return `if ${name} moved in height`;
+      return msg('reliability.ifMovedInHeight', { name });
     case 'TARGET_HEIGHT':
-      return `if the target height at ${name} is wrong`;
+      return msg('reliability.ifTheTargetHeightAtIsWrong', { name });
     case 'POINTS_SWAPPED':
-      return `if ${listOf(points.map((point) => naming.nameOf(point)))} were exchanged`;
+      return msg('reliability.ifWereExchanged', { list: listOf(points.map((point) => naming.nameOf(point))) });
     case 'POINT_MISNAMED':
-      return `if ${name} was ${naming.nameOf(points[1] ?? '')}`;
+      return msg('reliability.ifWas', { name, name2: naming.nameOf(points[1] ?? '') });
     case 'PRISM_CONSTANT':
-      return 'if the prism constant is wrong';
+      return msg('reliability.ifThePrismConstantIsWrong');
     case 'LENGTH_UNIT':
-      return 'if the unit is wrong';
+      return msg('reliability.ifTheUnitIsWrong');
     case 'SCALE':
-      return 'if the scale is wrong';
+      return msg('reliability.ifTheScaleIsWrong');
     case 'DIRECTION_READING':
-      return `if the direction to ${name} was misread`;
+      return msg('reliability.ifTheDirectionToWasMisread', { name });
   }
 }
 
@@ -125,16 +140,16 @@ const TOLD = 3;
 
 /** What a station is good to while it can't be told what is wrong: "good to 31 mm at best: 31 mm if K3 moved, 4 mm if K2 moved". */
 export function spreadWords({ goodTo, under }: Spread, naming: Naming): string {
-  if (goodTo === null) return 'Until that is known nothing bounds what this station is off by: two places can’t tell. Sight a third.';
+  if (goodTo === null) return msg('reliability.untilThatIsKnownNothingBoundsWhat');
   const each = under.slice(0, TOLD).map(({ explanation, off }) => `${aboutLength(off, naming.unit)} ${ifWords(explanation, naming)}`);
-  return `Until that is known this station is good to no better than ${smallLength(goodTo, naming.unit)}: it is off by ${each.join(', ')}.`;
+  return msg('reliability.untilThatIsKnownThisStationIs', { smallLength: smallLength(goodTo, naming.unit), each: each.join(', ') });
 }
 
 const STATE_SAID: Readonly<Record<Checkability, string>> = { unchecked: 'unchecked', checked: 'checked', traceable: 'traceable' };
 
 /** How a station was called when it was decided on by rules of before, beside what it is called now. */
 export const thenWords = (then: Checkability, now: Checkability): string =>
-  then === now ? `The same by the rules of then.` : `By the rules of then it was called ${STATE_SAID[then]}.`;
+  then === now ? msg('reliability.theSameByTheRulesOfThen') : msg('reliability.byTheRulesOfThenItWas', { stateSaid: STATE_SAID[then] });
 
 /** So many marks are named in the order in which to sight them. */
 const NAMED = 12;
@@ -155,20 +170,24 @@ export function fallenWords(
   naming: Naming,
 ): { readonly title: string; readonly text: string; readonly todo: string } {
   const rest = again.length - NAMED;
-  const names = `${again.slice(0, NAMED).join(', ')}${rest > 0 ? `, and ${rest} more` : ''}`;
-  const hold = inForce ? 'The instrument stands there still: sight another mark from it, or prove it on one that it did not use. ' : '';
+  const names = `${again.slice(0, NAMED).join(', ')}${rest > 0 ? msg('reliability.andMore', { rest }) : ''}`;
+  const hold = inForce ? msg('reliability.theInstrumentStandsThereStillSight') : '';
   const subject = worst && capital(unnoticedSubject(worst, naming));
   return {
-    title: `${station} is not checked by the rules of today`,
-    text: `It was accepted as checked, by the rules of then. ${worst ? `${subject}: ${unnoticedWords(worst, naming, worst.at === 'work' ? 'what was set from it up to' : 'it')}` : 'Nothing tests it.'}`,
+    title: msg('reliability.isNotCheckedByTheRulesOf', { station }),
+    text: msg('reliability.itWasAcceptedAsCheckedByThe', {
+      worst: worst
+        ? `${subject}: ${unnoticedWords(worst, naming, worst.at === 'work' ? msg('reliability.whatWasSetFromItUpTo') : 'it')}`
+        : msg('reliability.nothingTestsIt'),
+    }),
     todo:
       again.length > 0
-        ? `${hold}${hold ? 'Else' : 'Not held:'} sight again from a station that is checked, in this order: ${names}.`
+        ? msg('reliability.sightAgainFromAStationThatIs', { hold, hold2: hold ? msg('reliability.else') : msg('reliability.notHeld'), names })
         : set > 0
-          ? 'All that was set from it is held by other evidence: nothing has to be done.'
+          ? msg('reliability.allThatWasSetFromItIs')
           : inForce
-            ? `${hold.trimEnd()} Nothing has been set from it yet.`
-            : 'Nothing that stands was set from it: nothing has to be done.',
+            ? msg('reliability.nothingHasBeenSetFromItYet', { trimEnd: hold.trimEnd() })
+            : msg('reliability.nothingThatStandsWasSetFromIt'),
   };
 }
 
@@ -177,17 +196,24 @@ export function sheetCheckWords(
   { checkability, fell, hiddenMm }: { readonly checkability: Checkability; readonly fell: boolean; readonly hiddenMm: number | null },
   unit: LengthUnit,
 ): string {
-  const hidden = hiddenMm === null ? 'a mistake of any size could be hidden in it' : `up to ${aboutLength(hiddenMm / 1000, unit)} could be hidden in it`;
-  if (fell) return `called checked by the rules of then, unchecked by those of today: ${hidden}`;
-  return checkability === 'unchecked' ? `unchecked: ${hidden}` : `${STATE_SAID[checkability]} by its own sights`;
+  const hidden =
+    hiddenMm === null
+      ? msg('reliability.aMistakeOfAnySizeCouldBe')
+      : msg('reliability.upToCouldBeHiddenInIt', { aboutLength: aboutLength(hiddenMm / 1000, unit) });
+  if (fell) return msg('reliability.calledCheckedByTheRulesOfThen', { hidden });
+  return checkability === 'unchecked' ? `unchecked: ${hidden}` : msg('reliability.byItsOwnSights', { stateSaid: STATE_SAID[checkability] });
 }
 
 /** What of a height from benchmarks could be wrong unseen: "A wrong spot or figure at BM1 shows from 9 mm on; up to 4 mm of it could hide in every height." */
 export function heightCheckWords({ state, unnoticed: [worst] }: HeightReliability, naming: Naming): string {
   if (!worst || worst.noticed === null || worst.effect === null) {
-    return 'They stand on one place: a wrong figure there, or a post that sank, shows nowhere. Sight a benchmark that stands elsewhere.';
+    return msg('reliability.theyStandOnOnePlaceAWrong');
   }
   const name = listOf(worst.names.map((each) => naming.nameOf(each)));
-  const sentence = `A wrong spot or figure at ${name} shows from ${aboutLength(worst.noticed, naming.unit)} on; below that up to ${aboutLength(worst.effect, naming.unit)} could hide in every height.`;
-  return state === 'unchecked' ? `${sentence} That is too much: sight another benchmark.` : sentence;
+  const sentence = msg('reliability.aWrongSpotOrFigureAtShows', {
+    name,
+    aboutLength: aboutLength(worst.noticed, naming.unit),
+    aboutLength2: aboutLength(worst.effect, naming.unit),
+  });
+  return state === 'unchecked' ? msg('reliability.thatIsTooMuchSightAnotherBenchmark', { sentence }) : sentence;
 }

@@ -17,19 +17,26 @@ import {
   type TemplateError,
   type TypedElementError,
 } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { elementFaultWords, profileFaultWords } from './landXml.ts';
 import { templateFaultWords } from './template.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
-export const ALIGNMENT_KIND = { road: 'Road', rail: 'Rail line', pipe: 'Pipe run', wall: 'Wall line', other: 'Line' } as const;
+export const ALIGNMENT_KIND = {
+  road: msg('common.road'),
+  rail: msg('roadWords.railLine'),
+  pipe: msg('roadWords.pipeRun'),
+  wall: msg('roadWords.wallLine'),
+  other: msg('common.line'),
+} as const;
 
 /** How stations are written where the site says nothing: hundreds of feet, thousands of metres. */
 export const usualStationFormat = (unit: LengthUnit): StationFormat => (unit === 'metre' ? 'thousand' : 'hundred');
 
 export const STATION_FORMAT: readonly (readonly [StationFormat, string])[] = [
-  ['hundred', '12+34.56, hundreds before the plus'],
-  ['thousand', '1+234.567, thousands before the plus'],
-  ['plain', '1234.567, a plain number'],
+  ['hundred', msg('roadWords.n123456HundredsBeforeThePlus')],
+  ['thousand', msg('roadWords.n1234567ThousandsBeforeThePlus')],
+  ['plain', msg('roadWords.n1234567APlainNumber')],
 ];
 
 /** How this site writes stations. */
@@ -57,25 +64,25 @@ export function readStation(text: string, { unit, format }: StationStyle): Metre
 }
 
 export const JUNCTION: Readonly<Record<JunctionName, string>> = {
-  BOP: 'start of the line',
-  EOP: 'end of the line',
-  TS: 'spiral begins',
-  SC: 'spiral ends, curve begins',
-  CS: 'curve ends, spiral begins',
-  ST: 'spiral ends',
-  SS: 'spiral meets spiral',
+  BOP: msg('roadWords.startOfTheLine'),
+  EOP: msg('roadWords.endOfTheLine'),
+  TS: msg('roadWords.spiralBegins'),
+  SC: msg('roadWords.spiralEndsCurveBegins'),
+  CS: msg('roadWords.curveEndsSpiralBegins'),
+  ST: msg('roadWords.spiralEnds'),
+  SS: msg('roadWords.spiralMeetsSpiral'),
   PC: 'curve begins',
-  PT: 'curve ends',
-  PCC: 'curve meets a curve of the same hand',
-  PRC: 'curve meets a curve of the other hand',
-  PI: 'bend without a curve',
+  PT: msg('roadWords.curveEnds'),
+  PCC: msg('roadWords.curveMeetsACurveOfTheSame'),
+  PRC: msg('roadWords.curveMeetsACurveOfTheOther'),
+  PI: msg('roadWords.bendWithoutACurve'),
 };
 
 /** Why a station is in a list, in a few words. */
 export function stationReasonWords(reason: StationReason, style: StationStyle): string {
   switch (reason.kind) {
     case 'interval':
-      return 'round station';
+      return msg('roadWords.roundStation');
     case 'start':
       return JUNCTION.BOP;
     case 'end':
@@ -83,48 +90,50 @@ export function stationReasonWords(reason: StationReason, style: StationStyle): 
     case 'junction':
       return JUNCTION[reason.name];
     case 'verticalBegin':
-      return 'vertical curve begins';
+      return msg('roadWords.verticalCurveBegins');
     case 'verticalEnd':
-      return 'vertical curve ends';
+      return msg('roadWords.verticalCurveEnds');
     case 'gradeBreak':
-      return 'grade break';
+      return msg('roadWords.gradeBreak');
     case 'high':
-      return 'high point';
+      return msg('roadWords.highPoint');
     case 'low':
-      return 'low point';
+      return msg('roadWords.lowPoint');
     case 'equation':
-      return `stations jump: back ${stationText(reason.back, style)}`;
+      return msg('roadWords.stationsJumpBack', { station: stationText(reason.back, style) });
     case 'stringChange':
-      return `${stringWords(reason.string)} changes`;
+      return msg('roadWords.changes', { string: stringWords(reason.string) });
     case 'part':
       return partWords(reason.part, reason.parts);
     case 'extra':
-      return 'asked for';
+      return msg('roadWords.askedFor');
   }
 }
 
 const PARTS: Readonly<Record<string, string>> = {
   '1/2': 'middle',
-  '1/4': 'first quarter',
-  '3/4': 'third quarter',
-  '1/3': 'first third',
-  '2/3': 'second third',
+  '1/4': msg('roadWords.firstQuarter'),
+  '3/4': msg('roadWords.thirdQuarter'),
+  '1/3': msg('roadWords.firstThird'),
+  '2/3': msg('roadWords.secondThird'),
 };
 function partWords(part: number, parts: number): string {
   const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
   const by = divisor(part, parts);
-  return PARTS[`${part / by}/${parts / by}`] ? `${PARTS[`${part / by}/${parts / by}`]} of the curve` : `${part} of ${parts} parts of the curve`;
+  return PARTS[`${part / by}/${parts / by}`]
+    ? msg('roadWords.ofTheCurve', { parts: PARTS[`${part / by}/${parts / by}`] })
+    : msg('roadWords.ofPartsOfTheCurve', { part, parts });
 }
 
 /** What somebody who asked for a list has to change. */
 export function stationListFaultWords(fault: StationListError, style: StationStyle): string {
   switch (fault.code) {
     case 'INTERVAL_NOT_POSITIVE':
-      return 'Give an interval over 0.';
+      return msg('roadWords.giveAnIntervalOver0');
     case 'TOO_MANY_STATIONS':
-      return `That would be ${fault.stations} stations: take a longer interval or a shorter stretch.`;
+      return msg('roadWords.thatWouldBeStationsTakeALonger', { stations: fault.stations });
     case 'NOTHING_BETWEEN':
-      return `There is nothing of the line between ${stationText(fault.from, style)} and ${stationText(fault.to, style)}.`;
+      return msg('roadWords.thereIsNothingOfTheLineBetween', { station: stationText(fault.from, style), station2: stationText(fault.to, style) });
   }
 }
 
@@ -133,19 +142,19 @@ export function roadFaultWords(fault: AlignmentError | ProfileError | TemplateEr
   const length = (metres: Metres) => `${formatLength(metres, style.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[style.unit]}`;
   switch (fault.code) {
     case 'ALIGNMENT_WITHOUT_ELEMENTS':
-      return 'The line has no elements.';
+      return msg('roadWords.theLineHasNoElements');
     case 'ELEMENT_FAULT':
-      return `Element ${fault.element + 1}, a ${fault.kind}, ${elementFaultWords(fault.fault)}.`;
+      return msg('roadWords.elementA', { element: fault.element + 1, kind: fault.kind, elementFault: elementFaultWords(fault.fault) });
     case 'EQUATION_OUTSIDE':
-      return `The stations jump at ${stationText(fault.at, style)}, which lies outside of the line.`;
+      return msg('roadWords.theStationsJumpAtWhichLiesOutside', { station: stationText(fault.at, style) });
     case 'EQUATIONS_AT_ONE_PLACE':
-      return `The stations jump twice at ${stationText(fault.at, style)}: one place can have one jump.`;
+      return msg('roadWords.theStationsJumpTwiceAtOnePlace', { station: stationText(fault.at, style) });
     case 'PROFILE_TOO_SHORT':
     case 'PROFILE_NOT_RISING':
     case 'PROFILE_CURVE_AT_END':
     case 'PROFILE_CURVE_WITHOUT_SIZE':
     case 'PROFILE_CURVES_OVERLAP':
-      return `The profile ${profileFaultWords(fault, (value) => stationText(value, style))}.`;
+      return msg('roadWords.theProfile', { profileFault: profileFaultWords(fault, (value) => stationText(value, style)) });
     case 'STRING_TWICE':
     case 'STRING_UNKNOWN':
     case 'STRINGS_IN_A_RING':
@@ -153,27 +162,27 @@ export function roadFaultWords(fault: AlignmentError | ProfileError | TemplateEr
     case 'TABLE_NOT_RISING':
       return templateFaultWords(fault);
     case 'TOO_FEW_INTERSECTIONS':
-      return 'A line needs at least its two ends.';
+      return msg('roadWords.aLineNeedsAtLeastItsTwo');
     case 'INTERSECTIONS_IN_ONE_PLACE':
-      return `Point ${fault.point + 1} lies on the one before it.`;
+      return msg('roadWords.pointLiesOnTheOneBeforeIt', { point: fault.point + 1 });
     case 'INTERSECTION_RADIUS_NOT_POSITIVE':
-      return `The radius of point ${fault.point + 1} must be over 0; leave it empty for a bend without a curve.`;
+      return msg('roadWords.theRadiusOfPointMustBeOver', { point: fault.point + 1 });
     case 'SPIRAL_WITHOUT_RADIUS':
-      return `Point ${fault.point + 1} has spirals but no radius.`;
+      return msg('roadWords.pointHasSpiralsButNoRadius', { point: fault.point + 1 });
     case 'NO_TURN_TO_ROUND':
-      return `The line does not turn at point ${fault.point + 1}, or turns right back: take the radius away.`;
+      return msg('roadWords.theLineDoesNotTurnAtPoint', { point: fault.point + 1 });
     case 'SPIRALS_TURN_TOO_FAR':
-      return `The spirals of point ${fault.point + 1} turn by more than the line does there: shorten them, or take a larger radius.`;
+      return msg('roadWords.theSpiralsOfPointTurnByMore', { point: fault.point + 1 });
     case 'CURVES_OVERLAP':
-      return `Between points ${fault.point} and ${fault.point + 1} the curves need ${length(fault.by)} more than there is: take smaller radii or shorter spirals.`;
+      return msg('roadWords.betweenPointsAndTheCurvesNeedMore', { point: fault.point, point2: fault.point + 1, length: length(fault.by) });
     case 'TYPED_ELEMENT_WITHOUT_LENGTH':
-      return `Element ${fault.element + 1} needs a length.`;
+      return msg('roadWords.elementNeedsALength', { element: fault.element + 1 });
     case 'TYPED_RADIUS_NOT_POSITIVE':
-      return `The radius of element ${fault.element + 1} must be over 0.`;
+      return msg('roadWords.theRadiusOfElementMustBeOver', { element: fault.element + 1 });
     case 'TYPED_SPIRAL_STRAIGHT':
-      return `Element ${fault.element + 1} is a spiral and needs a radius at one of its ends.`;
+      return msg('roadWords.elementIsASpiralAndNeedsA', { element: fault.element + 1 });
     case 'TYPED_ELEMENT_WINDS':
-      return `Element ${fault.element + 1} goes round more than once: is its radius too small?`;
+      return msg('roadWords.elementGoesRoundMoreThanOnceIs', { element: fault.element + 1 });
   }
 }
 
@@ -187,22 +196,25 @@ export function roadRemarkWords(remark: RoadRemark, style: StationStyle): string
   const length = (metres: Metres) => `${formatLength(metres, style.unit, 1)} ${UNIT_ABBREVIATION[style.unit]}`;
   switch (remark.code) {
     case 'NO_PROFILE':
-      return 'It has no profile: there are no heights along it.';
+      return msg('roadWords.itHasNoProfileThereAreNo');
     case 'PROFILE_STARTS_LATE':
-      return `The profile begins ${length(remark.by)} after the line, at ${stationText(remark.station, style)}: there is no height before.`;
+      return msg('roadWords.theProfileBeginsAfterTheLineAt', { length: length(remark.by), station: stationText(remark.station, style) });
     case 'PROFILE_ENDS_EARLY':
-      return `The profile ends ${length(remark.by)} before the line, at ${stationText(remark.station, style)}: there is no height after.`;
+      return msg('roadWords.theProfileEndsBeforeTheLineAt', { length: length(remark.by), station: stationText(remark.station, style) });
     case 'STATIONS_TWICE':
-      return `Stations from ${shortStation(remark.from, style)} to ${shortStation(remark.to, style)} come twice: say which one is meant.`;
+      return msg('roadWords.stationsFromToComeTwiceSayWhich', {
+        shortStation: shortStation(remark.from, style),
+        shortStation2: shortStation(remark.to, style),
+      });
   }
 }
 
 /** Why there is no height at a place, in one sentence. */
 export const NO_HEIGHT_HERE = {
-  noProfile: 'no height: the line has no profile',
-  beyondProfile: 'no height: the profile does not reach so far',
-  beyondLine: 'no height: beyond the end of the line',
-  offSurface: 'no height: off the edge of the surface, or in a hole of it',
+  noProfile: msg('roadWords.noHeightTheLineHasNoProfile'),
+  beyondProfile: msg('roadWords.noHeightTheProfileDoesNotReach'),
+  beyondLine: msg('roadWords.noHeightBeyondTheEndOfThe'),
+  offSurface: msg('roadWords.noHeightOffTheEdgeOfThe'),
 } as const;
 
 /** Grade in percent, rising positive, with a true minus sign. */
@@ -211,7 +223,7 @@ export const gradeText = (grade: number): string => `${grade < 0 ? '−' : grade
 /** To which side of a line something lies: "2.350 m right", "on the line". */
 export function offsetWords(offset: Metres, unit: LengthUnit): string {
   const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
-  return /[1-9]/.test(figure) ? `${figure} ${UNIT_ABBREVIATION[unit]} ${offset > 0 ? 'right' : 'left'}` : 'on the line';
+  return /[1-9]/.test(figure) ? `${figure} ${UNIT_ABBREVIATION[unit]} ${offset > 0 ? 'right' : 'left'}` : msg('roadWords.onTheLine');
 }
 
 /** Where along a line and how far off it, for a book or a report. */
@@ -220,23 +232,30 @@ export const roadPlaceWords = (displayed: Metres, offset: Metres, style: Station
 
 /** What the way is like at a place: "on the curve to the left, radius 80.000 m". */
 export function shapeWords(kind: 'line' | 'curve' | 'spiral', curvature: number, unit: LengthUnit): string {
-  if (kind === 'line') return 'on the straight';
-  const way = curvature > 0 ? 'to the right' : 'to the left';
+  if (kind === 'line') return msg('roadWords.onTheStraight');
+  const way = curvature > 0 ? msg('roadWords.toTheRight') : msg('roadWords.toTheLeft');
   const radius = `${formatLength(1 / Math.abs(curvature), unit, 1)} ${UNIT_ABBREVIATION[unit]}`;
-  if (kind === 'curve') return `on the curve ${way}, radius ${radius}`;
-  return Math.abs(curvature) < 1e-5 ? 'on the spiral, where it is straight' : `on the spiral ${way}, radius ${radius} here`;
+  if (kind === 'curve') return msg('roadWords.onTheCurveRadius', { way, radius });
+  return Math.abs(curvature) < 1e-5 ? msg('roadWords.onTheSpiralWhereItIsStraight') : msg('roadWords.onTheSpiralRadiusHere', { way, radius });
 }
 
 /** A string as it is said: the face, the back and the flow line of a kerb. */
 export function stringWords(name: string): string {
   const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
-  return part ? `${{ face: 'face', back: 'back', flowLine: 'flow line' }[part[2] as 'face' | 'back' | 'flowLine']} of ${part[1]}` : name;
+  return part
+    ? msg('roadWords.of', {
+        value: { face: 'face', back: 'back', flowLine: msg('roadWords.flowLine') }[part[2] as 'face' | 'back' | 'flowLine'],
+        part: part[1],
+      })
+    : name;
 }
 
 /** A string as heights are given to it: of a kerb's face and back it is the top. */
 export function gradeWords(name: string): string {
   const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
-  return part ? `${{ face: 'top of', back: 'top at the back of', flowLine: 'flow line of' }[part[2] as 'face' | 'back' | 'flowLine']} ${part[1]}` : name;
+  return part
+    ? `${{ face: msg('roadWords.topOf'), back: msg('roadWords.topAtTheBackOf'), flowLine: msg('roadWords.flowLineOf') }[part[2] as 'face' | 'back' | 'flowLine']} ${part[1]}`
+    : name;
 }
 
 interface CatchAt {
@@ -251,17 +270,17 @@ interface CatchAt {
 export function slopeStakeWords({ kind, distance, overHinge }: CatchAt, hinge: string, run: number, unit: LengthUnit): string[] {
   const length = (metres: Metres) => `${formatLength(Math.abs(metres), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
   return [
-    `SLOPE STAKE, ${kind} 1 in ${Number(run.toFixed(3))}`,
-    `${length(distance)} to ${stringWords(hinge)}`,
-    `${overHinge >= 0 ? 'CUT' : 'FILL'} ${length(overHinge)} to ${stringWords(hinge)}`,
+    msg('roadWords.slopeStake1In', { kind, run: Number(run.toFixed(3)) }),
+    msg('roadWords.to', { length: length(distance), string: stringWords(hinge) }),
+    msg('roadWords.to2', { overHinge: overHinge >= 0 ? 'CUT' : 'FILL', length: length(overHinge), string: stringWords(hinge) }),
   ];
 }
 
 /** Where the pole has to go to stand on the catch point. */
 export function catchMoveWords(move: Metres, unit: LengthUnit, within: Metres): string {
-  if (Math.abs(move) <= within) return 'On the catch point: the slope meets the ground here.';
+  if (Math.abs(move) <= within) return msg('roadWords.onTheCatchPointTheSlopeMeets');
   const length = `${formatLength(Math.abs(move), unit, 2)} ${UNIT_ABBREVIATION[unit]}`;
-  return `${move > 0 ? 'Out' : 'In'} ${length}, and shoot again: the ground changes on the way.`;
+  return msg('roadWords.andShootAgainTheGroundChangesOn', { move: move > 0 ? msg('roadWords.out') : msg('roadWords.in'), length });
 }
 
 type ReturnFault =
@@ -271,10 +290,10 @@ type ReturnFault =
 export function returnFaultWords(fault: ReturnFault): string {
   switch (fault.code) {
     case 'RETURN_PARALLEL':
-      return 'The two kerbs run the same way there: no arc joins them. Choose other stations, or turn one of the ways round.';
+      return msg('roadWords.theTwoKerbsRunTheSameWay');
     case 'RETURN_OFF_THE_LINE':
-      return `The arc would touch ${fault.road} beyond its end: take a smaller radius, or turn one of the ways round.`;
+      return msg('roadWords.theArcWouldTouchBeyondItsEnd', { road: fault.road });
     case 'RETURN_DOES_NOT_SETTLE':
-      return 'No arc of this radius touches both kerbs near there: give stations nearer to the corner, or a smaller radius.';
+      return msg('roadWords.noArcOfThisRadiusTouchesBoth');
   }
 }

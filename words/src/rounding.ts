@@ -1,5 +1,6 @@
 /** How finely a crew reads: what is written is rounded for them, what is kept is exact. */
 import { formatFeetInches, formatLength, lengthFromMetres, type FigureRounding, type LengthUnit, type Metres } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
 
 export type Rounding = FigureRounding;
@@ -9,14 +10,14 @@ const DECIMALS: Readonly<Record<Exclude<Rounding, 'sixteenth'>, number>> = { fin
 export const ROUNDING = (unit: LengthUnit): readonly (readonly [Rounding, string])[] =>
   unit === 'metre'
     ? [
-        ['finest', 'to the millimetre'],
-        ['hundredth', 'to the centimetre'],
+        ['finest', msg('rounding.toTheMillimetre')],
+        ['hundredth', msg('rounding.toTheCentimetre')],
       ]
     : [
-        ['finest', 'to the thousandth of a foot'],
-        ['hundredth', 'to the hundredth of a foot'],
-        ['tenth', 'to the tenth of a foot'],
-        ['sixteenth', 'in feet and inches, to the sixteenth'],
+        ['finest', msg('rounding.toTheThousandthOfAFoot')],
+        ['hundredth', msg('rounding.toTheHundredthOfAFoot')],
+        ['tenth', msg('rounding.toTheTenthOfAFoot')],
+        ['sixteenth', msg('rounding.inFeetAndInchesToTheSixteenth')],
       ];
 
 export const writtenLength = (metres: Metres, unit: LengthUnit, rounding: Rounding): string =>

@@ -1,3 +1,4 @@
+import { msg } from './message.ts';
 /** Setting up, step by step: short for those who know, explained for those who learn. */
 export interface SetupStep {
   readonly id: string;
@@ -12,58 +13,58 @@ export interface SetupStep {
 export const SETUP_STEPS: readonly SetupStep[] = [
   {
     id: 'ground',
-    short: 'All three feet on one firm surface',
-    why: 'Two surfaces move differently. Tread the feet into soil, one after the other, then adjust again. Wood and heavy tripods shake less; light metal reacts to sun and passing plant.',
+    short: msg('setupSteps.allThreeFeetOnOneFirmSurface'),
+    why: msg('setupSteps.twoSurfacesMoveDifferentlyTreadTheFeet'),
   },
   {
     id: 'spread',
-    short: 'Legs spread, head at chest height and about level, locked',
-    why: 'Closed legs reach the chin; spread they put the telescope at the eye. Head near level both ways, judged by eye, so that the instrument can’t slide and the foot screws have travel. A narrow base shakes. Tighten levers and set screws, at the least in wind. Higher only where the sights need it.',
+    short: msg('setupSteps.legsSpreadHeadAtChestHeightAnd'),
+    why: msg('setupSteps.closedLegsReachTheChinSpreadThey'),
   },
   {
     id: 'strap',
-    short: 'Strap or star on the smooth floor, tightened last',
-    why: 'Legs slide apart on concrete and steel. Loose while you adjust, tight as the very last step.',
+    short: msg('setupSteps.strapOrStarOnTheSmoothFloor'),
+    why: msg('setupSteps.legsSlideApartOnConcreteAndSteel'),
     when: 'smooth',
   },
   {
     id: 'guard',
-    short: 'Stand guarded: frame or barrier, away from the walkway',
-    why: 'A bump costs every mark since the last proof. On a deck a bracket on a column stands stiller than any tripod.',
+    short: msg('setupSteps.standGuardedFrameOrBarrierAwayFrom'),
+    why: msg('setupSteps.aBumpCostsEveryMarkSinceThe'),
     when: 'unsteady',
   },
   {
     id: 'screw',
-    short: 'One hand on the instrument until the screw holds',
-    why: 'It is the most expensive fall on site. Screw snug, not hard; instrument in the middle of the plate, seated in its notch and locked.',
+    short: msg('setupSteps.oneHandOnTheInstrumentUntilThe'),
+    why: msg('setupSteps.itIsTheMostExpensiveFallOn'),
   },
   {
     id: 'centre',
-    short: 'Plummet over the mark, levelled, looked at again',
-    why: 'Move it flat on the plate, never past its edge. Shifting upsets the level, and levelling the centring: repeat until both hold. Put a boot beside the mark to focus on: first the crosshair ring until it is sharp, then the mark.',
+    short: msg('setupSteps.plummetOverTheMarkLevelledLookedAt'),
+    why: msg('setupSteps.moveItFlatOnThePlateNever'),
     when: 'overMark',
   },
   {
     id: 'level',
     needed: true,
-    short: 'Level brought in by stages, hands off between',
-    why: 'Open the level page first: many close by themselves after a minute, then open it again. Foot screws from the middle of their travel. First the round bubble by the legs: one leg takes it opposite another, that one brings it in. Then the electronic level, coarse to fine; it lags, so wait. If the bubble disagrees, trust the electronic one and have the bubble adjusted. An instrument that levels itself needs only a rough start, but a better one is faster.',
+    short: msg('setupSteps.levelBroughtInByStagesHandsOff'),
+    why: msg('setupSteps.openTheLevelPageFirstManyClose'),
   },
   {
     id: 'compensator',
     needed: true,
-    short: 'Compensator on, telescope in the normal face',
-    why: 'A minute of tilt that nothing takes out is 29 mm of height at 100 m. Inside the inner circle is good enough: the compensator does the rest, as far as it reaches.',
+    short: msg('setupSteps.compensatorOnTelescopeInTheNormalFace'),
+    why: msg('setupSteps.aMinuteOfTiltThatNothingTakes'),
   },
   {
     id: 'power',
-    short: 'Battery, and a charged spare',
-    why: 'Changing it later may turn the instrument: a proof is due after it. An active target has its own battery.',
+    short: msg('setupSteps.batteryAndAChargedSpare'),
+    why: msg('setupSteps.changingItLaterMayTurnTheInstrument'),
   },
   {
     id: 'target',
     needed: true,
-    short: 'Right target chosen, its height read from tip to centre',
-    why: 'A wrong kind of target makes every distance wrong by the same amount. Ask again at each change of pole, prism or person. For control: prism low, on legs, pole turned the same way at each mark.',
+    short: msg('setupSteps.rightTargetChosenItsHeightReadFrom'),
+    why: msg('setupSteps.aWrongKindOfTargetMakesEvery'),
   },
 ];

@@ -1,14 +1,15 @@
+import { msg } from './message.ts';
 /** What has become of marks that a crew already builds from: what to tell it. */
 export const SHEET_TROUBLE = {
-  inDoubt: 'in doubt: do not build from it',
-  destroyed: 'said to be gone',
-  moved: 'said to have been hit or moved: do not build from it',
-  setTwice: 'set twice: ask which stake stands before building from it',
-  setAgain: 'set again: its figures are others now',
-  planChanged: 'set for an earlier revision: do not build from it',
-  stationFell: 'set from a station that is not checked by the rules of today',
-  rewritten: 'stake written anew, the mark itself is as it was',
-  withdrawn: 'withdrawn: do not build from it',
+  inDoubt: msg('sheetTrouble.inDoubtDoNotBuildFromIt'),
+  destroyed: msg('sheetTrouble.saidToBeGone'),
+  moved: msg('sheetTrouble.saidToHaveBeenHitOrMoved'),
+  setTwice: msg('sheetTrouble.setTwiceAskWhichStakeStandsBefore'),
+  setAgain: msg('sheetTrouble.setAgainItsFiguresAreOthersNow'),
+  planChanged: msg('sheetTrouble.setForAnEarlierRevisionDoNot'),
+  stationFell: msg('sheetTrouble.setFromAStationThatIsNot'),
+  rewritten: msg('sheetTrouble.stakeWrittenAnewTheMarkItselfIs'),
+  withdrawn: msg('sheetTrouble.withdrawnDoNotBuildFromIt'),
 } as const;
 
 type Trouble = keyof typeof SHEET_TROUBLE;

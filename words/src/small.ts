@@ -1,4 +1,5 @@
 import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 /** From here on nobody says millimetres any more. */
 const LARGE = 1;
@@ -6,8 +7,8 @@ const LARGE = 1;
 /** A small length as people say it: whole millimetres on metric sites, thousandths of a foot on others. */
 export function smallLength(metres: number, unit: LengthUnit): string {
   if (unit === 'metre' && Math.abs(metres) >= LARGE) return `${Math.abs(metres).toFixed(3)} m`;
-  if (unit === 'metre') return `${Math.round(Math.abs(metres) * 1000)} mm`;
-  return `${lengthFromMetres(Math.abs(metres), unit).toFixed(3)} ft`;
+  if (unit === 'metre') return msg('small.mm', { metres: Math.round(Math.abs(metres) * 1000) });
+  return msg('small.ft', { lengthFromMetres: lengthFromMetres(Math.abs(metres), unit).toFixed(3) });
 }
 
 /** Unit in which small differences stand in tables, and how many of it a metre is. */
@@ -19,7 +20,7 @@ export const millimetres = (metres: number): number => Math.round(metres * 1e9) 
 
 /** What a class allows, plan and height: "6 / 5 mm", "0.020 / 0.016 ft". */
 export function toleranceWords({ plan, height }: { readonly plan: number; readonly height: number }, unit: LengthUnit): string {
-  if (unit === 'metre') return `${millimetres(plan)} / ${millimetres(height)} mm`;
+  if (unit === 'metre') return msg('small.mm2', { millimetres: millimetres(plan), millimetres2: millimetres(height) });
   const feet = (metres: number) => lengthFromMetres(metres, unit).toFixed(3);
-  return `${feet(plan)} / ${feet(height)} ft`;
+  return msg('small.ft2', { feet: feet(plan), feet2: feet(height) });
 }

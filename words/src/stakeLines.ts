@@ -1,18 +1,19 @@
 import { formatLength, type AngleMark, type CornerMeaning, type LengthUnit } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { isNothing, writtenLength, type Rounding } from './rounding.ts';
 import { stringWords } from './road.ts';
 import { LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 /** How a mark at an angle stands to the two lines that meet there. */
 export function angleWords({ part, toCorner }: AngleMark, unit: LengthUnit): string {
-  if (part !== 'inside') return part === 'back' ? 'square to the line behind' : 'square to the line ahead';
-  return `off both lines: to the corner it is ${formatLength(toCorner, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}, not the offset. Strap along both lines`;
+  if (part !== 'inside') return part === 'back' ? msg('stakeLines.squareToTheLineBehind') : msg('stakeLines.squareToTheLineAhead');
+  return msg('stakeLines.offBothLinesToTheCornerIt', { length: formatLength(toCorner, unit, LENGTH_DECIMALS), unitAbbreviation: UNIT_ABBREVIATION[unit] });
 }
 
 /** "CUT 0.120" or "FILL 0.332" or "ON GRADE": never a bare sign. */
 export function cutFillWords(cutFill: number | null, unit: LengthUnit, rounding: Rounding = 'finest'): string {
-  if (cutFill === null) return 'no height';
-  if (isNothing(cutFill, unit, rounding)) return 'ON GRADE';
+  if (cutFill === null) return msg('stakeLines.noHeight');
+  if (isNothing(cutFill, unit, rounding)) return msg('stakeLines.onGrade');
   return `${cutFill > 0 ? 'CUT' : 'FILL'} ${writtenLength(Math.abs(cutFill), unit, rounding)}`;
 }
 
@@ -33,13 +34,28 @@ export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, o
   if (road) {
     const string = stringWords(road.to);
     const where =
-      offset === 0 ? `On ${string}` : `Offset hub, ${formatLength(offset, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]} ${road.side} of ${string}`;
+      offset === 0
+        ? msg('stakeLines.on', { string })
+        : msg('stakeLines.offsetHubOf', {
+            length: formatLength(offset, unit, LENGTH_DECIMALS),
+            unitAbbreviation: UNIT_ABBREVIATION[unit],
+            side: road.side,
+            string,
+          });
     const angle = road.angle ? `, ${angleWords(road.angle, unit)}` : '';
-    return `${where} at ${corner} of ${road.name}${road.why ? `: ${road.why}` : ''}${angle}`;
+    return msg('stakeLines.atOf', { where, corner, name: road.name, why: road.why ? `: ${road.why}` : '', angle });
   }
   const what = MEANING[meaning];
-  if (offset === 0) return `On ${corner} itself, ${what}`;
-  const off = offFace ? `off ${offFace.join('–')}` : onLine ? `beyond ${corner}` : `beside ${corner}`;
-  const and = alsoOffFace ? ` and ${alsoOffFace.join('–')}` : onLine ? `, on the line ${onLine.join('–')}` : '';
-  return `Offset hub, ${formatLength(offset, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]} ${off}${and}, ${what}`;
+  if (offset === 0) return msg('stakeLines.onItself', { corner, what });
+  const off = offFace
+    ? msg('stakeLines.off', { offFace: offFace.join('–') })
+    : onLine
+      ? msg('stakeLines.beyond', { corner })
+      : msg('stakeLines.beside', { corner });
+  const and = alsoOffFace
+    ? msg('stakeLines.and', { alsoOffFace: alsoOffFace.join('–') })
+    : onLine
+      ? msg('stakeLines.onTheLine', { onLine: onLine.join('–') })
+      : '';
+  return msg('stakeLines.offsetHub', { length: formatLength(offset, unit, LENGTH_DECIMALS), unitAbbreviation: UNIT_ABBREVIATION[unit], off, and, what });
 }

@@ -20,6 +20,7 @@ import {
   type WordOnStake,
   type WrittenLine,
 } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { crewWords, ENGLISH, filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
 import { UNIT_ABBREVIATION } from './vocabulary.ts';
@@ -136,25 +137,25 @@ export const stakeTextOf = (faces: StakeFaces): string[] => STAKE_SIDES.flatMap(
 
 /** Letters that crews read in more than one way. */
 const READ_AS: Readonly<Record<string, readonly string[]>> = {
-  BC: ['begin of curve', 'back of kerb', 'bottom of kerb'],
-  BK: ['back of kerb', 'bank', 'back station'],
-  BW: ['bottom of wall', 'back of walk'],
+  BC: ['begin of curve', msg('stakeText.backOfKerb'), msg('stakeText.bottomOfKerb')],
+  BK: [msg('stakeText.backOfKerb'), 'bank', msg('stakeText.backStation')],
+  BW: [msg('stakeText.bottomOfWall'), msg('stakeText.backOfWalk')],
   C: ['cut', 'centre', 'column'],
-  CB: ['catch basin', 'curve begins'],
-  CF: ['kerb face', 'cubic feet'],
-  EC: ['end of curve', 'edge of concrete'],
-  EP: ['edge of pavement', 'end point'],
+  CB: [msg('stakeText.catchBasin'), 'curve begins'],
+  CF: [msg('stakeText.kerbFace'), msg('stakeText.cubicFeet')],
+  EC: [msg('stakeText.endOfCurve'), msg('stakeText.edgeOfConcrete')],
+  EP: [msg('stakeText.edgeOfPavement'), msg('stakeText.endPoint')],
   F: ['fill', 'face', 'floor'],
-  FC: ['face of kerb', 'full cut'],
-  FF: ['finished floor', 'front face'],
-  FG: ['finished grade', 'face of gutter'],
-  FL: ['flow line', 'floor', 'fence line'],
-  FS: ['finished surface', 'foresight'],
-  GB: ['grade break', 'gutter bottom'],
+  FC: [msg('stakeText.faceOfKerb'), msg('stakeText.fullCut')],
+  FF: [msg('stakeText.finishedFloor'), msg('stakeText.frontFace')],
+  FG: [msg('stakeText.finishedGrade'), msg('stakeText.faceOfGutter')],
+  FL: [msg('stakeText.flowLine'), 'floor', msg('stakeText.fenceLine')],
+  FS: [msg('stakeText.finishedSurface'), 'foresight'],
+  GB: [msg('stakeText.gradeBreak'), msg('stakeText.gutterBottom')],
   PC: ['begin of curve', 'precast'],
-  SG: ['subgrade', 'storm grate'],
-  TC: ['top of kerb', 'begin of spiral'],
-  TW: ['top of wall', 'top of walk'],
+  SG: ['subgrade', msg('stakeText.stormGrate')],
+  TC: [msg('stakeText.topOfKerb'), 'begin of spiral'],
+  TW: [msg('stakeText.topOfWall'), msg('stakeText.topOfWalk')],
 };
 
 /** Other readings of a short form than the one that is meant; empty when there is one reading. */

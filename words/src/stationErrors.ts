@@ -1,39 +1,37 @@
 import { formatLength, type StationError } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 const REASON = {
-  contradiction: 'what was sighted contradicts itself so much that it gives no one place: a name, a unit or a mark is wrong',
-  rank: 'these sights leave the station free to move: sight a mark in another direction, or with a distance',
-  divergence: 'these sights contradict each other too much to find one place: check the names of the marks',
-  twofold:
-    'two places fit these lines equally well: touch the plan roughly where the instrument stands, or sight a line that does not go through the same crossing',
-  unweighted: 'every standard deviation is zero, so nothing can be weighed: give those of the instrument',
-  imprecise: 'the station would be uncertain by more than 10 m: the instrument stands on the circle through the marks, sight another one',
+  contradiction: msg('stationErrors.whatWasSightedContradictsItselfSoMuch'),
+  rank: msg('stationErrors.theseSightsLeaveTheStationFreeTo'),
+  divergence: msg('stationErrors.theseSightsContradictEachOtherTooMuch'),
+  twofold: msg('stationErrors.twoPlacesFitTheseLinesEquallyWell'),
+  unweighted: msg('stationErrors.everyStandardDeviationIsZeroSoNothing'),
+  imprecise: msg('stationErrors.theStationWouldBeUncertainByMore'),
 } as const;
 
 /** One sentence for a set-up that can't be computed: what is wrong, and what to do. */
 export function stationErrorSentence(error: StationError): string {
   switch (error.code) {
     case 'INVALID_NUMBER':
-      return `${String(error.path.at(-1))} is missing or not a finite number: give a number.`;
+      return msg('stationErrors.isMissingOrNotAFiniteNumber', { path: String(error.path.at(-1)) });
     case 'DUPLICATE_NAME':
-      return `${error.name} is listed twice: two marks need two names.`;
+      return msg('stationErrors.isListedTwiceTwoMarksNeedTwo', { name: error.name });
     case 'INVALID_SLOPE':
-      return `A slope distance of ${formatLength(error.slope, 'metre', 3)} m can't be measured: it must be over 0.`;
+      return msg('stationErrors.aSlopeDistanceOfMCantBe', { length: formatLength(error.slope, 'metre', 3) });
     case 'INVALID_ZENITH':
-      return error.face === 1
-        ? 'The zenith angle must lie between 0° and 180° on face 1, and not point straight up or down.'
-        : 'The zenith angle must lie between 180° and 360° on face 2, and not point straight up or down.';
+      return error.face === 1 ? msg('stationErrors.theZenithAngleMustLieBetween0') : msg('stationErrors.theZenithAngleMustLieBetween180');
     case 'MISSING_COORDINATES':
       return error.listed
-        ? `${error.name} has no coordinates in plan: leave it out of plan, or list its easting and northing.`
-        : `${error.name} is not in the list of marks: choose another name, or add it to the list.`;
+        ? msg('stationErrors.hasNoCoordinatesInPlanLeaveIt', { name: error.name })
+        : msg('stationErrors.isNotInTheListOfMarks', { name: error.name });
     case 'COINCIDENT_POINTS':
-      return `${error.names.join(' and ')} are the same place, within 10 mm: sight a mark somewhere else.`;
+      return msg('stationErrors.areTheSamePlaceWithin10Mm', { names: error.names.join(' and ') });
     case 'TOO_FEW_OBSERVATIONS':
       return error.given === 0
-        ? 'Nothing here can be used yet: sight a listed mark.'
-        : `${error.needed} are needed and ${error.given} given: sight another mark.`;
+        ? msg('stationErrors.nothingHereCanBeUsedYetSight')
+        : msg('stationErrors.areNeededAndGivenSightAnotherMark', { needed: error.needed, given: error.given });
     case 'UNDETERMINED':
-      return `No station follows from this: ${REASON[error.reason]}.`;
+      return msg('stationErrors.noStationFollowsFromThis', { reason: REASON[error.reason] });
   }
 }

@@ -1,5 +1,6 @@
 /** What goes along with a station on every paper that hangs on it. */
 import type { Checkability, LengthUnit, Part } from '@idle-marker/core';
+import { msg } from './message.ts';
 import { partsWords } from './claim.ts';
 import { listOf } from './lists.ts';
 import { sheetCheckWords } from './reliability.ts';
@@ -24,7 +25,14 @@ export interface CoarserFacts {
 
 /** That a station is used for finer work than it was accepted for. */
 export const coarserWords = (name: string, { accepted, asked, part, acceptedMm, askedMm }: CoarserFacts, unit: LengthUnit): string =>
-  `Station ${name} was accepted for ${accepted.toLowerCase()}, ${smallLength(acceptedMm / 1000, unit)} in ${part}; ${asked.toLowerCase()} asks for ${smallLength(askedMm / 1000, unit)}.`;
+  msg('stationNotices.stationWasAcceptedForInAsksFor', {
+    name,
+    accepted: accepted.toLowerCase(),
+    smallLength: smallLength(acceptedMm / 1000, unit),
+    part,
+    asked: asked.toLowerCase(),
+    smallLength2: smallLength(askedMm / 1000, unit),
+  });
 
 const full = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`);
 
@@ -33,11 +41,15 @@ export function stationNotices({ name, provisionalBecause, notConfirmed = [], ch
   // A proof that stands has checked what its own sights did not.
   const isOpen = !evidence || evidence.unproven.includes('plan') || evidence.failed.length > 0;
   return [
-    ...(checked && (checked.fell || (checked.checkability === 'unchecked' && isOpen)) ? [`Station ${name} is ${sheetCheckWords(checked, unit)}.`] : []),
-    ...(provisionalBecause === null ? [] : [full(`Station ${name} is provisional: ${provisionalBecause}`)]),
+    ...(checked && (checked.fell || (checked.checkability === 'unchecked' && isOpen))
+      ? [msg('stationNotices.stationIs', { name, sheetCheck: sheetCheckWords(checked, unit) })]
+      : []),
+    ...(provisionalBecause === null ? [] : [full(msg('stationNotices.stationIsProvisional', { name, provisionalBecause }))]),
     ...(coarser ? [coarserWords(name, coarser, unit)] : []),
-    ...(notConfirmed.length > 0 ? [`At station ${name} nobody confirmed the ${listOf(notConfirmed)}, carried over from the placing before.`] : []),
-    ...(evidence && evidence.failed.length > 0 ? [`A proof of station ${name} failed in ${partsWords(evidence.failed)}, and nothing has answered it.`] : []),
-    ...(evidence && evidence.unproven.length > 0 ? [`Nothing independent has proved station ${name} in ${partsWords(evidence.unproven)}.`] : []),
+    ...(notConfirmed.length > 0 ? [msg('stationNotices.atStationNobodyConfirmedTheCarriedOver', { name, list: listOf(notConfirmed) })] : []),
+    ...(evidence && evidence.failed.length > 0 ? [msg('stationNotices.aProofOfStationFailedInAnd', { name, parts: partsWords(evidence.failed) })] : []),
+    ...(evidence && evidence.unproven.length > 0
+      ? [msg('stationNotices.nothingIndependentHasProvedStationIn', { name, parts: partsWords(evidence.unproven) })]
+      : []),
   ];
 }

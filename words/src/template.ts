@@ -1,17 +1,18 @@
 import type { TemplateError } from '@idle-marker/core';
+import { msg } from './message.ts';
 
 /** Why the strings of a road can't be made, and what to do. */
 export function templateFaultWords(fault: TemplateError): string {
   switch (fault.code) {
     case 'STRING_TWICE':
-      return `${fault.name} is the name of two strings: every string needs a name of its own, and “centreline” is taken.`;
+      return msg('template.isTheNameOfTwoStringsEvery', { name: fault.name });
     case 'STRING_UNKNOWN':
-      return `${fault.wantedBy} counts from ${fault.name}, and there is no such string: choose one of the others or the centreline.`;
+      return msg('template.countsFromAndThereIsNoSuch', { wantedBy: fault.wantedBy, name: fault.name });
     case 'STRINGS_IN_A_RING':
-      return `The height of ${fault.name} counts from itself by way of other strings: let one of them count from the centreline.`;
+      return msg('template.theHeightOfCountsFromItselfBy', { name: fault.name });
     case 'TABLE_EMPTY':
-      return `${fault.name} has no figure at all: give at least one.`;
+      return msg('template.hasNoFigureAtAllGiveAt', { name: fault.name });
     case 'TABLE_NOT_RISING':
-      return `The rows of ${fault.name} are not in order: put them by station.`;
+      return msg('template.theRowsOfAreNotInOrder', { name: fault.name });
   }
 }

@@ -1,25 +1,11 @@
+import { msg } from './message.ts';
 /** Why the rules are as they are, for whoever asks at the spot. */
 export const WHY: readonly (readonly [string, string])[] = [
-  [
-    'Why at right angles?',
-    'Each mark holds the station along its line of sight and, by the direction, across it. Where two sights cross at 90°, what one holds badly the other holds well. At 10° a millimetre at a mark becomes six at the station.',
-  ],
-  [
-    'Why three marks?',
-    'Two give a place and one distance to compare. If that is off, half of it shows at each, and nobody knows which is wrong; a mark that moved across their line does not show at all. A third shows that something is wrong; a fourth says what.',
-  ],
-  [
-    'Why the prism low?',
-    'A pole that leans by half a degree puts a prism at 2 m out by 17 mm, one at 0.1 m by less than one. Low for control and nails; high only to be seen over plant and people.',
-  ],
-  [
-    'Why turn the pole the same way at each mark?',
-    'If its bubble is out, every mark is missed by the same amount in the same direction: the station shifts, and the fit stays good. Two opposite facings, averaged, take it out.',
-  ],
-  [
-    'Why not sight until it looks good?',
-    'The mean of all readings is the best there is. Picking the prettiest hides the spread, which is what the next mark will have.',
-  ],
-  ['What is a ratio?', 'The misfit of a sight over its own standard deviation, given how well the others check it. Over 3.3 happens by chance once in 1000.'],
-  ['Does the temperature matter?', 'One degree is about one millionth: a tenth of a millimetre in 100 m. Enter it, but look elsewhere for centimetres.'],
+  [msg('why.whyAtRightAngles'), msg('why.eachMarkHoldsTheStationAlongIts')],
+  [msg('why.whyThreeMarks'), msg('why.twoGiveAPlaceAndOneDistance')],
+  [msg('why.whyThePrismLow'), msg('why.aPoleThatLeansByHalfA')],
+  [msg('why.whyTurnThePoleTheSameWay'), msg('why.ifItsBubbleIsOutEveryMark')],
+  [msg('why.whyNotSightUntilItLooksGood'), msg('why.theMeanOfAllReadingsIsThe')],
+  [msg('why.whatIsARatio'), msg('why.theMisfitOfASightOverIts')],
+  [msg('why.doesTheTemperatureMatter'), msg('why.oneDegreeIsAboutOneMillionthA')],
 ];

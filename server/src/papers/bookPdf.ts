@@ -240,7 +240,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       },
       { title: msg('papers.level', { abbreviation }), width: 46, right: true, text: ({ horizontal }) => length(horizontal) },
       { title: msg('papers.rise', { abbreviation }), width: 42, right: true, text: ({ rise }) => length(rise) },
-      { title: msg('papers.usedIn'), width: 63, text: ({ used, withdrawn }) => (withdrawn === null ? used : `withdrawn: ${withdrawn}`) },
+      { title: msg('papers.usedIn'), width: 63, text: ({ used, withdrawn }) => (withdrawn === null ? used : msg('papers.withdrawnWith', { withdrawn })) },
     ],
     book.sights,
     ({ withdrawn }) => withdrawn !== null,

@@ -191,7 +191,7 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
 const CHANGE = {
   added: 'added',
   removed: msg('papers.takenAway'),
-  setAgain: 'set again',
+  setAgain: msg('papers.setAgain'),
   withheld: 'withheld',
   figures: msg('papers.otherFigures'),
   writtenAnew: msg('papers.stakeWrittenAnew'),

@@ -1,3 +1,4 @@
+import { msg } from '@idle-marker/words';
 /** What is kept beside the ledger under an id: bytes too large for a fact. They stay in the browser until the server has them. */
 import { about, ask, askBytes, troubleOf } from './server.ts';
 import { readBytes, readSetting, writeBytes, writeSetting } from './storage.ts';
@@ -38,7 +39,7 @@ export async function keepBeside(site: string, kind: BesideKind, id: string, bes
   );
   await writeSetting(waitingKey(site, kind), [...(await waitingOf(site, kind)), id]);
   const trouble = await sendBeside(site, kind);
-  return trouble === null || isKept ? trouble : `${trouble} The browser has no room for it: leave this page open until it is sent.`;
+  return trouble === null || isKept ? trouble : msg('data.theBrowserHasNoRoomForIt', { trouble });
 }
 
 /** Sends what waits; the first refusal or a server that is away ends it. */
@@ -50,7 +51,7 @@ export async function sendBeside(site: string, kind: BesideKind): Promise<string
       try {
         await ask(besideAddress(site, kind, id), about(id), { method: 'PUT', headers: { 'Content-Type': beside.mediaType }, body: beside.bytes });
       } catch (error) {
-        return troubleOf(error, `The ${name} waits in this browser and goes out by itself.`);
+        return troubleOf(error, msg('data.theWaitsInThisBrowserAndGoes', { name }));
       }
       if (!staysHere) await writeBytes(bytesKey(kind, id), null).catch(() => undefined);
       unsent.delete(id);

@@ -15,4 +15,6 @@ export const data = {
   serversDiskFull: 'Server’s disk full',
   theServerHasNoRoomToWrite: 'The server has no room to write: its disk is full, or takes nothing any more. Somebody has to make room there.',
   whenThereIsRoom: 'when there is room',
+  theBrowserHasNoRoomForIt: '{trouble} The browser has no room for it: leave this page open until it is sent.',
+  theWaitsInThisBrowserAndGoes: 'The {name} waits in this browser and goes out by itself.',
 } as const;

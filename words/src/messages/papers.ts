@@ -250,4 +250,6 @@ export const papers = {
   isWithheld: '{name} is withheld',
   caution: 'Caution',
   about: 'About',
+  setAgain: 'set again',
+  withdrawnWith: 'withdrawn: {withdrawn}',
 } as const;

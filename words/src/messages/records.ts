@@ -42,4 +42,6 @@ export const records = {
   foil: 'Foil',
   tripodTarget: 'Tripod target',
   anotherProgram: 'another program',
+  setAgainSince: 'set again since',
+  beginOf: 'begin of {name}',
 } as const;

@@ -20,7 +20,7 @@ import {
   sexagesimalOrDecimal,
 } from '@idle-marker/core';
 import type { AlignmentFactBody } from '@idle-marker/records';
-import { readStation, roadFaultWords, shortStation, type StationStyle } from '@idle-marker/words';
+import { msg, readStation, roadFaultWords, shortStation, type StationStyle } from '@idle-marker/words';
 import { afterSentence, withBothReadings } from '../../field/doubtfulLength.ts';
 import type { Units } from '../../field/useUnits.ts';
 
@@ -34,7 +34,9 @@ interface Ways {
 }
 
 const linesOf = (text: string): { readonly line: string; readonly said: string }[] =>
-  text.split('\n').flatMap((raw, i) => (raw.trim() === '' ? [] : [{ line: raw.trim(), said: `Line ${i + 1}, “${raw.trim().slice(0, 40)}”,` }]));
+  text
+    .split('\n')
+    .flatMap((raw, i) => (raw.trim() === '' ? [] : [{ line: raw.trim(), said: msg('design.line2', { i: i + 1, raw: raw.trim().slice(0, 40) }) }]));
 
 /** Rest of a part after its first word, when it is one of these. */
 function after(part: string, ...words: readonly string[]): string | null {
@@ -71,7 +73,7 @@ export const readWay = (text: string, ways: Ways): Result<TypedWay, string> =>
 
 function wayIn(text: string, ways: Ways): Result<TypedWay, string> {
   const lines = linesOf(text);
-  if (lines.length === 0) return fail('Give the way: its intersection points, or a start and its elements.');
+  if (lines.length === 0) return fail(msg('design.giveTheWayItsIntersectionPointsOr'));
   return /^start\b/i.test(lines[0]!.line) ? readElements(lines, ways) : readIntersections(lines, ways);
 }
 
@@ -81,23 +83,22 @@ function readIntersections(lines: ReturnType<typeof linesOf>, ways: Ways): Resul
   for (const { line, said } of lines) {
     const [first = '', second = '', ...rest] = line.split(/[,;]/).map((part) => part.trim());
     const place = placeOf(first, second, units);
-    if (!place) return fail(`${said} is not two coordinates, with a radius and spirals where wanted.`);
+    if (!place) return fail(msg('design.isNotTwoCoordinatesWithARadius', { said }));
     let [radius, spiralIn, spiralOut]: [number | null, number, number] = [null, 0, 0];
     for (const part of rest) {
       const [radiusText, spiralText] = [after(part, 'radius', 'r'), after(part, 'spirals', 'spiral')];
       if (radiusText !== null) {
         radius = units.readLength(radiusText);
-        if (radius === null) return fail(`${said} has a radius that is no length.`);
+        if (radius === null) return fail(msg('design.hasARadiusThatIsNoLength', { said }));
       } else if (spiralText !== null) {
         const figures = apartByBlanks(spiralText).map((each) => units.readLength(each));
-        if (figures.some((each) => each === null || each < 0) || figures.length > 2) return fail(`${said} has spirals that are not one or two lengths.`);
+        if (figures.some((each) => each === null || each < 0) || figures.length > 2) return fail(msg('design.hasSpiralsThatAreNotOneOr', { said }));
         [spiralIn, spiralOut] = [figures[0]!, figures[1] ?? figures[0]!];
-      } else return fail(`${said} has “${part}”, which is neither a radius nor spirals.`);
+      } else return fail(msg('design.hasWhichIsNeitherARadiusNor', { said, part }));
     }
     points.push({ ...place, radius, spiralIn, spiralOut });
   }
-  if (points[0]!.radius !== null || points.at(-1)!.radius !== null)
-    return fail('The first and the last point have no curve: take their radius away, or give the point after it.');
+  if (points[0]!.radius !== null || points.at(-1)!.radius !== null) return fail(msg('design.theFirstAndTheLastPointHave'));
   const elements = elementsThrough(points);
   return elements.ok ? ok({ elements: elements.value, intersections: points }) : fail(roadFaultWords(elements.error, ways.style));
 }
@@ -112,8 +113,8 @@ function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways)
   const start = placeOf(e, n, units);
   const direction = units.readAngle(way.replace(/^direction\s*/i, ''));
   if (direction === null && units.angleUnit === 'dms' && sexagesimalOrDecimal(way.replace(/^direction\s*/i, '')))
-    return fail(`${first!.said}: ${way} can be degrees, minutes and seconds, or decimal degrees. Write 97°30′00″, or 97.5°.`);
-  if (!start || direction === null) return fail(`${first!.said} is not “start”, two coordinates and a direction.`);
+    return fail(msg('design.canBeDegreesMinutesAndSecondsOr', { said: first!.said, way }));
+  if (!start || direction === null) return fail(msg('design.isNotStartTwoCoordinatesAndA', { said: first!.said }));
   const typed: TypedElement[] = [];
   for (const { line, said } of rest) {
     const words = apartByBlanks(line.toLowerCase());
@@ -124,22 +125,21 @@ function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways)
       const at = words.indexOf(word);
       return at < 0 ? null : units.readLength(words[at + 1] ?? '');
     };
-    if (length === null) return fail(`${said} has no length after its first word.`);
+    if (length === null) return fail(msg('design.hasNoLengthAfterItsFirstWord', { said }));
     if (words[0] === 'line') typed.push({ kind: 'line', length });
     else if (words[0] === 'curve') {
       const radius = figure('radius');
-      if (radius === null || !rotation) return fail(`${said} needs a radius and left or right: “curve 62 radius 80 left”.`);
+      if (radius === null || !rotation) return fail(msg('design.needsARadiusAndLeftOrRight', { said }));
       typed.push({ kind: 'curve', length, radius, rotation });
     } else if (words[0] === 'spiral') {
       const [radiusStart, radiusEnd] = [figure('from'), figure('to')];
-      if ((radiusStart === null && radiusEnd === null) || !rotation)
-        return fail(`${said} needs the radius that it comes from or goes to, and left or right: “spiral 30 to 80 left”.`);
+      if ((radiusStart === null && radiusEnd === null) || !rotation) return fail(msg('design.needsTheRadiusThatItComesFrom', { said }));
       typed.push({ kind: 'spiral', length, radiusStart, radiusEnd, rotation });
-    } else return fail(`${said} begins with none of line, curve and spiral.`);
+    } else return fail(msg('design.beginsWithNoneOfLineCurveAnd', { said }));
   }
   const elements = elementsAlong(start, direction, typed);
   if (!elements.ok) return fail(roadFaultWords(elements.error, style));
-  return elements.value.length === 0 ? fail('Give at least one element after the start.') : ok({ elements: elements.value, intersections: null });
+  return elements.value.length === 0 ? fail(msg('design.giveAtLeastOneElementAfterThe')) : ok({ elements: elements.value, intersections: null });
 }
 
 /** “0+200 = 0+500” a line: the station as the line comes to it, and what it is from there on; “down” where they count down. */
@@ -157,7 +157,7 @@ export function readEquations(text: string, { style }: Ways): Result<Equations, 
     const found = /^(\S+)\s*=\s*(\S+)(\s+down)?$/i.exec(line);
     const [back, ahead] = [found?.[1], found?.[2]].map((each) => (each === undefined ? null : readStation(each, style)));
     if (!found || back === null || back === undefined || ahead === null || ahead === undefined)
-      return fail(`${said} is not “${shortStation(200, style)} = ${shortStation(500, style)}”.`);
+      return fail(msg('design.isNot', { said, shortStation: shortStation(200, style), shortStation2: shortStation(500, style) }));
     const before = equations.at(-1);
     const at = before ? before.at + before.counts * (back - before.ahead) : back;
     equations.push({ at, ahead, counts: found[3] ? -1 : 1 });
@@ -189,11 +189,11 @@ function profileIn(text: string, { units, style }: Ways): Result<Profile, string
   for (const { line, said } of linesOf(text)) {
     const [stationText = '', heightText = '', round, ...rest] = line.split(/[,;]/).map((part) => part.trim());
     const [station, z] = [readStation(stationText, style), units.readLength(heightText)];
-    if (station === null || z === null || rest.length > 0) return fail(`${said} is not a station and a height, with a curve where wanted.`);
+    if (station === null || z === null || rest.length > 0) return fail(msg('design.isNotAStationAndAHeight', { said }));
     const [curve, radius] = [after(round ?? '', 'curve', 'length'), after(round ?? '', 'radius', 'r')];
     const figures = apartByBlanks(curve ?? radius ?? '').map((each) => units.readLength(each));
     if (round !== undefined && round !== '' && ((curve === null && radius === null) || figures.some((each) => each === null)))
-      return fail(`${said} has “${round}”, which is neither “curve 70” nor “curve 40 30” nor “radius 1500”.`);
+      return fail(msg('design.hasWhichIsNeitherCurve70Nor', { said, round }));
     const rounding: Profile[number]['rounding'] =
       curve !== null
         ? figures.length === 1
@@ -276,7 +276,7 @@ function stringsIn(text: string, ways: Ways): Result<Strings, string> {
       const backText = part('back top');
       const backHeight = backText === null ? null : readTable(backText, length, ways);
       if (faceOffset === null || backOffset === null || !topHeight || (backText !== null && !backHeight))
-        return fail(`${said} is not a kerb such as “left kerb; kerb on left edge; face 0.02; top 0.12; back 0.15”.`);
+        return fail(msg('design.isNotAKerbSuchAsLeft', { said }));
       found.kerbs.push({ name, flowLine, faceOffset, topHeight, backOffset, backHeight });
       continue;
     }
@@ -287,7 +287,7 @@ function stringsIn(text: string, ways: Ways): Result<Strings, string> {
     const [base, figures] = splitBase(fallText ?? aboveText ?? '', fallText !== null);
     const values = readTable(figures, fallText !== null ? readPercent : length, ways);
     if (!offset || !values || (fallText === null && aboveText === null) || rest.length > 1 || name === '')
-      return fail(`${said} is not a string such as “left edge; left 3.25; fall 2.5” or “walk; left 5.25; above left edge: 0.16”.`);
+      return fail(msg('design.isNotAStringSuchAsLeft', { said }));
     found.strings.push({
       name,
       from: base === null || base === 'centreline' ? null : base,

@@ -1,0 +1,5 @@
+/** Messages of angles. */
+export const angles = {
+  mgon: '{size} mgon',
+  gon: '{size} gon',
+} as const;

@@ -1,0 +1,22 @@
+/** Messages of areas. */
+export const areas = {
+  controlMark: 'Control mark',
+  grid: 'Grid',
+  area: 'Area',
+  drawing: 'Drawing',
+  equipment: 'Equipment',
+  howStakesAreWritten: 'How stakes are written:',
+  dig: 'Dig',
+  spoilHeap: 'Spoil heap',
+  fence: 'Fence',
+  reachOfAMachine: 'Reach of a machine',
+  buriedServices: 'Buried services',
+  keptFree: 'Kept free',
+  trafficLane: 'Traffic lane',
+  openEdge: 'Open edge',
+  overheadLine: 'Overhead line',
+  existingBuilding: 'Existing building',
+  insideAnOutline: 'inside an outline',
+  inOrTooNearTo: 'in or too near to {name}',
+  hiddenFromTheInstrumentBy: 'hidden from the instrument by {name}',
+} as const;

@@ -1,0 +1,25 @@
+/** Messages of claim. */
+export const claim = {
+  itsDirectionWasTypedNoSightShows: 'Its direction was typed: no sight shows that it is right.',
+  itWasAcceptedAgainstWhatItsClass: 'It was accepted against what its class asks.',
+  itsOwnSightsDoNotCheckIt: 'Its own sights do not check it: a mistake that matters could go unseen.',
+  itsOwnSightsFitWhichDoesNot: 'Its own sights fit, which does not show that they are right.',
+  unproven: '{parts} unproven',
+  thisStationIsUncheckedNothingShowsYet: 'This station is unchecked: nothing shows yet that it is right.',
+  theOfThisStationIsUnproven: 'The {parts} of this station is unproven.',
+  thisStationIsUnproven: 'This station is unproven.',
+  aMarkWithAHeightThatIt: 'a mark with a height that it did not use',
+  aMarkThatItDidNotUse: 'a mark that it did not use',
+  theHeightOfIsUnproven: 'The height of {name} is unproven',
+  isUnprovenInPlan: '{name} is unproven in plan',
+  isUnproven: '{name} is unproven',
+  aProofSpeaksAgainstItsPlanAnd: 'A proof speaks against its plan, and nothing independent has shown its height.',
+  itsPlanIsProvedNothingIndependentHas: 'Its plan is proved; nothing independent has shown its height.',
+  sightBeforeTheFirstStake: 'Sight {markFor} before the first stake.',
+  theHeightOf: 'the height of {name}',
+  proveBeforeTheFirstMark: 'Prove {unproven} before the first mark',
+  needNotBeProvisionalAnyMore: '{name} need not be provisional any more',
+  itWasMadeFromOfOurOwn:
+    'It was made from {list}, of our own making, and has been proved on given marks since: that proves {marks, plural, one {the mark} other {the marks}}, too.',
+  provedOnGivenMarksAndWithIt: 'proved on given marks, and {list} with it',
+} as const;

@@ -1,0 +1,25 @@
+/** Messages of guidance. */
+export const guidance = {
+  facingTheInstrument: 'Facing the instrument',
+  seenFromTheInstrument: 'Seen from the instrument',
+  alongTheLine: 'Along the line',
+  byNorth: 'By north',
+  towardInstrument: 'toward instrument',
+  awayFromInstrument: 'away from instrument',
+  aheadAlongTheLine: 'ahead along the line',
+  backAlongTheLine: 'back along the line',
+  leftOfTheLine: 'left of the line',
+  rightOfTheLine: 'right of the line',
+  walk: 'Walk',
+  move: 'Move',
+  nudge: 'Nudge',
+  hold: 'Hold',
+  onTheSpot: 'On the spot',
+  theDrivenHubIsOffTheClass: 'The driven hub is {smallLength} off, the class allows {smallLength2}. Pull it and set it again.',
+  itStandsWhereItShould: 'It stands where it should.',
+  itWantsToGoALittleOf:
+    'It wants to go {parts}. A little of that: strike the ground beside it on the far side, never the hub, and shoot it again. More: pull it.',
+  shotsAMarkOverTheDrivenHub: '{shotsPerMark} shots a mark over {marks, plural, one {# mark} other {# marks}}, the driven hub included.',
+  walkByTheLiveFigureTapeThe: '{so} Walk by the live figure, tape the last metre, and shoot only when it says hold.',
+  closeEnoughToTapeStepOntoThe: 'Close enough to tape: step {figure} {side} onto the line, mark the spot, tape {figure2} {along}, shoot once.',
+} as const;

@@ -1,0 +1,4 @@
+/** Messages of lists. */
+export const lists = {
+  and: '{names} and {names2}',
+} as const;

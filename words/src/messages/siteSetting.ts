@@ -1,0 +1,22 @@
+/** Messages of siteSetting. */
+export const siteSetting = {
+  unitOfLength: 'unit of length',
+  unitOfAngles: 'unit of angles',
+  orderOfCoordinates: 'order of coordinates',
+  siteZero: 'site zero',
+  coordinateSystem: 'coordinate system',
+  whatHeightsAreCountedFrom: 'what heights are counted from',
+  scaleFactor: 'scale factor',
+  timeBetweenProofs: 'time between proofs',
+  classesOfWorkAndTheirTolerances: 'classes of work and their tolerances',
+  howStakesAreWritten: 'how stakes are written',
+  practiceGround: 'practice ground',
+  coloursOfPaint: 'colours of paint',
+  whoSetTheControl: 'who set the control',
+  whatPeopleAreHere: 'what people are here',
+  whereNumbersBegin: 'where numbers begin',
+  whatAPlaceAlongALineIs: 'what a place along a line is called',
+  howStationsAreWritten: 'how stations are written',
+  addressOfTheCrewsPages: 'address of the crews’ pages',
+  whoMayAcceptAStation: 'who may accept a station',
+} as const;
