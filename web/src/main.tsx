@@ -31,7 +31,7 @@ const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="today" replace /> },
       place('today', msg('frame.today'), () => import('./features/today/TodayPlace.tsx')),
-      place('control', 'Control', () => import('./features/control/ControlPlace.tsx')),
+      place('control', msg('common.control'), () => import('./features/control/ControlPlace.tsx')),
       place('design', msg('common.work'), () => import('./features/design/DesignPlace.tsx')),
       place('station', msg('common.station'), () => import('./features/station/StationPlace.tsx')),
       place('prove', msg('common.prove'), () => import('./features/prove/ProvePlace.tsx')),

@@ -96,7 +96,7 @@ export function closingWords(item: Item): { readonly title: string; readonly tex
 
 export const ACTIVITY = {
   setUp: msg('closing.settingUpAndStationing'),
-  control: 'Control',
+  control: msg('common.control'),
   proof: msg('common.proofs'),
   marking: msg('closing.marking'),
   office: msg('closing.workPackagesSheetsAndNotes'),

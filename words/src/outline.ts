@@ -9,7 +9,7 @@ interface RuleFault {
 const NEEDS: Readonly<Record<RuleFault['needs'], string>> = {
   along: msg('outline.sayHowFarApartThePointsAlong'),
   road: msg('outline.theStationsOfTheRoadAreMissing'),
-  pattern: 'Give the pattern of the bolts.',
+  pattern: msg('outline.giveThePatternOfTheBolts'),
   rake: msg('outline.sayHowFarAndWhitherThePiles'),
   designZ: msg('outline.giveTheHeightOfThePileHeads'),
 };

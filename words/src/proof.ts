@@ -101,7 +101,7 @@ export function clearWords(proposal: Proposal, mark: string | null, station: str
   switch (proposal.action) {
     case 'sightUnused':
       if (unproven.length === 1)
-        return msg('proof.sightOneMarkThatDidNotUse', { unproven: unproven[0] === 'height' ? ' with a height' : '', station, unproven2: unproven[0]! });
+        return msg('proof.sightOneMarkThatDidNotUse', { unproven: unproven[0] === 'height' ? msg('proof.withAHeight') : '', station, unproven2: unproven[0]! });
       return msg('proof.sightOneMarkThatDidNotUse2', {
         station,
         because: proposal.because === 'ONLY_REPEATS' ? msg('proof.soFarOnlyMarksThatItUsed') : msg('proof.nothingIndependentHasProvedItYet'),

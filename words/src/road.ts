@@ -71,7 +71,7 @@ export const JUNCTION: Readonly<Record<JunctionName, string>> = {
   CS: msg('roadWords.curveEndsSpiralBegins'),
   ST: msg('roadWords.spiralEnds'),
   SS: msg('roadWords.spiralMeetsSpiral'),
-  PC: 'curve begins',
+  PC: msg('roadWords.curveBegins'),
   PT: msg('roadWords.curveEnds'),
   PCC: msg('roadWords.curveMeetsACurveOfTheSame'),
   PRC: msg('roadWords.curveMeetsACurveOfTheOther'),

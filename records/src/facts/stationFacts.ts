@@ -75,7 +75,7 @@ function solutionSaid(fact: Fact<'solution'>, { state, control, length }: Book):
 }
 
 function correctionSaid(body: FactBody<'correction'>, { length, solution }: Book): string {
-  const sights = `${body.sights.length} ${body.sights.length === 1 ? 'sight' : 'sights'}`;
+  const sights = msg('book.countOfSights', { sights: body.sights.length });
   switch (body.what) {
     case 'targetHeight':
       return msg('book.targetHeightOfCorrectedTo', { sights, length: length(body.value) });

@@ -216,7 +216,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       { title: msg('common.at'), width: 30, text: ({ at }) => clock.time(at) },
       { title: msg('common.to2'), width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
       { title: msg('papers.face'), width: 27, text: ({ face }) => String(face) },
-      { title: 'Circle', width: 60, right: true, text: ({ read }) => angleAsRead(read.circle, read, pen.angleUnit) },
+      { title: msg('papers.circle'), width: 60, right: true, text: ({ read }) => angleAsRead(read.circle, read, pen.angleUnit) },
       { title: msg('papers.zenith'), width: 60, right: true, text: ({ read }) => angleAsRead(read.zenith, read, pen.angleUnit) },
       {
         title: msg('common.slope'),

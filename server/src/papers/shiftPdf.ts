@@ -65,7 +65,7 @@ export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readon
   items(msg('papers.missing'), shift.closing.missing, INKS.brick);
   items(msg('papers.open'), shift.closing.open, INKS.ink);
   items(msg('papers.toDo'), shift.closing.tomorrow, INKS.ink);
-  y = heading(pen, y, 'Control');
+  y = heading(pen, y, msg('common.control'));
   y = await table(
     pen,
     y,

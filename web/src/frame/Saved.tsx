@@ -10,7 +10,7 @@ import { Dialog } from '../ui/Dialog.tsx';
 import { useMissingParts } from '../ui/fetchedPart.tsx';
 import { clockTime } from '../ui/time.ts';
 
-const entries = (n: number): string => (n === 1 ? '1 entry' : msg('frame.entries', { n }));
+const entries = (n: number): string => msg('frame.entries', { n });
 
 /** What the chip says, and how it looks: the worst first. */
 function chipOf({ refused, unkept, trouble, stuck, waiting }: LedgerState): readonly [string, string] {

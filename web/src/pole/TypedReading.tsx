@@ -63,7 +63,7 @@ export function TypedReading({ title }: { title: string }) {
           ? msg('pole.aSightStraightUpOrDownHas')
           : null,
     slope: slope.trim() === '' ? null : s === null ? msg('pole.giveTheSlopeDistanceSuchAs93') : s <= 0 ? msg('pole.aSlopeDistanceOf0CantBe') : null,
-    height: fixed || heightError === null ? null : 'Give the target height.',
+    height: fixed || heightError === null ? null : msg('pole.giveTheTargetHeight'),
   };
   const faulty = Object.values(errors).some((error) => error !== null);
   const same = h !== null && Math.abs(h - lastHeight) < 5e-5;

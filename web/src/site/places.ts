@@ -12,7 +12,7 @@ export const RAIL: readonly (readonly [string, readonly Place[]])[] = [
     msg('site.before'),
     [
       { path: 'today', name: msg('site.today'), icon: 'M4 5h16v15H4zM4 9h16M8 3v4M16 3v4' },
-      { path: 'control', name: 'Control', icon: 'M5 5h14v14H5zM12 10.5v3M10.5 12h3' },
+      { path: 'control', name: msg('common.control'), icon: 'M5 5h14v14H5zM12 10.5v3M10.5 12h3' },
       { path: 'design', name: msg('common.work'), icon: 'M4 19V8l8-4 8 4v11M4 19h16M9 19v-6h6v6' },
     ],
   ],

@@ -35,7 +35,7 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
           : { text: unprovenShort(proof.unproven, proof.unchecked), tone: 'ochre' as const },
     }),
     mark: { text: `${set} / ${planned}`, ...(doubtful ? { tone: 'brick' as const } : {}) },
-    'hand-over': { text: sheets === 1 ? '1 sheet' : msg('site.sheets', { sheets }) },
+    'hand-over': { text: msg('site.sheets', { sheets }) },
     'field-book': { text: String(state.timeline.length) },
   };
 }

@@ -75,4 +75,5 @@ export const book = {
   hitOrMoved: 'hit or moved',
   by: ', by {who}',
   isSaidToBe: '{mark} is said to be {kind}{who}{text}',
+  countOfSights: '{sights, plural, one {# sight} other {# sights}}',
 } as const;

@@ -264,8 +264,6 @@ export const design = {
   offsetsThatStayClear: '{name}: offsets that stay clear',
   byHand: '{own} by hand, ',
   nothingHasToMove: 'Nothing has to move',
-  markMoves: 'mark moves',
-  marksMove: 'marks move',
   withoutAClearPlace: ', {stuck} without a clear place',
   useTheseOffsets: 'Use these offsets',
   longestOffset: 'Longest offset',
@@ -429,4 +427,6 @@ export const design = {
   hasWhichIsNeitherCurve70Nor: '{said} has “{round}”, which is neither “curve 70” nor “curve 40 30” nor “radius 1500”.',
   isNotAKerbSuchAsLeft: '{said} is not a kerb such as “left kerb; kerb on left edge; face 0.02; top 0.12; back 0.15”.',
   isNotAStringSuchAsLeft: '{said} is not a string such as “left edge; left 3.25; fall 2.5” or “walk; left 5.25; above left edge: 0.16”.',
+  countOfMarks: '{marks, plural, one {# mark} other {# marks}}{unclear}',
+  countOfMoves: '{marks, plural, one {# mark moves} other {# marks move}}{stuck}',
 } as const;

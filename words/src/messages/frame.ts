@@ -77,7 +77,7 @@ export const frame = {
   backToTheSites: 'Back to the sites',
   theAddressLeadsNowhereItWasMistyped: 'The address leads nowhere: it was mistyped, or is of another version.',
   everythingStoredIsSafeLoadThePage: 'Everything stored is safe. Load the page again; if it comes back, note what you did before: {error}.',
-  entries: '{n} entries',
+  entries: '{n, plural, one {# entry} other {# entries}}',
   refused: '{refused} refused',
   inThisPageAlone: '{count} in this page alone',
   waiting: '{chip} · {waiting} waiting',

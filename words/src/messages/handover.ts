@@ -323,8 +323,7 @@ export const handover = {
   makeItUsualHere: 'Make it usual here',
   marksThatAreSetKeepWhatWas: 'Marks that are set keep what was written on them. A stake is written anew under Stakes.',
   stakesWrittenAnew: 'Stakes written anew',
-  n1StakeSaysThisNow: '1 stake says this now',
-  stakesSayThisNow: '{chosen} stakes say this now',
+  stakesSayThisNow: '{chosen, plural, one {# stake says} other {# stakes say}} this now',
   theCrewsPageLabelsAndSheetsFollow:
     'The crew’s page, labels and sheets follow what stands on the stakes. Say so once it stands there, or right before labels are printed and put on: labels print what is said here.',
   before: 'before: {before}',
@@ -335,4 +334,5 @@ export const handover = {
   kerbHubs: 'Kerb hubs',
   noAddressIsSetUnderWhichPhones: 'No address is set under which phones reach the page: nothing is printed as a code.',
   isThisMachineAloneNoPhoneCan: '{address} is this machine alone: no phone can open it.',
+  countOfLabels: '{count, plural, one {# label} other {# labels}}',
 } as const;

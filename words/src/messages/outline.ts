@@ -20,4 +20,5 @@ export const outline = {
   theseCornersLieOnOneLineAnd: 'These corners lie on one line and enclose nothing: give them some width.',
   standsTwiceInARowAtThe: '{name} stands twice in a row at the same place: take one away.',
   theSidesFromAndFromCrossPut: 'The sides from {between} and from {between2} cross: put the corners in order, one after the other round it.',
+  giveThePatternOfTheBolts: 'Give the pattern of the bolts.',
 } as const;

@@ -252,4 +252,5 @@ export const papers = {
   about: 'About',
   setAgain: 'set again',
   withdrawnWith: 'withdrawn: {withdrawn}',
+  circle: 'Circle',
 } as const;

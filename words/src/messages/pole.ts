@@ -223,4 +223,5 @@ export const pole = {
   walkAndFollowTheFigures: 'walk and follow the figures',
   fewShotsThenTheTape: 'few shots, then the tape',
   paintAllRoughlyFirst: 'paint all roughly first',
+  giveTheTargetHeight: 'Give the target height.',
 } as const;

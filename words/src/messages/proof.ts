@@ -48,4 +48,5 @@ export const proof = {
   insideItsToleranceStands: 'inside its tolerance, stands',
   plan: 'plan {level} ({axes})',
   height: 'height {figure} {name}',
+  withAHeight: ' with a height',
 } as const;

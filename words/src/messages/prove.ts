@@ -92,4 +92,5 @@ export const prove = {
   wasTheTapeLevelAndTheRight: ' Was the tape level and the right marks used? Then sight both again.',
   thanFromCoordinatesTwoMarksMayDiffer: '{smallLength} {taped} than from coordinates; two marks may differ by {smallLength2}.{value}',
   toTapedFromCoordinates: '{clockTime} {name} to {name2}: {length} taped, {length2} from coordinates{within}',
+  usedInHeight: 'used in height',
 } as const;

@@ -81,4 +81,5 @@ export const roadWords = {
   theTwoKerbsRunTheSameWay: 'The two kerbs run the same way there: no arc joins them. Choose other stations, or turn one of the ways round.',
   theArcWouldTouchBeyondItsEnd: 'The arc would touch {road} beyond its end: take a smaller radius, or turn one of the ways round.',
   noArcOfThisRadiusTouchesBoth: 'No arc of this radius touches both kerbs near there: give stations nearer to the corner, or a smaller radius.',
+  curveBegins: 'curve begins',
 } as const;

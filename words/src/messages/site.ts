@@ -13,6 +13,6 @@ export const site = {
   withAReceiver: 'With a receiver',
   marks: '{control} marks',
   min: '{minutes} min',
-  sheets: '{sheets} sheets',
+  sheets: '{sheets, plural, one {# sheet} other {# sheets}}',
   chainage: 'Chainage',
 } as const;

@@ -20,7 +20,7 @@ export const station = {
   justInside: 'just inside',
   notPromised: 'not promised',
   freeStationMarksInPlan: 'free station, {marks} marks in plan',
-  over: 'over {over}, {marks} {marks2}',
+  over: 'over {over}, {backsights, plural, one {# backsight} other {# backsights}}',
   overCarriedForwardFromTheStationBefore: 'over {over}, carried forward from the station before',
   overDirectionAssumedNothingTestsIt: 'over {over}, direction assumed: nothing tests it',
   freeStationFromPointsOnDrawnLines: 'free station, from points on drawn lines',
@@ -424,4 +424,5 @@ export const station = {
   weatherHpa: 'Weather: {temperature} {celsius}, {pressure} hPa',
   instrument: 'Instrument: {kind}',
   target2: 'Target: {name}, {length} {unit}, {legs}',
+  accept: 'Accept',
 } as const;

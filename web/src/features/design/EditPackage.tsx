@@ -112,7 +112,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           isNew={work === null}
           said={
             plans?.ok
-              ? `${plans.value.length} ${plans.value.length === 1 ? 'mark' : 'marks'}${unclear > 0 ? msg('design.closerToTheOutlineThanTheOffset', { unclear }) : ''}`
+              ? msg('design.countOfMarks', { marks: plans.value.length, unclear: unclear > 0 && msg('design.closerToTheOutlineThanTheOffset', { unclear }) })
               : msg('common.noMarksYet')
           }
           onClose={onClose}

@@ -98,7 +98,7 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
             {own.size > 0 && msg('design.byHand', { own: own.size })}
             {changed.length === 0
               ? msg('design.nothingHasToMove')
-              : `${moved.length} ${moved.length === 1 ? msg('design.markMoves') : msg('design.marksMove')}${stuck.length > 0 ? msg('design.withoutAClearPlace', { stuck: stuck.length }) : ''}`}
+              : msg('design.countOfMoves', { marks: moved.length, stuck: stuck.length > 0 && msg('design.withoutAClearPlace', { stuck: stuck.length }) })}
           </span>
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={(moved.length === 0 && own.size === 0) || bad.length > 0} onClick={() => void use()}>

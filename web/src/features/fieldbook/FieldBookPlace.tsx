@@ -15,7 +15,7 @@ import { SetupPageCard } from './SetupPageCard.tsx';
 
 const TOPIC: Readonly<Record<BookTopic, string>> = {
   site: msg('common.site'),
-  control: 'Control',
+  control: msg('common.control'),
   station: msg('common.station'),
   proof: msg('common.proofs'),
   mark: msg('common.marks'),

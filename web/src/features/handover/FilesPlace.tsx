@@ -16,7 +16,7 @@ import { HandOverWays } from './HandOverWays.tsx';
 import { TakeRawSights } from './TakeRawSights.tsx';
 
 const GROUPS: readonly (readonly [PointGroup, string])[] = [
-  ['control', 'Control'],
+  ['control', msg('common.control')],
   ['marks', msg('handover.marksThatAreSet')],
   ['planned', msg('handover.marksStillToBeSet')],
   ['stations', msg('common.stations')],

@@ -67,7 +67,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
     <Dialog
       open
       onClose={onClose}
-      title={kind === 'labels' ? `${count} ${count === 1 ? 'label' : 'labels'}` : msg('handover.forTheCrew', { count })}
+      title={kind === 'labels' ? msg('handover.countOfLabels', { count }) : msg('handover.forTheCrew', { count })}
       foot={
         <>
           <Button onClick={onClose}>{msg('common.close')}</Button>

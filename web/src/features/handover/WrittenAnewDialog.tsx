@@ -32,7 +32,7 @@ export function WrittenAnewDialog({ stakes, onClose }: WrittenAnewDialogProps) {
             disabled={chosen.length === 0}
             onClick={() => void say(...chosen.map(({ body }) => ({ type: 'writing' as const, body }))).then(onClose)}
           >
-            {chosen.length === 1 ? msg('handover.n1StakeSaysThisNow') : msg('handover.stakesSayThisNow', { chosen: chosen.length })}
+            {msg('handover.stakesSayThisNow', { chosen: chosen.length })}
           </Button>
         </>
       }

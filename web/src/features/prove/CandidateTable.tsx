@@ -13,7 +13,7 @@ interface CandidateTableProps {
   onProve(mark: ControlMark): void;
 }
 
-const USE = { both: msg('prove.usedARepeat'), plan: msg('prove.usedInPlan'), height: 'used in height' } as const;
+const USE = { both: msg('prove.usedARepeat'), plan: msg('prove.usedInPlan'), height: msg('prove.usedInHeight') } as const;
 
 /** Marks to prove on: what the station did not use first, and of these the ones kept for it. */
 export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: CandidateTableProps) {

@@ -108,7 +108,7 @@ export function AcceptDialog({
             </Button>
           ) : (
             <Button look="primary" disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted', unchecked ? onProve : onAccepted)}>
-              {provisional ? msg('station.acceptAsProvisional') : unchecked ? msg('station.acceptThenProveIt') : 'Accept'}
+              {provisional ? msg('station.acceptAsProvisional') : unchecked ? msg('station.acceptThenProveIt') : msg('station.accept')}
             </Button>
           )}
         </>

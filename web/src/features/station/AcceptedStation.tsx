@@ -64,7 +64,7 @@ const SHADES = [
 
 const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string, marks: number) => string>> = {
   resection: (_, marks) => msg('station.freeStationMarksInPlan', { marks }),
-  overMark: (over, marks) => msg('station.over', { over, marks: marks - 1, marks2: marks === 2 ? 'backsight' : 'backsights' }),
+  overMark: (over, marks) => msg('station.over', { over, backsights: marks - 1 }),
   carried: (over) => msg('station.overCarriedForwardFromTheStationBefore', { over }),
   assumed: (over) => msg('station.overDirectionAssumedNothingTestsIt', { over }),
   onLines: () => msg('station.freeStationFromPointsOnDrawnLines'),

@@ -14,7 +14,7 @@ export function FirstDayCard() {
   const walked = here.filter((mark) => (state.visits.get(mark.id)?.length ?? 0) > 0).length;
   const most = Math.max(0, ...state.occupations.map((each) => new Set(stationSights(state, each.id).map((sight) => JSON.stringify(sight.body.target))).size));
   const steps: readonly (readonly [boolean, string, string, string])[] = [
-    [here.length >= 3, msg('today.listTheMarksWithWhoSetThem'), 'control', 'Control'],
+    [here.length >= 3, msg('today.listTheMarksWithWhoSetThem'), 'control', msg('common.control')],
     [here.length > 0 && walked === here.length, msg('today.walkRoundThemAndReadTheLabels', { walked, here: here.length }), 'control', msg('common.walkRound')],
     [most >= ENOUGH_MARKS, msg('today.sightFourOrMoreFromOneStand'), 'station', msg('common.station')],
     [state.accepted.length > 0, msg('today.comparePairByPairAndAcceptWhat'), 'control', msg('common.pairByPair')],
